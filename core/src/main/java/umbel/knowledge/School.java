@@ -1,0 +1,28 @@
+package umbel.knowledge;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+
+/** A school of pruning: the thresholds its findings are judged by and what it prefers. From {@code knowledge/schools}. */
+public record School(String id, String name, String why, String base, Thresholds thresholds, Preferences preferences) {
+
+    /** Where the findings begin; each is explained in the file. */
+    public record Thresholds(
+            double rivalDiameterRatio,
+            @JsonProperty("rivalInclination_deg") double rivalInclinationDeg,
+            double rivalHeightShare,
+            double limbRatio,
+            @JsonProperty("crotchAngle_deg") double crotchAngleDeg,
+            @JsonProperty("stackBearing_deg") double stackBearingDeg,
+            double stackLight,
+            @JsonProperty("crossingClearance_cm") double crossingClearanceCm,
+            @JsonProperty("inwardAngle_deg") double inwardAngleDeg,
+            @JsonProperty("sproutLength_cm") double sproutLengthCm,
+            @JsonProperty("sproutInclination_deg") double sproutInclinationDeg,
+            double lightForFruit,
+            double lightForFlowers,
+            double shadedShareMost,
+            double crowdingFactor) {}
+
+    /** How hard, and which kind of cut first. */
+    public record Preferences(double woodShareFactor, double bigCutsFactor, boolean bendBeforeCut, boolean bench) {}
+}

@@ -1,0 +1,83 @@
+package umbel.knowledge;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What one kind of fruit tree is like: where it bears, what wood to keep, how hard it may be cut and when. Read from
+ * {@code knowledge/species/*.yaml}, where each number carries its reason; units are in the names.
+ */
+public record Species(
+        String id,
+        String name,
+        Names names,
+        String defaultSystem,
+        WoodTraits wood,
+        SmallWoodEstimates estimates,
+        Bearing bearing,
+        CropRule crop,
+        SmallWoodTarget smallWood,
+        Hardness hardness,
+        Response response,
+        Bending bending,
+        DiseaseRule disease,
+        Map<String, PhaseRule> phases) {
+
+    /** The fruit in running text. */
+    public record Names(String one, String many) {}
+
+    /** Density of fresh wood, leaf carried by shoots and spurs, sizes of the three shoot classes. */
+    public record WoodTraits(
+            @JsonProperty("greenDensity_kgPerM3") double greenDensity,
+            @JsonProperty("leafPerShoot_m2PerM") double leafPerShootMetre,
+            @JsonProperty("leafPerSpur_m2") double leafPerSpur,
+            @JsonProperty("shootDiameter_mm") Map<String, Double> shootDiameterMm,
+            @JsonProperty("shootLength_cm") Map<String, Double> shootLengthCm) {}
+
+    /** Small wood to expect on a limb where none was counted. */
+    public record SmallWoodEstimates(
+            double shootsPerMetre,
+            double spursPerMetre,
+            @JsonProperty("spurAge_y") double spurAge,
+            Map<String, Double> shootMix,
+            Map<String, Double> attitudeMix,
+            @JsonProperty("extension_cm") double extensionCm) {}
+
+    /** Flower buds by kind of wood, in full light. */
+    public record Bearing(
+            List<Double> flowerPerSpurByAge, double flowerPerShootMetre, double flowerPerShootTip) {
+
+        /** Flower buds on one lit spur of {@code age} years (1 and older; the last entry holds for all older). */
+        public double perSpur(double age) {
+            int last = flowerPerSpurByAge.size() - 1;
+            int index = (int) Math.max(0, Math.min(last, Math.round(age) - 1));
+            return flowerPerSpurByAge.get(index);
+        }
+    }
+
+    /** What the crop is aimed at: {@code trunk-section} or {@code shoots}. */
+    public record CropRule(String basis, double fruitsPerCm2, double fruitsPerShoot, double fruitsPerFlowerBud) {}
+
+    /** How dense small wood may stand and which shoots are worth keeping. */
+    public record SmallWoodTarget(double shootsPerMetreMost, Ideal ideal, boolean renewsOneYearWood) {}
+
+    /** Length and base diameter of a good fruiting shoot, each from–to. */
+    public record Ideal(
+            @JsonProperty("length_cm") List<Double> lengthCm, @JsonProperty("diameter_mm") List<Double> diameterMm) {}
+
+    /** Most to take in one season: share of small wood, number of big cuts on a large tree. */
+    public record Hardness(double woodShare, int bigCuts) {}
+
+    /** New shoots to expect: for each heading cut, and for each cm² of wound at thinning cuts. */
+    public record Response(double sproutsPerHeading, double sproutsPerWoundCm2) {}
+
+    /** Greatest outer-fibre strain a limb takes without harm, and the thickness up to which it still bends. */
+    public record Bending(double strainMost, @JsonProperty("limberDiameter_mm") double limberDiameterMm) {}
+
+    /** How far below an infection to cut, and which diseases travel on tools. */
+    public record DiseaseRule(@JsonProperty("cutBelow_cm") double cutBelowCm, List<String> transmissible) {}
+
+    /** Whether a season's phase suits cutting: {@code not, allowed, better, best}; stricter where disease is recorded. */
+    public record PhaseRule(String verdict, String reason, PhaseRule whenDiseased) {}
+}

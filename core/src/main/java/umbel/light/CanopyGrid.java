@@ -1,0 +1,106 @@
+package umbel.light;
+
+/**
+ * Extinction in a periodic box of cells round one tree: the same tree stands again at every spacing. Leaf and wood are
+ * spread over the eight nearest cells of each point. Cells are kept as {@code k} = extinction coefficient × leaf area
+ * density, 1/m; rows stand twice side by side so that a shifted row is one copy.
+ */
+public final class CanopyGrid {
+
+    final int nx;
+    final int ny;
+    final int nz;
+    final double hx;
+    final double hy;
+    final double hz;
+    final float[][] layers;
+    final boolean[] filled;
+
+    private final double extinction;
+
+    /**
+     * An empty box.
+     *
+     * @param along box length along the row, metres
+     * @param across box length across the row, metres
+     * @param height least height, metres
+     * @param cell wished cell edge, metres; edges are adjusted so that a whole number fits
+     * @param extinction share of leaf area a direction sees on average, 0.5 for leaves facing all ways
+     */
+    public CanopyGrid(double along, double across, double height, double cell, double extinction) {
+        nx = Math.max(1, (int) Math.round(along / cell));
+        ny = Math.max(1, (int) Math.round(across / cell));
+        hx = along / nx;
+        hy = across / ny;
+        hz = cell;
+        nz = Math.max(1, (int) Math.ceil(height / cell) + 1);
+        layers = new float[nz][2 * nx * ny];
+        filled = new boolean[nz];
+        this.extinction = extinction;
+    }
+
+    /** Number of cells such a box has, without making it. */
+    static long cells(double along, double across, double height, double cell) {
+        return Math.max(1, Math.round(along / cell))
+                * Math.max(1, Math.round(across / cell))
+                * ((long) Math.ceil(height / cell) + 1);
+    }
+
+    /** Cells in the box. */
+    public int size() {
+        return nx * ny * nz;
+    }
+
+    /** Adds area (m² of leaf, or of wood as its leaf equivalent) about a point; x and y in row axes wrap round. */
+    public void deposit(double x, double y, double z, double area) {
+        double k = extinction * area / (hx * hy * hz);
+        double u = x / hx - 0.5;
+        double v = y / hy - 0.5;
+        double w = Math.max(0, Math.min(nz - 1.0, z / hz - 0.5));
+        int i = (int) Math.floor(u);
+        int j = (int) Math.floor(v);
+        int l = Math.min(nz - 1, (int) w);
+        double fu = u - i;
+        double fv = v - j;
+        double fw = w - l;
+        for (int c = 0; c <= 1; c++) {
+            int layer = Math.min(nz - 1, l + c);
+            double pz = c == 0 ? 1 - fw : fw;
+            if (pz <= 0) {
+                continue;
+            }
+            filled[layer] = true;
+            for (int b = 0; b <= 1; b++) {
+                for (int a = 0; a <= 1; a++) {
+                    add(layer, Math.floorMod(j + b, ny), Math.floorMod(i + a, nx),
+                            k * pz * (b == 0 ? 1 - fv : fv) * (a == 0 ? 1 - fu : fu));
+                }
+            }
+        }
+    }
+
+    /** Fills a whole layer evenly with {@code k}, 1/m. */
+    public void fillLayer(int layer, double k) {
+        filled[layer] = true;
+        java.util.Arrays.fill(layers[layer], (float) k);
+    }
+
+    /** Sets one cell's {@code k}, 1/m. */
+    public void set(int layer, int j, int i, double k) {
+        filled[layer] = true;
+        int row = j * 2 * nx;
+        layers[layer][row + i] = (float) k;
+        layers[layer][row + i + nx] = (float) k;
+    }
+
+    /** One cell's {@code k}, 1/m. */
+    public double get(int layer, int j, int i) {
+        return layers[layer][j * 2 * nx + i];
+    }
+
+    private void add(int layer, int j, int i, double k) {
+        int row = j * 2 * nx;
+        layers[layer][row + i] += (float) k;
+        layers[layer][row + i + nx] = layers[layer][row + i];
+    }
+}

@@ -1,0 +1,25 @@
+package umbel.light;
+
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import umbel.wood.Setting;
+
+/** Skies already computed, by place: a sky depends only on latitude, row and number of directions. */
+final class SkyCache {
+
+    private static final int MOST = 256;
+    private static final Map<Key, Sky> SKIES = new ConcurrentHashMap<>();
+
+    private record Key(int count, double latitude, double rowBearing, Object settings) {}
+
+    private SkyCache() {}
+
+    static Sky season(int count, Setting setting) {
+        if (SKIES.size() > MOST) {
+            SKIES.clear();
+        }
+        Key key = new Key(count, setting.latitude(), setting.rowBearing(), setting.trade().light());
+        return SKIES.computeIfAbsent(
+                key, k -> Sky.season(count, setting.latitude(), setting.rowBearing(), setting.trade().light()));
+    }
+}

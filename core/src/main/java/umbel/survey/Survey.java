@@ -1,0 +1,134 @@
+package umbel.survey;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonProperty;
+import java.time.LocalDate;
+import java.util.List;
+
+/**
+ * One surveyed tree as it travels in the open format {@code umbel-survey/1}: what a person measured, in the units they
+ * measured it in (centimetres, millimetres, degrees). Everything optional may be null here; {@code umbel.wood} turns a
+ * survey into a tree in SI units and fills what is missing by named estimates.
+ *
+ * @param format always {@value #FORMAT}
+ * @param tree what the tree is
+ * @param site where it stands; null when not given
+ * @param surveyedOn day of the survey; null when not given
+ * @param trunk the trunk up to its own top
+ * @param limbs every measured limb, in the order surveyed
+ */
+@JsonInclude(JsonInclude.Include.NON_NULL)
+public record Survey(
+        String format, TreeFacts tree, Site site, LocalDate surveyedOn, TrunkMeasure trunk, List<LimbMeasure> limbs) {
+
+    /** The format's name and version. */
+    public static final String FORMAT = "umbel-survey/1";
+
+    /** The id by which limbs name the trunk as their parent. */
+    public static final String TRUNK = "trunk";
+
+    public Survey {
+        limbs = List.copyOf(limbs);
+    }
+
+    /**
+     * What the tree is.
+     *
+     * @param label the grower's name for it
+     * @param species kebab-case species id
+     * @param leaf years since planting; a tree in its fourth season is in leaf 4
+     * @param system kebab-case training-system id
+     * @param spacing metres to the neighbours
+     * @param rowBearingDeg bearing of the row, degrees from north
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record TreeFacts(
+            String label,
+            String species,
+            Integer leaf,
+            String system,
+            Cultivar cultivar,
+            Rootstock rootstock,
+            @JsonProperty("spacing_m") Spacing spacing,
+            @JsonProperty("rowBearing_deg") Double rowBearingDeg) {}
+
+    /** The grower's own name for the cultivar, and the three traits that change how it is read. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record Cultivar(String name, String habit, String set, String vigour) {}
+
+    /** The grower's own name for the stock, and its class of vigour. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record Rootstock(String name, @JsonProperty("class") String vigourClass) {}
+
+    /** Distances to the neighbours, metres. */
+    public record Spacing(double inRow, double betweenRows) {}
+
+    /** Where the tree stands; latitude degrees north of the equator, elevation metres. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record Site(
+            @JsonProperty("latitude_deg") Double latitudeDeg, @JsonProperty("elevation_m") Double elevationM) {}
+
+    /** The trunk: diameter and where it was taken, height of its top, height of the graft union. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record TrunkMeasure(
+            @JsonProperty("diameter_mm") double diameterMm,
+            @JsonProperty("diameterAt_cm") Double diameterAtCm,
+            @JsonProperty("height_cm") double heightCm,
+            @JsonProperty("unionAt_cm") Double unionAtCm) {}
+
+    /**
+     * One limb.
+     *
+     * @param atCm distance from the parent's origin to where the limb leaves it; on the trunk, from the ground
+     * @param bearingDeg compass direction it heads to
+     * @param angleDeg inclination at the base, degrees from vertical up
+     * @param tipAngleDeg inclination at the tip
+     * @param diameterMm at the base, beyond the collar
+     * @param lengthCm along the limb
+     * @param ageY years; a shoot of last season is 1
+     * @param lastGrowthCm length grown in the last season
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record LimbMeasure(
+            String id,
+            String parent,
+            String role,
+            @JsonProperty("at_cm") double atCm,
+            @JsonProperty("bearing_deg") double bearingDeg,
+            @JsonProperty("angle_deg") double angleDeg,
+            @JsonProperty("tipAngle_deg") Double tipAngleDeg,
+            @JsonProperty("diameter_mm") double diameterMm,
+            @JsonProperty("length_cm") double lengthCm,
+            @JsonProperty("age_y") Integer ageY,
+            @JsonProperty("lastGrowth_cm") Double lastGrowthCm,
+            List<String> condition,
+            String disease,
+            String note,
+            SmallWood wood) {
+
+        public LimbMeasure {
+            condition = condition == null ? List.of() : List.copyOf(condition);
+        }
+    }
+
+    /** Small wood as counted on one limb. A null part was not counted and is estimated. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record SmallWood(List<ShootCount> shoots, SpurCount spurs, Integer flowerBuds) {
+
+        public SmallWood {
+            shoots = shoots == null ? null : List.copyOf(shoots);
+        }
+    }
+
+    /** One-year shoots of one class and attitude: how many, and how long on average. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record ShootCount(
+            @JsonProperty("class") String shootClass,
+            String attitude,
+            int count,
+            @JsonProperty("length_cm") Double lengthCm) {}
+
+    /** Spurs on the limb: how many, and their usual age in years. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record SpurCount(int count, @JsonProperty("age_y") Double ageY) {}
+}

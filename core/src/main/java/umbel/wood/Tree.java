@@ -1,0 +1,127 @@
+package umbel.wood;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A tree of wood: axes with parents before children, the trunk first. Not changed once made; what a cut leaves is
+ * another tree.
+ */
+public final class Tree {
+
+    private final Setting setting;
+    private final List<Axis> axes;
+    private final Map<String, Axis> byId;
+
+    /** A tree of these axes; each {@link Axis#index()} is its place in the list. */
+    public Tree(Setting setting, List<Axis> axes) {
+        this.setting = setting;
+        this.axes = List.copyOf(axes);
+        this.byId = new HashMap<>(axes.size() * 2);
+        for (Axis axis : this.axes) {
+            byId.put(axis.id(), axis);
+        }
+    }
+
+    public Setting setting() {
+        return setting;
+    }
+
+    /** Every axis, parents before children; the trunk is first. */
+    public List<Axis> axes() {
+        return axes;
+    }
+
+    public Axis axis(int index) {
+        return axes.get(index);
+    }
+
+    /** The axis with this id, if the tree has it. */
+    public Optional<Axis> find(String id) {
+        return Optional.ofNullable(byId.get(id));
+    }
+
+    public Axis trunk() {
+        return axes.get(0);
+    }
+
+    /** The limbs somebody measured, in survey order. */
+    public List<Axis> limbs() {
+        return axes.stream().filter(axis -> axis.kind() == AxisKind.LIMB).toList();
+    }
+
+    /** The measured limbs that grow from this axis. */
+    public List<Axis> limbsOn(Axis parent) {
+        return axes.stream()
+                .filter(axis -> axis.kind() == AxisKind.LIMB && axis.parent() == parent.index())
+                .toList();
+    }
+
+    /** The axis this one grows from; the trunk has none. */
+    public Optional<Axis> parentOf(Axis axis) {
+        return axis.parent() < 0 ? Optional.empty() : Optional.of(axes.get(axis.parent()));
+    }
+
+    /** Whether {@code axis} is {@code ancestor} or grows from it at any remove. */
+    public boolean growsFrom(Axis axis, Axis ancestor) {
+        int i = axis.index();
+        while (i > ancestor.index()) {
+            i = axes.get(i).parent();
+        }
+        return i == ancestor.index();
+    }
+
+    /** Height of the highest point of live or dead wood, metres. */
+    public double top() {
+        return axes.stream().mapToDouble(axis -> axis.course().top()).max().orElse(0);
+    }
+
+    /** Height of the highest wood on or beyond this axis, metres. */
+    public double topOf(Axis from) {
+        double top = 0;
+        for (Axis axis : axes) {
+            if (axis.index() >= from.index() && growsFrom(axis, from)) {
+                top = Math.max(top, axis.course().top());
+            }
+        }
+        return top;
+    }
+
+    /**
+     * What is left when axes are cut.
+     *
+     * @param kept metres kept of each axis, 0 where it goes; what grew beyond a cut must already be 0
+     */
+    public Tree cutTo(double[] kept) {
+        int[] place = new int[axes.size()];
+        List<Axis> left = new ArrayList<>(axes.size());
+        for (Axis axis : axes) {
+            place[axis.index()] = -1;
+            if (kept[axis.index()] > 0) {
+                place[axis.index()] = left.size();
+                int parent = axis.parent() < 0 ? -1 : place[axis.parent()];
+                left.add(axis.at(left.size(), parent).cutAt(kept[axis.index()]));
+            }
+        }
+        return new Tree(setting, left);
+    }
+
+    /** The tree with one limb, and all that grows from it, turned at its origin to another inclination (radians). */
+    public Tree bent(String limb, double toInclination) {
+        Axis bent = byId.get(limb);
+        Vec pivot = bent.course().point(0);
+        Vec heading = bent.course().directionAt(0);
+        double bearing = Math.abs(heading.z()) > 0.999 ? bent.bearing() : heading.bearing();
+        Vec hinge = new Vec(Math.cos(bearing), -Math.sin(bearing), 0);
+        double angle = heading.inclination() - toInclination;
+        List<Axis> moved = new ArrayList<>(axes.size());
+        for (Axis axis : axes) {
+            boolean moves = axis.index() >= bent.index() && growsFrom(axis, bent);
+            moved.add(moves ? axis.along(axis.course().turned(pivot, hinge, angle)) : axis);
+        }
+        return new Tree(setting, moved);
+    }
+}

@@ -1,0 +1,275 @@
+package umbel.wood;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import umbel.knowledge.Knowledge;
+import umbel.knowledge.NotSupported;
+import umbel.knowledge.Species;
+import umbel.knowledge.Trade;
+import umbel.knowledge.TrainingSystem;
+import umbel.survey.Survey;
+
+/**
+ * Builds a tree from a survey: measured trunk and limbs with curved lines and stepped taper, small wood arranged on them.
+ * What the survey leaves out is filled by the estimates of the knowledge files and named in {@link Setting#estimated()}.
+ *
+ * <p>The same survey and seed give the same tree; each limb's arrangement depends only on its own id and measures.
+ */
+public final class TreeBuilder {
+
+    private static final double STEP = 0.10;
+    private static final double WANDER = Math.toRadians(5);
+
+    private final Survey survey;
+    private final Knowledge knowledge;
+    private final long seed;
+    private final List<String> estimated = new ArrayList<>();
+    private final List<Axis> axes = new ArrayList<>();
+    private final Map<String, List<Survey.LimbMeasure>> onParent = new HashMap<>();
+    private final Map<String, Survey.LimbMeasure> byId = new HashMap<>();
+    private Setting setting;
+
+    private TreeBuilder(Survey survey, Knowledge knowledge, long seed) {
+        this.survey = survey;
+        this.knowledge = knowledge;
+        this.seed = seed;
+        for (Survey.LimbMeasure limb : survey.limbs()) {
+            onParent.computeIfAbsent(limb.parent(), key -> new ArrayList<>()).add(limb);
+            byId.put(limb.id(), limb);
+        }
+    }
+
+    /**
+     * The tree this survey describes.
+     *
+     * @param survey a survey that {@code SurveyReader} accepted
+     * @throws NotSupported when no knowledge file covers its species or system
+     */
+    public static Tree build(Survey survey, Knowledge knowledge, long seed) {
+        return new TreeBuilder(survey, knowledge, seed).build();
+    }
+
+    private Tree build() {
+        setting = readSetting();
+        addTrunk();
+        Deque<String> waiting = new ArrayDeque<>();
+        Map<String, Integer> placed = new HashMap<>();
+        placed.put(Survey.TRUNK, 0);
+        waiting.add(Survey.TRUNK);
+        while (!waiting.isEmpty()) {
+            String parent = waiting.poll();
+            for (Survey.LimbMeasure limb : onParent.getOrDefault(parent, List.of())) {
+                placed.put(limb.id(), axes.size());
+                addLimb(limb, axes.get(placed.get(parent)));
+                waiting.add(limb.id());
+            }
+        }
+        SmallWoodArrangement arrangement = new SmallWoodArrangement(setting, seed);
+        int frame = axes.size();
+        for (int i = 0; i < frame; i++) {
+            Axis axis = axes.get(i);
+            arrangement.clothe(axis, woodOf(axis), clearBelow(axis), axes);
+        }
+        return new Tree(setting, axes);
+    }
+
+    private Setting readSetting() {
+        Survey.TreeFacts facts = survey.tree();
+        Species species = knowledge.species(facts.species());
+        String systemId = orEstimate(facts.system(), species.defaultSystem(), "tree.system");
+        TrainingSystem system = knowledge.system(systemId, species);
+        Trade trade = knowledge.trade();
+        Survey.TrunkMeasure trunk = survey.trunk();
+        int leaf = orEstimate(
+                facts.leaf(),
+                (int) Math.max(1, Math.round(trunk.diameterMm() / 10 * trade.estimates().leafPerTrunkCm())),
+                "tree.leaf");
+        Survey.Cultivar cultivar = facts.cultivar();
+        String habit = orEstimate(cultivar == null ? null : cultivar.habit(), "standard", "tree.cultivar.habit");
+        String set = orEstimate(cultivar == null ? null : cultivar.set(), "moderate", "tree.cultivar.set");
+        String stock = orEstimate(
+                facts.rootstock() == null ? null : facts.rootstock().vigourClass(), "semi-dwarfing", "tree.rootstock.class");
+        double inRow = facts.spacing() == null ? system.spacing().inRow() : facts.spacing().inRow();
+        double between = facts.spacing() == null ? system.spacing().betweenRows() : facts.spacing().betweenRows();
+        if (facts.spacing() == null) {
+            estimated.add("tree.spacing_m");
+        }
+        double row = orEstimate(facts.rowBearingDeg(), 0.0, "tree.rowBearing_deg");
+        double latitude = orEstimate(
+                survey.site() == null ? null : survey.site().latitudeDeg(),
+                trade.estimates().latitudeDeg(),
+                "site.latitude_deg");
+        double union = orEstimate(trunk.unionAtCm(), trade.estimates().unionCm(), "trunk.unionAt_cm");
+        return new Setting(
+                facts.label() == null ? "" : facts.label(), species, system, trade, leaf,
+                trade.habits().get(habit.equals("tip-bearing") ? "tip" : habit),
+                trade.sets().get(levelOf(set)), stock, inRow, between, Units.fromDegrees(row),
+                Units.fromDegrees(latitude), Units.section(Units.fromMm(trunk.diameterMm())), Units.fromCm(union),
+                estimated);
+    }
+
+    private static String levelOf(String word) {
+        return switch (word) {
+            case "low" -> "light";
+            case "high" -> "heavy";
+            default -> word;
+        };
+    }
+
+    private <T> T orEstimate(T given, T estimate, String field) {
+        if (given != null) {
+            return given;
+        }
+        estimated.add(field);
+        return estimate;
+    }
+
+    private void addTrunk() {
+        double height = Units.fromCm(survey.trunk().heightCm());
+        Dice dice = new Dice(seed, Survey.TRUNK);
+        double phase = dice.between(0, 2 * Math.PI);
+        double sway = 0.008 * height;
+        int steps = Math.max(4, (int) Math.ceil(height / STEP));
+        List<Vec> points = new ArrayList<>();
+        for (int i = 0; i <= steps; i++) {
+            double share = i / (double) steps;
+            double off = sway * Math.sin(share * 5.1 + phase) * share;
+            points.add(new Vec(off * Math.cos(phase), off * Math.sin(phase), height * share));
+        }
+        Course course = new Course(points);
+        boolean topped = setting.system().leaders() == 0;
+        double measured = Units.fromMm(survey.trunk().diameterMm());
+        double tip = topped ? measured * 0.85 : tipDiameter(measured);
+        double[] diameters = taper(Survey.TRUNK, course, measured, tip);
+        double at = survey.trunk().diameterAtCm() == null
+                ? Math.min(Units.fromCm(setting.trade().estimates().trunkDiameterAtCm()), height / 2)
+                : Units.fromCm(survey.trunk().diameterAtCm());
+        double drawn = interpolate(course, diameters, at);
+        for (int i = 0; i < diameters.length; i++) {
+            diameters[i] *= measured / drawn;
+        }
+        double grown = topped ? 0 : Math.min(height * 0.4, extension());
+        axes.add(new Axis(
+                0, Survey.TRUNK, Survey.TRUNK, AxisKind.TRUNK, Role.LEADER, -1, 0, course, diameters,
+                Math.max(1, setting.leaf()), grown, Set.of(), "", Provenance.MEASURED, null, null,
+                grown * setting.species().wood().leafPerShootMetre(), 0, 0));
+    }
+
+    private void addLimb(Survey.LimbMeasure limb, Axis parent) {
+        double length = Units.fromCm(limb.lengthCm());
+        double at = Math.min(Units.fromCm(limb.atCm()), parent.length());
+        Role role = Role.of(limb.role());
+        double diameter = Units.fromMm(limb.diameterMm());
+        int age = limb.ageY() == null ? estimateAge(limb, length) : Math.max(1, limb.ageY());
+        double grown = limb.lastGrowthCm() == null
+                ? (age == 1 ? length : Math.min(extension(), length / 2))
+                : Math.min(length, Units.fromCm(limb.lastGrowthCm()));
+        double base = Units.fromDegrees(limb.angleDeg());
+        boolean upright = role == Role.WATER_SPROUT || role == Role.SUCKER || role == Role.LEADER || age == 1;
+        double rise = upright ? 0 : setting.system().tipRiseDeg() + setting.habit().angleDeg();
+        double tip = limb.tipAngleDeg() == null
+                ? Math.max(0, Math.min(Math.PI, base + Units.fromDegrees(rise)))
+                : Units.fromDegrees(limb.tipAngleDeg());
+        Course course = curve(limb.id(), parent.course().at(at), Units.fromDegrees(limb.bearingDeg()), base, tip, length);
+        EnumSet<Condition> conditions = EnumSet.noneOf(Condition.class);
+        limb.condition().stream().map(Condition::of).filter(c -> c != Condition.SOUND).forEach(conditions::add);
+        boolean dead = conditions.contains(Condition.DEAD);
+        Species species = setting.species();
+        double flowers = dead ? 0 : grown * species.bearing().flowerPerShootMetre() * (age == 1 ? 0.3 : 1);
+        axes.add(new Axis(
+                axes.size(), limb.id(), limb.id(), AxisKind.LIMB, role, parent.index(), at, course,
+                taper(limb.id(), course, diameter, tipDiameter(diameter)), age, grown, conditions,
+                limb.disease() == null ? "" : limb.disease(), Provenance.MEASURED, null, null,
+                dead ? 0 : grown * species.wood().leafPerShootMetre(),
+                flowers > 0 ? Math.ceil(grown / SmallWoodArrangement.SITE_EVERY) : 0, flowers));
+    }
+
+    /** Limb age where none was given: as many years as its length takes at the usual extension, and its thickness asks. */
+    private int estimateAge(Survey.LimbMeasure limb, double length) {
+        double byLength = length / extension();
+        double byThickness = Units.fromMm(limb.diameterMm()) / 0.008;
+        return (int) Math.max(1, Math.min(Math.max(1, setting.leaf()), Math.round((byLength + byThickness) / 2)));
+    }
+
+    private double extension() {
+        return Units.fromCm(setting.species().estimates().extensionCm());
+    }
+
+    private double tipDiameter(double base) {
+        return Math.min(Units.fromMm(setting.trade().estimates().tipDiameterMm()), base * 0.6);
+    }
+
+    private Course curve(String id, Vec origin, double bearing, double base, double tip, double length) {
+        Dice dice = new Dice(seed, id);
+        double phase = dice.between(0, 2 * Math.PI);
+        double waves = dice.between(3, 6);
+        int steps = Math.max(3, (int) Math.ceil(length / STEP));
+        List<Vec> points = new ArrayList<>();
+        points.add(origin);
+        Vec at = origin;
+        for (int i = 0; i < steps; i++) {
+            double share = (i + 0.5) / steps;
+            double away = Math.min(1, share * 3) * WANDER;
+            double inclination = base + (tip - base) * share + away * 0.6 * Math.sin(waves * 1.3 * share + phase);
+            double heading = bearing + away * Math.sin(waves * share + 2 * phase) * Math.min(1, length);
+            at = at.plus(Vec.heading(heading, i == 0 ? base : inclination).times(length / steps));
+            points.add(at);
+        }
+        return new Course(points);
+    }
+
+    /**
+     * Diameters along an axis: its section falls evenly towards the tip and by a step at each measured fork, in
+     * proportion to what the fork carries (pipe model of Shinozaki and others, 1964).
+     */
+    private double[] taper(String id, Course course, double base, double tip) {
+        List<Survey.LimbMeasure> forks = onParent.getOrDefault(id, List.of());
+        double total = forks.stream().mapToDouble(fork -> Units.section(fork.diameterMm())).sum();
+        double atForks = total > 0 ? setting.trade().estimates().trunkTaper() : 0;
+        double end = (tip * tip) / (base * base);
+        double[] diameters = new double[course.size()];
+        for (int i = 0; i < diameters.length; i++) {
+            double distance = course.along(i);
+            double beyond = forks.stream()
+                    .filter(fork -> Units.fromCm(fork.atCm()) >= distance)
+                    .mapToDouble(fork -> Units.section(fork.diameterMm()))
+                    .sum();
+            double even = 1 - distance / course.length();
+            double share = (1 - atForks) * even + (total > 0 ? atForks * beyond / total : 0);
+            diameters[i] = base * Math.sqrt(end + (1 - end) * Math.max(0, share));
+        }
+        return diameters;
+    }
+
+    private static double interpolate(Course course, double[] diameters, double distance) {
+        for (int i = 1; i < diameters.length; i++) {
+            if (course.along(i) >= distance) {
+                double share = (distance - course.along(i - 1)) / (course.along(i) - course.along(i - 1));
+                return diameters[i - 1] + (diameters[i] - diameters[i - 1]) * share;
+            }
+        }
+        return diameters[diameters.length - 1];
+    }
+
+    private Survey.SmallWood woodOf(Axis axis) {
+        Survey.LimbMeasure limb = byId.get(axis.id());
+        return limb == null ? null : limb.wood();
+    }
+
+    /** How far from its origin an axis carries no small wood of its own: the trunk is clean up to its highest limb. */
+    private double clearBelow(Axis axis) {
+        if (axis.kind() == AxisKind.TRUNK) {
+            return onParent.getOrDefault(Survey.TRUNK, List.of()).stream()
+                    .mapToDouble(limb -> Units.fromCm(limb.atCm()))
+                    .max()
+                    .orElse(axis.length() / 2);
+        }
+        return Math.min(0.25, axis.length() * 0.2);
+    }
+}
