@@ -33,12 +33,14 @@ public final class Knowledge {
     private final Map<String, School> schools = new TreeMap<>();
     private final Trade trade;
     private final List<Caution> cautions;
+    private final PlanRules plan;
 
     private record Cautions(List<Caution> cautions) {}
 
     private Knowledge() {
         trade = load("trade.yaml", Trade.class);
         cautions = List.copyOf(load("cautions.yaml", Cautions.class).cautions());
+        plan = load("plan.yaml", PlanRules.class);
         SPECIES.forEach(id -> species.put(id, load("species/" + id + ".yaml", Species.class)));
         SYSTEMS.forEach(id -> systems.put(id, load("systems/" + id + ".yaml", TrainingSystem.class)));
         SCHOOLS.forEach(id -> schools.put(id, loadSchool(id)));
@@ -102,6 +104,11 @@ public final class Knowledge {
     /** General numbers of the trade. */
     public Trade trade() {
         return trade;
+    }
+
+    /** What a plan weighs. */
+    public PlanRules plan() {
+        return plan;
     }
 
     /** All cautions, in the order they are shown. */

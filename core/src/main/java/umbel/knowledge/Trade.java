@@ -17,7 +17,15 @@ public record Trade(
         Map<String, Double> sets,
         Map<String, Double> vigours,
         Estimates estimates,
-        LightSettings light) {
+        LightSettings light,
+        Crop crop,
+        Bending bending) {
+
+    /** Light below which set falls off in proportion, share of open sky. */
+    public record Crop(double fullSetLight) {}
+
+    /** Length of the limb's base over which a bend is taken up. */
+    public record Bending(@JsonProperty("overLength_cm") double overLengthCm) {}
 
     /** Ids the survey format knows, supported or not. */
     public record Known(List<String> species, List<String> systems) {}

@@ -1,15 +1,5 @@
 package umbel.survey;
 
-import com.networknt.schema.Error;
-import com.networknt.schema.Schema;
-import com.networknt.schema.SchemaRegistry;
-import com.networknt.schema.SpecificationVersion;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
-import java.time.DateTimeException;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -29,8 +19,7 @@ import tools.jackson.databind.json.JsonMapper;
 public final class SurveyReader {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
-    private static final Schema SCHEMA = loadSchema();
-    private static final int MOST_ERRORS = 50;
+    private static final FormatCheck FORMAT = new FormatCheck("umbel-survey-1");
     private static final int MOST_SMALL_WOOD = 20_000;
 
     private SurveyReader() {}
@@ -57,17 +46,8 @@ public final class SurveyReader {
         if (document == null || !document.isObject()) {
             throw new InvalidSurvey(List.of(new FieldError("", "A survey is a JSON object.")));
         }
-        List<FieldError> errors = new ArrayList<>();
-        for (Error error : SCHEMA.validate(document)) {
-            errors.add(new FieldError(fieldOf(error), messageOf(error)));
-            if (errors.size() >= MOST_ERRORS) {
-                break;
-            }
-        }
-        if (!errors.isEmpty()) {
-            throw new InvalidSurvey(errors);
-        }
-        checkDate(document, errors);
+        List<FieldError> errors = new ArrayList<>(FORMAT.check(document));
+        FormatCheck.checkDay(document, "surveyedOn", errors);
         if (!errors.isEmpty()) {
             throw new InvalidSurvey(errors);
         }
@@ -88,17 +68,6 @@ public final class SurveyReader {
     /** Writes a survey back as its open format. */
     public static String write(Survey survey) {
         return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(survey);
-    }
-
-    private static void checkDate(JsonNode document, List<FieldError> errors) {
-        JsonNode day = document.get("surveyedOn");
-        if (day != null && day.isString()) {
-            try {
-                LocalDate.parse(day.asString());
-            } catch (DateTimeException e) {
-                errors.add(new FieldError("surveyedOn", "There is no such day; write it as 2027-02-28."));
-            }
-        }
     }
 
     private static void checkFrame(Survey survey, List<FieldError> errors) {
@@ -177,51 +146,5 @@ public final class SurveyReader {
             count += wood.shoots().stream().mapToInt(Survey.ShootCount::count).sum();
         }
         return count;
-    }
-
-    private static String fieldOf(Error error) {
-        StringBuilder path = new StringBuilder();
-        for (int i = 0; i < error.getInstanceLocation().getNameCount(); i++) {
-            append(path, error.getInstanceLocation().getElement(i));
-        }
-        if (error.getProperty() != null && "required".equals(error.getKeyword())) {
-            append(path, error.getProperty());
-        }
-        return path.toString();
-    }
-
-    private static void append(StringBuilder path, Object element) {
-        if (element instanceof Number) {
-            path.append('[').append(element).append(']');
-        } else {
-            path.append(path.isEmpty() ? "" : ".").append(element);
-        }
-    }
-
-    private static String messageOf(Error error) {
-        Object[] args = error.getArguments() == null ? new Object[0] : error.getArguments();
-        String last = args.length == 0 ? "" : String.valueOf(args[args.length - 1]);
-        return switch (error.getKeyword()) {
-            case "required" -> "This is missing.";
-            case "minimum" -> "Must be at least " + args[0] + ".";
-            case "maximum" -> "Must be at most " + args[0] + ".";
-            case "minItems" -> "At least " + args[0] + " must be given.";
-            case "maxItems" -> "Too many: at most " + args[0] + ".";
-            case "maxLength" -> "Too long: at most " + args[0] + " characters.";
-            case "enum" -> "Not one of the words the format knows: " + last.replace(", null", "").replace("\"", "") + ".";
-            case "const" -> "Must be " + last.replace("'", "").replace("\"", "") + ".";
-            case "type" -> "Wrong kind of value: " + error.getMessage() + ".";
-            case "pattern" -> "Written in a way the format does not know: " + error.getMessage() + ".";
-            default -> error.getMessage();
-        };
-    }
-
-    private static Schema loadSchema() {
-        try (InputStream in = SurveyReader.class.getResourceAsStream("/formats/umbel-survey-1.schema.json")) {
-            String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
-            return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(text);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
     }
 }

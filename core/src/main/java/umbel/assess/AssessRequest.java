@@ -1,0 +1,74 @@
+package umbel.assess;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import umbel.survey.FieldError;
+import umbel.survey.FormatCheck;
+import umbel.survey.InvalidSurvey;
+import umbel.survey.Survey;
+import umbel.survey.SurveyReader;
+
+/**
+ * What is asked of a survey, as it travels in the open format; everything but the survey may be null and has a default.
+ *
+ * @param phase season's phase; dormant by default
+ * @param on day of the visit
+ * @param goals weights by goal name
+ * @param school school id; classic by default
+ * @param years winters to plan over, 1…5
+ * @param seed of the small wood's arrangement
+ */
+public record AssessRequest(
+        Survey survey,
+        String phase,
+        LocalDate on,
+        Map<String, Double> goals,
+        String school,
+        LimitsAsked limits,
+        Integer years,
+        Long seed) {
+
+    private static final FormatCheck FORMAT = new FormatCheck("umbel-assess-1");
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    /** Limits the grower sets himself; null parts are the usual ones. */
+    public record LimitsAsked(
+            Double woodShare, Integer bigCuts, @JsonProperty("reach_m") Double reachM) {}
+
+    /** The plain request: a survey, everything else by default. */
+    public static AssessRequest of(Survey survey) {
+        return new AssessRequest(survey, null, null, null, null, null, null, null);
+    }
+
+    /**
+     * Reads a request from a parsed document.
+     *
+     * @throws InvalidSurvey naming each faulty field; fields of the survey as {@code survey.limbs[3].angle_deg}
+     */
+    public static AssessRequest read(JsonNode document) {
+        if (document == null || !document.isObject()) {
+            throw new InvalidSurvey(List.of(new FieldError("", "A request is a JSON object with a survey.")));
+        }
+        List<FieldError> errors = new ArrayList<>(FORMAT.check(document));
+        FormatCheck.checkDay(document, "on", errors);
+        Survey survey = null;
+        if (document.path("survey").isObject()) {
+            try {
+                survey = SurveyReader.read(document.get("survey"));
+            } catch (InvalidSurvey e) {
+                e.errors().forEach(error -> errors.add(error.under("survey")));
+            }
+        }
+        if (!errors.isEmpty()) {
+            throw new InvalidSurvey(errors);
+        }
+        AssessRequest rest = JSON.treeToValue(document, AssessRequest.class);
+        return new AssessRequest(
+                survey, rest.phase(), rest.on(), rest.goals(), rest.school(), rest.limits(), rest.years(), rest.seed());
+    }
+}

@@ -1,0 +1,113 @@
+package umbel.assess;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonProperty;
+import java.util.List;
+
+/** The answer to an {@link AssessRequest}, in the units and names of the open format. */
+public record Assessment(ReadingAnswer reading, List<PlanAnswer> plans, Timing timing, List<Measure> measureNext) {
+
+    /** Light, crop and findings of the tree as found, and which survey fields were estimated. */
+    public record ReadingAnswer(
+            LightAnswer light, CropAnswer crop, List<FindingAnswer> findings, List<String> estimated) {}
+
+    /** Shares of fruiting sites under 30 and 50 % of open light; share of the ground's light caught. */
+    public record LightAnswer(double under30, double under50, double interception) {}
+
+    /** Flower buds, fruits they would set, fruits wanted. */
+    public record CropAnswer(double flowerBuds, double expectedFruits, double targetFruits) {}
+
+    /** One finding. */
+    public record FindingAnswer(
+            String rule,
+            String stage,
+            List<String> limbs,
+            String measure,
+            double value,
+            double threshold,
+            String unit,
+            String severity,
+            double confidence,
+            String reason) {}
+
+    /** One plan. */
+    public record PlanAnswer(String name, List<StepAnswer> steps, TotalsAnswer totals, List<LeftAnswer> leftAlone) {}
+
+    /** One step; {@code title}, {@code place}, {@code numbers} and {@code answer} are the parts of {@code text}. */
+    public record StepAnswer(
+            int order,
+            int year,
+            String stage,
+            String limb,
+            String operation,
+            @JsonProperty("at_cm") double atCm,
+            String toLimb,
+            String bud,
+            @JsonProperty("toAngle_deg") Double toAngleDeg,
+            Integer keep,
+            @JsonProperty("cutDiameter_mm") double cutDiameterMm,
+            int cuts,
+            String tool,
+            boolean threeStep,
+            boolean big,
+            boolean ladder,
+            @JsonProperty("mass_kg") double massKg,
+            @JsonProperty("height_cm") double heightCm,
+            double woodShare,
+            double flowerShare,
+            double sprouts,
+            double minutes,
+            List<String> rules,
+            double confidence,
+            boolean closeCall,
+            boolean beyondArgument,
+            double gain,
+            Alternative alternative,
+            String title,
+            String place,
+            String numbers,
+            String answer,
+            String reason,
+            String text,
+            List<String> cautions) {}
+
+    /** The next best answer; {@code keep} (leave it) when nothing else came near. */
+    public record Alternative(
+            String operation,
+            String limb,
+            @JsonProperty("at_cm") double atCm,
+            String toLimb,
+            @JsonProperty("toAngle_deg") Double toAngleDeg,
+            Integer keep,
+            String title,
+            double gain) {}
+
+    /**
+     * What this visit comes to. {@code cropYear3} is null: it needs a growth forecast, which this version does not make.
+     */
+    @JsonInclude(JsonInclude.Include.ALWAYS)
+    public record TotalsAnswer(
+            double woodShare,
+            int bigCuts,
+            int cuts,
+            double minutes,
+            double ladderMinutes,
+            double under30After,
+            double under50After,
+            double cropThisYear,
+            Double cropYear3,
+            double newSprouts,
+            double flowerBuds,
+            double expectedFruits,
+            double targetFruits,
+            @JsonProperty("mass_kg") double massKg) {}
+
+    /** A finding the plan leaves, and why. */
+    public record LeftAnswer(String rule, List<String> limbs, String reason, String why) {}
+
+    /** Whether this phase of the season suits cutting. */
+    public record Timing(String verdict, List<String> reasons) {}
+
+    /** A measurement that would settle a doubt. */
+    public record Measure(String limb, String what, String why) {}
+}

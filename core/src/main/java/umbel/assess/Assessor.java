@@ -1,0 +1,233 @@
+package umbel.assess;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import umbel.crop.CropReading;
+import umbel.cut.Effect;
+import umbel.cut.Operation;
+import umbel.cut.OperationKind;
+import umbel.knowledge.Knowledge;
+import umbel.knowledge.School;
+import umbel.knowledge.Species;
+import umbel.light.LightReading;
+import umbel.plan.Goals;
+import umbel.plan.Limits;
+import umbel.plan.Plan;
+import umbel.plan.Planner;
+import umbel.plan.Step;
+import umbel.plan.Totals;
+import umbel.plan.Wish;
+import umbel.reading.Finding;
+import umbel.reading.TreeReader;
+import umbel.wood.Condition;
+import umbel.wood.Tree;
+import umbel.wood.TreeBuilder;
+import umbel.wood.Units;
+
+/** Reads a survey, plans for it and puts the answer into the open format's names and units. */
+public final class Assessor {
+
+    private static final long USUAL_SEED = 1;
+    private static final Set<String> IN_LEAF = Set.of("early-summer", "summer");
+
+    private final Knowledge knowledge;
+
+    public Assessor(Knowledge knowledge) {
+        this.knowledge = knowledge;
+    }
+
+    /** The tree of a request. */
+    public Tree tree(AssessRequest request) {
+        return TreeBuilder.build(request.survey(), knowledge, request.seed() == null ? USUAL_SEED : request.seed());
+    }
+
+    /** The school a request asks for. */
+    public School school(AssessRequest request) {
+        return knowledge.school(request.school() == null ? "classic" : request.school());
+    }
+
+    /** The limits a request asks for, the usual ones where it is silent. */
+    public Limits limits(AssessRequest request, Tree tree) {
+        AssessRequest.LimitsAsked asked = request.limits();
+        double reach = asked == null || asked.reachM() == null ? knowledge.trade().reach() : asked.reachM();
+        Limits usual =
+                Limits.usual(tree.setting().species(), tree.setting().system(), school(request), reach);
+        return asked == null
+                ? usual
+                : new Limits(
+                        asked.woodShare() == null ? usual.woodShare() : asked.woodShare(),
+                        asked.bigCuts() == null ? usual.bigCuts() : asked.bigCuts(),
+                        reach);
+    }
+
+    /** The wish a request states, with what the grower has already taken and refused. */
+    public Wish wish(AssessRequest request, Tree tree, List<Operation> taken, Set<String> refused) {
+        Map<String, Double> goals = request.goals() == null ? Map.of() : request.goals();
+        return new Wish(
+                school(request), knowledge.plan(), Goals.of(goals, knowledge.plan().goals()), limits(request, tree),
+                request.phase() != null && IN_LEAF.contains(request.phase()),
+                request.years() == null ? knowledge.plan().years() : request.years(), taken, refused);
+    }
+
+    /**
+     * The whole answer: reading, four plans, timing, what to measure next.
+     *
+     * @throws umbel.knowledge.NotSupported when no knowledge covers species, system or school
+     */
+    public Assessment assess(AssessRequest request) {
+        Tree tree = tree(request);
+        Wish wish = wish(request, tree, List.of(), Set.of());
+        TreeReader.Reading reading = TreeReader.read(tree, wish.school(), wish.limits().reach());
+        List<Plan> plans = Planner.plans(tree, reading, wish);
+        return new Assessment(
+                reading(tree, reading),
+                plans.stream().map(plan -> plan(tree, plan)).toList(),
+                timing(tree, request.phase() == null ? "dormant" : request.phase()),
+                measureNext(reading.findings()));
+    }
+
+    /** A reading in the format's words. */
+    public Assessment.ReadingAnswer reading(Tree tree, TreeReader.Reading reading) {
+        LightReading light = reading.light();
+        return new Assessment.ReadingAnswer(
+                new Assessment.LightAnswer(
+                        round(light.shareUnder(0.30)), round(light.shareUnder(0.50)), round(light.interception())),
+                crop(reading.crop()),
+                reading.findings().stream().map(Assessor::finding).toList(),
+                tree.setting().estimated());
+    }
+
+    /** A finding in the format's words. */
+    public static Assessment.FindingAnswer finding(Finding finding) {
+        return new Assessment.FindingAnswer(
+                finding.rule(), word(finding.stage()), finding.limbs(), finding.measure(), round(finding.value()),
+                round(finding.threshold()), finding.unit(), finding.severity().word(), round(finding.confidence()),
+                finding.reason());
+    }
+
+    /** A plan in the format's words. */
+    public Assessment.PlanAnswer plan(Tree tree, Plan plan) {
+        return new Assessment.PlanAnswer(
+                plan.name(),
+                plan.steps().stream().map(step -> step(tree, step)).toList(),
+                totals(plan.totals()),
+                plan.leftAlone().stream()
+                        .map(left -> new Assessment.LeftAnswer(
+                                left.finding().rule(), left.finding().limbs(), left.finding().reason(), left.why()))
+                        .toList());
+    }
+
+    /** A step in the format's words. */
+    public Assessment.StepAnswer step(Tree tree, Step step) {
+        Operation operation = step.operation();
+        Effect effect = step.effect();
+        String title = Words.title(tree, operation);
+        String place = Words.place(tree, operation);
+        String numbers = Words.numbers(effect);
+        String answer = Words.answer(operation, effect);
+        String text = title + ". " + step.reason() + " " + place + " " + capital(numbers) + "."
+                + (answer.isEmpty() ? "" : " " + answer);
+        return new Assessment.StepAnswer(
+                step.order(), step.year(), word(step.stage()), operation.limb(), operation.kind().word(),
+                cm(operation.at()), blankToNull(operation.toLimb()),
+                operation.kind().isHeading() ? "outward" : null, angle(operation), keep(operation),
+                Units.round(Units.toMm(effect.diameter()), 1), effect.cuts(), effect.tool().word(), effect.threeStep(),
+                effect.big(), effect.ladder(), Units.round(effect.mass(), 2), cm(effect.height()),
+                round(effect.woodShare()), round(effect.flowerShare()), Units.round(effect.sprouts(), 1),
+                Units.round(effect.minutes(), 2), step.rules(), round(step.confidence()), step.closeCall(),
+                step.beyondArgument(), Units.round(step.gain(), 4), alternative(tree, step), title, place, numbers,
+                answer, step.reason(), text, Words.cautions(tree, operation, effect, knowledge.cautions()));
+    }
+
+    private static Assessment.Alternative alternative(Tree tree, Step step) {
+        Operation other = step.alternative();
+        return other == null
+                ? new Assessment.Alternative(
+                        "keep", step.operation().limb(), 0, null, null, null, "Leave it and look again next year", 0)
+                : new Assessment.Alternative(
+                        other.kind().word(), other.limb(), cm(other.at()), blankToNull(other.toLimb()), angle(other),
+                        keep(other), Words.title(tree, other), Units.round(step.alternativeGain(), 4));
+    }
+
+    /** Totals in the format's words. */
+    public static Assessment.TotalsAnswer totals(Totals totals) {
+        return new Assessment.TotalsAnswer(
+                round(totals.woodShare()), totals.bigCuts(), totals.cuts(), Units.round(totals.minutes(), 1),
+                Units.round(totals.ladderMinutes(), 1), round(totals.under30()), round(totals.under50()),
+                round(totals.cropShare()), null, Math.round(totals.sprouts()),
+                Math.round(totals.crop().flowerBuds()), Math.round(totals.crop().expectedFruits()),
+                Math.round(totals.crop().targetFruits()), Units.round(totals.mass(), 1));
+    }
+
+    /** What the species' calendar says of a phase, stricter where disease is recorded. Weather is not read here. */
+    public Assessment.Timing timing(Tree tree, String phase) {
+        Species.PhaseRule rule = tree.setting().species().phases().get(phase);
+        boolean diseased = tree.limbs().stream()
+                .anyMatch(limb -> limb.is(Condition.DISEASED) || !limb.disease().isEmpty());
+        Species.PhaseRule applies = diseased && rule.whenDiseased() != null ? rule.whenDiseased() : rule;
+        List<String> reasons = new ArrayList<>();
+        reasons.add(applies.reason());
+        if (applies.verdict().equals("not") && tree.limbs().stream().anyMatch(limb -> !limb.conditions().isEmpty())) {
+            reasons.add("Dead, broken and diseased wood may come off at any time, in dry weather.");
+        }
+        reasons.add("By the season's phase alone: the weather of the coming days was not looked at.");
+        return new Assessment.Timing(applies.verdict(), reasons);
+    }
+
+    /** The one or two measurements behind the least sure findings. */
+    private static List<Assessment.Measure> measureNext(List<Finding> findings) {
+        Set<String> seen = new LinkedHashSet<>();
+        List<Assessment.Measure> next = new ArrayList<>();
+        findings.stream()
+                .filter(finding -> finding.confidence() < 0.85 && !finding.limbs().isEmpty())
+                .sorted(Comparator.comparingDouble(Finding::confidence))
+                .forEach(finding -> {
+                    String limb = finding.limbs().get(0);
+                    if (next.size() < 2 && seen.add(limb)) {
+                        next.add(new Assessment.Measure(
+                                limb, finding.measure(),
+                                String.format(Locale.ROOT, "%s is %.0f %% sure: %s", finding.rule(),
+                                        100 * finding.confidence(), finding.reason())));
+                    }
+                });
+        return next;
+    }
+
+    private static Assessment.CropAnswer crop(CropReading crop) {
+        return new Assessment.CropAnswer(
+                Math.round(crop.flowerBuds()), Math.round(crop.expectedFruits()), Math.round(crop.targetFruits()));
+    }
+
+    private static double round(double value) {
+        return Units.round(value, 3);
+    }
+
+    private static double cm(double metres) {
+        return Units.round(Units.toCm(metres), 1);
+    }
+
+    private static Double angle(Operation operation) {
+        return operation.kind() == OperationKind.BEND ? Units.round(Units.toDegrees(operation.toAngle()), 0) : null;
+    }
+
+    private static Integer keep(Operation operation) {
+        return operation.keep() > 0 ? operation.keep() : null;
+    }
+
+    private static String blankToNull(String text) {
+        return text.isEmpty() ? null : text;
+    }
+
+    private static String capital(String text) {
+        return text.isEmpty() ? text : Character.toUpperCase(text.charAt(0)) + text.substring(1);
+    }
+
+    private static String word(Enum<?> constant) {
+        return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+}

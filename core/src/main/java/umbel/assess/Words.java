@@ -1,0 +1,176 @@
+package umbel.assess;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import umbel.cut.Bending;
+import umbel.cut.Effect;
+import umbel.cut.Operation;
+import umbel.cut.OperationKind;
+import umbel.cut.Target;
+import umbel.knowledge.Caution;
+import umbel.knowledge.Trade;
+import umbel.wood.Axis;
+import umbel.wood.AxisKind;
+import umbel.wood.Condition;
+import umbel.wood.ShootClass;
+import umbel.wood.Tree;
+import umbel.wood.Units;
+import umbel.work.Tool;
+
+/** Says in a grower's words what an operation is, where exactly it is made, and what to heed. */
+public final class Words {
+
+    private Words() {}
+
+    /** A title of a few words, as the head of a step. */
+    public static String title(Tree tree, Operation operation) {
+        String limb = name(operation.onLimb());
+        return switch (operation.kind()) {
+            case REMOVE -> operation.keep() > 0
+                    ? String.format(Locale.ROOT, "Thin shoots on %s to the best %d", limb, operation.keep())
+                    : operation.onGroup()
+                            ? String.format("Take %s on %s", groupName(tree, operation), limb)
+                            : "Remove " + limb + whatItIs(tree, operation.limb());
+            case RENEW_BEVEL -> "Renew " + limb + " by a bevel cut";
+            case REDUCE -> "Cut " + limb + " back to " + name(operation.toLimb());
+            case LOWER_LEADER -> "Lower the leader to " + name(operation.toLimb());
+            case SHORTEN -> String.format(Locale.ROOT, "Shorten %s to %.0f cm", limb, Units.toCm(operation.at()));
+            case HEAD -> "Head " + limb;
+            case TIP -> "Tip " + limb;
+            case BEND -> String.format(Locale.ROOT, "Bring %s to %.0f°", limb, Units.toDegrees(operation.toAngle()));
+            case RUB -> "Rub off " + limb;
+        };
+    }
+
+    /** Where exactly, and how. */
+    public static String place(Tree tree, Operation operation) {
+        Trade trade = tree.setting().trade();
+        return switch (operation.kind()) {
+            case REMOVE -> operation.onGroup()
+                    ? operation.keep() > 0
+                            ? "Thin and rank ones first, then those growing in, hanging or straight up; leave no stubs."
+                            : "Each at its base, no stub."
+                    : removePlace(tree, operation.limb());
+            case RENEW_BEVEL -> "Sloped cut at the union: upper side flush, underside left long, so that a flat shoot comes from beneath.";
+            case REDUCE, LOWER_LEADER -> String.format(
+                    Locale.ROOT, "Just above %s, %.0f cm out from the union, sloped along the branch that stays.",
+                    name(operation.toLimb()), Units.toCm(operation.at()));
+            case SHORTEN -> "Into the older wood, above a fruit bud or a weak side branch that heads outward.";
+            case HEAD, TIP -> String.format(
+                    Locale.ROOT, "%.0f mm above a bud that faces outward, at %.0f cm, sloped away from it.",
+                    trade.stub().budMm(), Units.toCm(operation.at()));
+            case BEND -> bendPlace(tree, operation);
+            case RUB -> "Pull or rub it off with its base while it is soft; cut close if it is woody.";
+        };
+    }
+
+    private static String removePlace(Tree tree, String id) {
+        Axis limb = tree.find(id).orElseThrow();
+        if (limb.is(Condition.DISEASED)) {
+            return String.format(
+                    Locale.ROOT, "Back to sound wood at least %.0f cm below what you can see; at the union if that is nearer, collar kept.",
+                    tree.setting().species().disease().cutBelowCm());
+        }
+        boolean stock = limb.parent() == 0 && limb.at() < tree.setting().unionAt();
+        return stock ? "Close to where it starts; pull it if it is young." : "At the union, just outside the collar; no stub, not flush.";
+    }
+
+    private static String bendPlace(Tree tree, Operation operation) {
+        Axis limb = tree.find(operation.limb()).orElseThrow();
+        Bending.Verdict verdict = Bending.judge(limb, operation.toAngle(), tree.setting());
+        String steps = verdict.steps() > 1 ? " in " + verdict.steps() + " visits" : "";
+        return String.format(
+                Locale.ROOT, "From %.0f°%s, with a spreader or a tie in a loose loop; stop if the crotch opens.",
+                Units.toDegrees(limb.baseInclination()), steps);
+    }
+
+    private static String whatItIs(Tree tree, String id) {
+        Axis limb = tree.find(id).orElseThrow();
+        if (limb.is(Condition.DEAD)) {
+            return ", dead";
+        }
+        boolean stock = limb.parent() == 0 && limb.at() < tree.setting().unionAt();
+        return stock ? ", a rootstock shoot" : "";
+    }
+
+    private static String groupName(Tree tree, Operation operation) {
+        List<Axis> group = Target.of(tree, operation);
+        List<String> how = new ArrayList<>();
+        for (ShootClass shootClass : ShootClass.values()) {
+            if (operation.limb().contains("/" + shootClass.word())) {
+                how.add(shootClass == ShootClass.MATCHSTICK ? "thin" : shootClass.word());
+            }
+        }
+        Target.attitudes(operation.limb()).forEach(attitude -> how.add(switch (attitude) {
+            case UP -> "upright";
+            case SIDE -> "side";
+            case OUT -> "outward";
+            case DOWN -> "hanging";
+            case IN -> "inward";
+        }));
+        String noun = operation.limb().contains("/spurs") ? "spur" : "shoot";
+        return group.size() + " " + (how.isEmpty() ? "" : String.join(" ", how) + " ") + noun
+                + (group.size() == 1 ? "" : "s");
+    }
+
+    /** How a limb is spoken of. */
+    public static String name(String limb) {
+        return limb.equals("trunk") ? "the leader" : "limb " + limb;
+    }
+
+    /** One sentence of numbers: thickness, tool, mass, minutes. */
+    public static String numbers(Effect effect) {
+        List<String> parts = new ArrayList<>();
+        if (effect.diameter() > 0) {
+            parts.add(String.format(Locale.ROOT, "%.0f mm", Units.toMm(effect.diameter())));
+        }
+        parts.add(effect.tool() == Tool.TIE ? "tie or spreader" : effect.tool().spoken());
+        if (effect.threeStep()) {
+            parts.add("three-step cut");
+        }
+        if (effect.mass() >= 0.5) {
+            parts.add(String.format(Locale.ROOT, "%.0f kg falls", Math.max(1, effect.mass())));
+        }
+        parts.add(String.format(Locale.ROOT, effect.minutes() < 1 ? "%.1f min" : "%.0f min", effect.minutes()));
+        return String.join(", ", parts);
+    }
+
+    /** What the tree is likely to answer; empty when nothing worth a word. */
+    public static String answer(Operation operation, Effect effect) {
+        if (operation.kind() == OperationKind.RENEW_BEVEL) {
+            return "Expect one flat shoot from the underside; rub the others.";
+        }
+        long sprouts = Math.round(effect.sprouts());
+        return sprouts == 0 ? "" : "About " + sprouts + (sprouts == 1 ? " sprout" : " sprouts")
+                + " near the cut by July: rub what is not wanted in June.";
+    }
+
+    /** Which cautions belong to a step. */
+    public static List<String> cautions(Tree tree, Operation operation, Effect effect, List<Caution> all) {
+        Set<Caution.When> when = circumstances(tree, operation, effect);
+        return all.stream().filter(one -> when.contains(one.when())).map(Caution::text).toList();
+    }
+
+    private static Set<Caution.When> circumstances(Tree tree, Operation operation, Effect effect) {
+        Set<Caution.When> when = java.util.EnumSet.noneOf(Caution.When.class);
+        add(when, effect.ladder(), Caution.When.ABOVE_REACH);
+        add(when, effect.tool() == Tool.SAW, Caution.When.SAW);
+        add(when, effect.threeStep(), Caution.When.THREE_STEP);
+        add(when, effect.qualified(), Caution.When.QUALIFIED);
+        add(when, operation.kind() == OperationKind.BEND, Caution.When.BEND);
+        tree.find(operation.onLimb()).filter(limb -> limb.kind() == AxisKind.LIMB).ifPresent(limb -> {
+            add(when, limb.is(Condition.DECAYED), Caution.When.DECAYED);
+            add(when, limb.is(Condition.DISEASED) || !limb.disease().isEmpty(), Caution.When.DISEASED);
+            add(when, limb.is(Condition.BROKEN, Condition.SPLITTING), Caution.When.BROKEN);
+        });
+        return when;
+    }
+
+    private static void add(Set<Caution.When> to, boolean holds, Caution.When one) {
+        if (holds) {
+            to.add(one);
+        }
+    }
+}

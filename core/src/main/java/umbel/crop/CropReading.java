@@ -1,0 +1,67 @@
+package umbel.crop;
+
+import java.util.List;
+import umbel.knowledge.Species;
+import umbel.light.LightReading;
+import umbel.light.Site;
+import umbel.wood.Axis;
+import umbel.wood.AxisKind;
+import umbel.wood.Setting;
+import umbel.wood.Tree;
+import umbel.wood.Units;
+
+/**
+ * What crop the tree's flower buds can make, against what it should carry.
+ *
+ * @param flowerBuds flower buds on the tree
+ * @param expectedFruits fruits they would set if nothing were thinned, less in shade
+ * @param targetFruits fruits the tree can finish
+ */
+public record CropReading(double flowerBuds, double expectedFruits, double targetFruits) {
+
+    /**
+     * Reads the crop of a tree.
+     *
+     * @param target fruits wanted, from {@link #target(Tree)} of the tree as found
+     */
+    public static CropReading of(Tree tree, LightReading light, double target) {
+        Setting setting = tree.setting();
+        double full = setting.trade().crop().fullSetLight();
+        double set = setting.species().crop().fruitsPerFlowerBud() * setting.setFactor();
+        double buds = 0;
+        double fruits = 0;
+        List<Site> sites = light.sites();
+        for (int s = 0; s < sites.size(); s++) {
+            buds += sites.get(s).flowerBuds();
+            fruits += sites.get(s).flowerBuds() * set * Math.min(1, light.light()[s] / full);
+        }
+        return new CropReading(buds, fruits, target);
+    }
+
+    /**
+     * Fruits the tree can finish: by trunk section, and where the species is judged by its shoots no more than its
+     * good one-year shoots can carry.
+     */
+    public static double target(Tree tree) {
+        Species.CropRule rule = tree.setting().species().crop();
+        double byTrunk = rule.fruitsPerCm2() * Units.toCm2(tree.setting().trunkSection());
+        if (!rule.basis().equals("shoots")) {
+            return byTrunk;
+        }
+        Species.Ideal ideal = tree.setting().species().smallWood().ideal();
+        long good = tree.axes().stream()
+                .filter(axis -> axis.kind() == AxisKind.SHOOT && isGood(axis, ideal))
+                .count();
+        return Math.min(byTrunk, good * rule.fruitsPerShoot());
+    }
+
+    /** Whether a one-year shoot has the length and thickness of good fruiting wood. */
+    public static boolean isGood(Axis shoot, Species.Ideal ideal) {
+        double length = Units.toCm(shoot.length());
+        double diameter = Units.toMm(shoot.baseDiameter());
+        return length >= ideal.lengthCm().get(0)
+                && length <= ideal.lengthCm().get(1)
+                && diameter >= ideal.diameterMm().get(0)
+                && diameter <= ideal.diameterMm().get(1);
+    }
+}

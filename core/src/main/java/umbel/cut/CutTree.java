@@ -1,0 +1,133 @@
+package umbel.cut;
+
+import java.util.List;
+import umbel.wood.Axis;
+import umbel.wood.Tree;
+
+/**
+ * A tree after operations, still knowing what it was: which axis was taken by which operation, and what is left.
+ *
+ * <p>Always worked out from the tree as found and the whole list of operations, so that taking a mark back gives the
+ * earlier tree bit for bit.
+ */
+public final class CutTree {
+
+    private final Tree found;
+    private final List<Operation> operations;
+    private final double[] kept;
+    private final int[] takenBy;
+    private final Tree left;
+
+    private CutTree(Tree found, List<Operation> operations, double[] kept, int[] takenBy, Tree left) {
+        this.found = found;
+        this.operations = operations;
+        this.kept = kept;
+        this.takenBy = takenBy;
+        this.left = left;
+    }
+
+    /**
+     * Applies operations in order.
+     *
+     * @throws ImpossibleCut when one names a limb the tree does not have, or a place beyond it
+     */
+    public static CutTree of(Tree found, List<Operation> operations) {
+        int count = found.axes().size();
+        double[] kept = new double[count];
+        int[] takenBy = new int[count];
+        for (Axis axis : found.axes()) {
+            kept[axis.index()] = axis.length();
+            takenBy[axis.index()] = -1;
+        }
+        for (int i = 0; i < operations.size(); i++) {
+            Operation operation = operations.get(i);
+            check(found, operation);
+            if (operation.kind() == OperationKind.BEND) {
+                continue;
+            }
+            double at = operation.kind().takesAll() ? 0 : operation.at();
+            for (Axis target : Target.of(found, operation)) {
+                if (at < kept[target.index()]) {
+                    kept[target.index()] = at;
+                    takenBy[target.index()] = i;
+                }
+            }
+            fallWithTheirParents(found, kept, takenBy);
+        }
+        Tree left = found.cutTo(kept);
+        for (Operation operation : operations) {
+            if (operation.kind() == OperationKind.BEND && left.find(operation.limb()).isPresent()) {
+                left = left.bent(operation.limb(), operation.toAngle());
+            }
+        }
+        return new CutTree(found, List.copyOf(operations), kept, takenBy, left);
+    }
+
+    private static void check(Tree found, Operation operation) {
+        List<Axis> targets = Target.of(found, operation);
+        if (targets.isEmpty() && operation.keep() == 0) {
+            throw new ImpossibleCut("limb", "There is no '" + operation.limb() + "' on this tree.");
+        }
+        if (operation.kind() == OperationKind.BEND && (operation.onGroup() || Double.isNaN(operation.toAngle()))) {
+            throw new ImpossibleCut("toAngle_deg", "A bend needs one limb and the angle to bring it to.");
+        }
+        boolean partway = !operation.kind().takesAll() && operation.kind() != OperationKind.BEND;
+        if (partway && (operation.onGroup() || !(operation.at() > 0) || operation.at() >= targets.get(0).length())) {
+            throw new ImpossibleCut("at_cm", "The cut must lie on the limb, between its origin and its tip.");
+        }
+        if (operation.kind().takesAll() && operation.limb().equals("trunk")) {
+            throw new ImpossibleCut("operation", "The trunk itself is not removed here.");
+        }
+    }
+
+    private static void fallWithTheirParents(Tree tree, double[] kept, int[] takenBy) {
+        for (Axis axis : tree.axes()) {
+            if (axis.parent() >= 0 && kept[axis.index()] > 0) {
+                boolean gone = kept[axis.parent()] <= 0 || axis.at() > kept[axis.parent()];
+                if (gone) {
+                    kept[axis.index()] = 0;
+                    takenBy[axis.index()] = takenBy[axis.parent()];
+                }
+            }
+        }
+    }
+
+    /** The tree as found. */
+    public Tree found() {
+        return found;
+    }
+
+    /** The tree that is left. */
+    public Tree left() {
+        return left;
+    }
+
+    /** The operations applied. */
+    public List<Operation> operations() {
+        return operations;
+    }
+
+    /** Metres kept of the found tree's axis; 0 where it is gone. */
+    public double kept(Axis axis) {
+        return kept[axis.index()];
+    }
+
+    /** Index of the operation that took (part of) the found tree's axis, -1 where none did. */
+    public int takenBy(Axis axis) {
+        return takenBy[axis.index()];
+    }
+
+    /** Share of the leaf-bearing small wood taken, 0…1; suckers and dead wood do not count. */
+    public double woodShare() {
+        double all = 0;
+        double lost = 0;
+        for (Axis axis : found.axes()) {
+            double leaf = Effect.countedLeaf(axis);
+            all += leaf;
+            if (takenBy[axis.index()] >= 0) {
+                lost += leaf * (1 - kept[axis.index()] / axis.length());
+            }
+        }
+        return all == 0 ? 0 : lost / all;
+    }
+}

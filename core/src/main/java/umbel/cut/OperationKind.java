@@ -1,0 +1,51 @@
+package umbel.cut;
+
+import java.util.Locale;
+import java.util.Optional;
+
+/** What can be done to a limb; the words are those of the open format. */
+public enum OperationKind {
+    /** The whole limb, or group of shoots, at its origin, collar kept. */
+    REMOVE,
+    /** The whole limb by a sloped cut that leaves the underside long, for a new flat shoot from beneath. */
+    RENEW_BEVEL,
+    /** A limb back to a side branch. */
+    REDUCE,
+    /** The leader back to a weak side branch. */
+    LOWER_LEADER,
+    /** A limb cut into two-year or older wood. */
+    SHORTEN,
+    /** A one-year shoot cut by more than a quarter. */
+    HEAD,
+    /** A one-year shoot cut by up to a quarter. */
+    TIP,
+    /** A limb brought to another angle. */
+    BEND,
+    /** A soft or small shoot taken by hand. */
+    RUB;
+
+    /** The kind the open format writes as {@code word}, if there is one. */
+    public static Optional<OperationKind> of(String word) {
+        for (OperationKind kind : values()) {
+            if (kind.word().equals(word)) {
+                return Optional.of(kind);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** The word of the open format. */
+    public String word() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    /** Whether the whole target goes. */
+    public boolean takesAll() {
+        return this == REMOVE || this == RENEW_BEVEL || this == RUB;
+    }
+
+    /** Whether the cut breaks the tip's control and wakes the buds below it. */
+    public boolean isHeading() {
+        return this == HEAD || this == TIP || this == SHORTEN;
+    }
+}

@@ -1,0 +1,47 @@
+package umbel.knowledge;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import java.util.Map;
+
+/** What a plan weighs and how finely it searches; from {@code knowledge/plan.yaml}, where each line is explained. */
+public record PlanRules(
+        Map<String, Double> structure,
+        Worth worth,
+        Ramp lightRamp,
+        double leastGain,
+        double closeCall,
+        double sureGain,
+        Variant gentler,
+        Variant firmer,
+        Map<String, Double> goals,
+        int years,
+        Lowering lowering) {
+
+    /** Coefficients of the terms of a tree's worth. */
+    public record Worth(
+            double light,
+            double crop,
+            double capacity,
+            double frame,
+            double spareCrop,
+            double structure,
+            double height,
+            double renewal,
+            double labourMinutes,
+            double cutting) {}
+
+    /** Light at which a site begins to count and counts fully. */
+    public record Ramp(double none, double full) {
+
+        /** Worth of a site in this light, 0…1. */
+        public double at(double light) {
+            return Math.max(0, Math.min(1, (light - none) / (full - none)));
+        }
+    }
+
+    /** A plan that goes less far, or further: factors on the limits and on the least gain. */
+    public record Variant(double woodShare, double bigCuts, double leastGain) {}
+
+    /** Most height to take off in one winter. */
+    public record Lowering(@JsonProperty("most_m") double most) {}
+}

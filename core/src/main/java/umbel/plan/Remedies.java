@@ -1,0 +1,228 @@
+package umbel.plan;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import umbel.cut.Operation;
+import umbel.cut.OperationKind;
+import umbel.cut.Options;
+import umbel.knowledge.PlanRules;
+import umbel.knowledge.School;
+import umbel.knowledge.TrainingSystem;
+import umbel.reading.Finding;
+import umbel.reading.Severity;
+import umbel.wood.Axis;
+import umbel.wood.AxisKind;
+import umbel.wood.Condition;
+import umbel.wood.Role;
+import umbel.wood.Tree;
+
+/** For each finding, the operations a practised hand would weigh against each other, the usual one first. */
+final class Remedies {
+
+    private static final int MOST_FOR_SHADE = 10;
+
+    private final Tree tree;
+    private final School school;
+    private final PlanRules rules;
+
+    Remedies(Tree tree, School school, PlanRules rules) {
+        this.tree = tree;
+        this.school = school;
+        this.rules = rules;
+    }
+
+    /** Candidates for one finding; empty where nothing sensible can be done. */
+    List<Candidate> of(Finding finding) {
+        List<Operation> operations =
+                switch (finding.rule()) {
+                    case "unsound-wood" -> forUnsound(limb(finding, 0));
+                    case "root-sucker" -> List.of(wholeOf(limb(finding, 0)));
+                    case "rival-leader" -> forRival(limb(finding, 0));
+                    case "limb-too-thick" -> forThick(limb(finding, 0));
+                    case "tight-crotch" -> forTight(limb(finding, 0));
+                    case "crowded-origin" -> List.of(wholeOf(limb(finding, 0)), wholeOf(limb(finding, 1)));
+                    case "stacked-limbs" -> forPair(finding);
+                    case "crossing" -> forPair(finding);
+                    case "over-height" -> forHeight(finding);
+                    case "shade" -> forShade();
+                    case "crowding" -> forCrowding(finding);
+                    case "inward", "hanger", "water-sprout" -> forStray(finding.limbs().get(0));
+                    default -> List.of();
+                };
+        boolean settled = finding.rule().equals("root-sucker")
+                || finding.rule().equals("unsound-wood") && finding.severity() == Severity.ACT;
+        List<Candidate> candidates = new ArrayList<>();
+        for (int i = 0; i < operations.size(); i++) {
+            candidates.add(new Candidate(operations.get(i), finding, settled && i == 0));
+        }
+        return candidates;
+    }
+
+    private Axis limb(Finding finding, int i) {
+        return tree.find(finding.limbs().get(i)).orElseThrow();
+    }
+
+    /** The usual cut that takes a whole limb: by hand when it is a soft shoot, by the system's way when it is thick. */
+    private static Operation wholeOf(Axis limb) {
+        boolean soft = limb.age() <= 1 && limb.baseDiameter() < 0.008;
+        return soft ? Operation.whole(OperationKind.RUB, limb.id()) : Operation.remove(limb.id());
+    }
+
+    private List<Operation> forUnsound(Axis limb) {
+        List<Operation> operations = new ArrayList<>();
+        operations.add(Operation.remove(limb.id()));
+        if (limb.is(Condition.BROKEN, Condition.DAMAGED)) {
+            Options.sideBranches(tree, limb).stream().limit(1).map(branch -> reduce(limb, branch)).forEach(operations::add);
+        }
+        return operations;
+    }
+
+    private List<Operation> forRival(Axis limb) {
+        List<Operation> operations = new ArrayList<>();
+        operations.add(Operation.remove(limb.id()));
+        reductions(limb).forEach(operations::add);
+        Options.bend(tree, limb).ifPresent(operations::add);
+        return operations;
+    }
+
+    private List<Operation> forThick(Axis limb) {
+        List<Operation> operations = new ArrayList<>();
+        TrainingSystem system = tree.setting().system();
+        boolean bevel = system.thickLimbCut().equals(OperationKind.RENEW_BEVEL.word())
+                && tree.axis(limb.parent()).kind() == AxisKind.TRUNK;
+        operations.add(bevel ? Operation.whole(OperationKind.RENEW_BEVEL, limb.id()) : Operation.remove(limb.id()));
+        reductions(limb).forEach(operations::add);
+        Options.shortening(limb).ifPresent(operations::add);
+        return operations;
+    }
+
+    private List<Operation> forTight(Axis limb) {
+        List<Operation> operations = new ArrayList<>();
+        if (school.preferences().bendBeforeCut()) {
+            Options.bend(tree, limb).ifPresent(operations::add);
+        }
+        operations.add(wholeOf(limb));
+        reductions(limb).forEach(operations::add);
+        return operations;
+    }
+
+    private List<Operation> forPair(Finding finding) {
+        Axis first = limb(finding, 0);
+        Axis second = limb(finding, 1);
+        List<Operation> operations = new ArrayList<>();
+        operations.add(wholeOf(first));
+        operations.add(wholeOf(second));
+        reductions(first).forEach(operations::add);
+        Options.shortening(first).ifPresent(operations::add);
+        return operations;
+    }
+
+    private List<Operation> forStray(String target) {
+        if (target.indexOf('/') >= 0) {
+            return List.of(Operation.remove(target));
+        }
+        Axis limb = tree.find(target).orElseThrow();
+        List<Operation> operations = new ArrayList<>();
+        operations.add(wholeOf(limb));
+        Options.shortening(limb).ifPresent(operations::add);
+        return operations;
+    }
+
+    private List<Operation> forHeight(Finding finding) {
+        double limit = finding.threshold();
+        List<Operation> operations = new ArrayList<>();
+        for (String id : finding.limbs()) {
+            Axis limb = tree.find(id).orElseThrow();
+            double top = limb.course().top();
+            double lowest = Math.max(limit * 0.75, top - rules.lowering().most());
+            if (limb.kind() == AxisKind.TRUNK) {
+                lowerBranch(limb, lowest, limit).ifPresent(branch -> operations.add(Operation.reduce(
+                        OperationKind.LOWER_LEADER, id, branch.id(), Options.pastUnion(limb, branch))));
+                continue;
+            }
+            lowerBranch(limb, lowest, limit).ifPresent(branch -> operations.add(reduce(limb, branch)));
+            shortenBelow(limb, Math.max(limit, lowest)).ifPresent(operations::add);
+            if (limb.role() != Role.SCAFFOLD && limb.role() != Role.LEADER) {
+                operations.add(Operation.remove(id));
+            }
+        }
+        return operations;
+    }
+
+    /** The branch to fall back to: the highest that brings the top under the limit, or else the highest that helps. */
+    private Optional<Axis> lowerBranch(Axis limb, double lowest, double limit) {
+        List<Axis> branches = tree.limbsOn(limb).stream()
+                .filter(branch -> branch.conditions().isEmpty() && branch.role() != Role.SUCKER)
+                .filter(branch -> branch.baseDiameter()
+                        >= tree.setting().trade().stub().reductionRatio() * 0.8 * limb.diameterAt(branch.at()))
+                .filter(branch -> branch.course().point(0).z() >= lowest && branch.at() < limb.length() * 0.97)
+                .filter(branch -> branch.course().top() < limb.course().top())
+                .sorted(Comparator.comparingDouble(Axis::at).reversed())
+                .toList();
+        return branches.stream()
+                .filter(branch -> branch.course().top() <= limit)
+                .findFirst()
+                .or(() -> branches.isEmpty() ? Optional.empty() : Optional.of(branches.get(branches.size() - 1)));
+    }
+
+    private static Optional<Operation> shortenBelow(Axis limb, double height) {
+        for (int i = limb.course().size() - 1; i > 0; i--) {
+            if (limb.course().point(i).z() <= height) {
+                double at = limb.course().along(i);
+                boolean worth = at > 0.3 && at < limb.length() * 0.95;
+                return worth
+                        ? Optional.of(Operation.cutAt(OperationKind.SHORTEN, limb.id(), at))
+                        : Optional.empty();
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Windows from above: upper and inner limbs out or back, uprights off, crowded shoots thinned. */
+    private List<Operation> forShade() {
+        double middle = tree.top() / 2;
+        List<Operation> operations = new ArrayList<>();
+        tree.limbs().stream()
+                .filter(limb -> limb.role() != Role.SUCKER && limb.age() >= 2)
+                .filter(limb -> limb.course().top() > middle)
+                .sorted(Comparator.comparingDouble((Axis limb) -> limb.baseDiameter()).reversed())
+                .limit(MOST_FOR_SHADE)
+                .forEach(limb -> {
+                    if (limb.role() != Role.LEADER) {
+                        operations.add(Operation.remove(limb.id()));
+                    }
+                    reductions(limb).forEach(operations::add);
+                });
+        tree.limbs().stream()
+                .filter(limb -> limb.role() != Role.SUCKER)
+                .map(limb -> Operation.remove(limb.id() + "/shoots/up"))
+                .filter(operation -> !umbel.cut.Target.of(tree, operation).isEmpty())
+                .limit(MOST_FOR_SHADE)
+                .forEach(operations::add);
+        return operations;
+    }
+
+    private List<Operation> forCrowding(Finding finding) {
+        String group = finding.limbs().get(0);
+        Axis limb = tree.find(group.substring(0, group.indexOf('/'))).orElseThrow();
+        int count = umbel.cut.Target.of(tree, Operation.remove(group)).size();
+        int keep = (int) Math.floor(count * finding.threshold() / finding.value());
+        List<Operation> operations = new ArrayList<>();
+        operations.add(Operation.thin(group, keep));
+        int more = (count + keep) / 2;
+        if (more > keep && limb.baseDiameter() > 0.015) {
+            operations.add(Operation.thin(group, more));
+        }
+        return operations;
+    }
+
+    private List<Operation> reductions(Axis limb) {
+        return Options.sideBranches(tree, limb).stream().limit(2).map(branch -> reduce(limb, branch)).toList();
+    }
+
+    private static Operation reduce(Axis limb, Axis branch) {
+        return Operation.reduce(OperationKind.REDUCE, limb.id(), branch.id(), Options.pastUnion(limb, branch));
+    }
+}

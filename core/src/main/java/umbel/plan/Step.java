@@ -1,0 +1,46 @@
+package umbel.plan;
+
+import java.util.List;
+import umbel.cut.Effect;
+import umbel.cut.Operation;
+import umbel.reading.Stage;
+
+/**
+ * One step of a plan.
+ *
+ * @param order place in the plan, from 1
+ * @param year winters from now; 0 is this visit
+ * @param rules findings it answers
+ * @param reason why, as the finding says it
+ * @param gain what it adds to the tree's worth, beside all other steps
+ * @param confidence how sure the step is, 0…1
+ * @param closeCall whether the alternative is nearly as good
+ * @param alternative the next best answer to the same finding; leaving it alone when nothing else came near
+ * @param alternativeGain what the alternative would add
+ * @param beyondArgument whether it stands outside the weighing: suckers and unsound wood
+ */
+public record Step(
+        int order,
+        int year,
+        Operation operation,
+        Stage stage,
+        List<String> rules,
+        String reason,
+        Effect effect,
+        double gain,
+        double confidence,
+        boolean closeCall,
+        Operation alternative,
+        double alternativeGain,
+        boolean beyondArgument) {
+
+    public Step {
+        rules = List.copyOf(rules);
+    }
+
+    /** The same step at another place in the order. */
+    Step at(int newOrder) {
+        return new Step(newOrder, year, operation, stage, rules, reason, effect, gain, confidence, closeCall,
+                alternative, alternativeGain, beyondArgument);
+    }
+}

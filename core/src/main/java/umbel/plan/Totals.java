@@ -1,0 +1,72 @@
+package umbel.plan;
+
+import umbel.crop.CropReading;
+import umbel.cut.CutTree;
+import umbel.cut.Effect;
+import umbel.light.LightModel;
+import umbel.light.LightReading;
+import umbel.wood.Tree;
+
+/**
+ * The gauges: what a visit's operations come to.
+ *
+ * @param woodShare share of leaf-bearing small wood taken, 0…1
+ * @param minutes all work, looking included
+ * @param ladderMinutes of which on a ladder
+ * @param under30 share of fruiting sites under 30 % of open light afterwards
+ * @param under50 the same under 50 %
+ * @param crop flower buds and fruits afterwards, against the target of the tree as found
+ * @param cropShare crop the tree can finish this year, against the same tree left alone
+ * @param sprouts new shoots to expect from the cuts
+ * @param mass fresh wood that falls, kilograms
+ */
+public record Totals(
+        double woodShare,
+        int bigCuts,
+        int cuts,
+        double minutes,
+        double ladderMinutes,
+        double under30,
+        double under50,
+        double interception,
+        CropReading crop,
+        double cropShare,
+        double sprouts,
+        double mass) {
+
+    /**
+     * Adds up a visit.
+     *
+     * @param uncut the crop of the tree as found
+     * @param reach height a person on the ground reaches, metres
+     */
+    public static Totals of(CutTree cut, CropReading uncut, double reach) {
+        int big = 0;
+        int cuts = 0;
+        double minutes = cut.operations().isEmpty() ? 0 : cut.found().setting().system().work().lookMinutes();
+        double ladder = 0;
+        double sprouts = 0;
+        double mass = 0;
+        for (int i = 0; i < cut.operations().size(); i++) {
+            Effect effect = Effect.of(cut, i, reach);
+            big += effect.big() ? effect.cuts() : 0;
+            cuts += effect.cuts();
+            minutes += effect.minutes();
+            ladder += effect.ladder() ? effect.minutes() : 0;
+            sprouts += effect.sprouts();
+            mass += effect.mass();
+        }
+        Tree left = cut.left();
+        LightReading light = LightModel.read(left);
+        CropReading crop = CropReading.of(left, light, uncut.targetFruits());
+        return new Totals(
+                cut.woodShare(), big, cuts, minutes, ladder, light.shareUnder(0.30), light.shareUnder(0.50),
+                light.interception(), crop, share(crop, uncut), sprouts, mass);
+    }
+
+    private static double share(CropReading after, CropReading before) {
+        double wanted = before.targetFruits();
+        double could = Math.min(before.expectedFruits(), wanted);
+        return could <= 0 ? 1 : Math.min(after.expectedFruits(), wanted) / could;
+    }
+}

@@ -1,0 +1,45 @@
+package umbel.plan;
+
+import java.util.List;
+import java.util.Set;
+import umbel.cut.Operation;
+import umbel.knowledge.PlanRules;
+import umbel.knowledge.School;
+
+/**
+ * What a plan is asked for.
+ *
+ * @param summer whether the tree is in leaf: then only light hand work is planned
+ * @param years winters to plan over, this visit included; at least 1
+ * @param taken operations the grower has already decided on for this visit
+ * @param refused operations the grower will not have, as {@link #key(Operation)}
+ */
+public record Wish(
+        School school,
+        PlanRules rules,
+        Goals goals,
+        Limits limits,
+        boolean summer,
+        int years,
+        List<Operation> taken,
+        Set<String> refused) {
+
+    public Wish {
+        taken = List.copyOf(taken);
+        refused = Set.copyOf(refused);
+    }
+
+    /** The name an operation is refused by: what and where. */
+    public static String key(Operation operation) {
+        return operation.kind().word() + "@" + operation.limb();
+    }
+
+    /** The same wish under other limits. */
+    Wish within(PlanRules.Variant variant) {
+        Limits other = new Limits(
+                Math.min(0.75, limits.woodShare() * variant.woodShare()),
+                (int) Math.ceil(limits.bigCuts() * variant.bigCuts()),
+                limits.reach());
+        return new Wish(school, rules, goals, other, summer, years, taken, refused);
+    }
+}

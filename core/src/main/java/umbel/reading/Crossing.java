@@ -1,0 +1,131 @@
+package umbel.reading;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import umbel.wood.Axis;
+import umbel.wood.Course;
+import umbel.wood.Role;
+import umbel.wood.Units;
+import umbel.wood.Vec;
+
+/** Two limbs that touch or will within a year: closest distance less than their radii and a little clearance. */
+final class Crossing implements Rule {
+
+    /** Limbs from one place are close there by nature; only what lies this far out on both counts. */
+    private static final double FROM_ORIGIN = 0.25;
+
+    @Override
+    public List<Finding> read(Scene scene) {
+        List<Axis> limbs = scene.limbs().stream()
+                .filter(limb -> limb.role() != Role.SUCKER && limb.length() > FROM_ORIGIN)
+                .toList();
+        double clearance = scene.school().crossingClearanceCm();
+        double[][] boxes = new double[limbs.size()][];
+        for (int i = 0; i < boxes.length; i++) {
+            boxes[i] = box(limbs.get(i), Units.fromCm(clearance));
+        }
+        List<Finding> found = new ArrayList<>();
+        for (int i = 0; i < limbs.size(); i++) {
+            for (int j = i + 1; j < limbs.size(); j++) {
+                Axis a = limbs.get(i);
+                Axis b = limbs.get(j);
+                if (apart(boxes[i], boxes[j]) || a.parent() == b.index() || b.parent() == a.index()) {
+                    continue;
+                }
+                double gap = Units.toCm(closest(a, b));
+                if (gap >= clearance) {
+                    continue;
+                }
+                Axis worse = worse(scene, a, b);
+                Axis better = worse == a ? b : a;
+                double error = 100 * Math.min(a.length(), b.length()) * Math.toRadians(scene.errors().angleDeg()) * 0.5;
+                found.add(new Finding(
+                        "crossing", Stage.FRAME, List.of(worse.id(), better.id()), "clear space between the limbs",
+                        gap, clearance, "cm", gap < 0.5 ? Severity.ACT : Severity.CONSIDER,
+                        Doubt.below(gap, clearance, error),
+                        String.format(Locale.ROOT, gap < 0.5
+                                ? "Limbs %s and %s rub: %3$.0f cm is left between them."
+                                : "Limbs %s and %s cross with %.0f cm between them; they will rub as they thicken.",
+                                worse.id(), better.id(), Math.max(0, gap))));
+            }
+        }
+        found.sort(Comparator.comparingDouble(Finding::value));
+        return found;
+    }
+
+    /** The thinner and worse lit of two crossing limbs, and always the unsound one. */
+    private static Axis worse(Scene scene, Axis a, Axis b) {
+        return keep(scene, a) <= keep(scene, b) ? a : b;
+    }
+
+    private static double keep(Scene scene, Axis limb) {
+        return limb.conditions().isEmpty() ? limb.baseDiameter() * (0.3 + scene.lightOn(limb)) : -1;
+    }
+
+    /** Least distance between the barks of two limbs beyond their origins, metres. */
+    private static double closest(Axis a, Axis b) {
+        double least = Double.MAX_VALUE;
+        Course first = a.course();
+        Course second = b.course();
+        for (int i = 1; i < first.size(); i++) {
+            if (first.along(i) < FROM_ORIGIN) {
+                continue;
+            }
+            for (int j = 1; j < second.size(); j++) {
+                if (second.along(j) < FROM_ORIGIN) {
+                    continue;
+                }
+                double distance = between(first.point(i - 1), first.point(i), second.point(j - 1), second.point(j));
+                double radii = (a.diameterAt(first.along(i)) + b.diameterAt(second.along(j))) / 2;
+                least = Math.min(least, distance - radii);
+            }
+        }
+        return least;
+    }
+
+    /** Distance between two straight pieces (Ericson 2005, closest points of two segments). */
+    private static double between(Vec p1, Vec q1, Vec p2, Vec q2) {
+        Vec d1 = q1.minus(p1);
+        Vec d2 = q2.minus(p2);
+        Vec r = p1.minus(p2);
+        double a = Math.max(1e-12, d1.dot(d1));
+        double e = Math.max(1e-12, d2.dot(d2));
+        double f = d2.dot(r);
+        double c = d1.dot(r);
+        double b = d1.dot(d2);
+        double denominator = a * e - b * b;
+        double s = denominator > 1e-12 ? clamp((b * f - c * e) / denominator) : 0;
+        double t = clamp((b * s + f) / e);
+        s = clamp((b * t - c) / a);
+        return p1.plus(d1.times(s)).minus(p2.plus(d2.times(t))).length();
+    }
+
+    private static double clamp(double value) {
+        return Math.max(0, Math.min(1, value));
+    }
+
+    private static double[] box(Axis limb, double margin) {
+        double pad = margin + limb.baseDiameter() / 2;
+        double[] box = {1e9, 1e9, 1e9, -1e9, -1e9, -1e9};
+        for (int i = 0; i < limb.course().size(); i++) {
+            Vec p = limb.course().point(i);
+            double[] at = {p.x(), p.y(), p.z()};
+            for (int k = 0; k < 3; k++) {
+                box[k] = Math.min(box[k], at[k] - pad);
+                box[k + 3] = Math.max(box[k + 3], at[k] + pad);
+            }
+        }
+        return box;
+    }
+
+    private static boolean apart(double[] a, double[] b) {
+        for (int k = 0; k < 3; k++) {
+            if (a[k] > b[k + 3] || b[k] > a[k + 3]) {
+                return true;
+            }
+        }
+        return false;
+    }
+}

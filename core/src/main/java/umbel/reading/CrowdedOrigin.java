@@ -1,0 +1,59 @@
+package umbel.reading;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import umbel.wood.Axis;
+import umbel.wood.Role;
+import umbel.wood.Units;
+
+/** Two main limbs leaving the trunk too close above one another to both have sound wood at the union. */
+final class CrowdedOrigin implements Rule {
+
+    private static final double MAIN_SHARE = 0.25;
+
+    @Override
+    public List<Finding> read(Scene scene) {
+        Double gapCm = scene.tree().setting().system().scaffolds().gapCm();
+        List<Finding> found = new ArrayList<>();
+        if (gapCm == null) {
+            return found;
+        }
+        List<Axis> mains = scene.limbsOn(scene.tree().trunk()).stream()
+                .filter(limb -> Scene.isFrame(limb) && limb.age() >= 2 && limb.at() >= scene.tree().setting().unionAt())
+                .filter(limb -> limb.role() == Role.SCAFFOLD
+                        || limb.baseDiameter() >= MAIN_SHARE * scene.parentBelow(limb))
+                .sorted(Comparator.comparingDouble(Axis::at))
+                .toList();
+        for (int i = 1; i < mains.size(); i++) {
+            Axis lower = mains.get(i - 1);
+            Axis upper = mains.get(i);
+            double gap = Units.toCm(upper.at() - lower.at());
+            if (gap >= gapCm) {
+                continue;
+            }
+            Axis worse = worse(scene, lower, upper);
+            Axis better = worse == lower ? upper : lower;
+            double error = scene.errors().heightCm();
+            found.add(new Finding(
+                    "crowded-origin", Stage.FRAME, List.of(worse.id(), better.id()), "gap on the trunk", gap, gapCm,
+                    "cm", gap < gapCm * 0.6 ? Severity.ACT : Severity.CONSIDER, Doubt.below(gap, gapCm, error),
+                    String.format(Locale.ROOT, "Limbs %s and %s leave the trunk %.0f cm apart; under %.0f cm neither gets a sound union. Limb %s is the better placed.",
+                            lower.id(), upper.id(), gap, gapCm, better.id())));
+        }
+        found.sort(Comparator.comparingDouble(Finding::value));
+        return found;
+    }
+
+    /** The limb further from the wanted angle, counting ten degrees for each tenth of light it lacks. */
+    private static Axis worse(Scene scene, Axis a, Axis b) {
+        return badness(scene, a) >= badness(scene, b) ? a : b;
+    }
+
+    private static double badness(Scene scene, Axis limb) {
+        double wanted = scene.tree().setting().system().scaffolds().idealAngleDeg();
+        double off = Math.abs(Units.toDegrees(limb.baseInclination()) - wanted);
+        return off + 100 * (1 - scene.lightOn(limb)) + (limb.conditions().isEmpty() ? 0 : 200);
+    }
+}

@@ -1,0 +1,51 @@
+package umbel.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import umbel.wood.Attitude;
+import umbel.wood.Axis;
+import umbel.wood.Role;
+
+/** Wood that hangs below level or grows from an underside: shaded, with small fruit, in the way of everything. */
+final class Hanger implements Rule {
+
+    private static final double LEAST_SHOOTS_METRES = 0.5;
+
+    @Override
+    public List<Finding> read(Scene scene) {
+        double most = scene.tree().setting().system().limbs().hangAngleDeg();
+        List<Finding> found = new ArrayList<>();
+        for (Axis limb : scene.limbs()) {
+            double lean = Scene.lean(limb);
+            boolean hangs = lean > most;
+            if (limb.role() == Role.SUCKER || !hangs && limb.role() != Role.HANGER) {
+                continue;
+            }
+            double confidence = limb.role() == Role.HANGER ? 0.95 : Doubt.above(lean, most, scene.errors().angleDeg());
+            found.add(new Finding(
+                    "hanger", Stage.UPRIGHTS, List.of(limb.id()), "inclination", lean, most, "°",
+                    hangs ? Doubt.severity(lean, most) : Severity.CONSIDER, confidence,
+                    String.format(Locale.ROOT, "Limb %s hangs at %.0f° from upright: shaded, and its fruit stays small.",
+                            limb.id(), lean)));
+        }
+        for (Axis limb : scene.limbs()) {
+            readShoots(scene, limb, found);
+        }
+        return found;
+    }
+
+    private static void readShoots(Scene scene, Axis limb, List<Finding> found) {
+        List<Axis> shoots = scene.shoots(limb, Attitude.DOWN);
+        double metres = shoots.stream().mapToDouble(Axis::length).sum();
+        if (metres < LEAST_SHOOTS_METRES) {
+            return;
+        }
+        found.add(new Finding(
+                "hanger", Stage.UPRIGHTS, List.of(limb.id() + "/shoots/down"), "metres of hanging shoots", metres,
+                LEAST_SHOOTS_METRES, "m", Severity.CONSIDER,
+                Doubt.above(metres, LEAST_SHOOTS_METRES, metres * scene.errors().countShare()),
+                String.format(Locale.ROOT, "%s from the underside of limb %s.",
+                        shoots.size() == 1 ? "One shoot hangs" : shoots.size() + " shoots hang", limb.id())));
+    }
+}

@@ -1,0 +1,67 @@
+package umbel.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import umbel.wood.Attitude;
+import umbel.wood.Axis;
+import umbel.wood.AxisKind;
+import umbel.wood.Role;
+import umbel.wood.Units;
+import umbel.wood.Vec;
+
+/** Wood that heads back toward the trunk, into the middle of the tree. */
+final class Inward implements Rule {
+
+    private static final double LEAST_AWAY = 0.25;
+    private static final double LEAST_SHOOTS_METRES = 0.6;
+
+    @Override
+    public List<Finding> read(Scene scene) {
+        List<Finding> found = new ArrayList<>();
+        for (Axis limb : scene.limbs()) {
+            if (scene.parent(limb).kind() != AxisKind.TRUNK && limb.role() != Role.SUCKER) {
+                readLimb(scene, limb, found);
+            }
+        }
+        for (Axis limb : scene.limbs()) {
+            readShoots(scene, limb, found);
+        }
+        return found;
+    }
+
+    private static void readLimb(Scene scene, Axis limb, List<Finding> found) {
+        Vec origin = limb.course().point(0);
+        Vec tip = limb.course().point(limb.course().size() - 1);
+        Vec toTrunk = origin.level().times(-1);
+        Vec heading = tip.minus(origin).level();
+        boolean comesNearer = tip.level().length() < origin.level().length();
+        if (toTrunk.length() < LEAST_AWAY || heading.length() < 0.1 || !comesNearer) {
+            return;
+        }
+        double angle = Units.toDegrees(toTrunk.angleTo(heading));
+        double most = scene.school().inwardAngleDeg();
+        if (angle >= most) {
+            return;
+        }
+        found.add(new Finding(
+                "inward", Stage.FRAME, List.of(limb.id()), "heading off the line to the trunk", angle, most, "°",
+                Doubt.severity(angle, most), Doubt.below(angle, most, scene.errors().bearingDeg()),
+                String.format(Locale.ROOT, "Limb %s heads back toward the trunk, %.0f° off the straight line: it fills the middle.",
+                        limb.id(), angle)));
+    }
+
+    private static void readShoots(Scene scene, Axis limb, List<Finding> found) {
+        List<Axis> shoots = scene.shoots(limb, Attitude.IN);
+        double metres = shoots.stream().mapToDouble(Axis::length).sum();
+        if (metres < LEAST_SHOOTS_METRES) {
+            return;
+        }
+        found.add(new Finding(
+                "inward", Stage.UPRIGHTS, List.of(limb.id() + "/shoots/in"), "metres of shoots heading inward", metres,
+                LEAST_SHOOTS_METRES, "m", Severity.CONSIDER,
+                Doubt.above(metres, LEAST_SHOOTS_METRES, metres * scene.errors().countShare()),
+                String.format(Locale.ROOT, "%s on limb %s into the middle.",
+                        shoots.size() == 1 ? "One shoot grows" : shoots.size() + " shoots grow", limb.id())));
+    }
+}

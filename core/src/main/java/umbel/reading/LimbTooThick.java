@@ -1,0 +1,46 @@
+package umbel.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import umbel.knowledge.TrainingSystem;
+import umbel.wood.Axis;
+import umbel.wood.AxisKind;
+import umbel.wood.Units;
+
+/** A limb too thick for the stem that carries it, by ratio or, in slender systems, by thickness alone. */
+final class LimbTooThick implements Rule {
+
+    @Override
+    public List<Finding> read(Scene scene) {
+        TrainingSystem.LimbRule limits = scene.tree().setting().system().limbs();
+        double onTrunk = limits.ratioMost() == null ? scene.school().limbRatio() : limits.ratioMost();
+        List<Finding> found = new ArrayList<>();
+        for (Axis limb : scene.frame()) {
+            boolean trunkLimb = scene.parent(limb).kind() == AxisKind.TRUNK;
+            if (limb.age() < 2 || limb.at() < scene.tree().setting().unionAt() && trunkLimb) {
+                continue;
+            }
+            double most = trunkLimb ? onTrunk : limits.forkRatioMost();
+            double ratio = limb.baseDiameter() / scene.parentBelow(limb);
+            double diameter = Units.toMm(limb.baseDiameter());
+            if (ratio > most) {
+                found.add(new Finding(
+                        "limb-too-thick", Stage.FRAME, List.of(limb.id()), "diameter ratio", ratio, most, "",
+                        Doubt.severity(ratio, most), Doubt.above(ratio, most, scene.ratioError(ratio)),
+                        String.format(Locale.ROOT, "Limb %s is %.2f as thick as the %s it grows from; over %.2f it takes over.",
+                                limb.id(), ratio, trunkLimb ? "trunk" : "limb", most)));
+            } else if (trunkLimb && limits.diameterMostMm() != null && diameter > limits.diameterMostMm()) {
+                double error = diameter * scene.errors().diameterShare();
+                found.add(new Finding(
+                        "limb-too-thick", Stage.FRAME, List.of(limb.id()), "diameter", diameter, limits.diameterMostMm(),
+                        "mm", Doubt.severity(diameter, limits.diameterMostMm()),
+                        Doubt.above(diameter, limits.diameterMostMm(), error),
+                        String.format(Locale.ROOT, "Limb %s is %.0f mm thick; a limb of this system is renewed at %.0f mm.",
+                                limb.id(), diameter, limits.diameterMostMm())));
+            }
+        }
+        found.sort((a, b) -> Double.compare(b.value() / b.threshold(), a.value() / a.threshold()));
+        return found;
+    }
+}

@@ -1,0 +1,37 @@
+package umbel.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import umbel.wood.Axis;
+import umbel.wood.AxisKind;
+import umbel.wood.Role;
+import umbel.wood.Units;
+
+/** Growth from the rootstock: it starts below the graft union, or was noted a sucker. It only takes from the top. */
+final class RootSucker implements Rule {
+
+    @Override
+    public List<Finding> read(Scene scene) {
+        double union = scene.tree().setting().unionAt();
+        List<Finding> found = new ArrayList<>();
+        for (Axis limb : scene.limbs()) {
+            boolean onTrunk = scene.parent(limb).kind() == AxisKind.TRUNK;
+            boolean below = onTrunk && limb.at() < union;
+            if (!below && limb.role() != Role.SUCKER) {
+                continue;
+            }
+            double confidence = limb.role() == Role.SUCKER
+                    ? 0.98
+                    : Doubt.below(limb.at(), union, Units.fromCm(scene.errors().heightCm()));
+            found.add(new Finding(
+                    "root-sucker", Stage.SUCKERS, List.of(limb.id()), "origin above ground against the graft union",
+                    Units.toCm(limb.at()), Units.toCm(union), "cm", Severity.ACT, confidence,
+                    String.format(Locale.ROOT, below
+                            ? "Shoot %s starts at %.0f cm, below the graft union at %.0f cm: it is rootstock, not the tree you planted."
+                            : "Shoot %s was noted as a sucker; it starts at %.0f cm, the union is at %.0f cm.",
+                            limb.id(), Units.toCm(limb.at()), Units.toCm(union))));
+        }
+        return found;
+    }
+}

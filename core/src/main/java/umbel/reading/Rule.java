@@ -1,0 +1,10 @@
+package umbel.reading;
+
+import java.util.List;
+
+/** One rule of reading: looks at a tree and says what it finds. */
+interface Rule {
+
+    /** What this rule finds, strongest first; empty when nothing is wrong. */
+    List<Finding> read(Scene scene);
+}

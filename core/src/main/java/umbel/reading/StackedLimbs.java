@@ -1,0 +1,50 @@
+package umbel.reading;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import umbel.wood.Axis;
+import umbel.wood.Units;
+
+/** One limb straight above another, so close that the lower stands in its shade. */
+final class StackedLimbs implements Rule {
+
+    private static final double LEAST_GAP = 0.04;
+
+    @Override
+    public List<Finding> read(Scene scene) {
+        double stackGap = scene.tree().setting().system().scaffolds().stackGapCm();
+        List<Axis> mains = scene.limbsOn(scene.tree().trunk()).stream()
+                .filter(limb -> Scene.isFrame(limb) && limb.age() >= 2 && limb.at() >= scene.tree().setting().unionAt())
+                .sorted(Comparator.comparingDouble(Axis::at))
+                .toList();
+        List<Finding> found = new ArrayList<>();
+        for (int i = 0; i < mains.size(); i++) {
+            for (int j = i + 1; j < mains.size(); j++) {
+                Axis lower = mains.get(i);
+                Axis upper = mains.get(j);
+                double gap = upper.at() - lower.at();
+                double turn = Scene.turn(lower.bearing(), upper.bearing());
+                double light = scene.lightOn(lower);
+                if (gap < LEAST_GAP
+                        || Units.toCm(gap) >= stackGap
+                        || turn > scene.school().stackBearingDeg()
+                        || Scene.lean(upper) < 20
+                        || light >= scene.school().stackLight()) {
+                    continue;
+                }
+                double confidence = Doubt.below(Units.toCm(gap), stackGap, scene.errors().heightCm())
+                        * Doubt.below(light, scene.school().stackLight(), scene.errors().lightShare())
+                        * Doubt.below(turn, scene.school().stackBearingDeg(), scene.errors().bearingDeg());
+                found.add(new Finding(
+                        "stacked-limbs", Stage.FRAME, List.of(upper.id(), lower.id()), "gap above the lower limb",
+                        Units.toCm(gap), stackGap, "cm", Doubt.severity(Units.toCm(gap), stackGap), confidence,
+                        String.format(Locale.ROOT, "Limb %s stands %.0f cm above limb %s, %.0f° apart; limb %s has %.0f %% of open light.",
+                                upper.id(), Units.toCm(gap), lower.id(), turn, lower.id(), 100 * light)));
+            }
+        }
+        found.sort(Comparator.comparingDouble(Finding::value));
+        return found;
+    }
+}

@@ -1,0 +1,41 @@
+package umbel.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import umbel.wood.Axis;
+import umbel.wood.Condition;
+import umbel.wood.Units;
+
+/** A crotch so narrow that it encloses bark, splits under load and lets canker in. */
+final class TightCrotch implements Rule {
+
+    private static final double LEAST_DIAMETER = 0.008;
+
+    @Override
+    public List<Finding> read(Scene scene) {
+        double least = scene.school().crotchAngleDeg();
+        List<Finding> found = new ArrayList<>();
+        for (Axis limb : scene.frame()) {
+            Axis parent = scene.parent(limb);
+            boolean fromStock = parent.parent() < 0 && limb.at() < scene.tree().setting().unionAt();
+            if (limb.baseDiameter() < LEAST_DIAMETER || fromStock) {
+                continue;
+            }
+            double angle = Units.toDegrees(
+                    limb.course().directionAt(0).angleTo(parent.course().directionAt(limb.at())));
+            if (angle >= least) {
+                continue;
+            }
+            boolean splitting = limb.is(Condition.SPLITTING);
+            double confidence = splitting ? 0.98 : Doubt.below(angle, least, scene.errors().angleDeg());
+            found.add(new Finding(
+                    "tight-crotch", Stage.FRAME, List.of(limb.id()), "crotch angle", angle, least, "°",
+                    splitting ? Severity.ACT : Doubt.severity(angle, least), confidence,
+                    String.format(Locale.ROOT, "Limb %s leaves at %.0f°%s: bark is caught in a crotch this tight, and it splits under a crop.",
+                            limb.id(), angle, splitting ? " and has begun to split" : "")));
+        }
+        found.sort((a, b) -> Double.compare(a.value(), b.value()));
+        return found;
+    }
+}

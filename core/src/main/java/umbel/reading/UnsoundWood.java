@@ -1,0 +1,31 @@
+package umbel.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import umbel.wood.Axis;
+import umbel.wood.Condition;
+
+/** Dead, broken, diseased, girdled, splitting, damaged or decayed limbs, as noted by the surveyor. Nobody argues about these. */
+final class UnsoundWood implements Rule {
+
+    private static final Condition[] ACT = {
+        Condition.DEAD, Condition.BROKEN, Condition.DISEASED, Condition.GIRDLED, Condition.SPLITTING, Condition.DECAYED
+    };
+
+    @Override
+    public List<Finding> read(Scene scene) {
+        List<Finding> found = new ArrayList<>();
+        for (Axis limb : scene.limbs()) {
+            if (limb.conditions().isEmpty()) {
+                continue;
+            }
+            String noted = String.join(" and ", limb.conditions().stream().map(Condition::word).toList());
+            String disease = limb.disease().isEmpty() ? "" : " (" + limb.disease() + ")";
+            found.add(new Finding(
+                    "unsound-wood", Stage.UNSOUND, List.of(limb.id()), "noted condition", 1, 0, "",
+                    limb.is(ACT) ? Severity.ACT : Severity.CONSIDER, 0.98,
+                    "Limb " + limb.id() + " is noted " + noted + disease + "."));
+        }
+        return found;
+    }
+}

@@ -1,0 +1,65 @@
+package umbel.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import umbel.wood.Attitude;
+import umbel.wood.Axis;
+import umbel.wood.AxisKind;
+import umbel.wood.Role;
+import umbel.wood.Units;
+
+/** Vigorous uprights from the upper side of a limb or near an old cut. */
+final class WaterSprout implements Rule {
+
+    private static final int SPROUT_YEARS = 2;
+
+    @Override
+    public List<Finding> read(Scene scene) {
+        double least = scene.school().sproutLengthCm();
+        List<Finding> found = new ArrayList<>();
+        for (Axis limb : scene.limbs()) {
+            if (limb.role() == Role.SUCKER) {
+                continue;
+            }
+            double yearly = Units.toCm(limb.length()) / Math.max(1, limb.age());
+            boolean upright = Scene.lean(limb) < scene.school().sproutInclinationDeg();
+            boolean looksIt = upright
+                    && limb.age() <= SPROUT_YEARS
+                    && yearly > least
+                    && scene.parent(limb).kind() == AxisKind.LIMB
+                    && limb.role() != Role.LEADER;
+            if (looksIt || limb.role() == Role.WATER_SPROUT) {
+                double confidence = limb.role() == Role.WATER_SPROUT
+                        ? 0.95
+                        : Doubt.above(yearly, least, yearly * scene.errors().lengthShare());
+                found.add(new Finding(
+                        "water-sprout", Stage.UPRIGHTS, List.of(limb.id()), "growth in a year", yearly, least, "cm",
+                        yearly > least ? Severity.ACT : Severity.CONSIDER, confidence,
+                        String.format(Locale.ROOT, "%s is a water sprout: %.0f cm a year, straight up from limb %s.",
+                                limb.id(), yearly, scene.parent(limb).id())));
+            }
+        }
+        for (Axis limb : scene.limbs()) {
+            readShoots(scene, limb, least, found);
+        }
+        return found;
+    }
+
+    private static void readShoots(Scene scene, Axis limb, double least, List<Finding> found) {
+        List<Axis> uprights = scene.shoots(limb, Attitude.UP).stream()
+                .filter(shoot -> shoot.shootClass() == umbel.wood.ShootClass.STRONG)
+                .toList();
+        double longest = uprights.stream().mapToDouble(shoot -> Units.toCm(shoot.length())).max().orElse(0);
+        if (longest <= least) {
+            return;
+        }
+        found.add(new Finding(
+                "water-sprout", Stage.UPRIGHTS, List.of(limb.id() + "/shoots/up/strong"), "longest upright shoot",
+                longest, least, "cm", Severity.ACT,
+                Doubt.above(longest, least, longest * scene.errors().lengthShare()),
+                String.format(Locale.ROOT, "%s on limb %s, up to %.0f cm.",
+                        uprights.size() == 1 ? "One strong upright" : uprights.size() + " strong uprights",
+                        limb.id(), longest)));
+    }
+}
