@@ -38,7 +38,9 @@ public record AssessRequest(
 
     /** Limits the grower sets himself; null parts are the usual ones. */
     public record LimitsAsked(
-            Double woodShare, Integer bigCuts, @JsonProperty("reach_m") Double reachM) {}
+            Double woodShare,
+            Integer bigCuts,
+            @JsonProperty("reach_m") Double reachM) {}
 
     /** The plain request: a survey, everything else by default. */
     public static AssessRequest of(Survey survey) {

@@ -54,9 +54,9 @@ public final class Assessor {
     /** The limits a request asks for, the usual ones where it is silent. */
     public Limits limits(AssessRequest request, Tree tree) {
         AssessRequest.LimitsAsked asked = request.limits();
-        double reach = asked == null || asked.reachM() == null ? knowledge.trade().reach() : asked.reachM();
-        Limits usual =
-                Limits.usual(tree.setting().species(), tree.setting().system(), school(request), reach);
+        double reach =
+                asked == null || asked.reachM() == null ? knowledge.trade().reach() : asked.reachM();
+        Limits usual = Limits.usual(tree.setting().species(), tree.setting().system(), school(request), reach);
         return asked == null
                 ? usual
                 : new Limits(
@@ -69,9 +69,14 @@ public final class Assessor {
     public Wish wish(AssessRequest request, Tree tree, List<Operation> taken, Set<String> refused) {
         Map<String, Double> goals = request.goals() == null ? Map.of() : request.goals();
         return new Wish(
-                school(request), knowledge.plan(), Goals.of(goals, knowledge.plan().goals()), limits(request, tree),
+                school(request),
+                knowledge.plan(),
+                Goals.of(goals, knowledge.plan().goals()),
+                limits(request, tree),
                 request.phase() != null && IN_LEAF.contains(request.phase()),
-                request.years() == null ? knowledge.plan().years() : request.years(), taken, refused);
+                request.years() == null ? knowledge.plan().years() : request.years(),
+                taken,
+                refused);
     }
 
     /**
@@ -82,7 +87,8 @@ public final class Assessor {
     public Assessment assess(AssessRequest request) {
         Tree tree = tree(request);
         Wish wish = wish(request, tree, List.of(), Set.of());
-        TreeReader.Reading reading = TreeReader.read(tree, wish.school(), wish.limits().reach());
+        TreeReader.Reading reading =
+                TreeReader.read(tree, wish.school(), wish.limits().reach());
         List<Plan> plans = Planner.plans(tree, reading, wish);
         return new Assessment(
                 reading(tree, reading),
@@ -105,8 +111,15 @@ public final class Assessor {
     /** A finding in the format's words. */
     public static Assessment.FindingAnswer finding(Finding finding) {
         return new Assessment.FindingAnswer(
-                finding.rule(), word(finding.stage()), finding.limbs(), finding.measure(), round(finding.value()),
-                round(finding.threshold()), finding.unit(), finding.severity().word(), round(finding.confidence()),
+                finding.rule(),
+                word(finding.stage()),
+                finding.limbs(),
+                finding.measure(),
+                round(finding.value()),
+                round(finding.threshold()),
+                finding.unit(),
+                finding.severity().word(),
+                round(finding.confidence()),
                 finding.reason());
     }
 
@@ -118,7 +131,10 @@ public final class Assessor {
                 totals(plan.totals()),
                 plan.leftAlone().stream()
                         .map(left -> new Assessment.LeftAnswer(
-                                left.finding().rule(), left.finding().limbs(), left.finding().reason(), left.why()))
+                                left.finding().rule(),
+                                left.finding().limbs(),
+                                left.finding().reason(),
+                                left.why()))
                         .toList());
     }
 
@@ -133,15 +149,41 @@ public final class Assessor {
         String text = title + ". " + step.reason() + " " + place + " " + capital(numbers) + "."
                 + (answer.isEmpty() ? "" : " " + answer);
         return new Assessment.StepAnswer(
-                step.order(), step.year(), word(step.stage()), operation.limb(), operation.kind().word(),
-                cm(operation.at()), blankToNull(operation.toLimb()),
-                operation.kind().isHeading() ? "outward" : null, angle(operation), keep(operation),
-                Units.round(Units.toMm(effect.diameter()), 1), effect.cuts(), effect.tool().word(), effect.threeStep(),
-                effect.big(), effect.ladder(), Units.round(effect.mass(), 2), cm(effect.height()),
-                round(effect.woodShare()), round(effect.flowerShare()), Units.round(effect.sprouts(), 1),
-                Units.round(effect.minutes(), 2), step.rules(), round(step.confidence()), step.closeCall(),
-                step.beyondArgument(), Units.round(step.gain(), 4), alternative(tree, step), title, place, numbers,
-                answer, step.reason(), text, Words.cautions(tree, operation, effect, knowledge.cautions()));
+                step.order(),
+                step.year(),
+                word(step.stage()),
+                operation.limb(),
+                operation.kind().word(),
+                cm(operation.at()),
+                blankToNull(operation.toLimb()),
+                operation.kind().isHeading() ? "outward" : null,
+                angle(operation),
+                keep(operation),
+                Units.round(Units.toMm(effect.diameter()), 1),
+                effect.cuts(),
+                effect.tool().word(),
+                effect.threeStep(),
+                effect.big(),
+                effect.ladder(),
+                Units.round(effect.mass(), 2),
+                cm(effect.height()),
+                round(effect.woodShare()),
+                round(effect.flowerShare()),
+                Units.round(effect.sprouts(), 1),
+                Units.round(effect.minutes(), 2),
+                step.rules(),
+                round(step.confidence()),
+                step.closeCall(),
+                step.beyondArgument(),
+                Units.round(step.gain(), 4),
+                alternative(tree, step),
+                title,
+                place,
+                numbers,
+                answer,
+                step.reason(),
+                text,
+                Words.cautions(tree, operation, effect, knowledge.cautions()));
     }
 
     private static Assessment.Alternative alternative(Tree tree, Step step) {
@@ -150,18 +192,33 @@ public final class Assessor {
                 ? new Assessment.Alternative(
                         "keep", step.operation().limb(), 0, null, null, null, "Leave it and look again next year", 0)
                 : new Assessment.Alternative(
-                        other.kind().word(), other.limb(), cm(other.at()), blankToNull(other.toLimb()), angle(other),
-                        keep(other), Words.title(tree, other), Units.round(step.alternativeGain(), 4));
+                        other.kind().word(),
+                        other.limb(),
+                        cm(other.at()),
+                        blankToNull(other.toLimb()),
+                        angle(other),
+                        keep(other),
+                        Words.title(tree, other),
+                        Units.round(step.alternativeGain(), 4));
     }
 
     /** Totals in the format's words. */
     public static Assessment.TotalsAnswer totals(Totals totals) {
         return new Assessment.TotalsAnswer(
-                round(totals.woodShare()), totals.bigCuts(), totals.cuts(), Units.round(totals.minutes(), 1),
-                Units.round(totals.ladderMinutes(), 1), round(totals.under30()), round(totals.under50()),
-                round(totals.cropShare()), null, Math.round(totals.sprouts()),
-                Math.round(totals.crop().flowerBuds()), Math.round(totals.crop().expectedFruits()),
-                Math.round(totals.crop().targetFruits()), Units.round(totals.mass(), 1));
+                round(totals.woodShare()),
+                totals.bigCuts(),
+                totals.cuts(),
+                Units.round(totals.minutes(), 1),
+                Units.round(totals.ladderMinutes(), 1),
+                round(totals.under30()),
+                round(totals.under50()),
+                round(totals.cropShare()),
+                null,
+                Math.round(totals.sprouts()),
+                Math.round(totals.crop().flowerBuds()),
+                Math.round(totals.crop().expectedFruits()),
+                Math.round(totals.crop().targetFruits()),
+                Units.round(totals.mass(), 1));
     }
 
     /** What the species' calendar says of a phase, stricter where disease is recorded. Weather is not read here. */
@@ -172,7 +229,8 @@ public final class Assessor {
         Species.PhaseRule applies = diseased && rule.whenDiseased() != null ? rule.whenDiseased() : rule;
         List<String> reasons = new ArrayList<>();
         reasons.add(applies.reason());
-        if (applies.verdict().equals("not") && tree.limbs().stream().anyMatch(limb -> !limb.conditions().isEmpty())) {
+        if (applies.verdict().equals("not")
+                && tree.limbs().stream().anyMatch(limb -> !limb.conditions().isEmpty())) {
             reasons.add("Dead, broken and diseased wood may come off at any time, in dry weather.");
         }
         reasons.add("By the season's phase alone: the weather of the coming days was not looked at.");
@@ -184,15 +242,21 @@ public final class Assessor {
         Set<String> seen = new LinkedHashSet<>();
         List<Assessment.Measure> next = new ArrayList<>();
         findings.stream()
-                .filter(finding -> finding.confidence() < 0.85 && !finding.limbs().isEmpty())
+                .filter(finding ->
+                        finding.confidence() < 0.85 && !finding.limbs().isEmpty())
                 .sorted(Comparator.comparingDouble(Finding::confidence))
                 .forEach(finding -> {
                     String limb = finding.limbs().get(0);
                     if (next.size() < 2 && seen.add(limb)) {
                         next.add(new Assessment.Measure(
-                                limb, finding.measure(),
-                                String.format(Locale.ROOT, "%s is %.0f %% sure: %s", finding.rule(),
-                                        100 * finding.confidence(), finding.reason())));
+                                limb,
+                                finding.measure(),
+                                String.format(
+                                        Locale.ROOT,
+                                        "%s is %.0f %% sure: %s",
+                                        finding.rule(),
+                                        100 * finding.confidence(),
+                                        finding.reason())));
                     }
                 });
         return next;

@@ -28,11 +28,12 @@ public final class Words {
     public static String title(Tree tree, Operation operation) {
         String limb = name(operation.onLimb());
         return switch (operation.kind()) {
-            case REMOVE -> operation.keep() > 0
-                    ? String.format(Locale.ROOT, "Thin shoots on %s to the best %d", limb, operation.keep())
-                    : operation.onGroup()
-                            ? String.format("Take %s on %s", groupName(tree, operation), limb)
-                            : "Remove " + limb + whatItIs(tree, operation.limb());
+            case REMOVE ->
+                operation.keep() > 0
+                        ? String.format(Locale.ROOT, "Thin shoots on %s to the best %d", limb, operation.keep())
+                        : operation.onGroup()
+                                ? String.format("Take %s on %s", groupName(tree, operation), limb)
+                                : "Remove " + limb + whatItIs(tree, operation.limb());
             case RENEW_BEVEL -> "Renew " + limb + " by a bevel cut";
             case REDUCE -> "Cut " + limb + " back to " + name(operation.toLimb());
             case LOWER_LEADER -> "Lower the leader to " + name(operation.toLimb());
@@ -48,19 +49,27 @@ public final class Words {
     public static String place(Tree tree, Operation operation) {
         Trade trade = tree.setting().trade();
         return switch (operation.kind()) {
-            case REMOVE -> operation.onGroup()
-                    ? operation.keep() > 0
-                            ? "Thin and rank ones first, then those growing in, hanging or straight up; leave no stubs."
-                            : "Each at its base, no stub."
-                    : removePlace(tree, operation.limb());
-            case RENEW_BEVEL -> "Sloped cut at the union: upper side flush, underside left long, so that a flat shoot comes from beneath.";
-            case REDUCE, LOWER_LEADER -> String.format(
-                    Locale.ROOT, "Just above %s, %.0f cm out from the union, sloped along the branch that stays.",
-                    name(operation.toLimb()), Units.toCm(operation.at()));
+            case REMOVE ->
+                operation.onGroup()
+                        ? operation.keep() > 0
+                                ? "Thin and rank ones first, then those growing in, hanging or straight up; leave no stubs."
+                                : "Each at its base, no stub."
+                        : removePlace(tree, operation.limb());
+            case RENEW_BEVEL ->
+                "Sloped cut at the union: upper side flush, underside left long, so that a flat shoot comes from beneath.";
+            case REDUCE, LOWER_LEADER ->
+                String.format(
+                        Locale.ROOT,
+                        "Just above %s, %.0f cm out from the union, sloped along the branch that stays.",
+                        name(operation.toLimb()),
+                        Units.toCm(operation.at()));
             case SHORTEN -> "Into the older wood, above a fruit bud or a weak side branch that heads outward.";
-            case HEAD, TIP -> String.format(
-                    Locale.ROOT, "%.0f mm above a bud that faces outward, at %.0f cm, sloped away from it.",
-                    trade.stub().budMm(), Units.toCm(operation.at()));
+            case HEAD, TIP ->
+                String.format(
+                        Locale.ROOT,
+                        "%.0f mm above a bud that faces outward, at %.0f cm, sloped away from it.",
+                        trade.stub().budMm(),
+                        Units.toCm(operation.at()));
             case BEND -> bendPlace(tree, operation);
             case RUB -> "Pull or rub it off with its base while it is soft; cut close if it is woody.";
         };
@@ -70,11 +79,14 @@ public final class Words {
         Axis limb = tree.find(id).orElseThrow();
         if (limb.is(Condition.DISEASED)) {
             return String.format(
-                    Locale.ROOT, "Back to sound wood at least %.0f cm below what you can see; at the union if that is nearer, collar kept.",
+                    Locale.ROOT,
+                    "Back to sound wood at least %.0f cm below what you can see; at the union if that is nearer, collar kept.",
                     tree.setting().species().disease().cutBelowCm());
         }
         boolean stock = limb.parent() == 0 && limb.at() < tree.setting().unionAt();
-        return stock ? "Close to where it starts; pull it if it is young." : "At the union, just outside the collar; no stub, not flush.";
+        return stock
+                ? "Close to where it starts; pull it if it is young."
+                : "At the union, just outside the collar; no stub, not flush.";
     }
 
     private static String bendPlace(Tree tree, Operation operation) {
@@ -82,8 +94,10 @@ public final class Words {
         Bending.Verdict verdict = Bending.judge(limb, operation.toAngle(), tree.setting());
         String steps = verdict.steps() > 1 ? " in " + verdict.steps() + " visits" : "";
         return String.format(
-                Locale.ROOT, "From %.0f°%s, with a spreader or a tie in a loose loop; stop if the crotch opens.",
-                Units.toDegrees(limb.baseInclination()), steps);
+                Locale.ROOT,
+                "From %.0f°%s, with a spreader or a tie in a loose loop; stop if the crotch opens.",
+                Units.toDegrees(limb.baseInclination()),
+                steps);
     }
 
     private static String whatItIs(Tree tree, String id) {
@@ -103,13 +117,15 @@ public final class Words {
                 how.add(shootClass == ShootClass.MATCHSTICK ? "thin" : shootClass.word());
             }
         }
-        Target.attitudes(operation.limb()).forEach(attitude -> how.add(switch (attitude) {
-            case UP -> "upright";
-            case SIDE -> "side";
-            case OUT -> "outward";
-            case DOWN -> "hanging";
-            case IN -> "inward";
-        }));
+        Target.attitudes(operation.limb())
+                .forEach(attitude -> how.add(
+                        switch (attitude) {
+                            case UP -> "upright";
+                            case SIDE -> "side";
+                            case OUT -> "outward";
+                            case DOWN -> "hanging";
+                            case IN -> "inward";
+                        }));
         String noun = operation.limb().contains("/spurs") ? "spur" : "shoot";
         return group.size() + " " + (how.isEmpty() ? "" : String.join(" ", how) + " ") + noun
                 + (group.size() == 1 ? "" : "s");
@@ -143,14 +159,19 @@ public final class Words {
             return "Expect one flat shoot from the underside; rub the others.";
         }
         long sprouts = Math.round(effect.sprouts());
-        return sprouts == 0 ? "" : "About " + sprouts + (sprouts == 1 ? " sprout" : " sprouts")
-                + " near the cut by July: rub what is not wanted in June.";
+        return sprouts == 0
+                ? ""
+                : "About " + sprouts + (sprouts == 1 ? " sprout" : " sprouts")
+                        + " near the cut by July: rub what is not wanted in June.";
     }
 
     /** Which cautions belong to a step. */
     public static List<String> cautions(Tree tree, Operation operation, Effect effect, List<Caution> all) {
         Set<Caution.When> when = circumstances(tree, operation, effect);
-        return all.stream().filter(one -> when.contains(one.when())).map(Caution::text).toList();
+        return all.stream()
+                .filter(one -> when.contains(one.when()))
+                .map(Caution::text)
+                .toList();
     }
 
     private static Set<Caution.When> circumstances(Tree tree, Operation operation, Effect effect) {
@@ -160,11 +181,13 @@ public final class Words {
         add(when, effect.threeStep(), Caution.When.THREE_STEP);
         add(when, effect.qualified(), Caution.When.QUALIFIED);
         add(when, operation.kind() == OperationKind.BEND, Caution.When.BEND);
-        tree.find(operation.onLimb()).filter(limb -> limb.kind() == AxisKind.LIMB).ifPresent(limb -> {
-            add(when, limb.is(Condition.DECAYED), Caution.When.DECAYED);
-            add(when, limb.is(Condition.DISEASED) || !limb.disease().isEmpty(), Caution.When.DISEASED);
-            add(when, limb.is(Condition.BROKEN, Condition.SPLITTING), Caution.When.BROKEN);
-        });
+        tree.find(operation.onLimb())
+                .filter(limb -> limb.kind() == AxisKind.LIMB)
+                .ifPresent(limb -> {
+                    add(when, limb.is(Condition.DECAYED), Caution.When.DECAYED);
+                    add(when, limb.is(Condition.DISEASED) || !limb.disease().isEmpty(), Caution.When.DISEASED);
+                    add(when, limb.is(Condition.BROKEN, Condition.SPLITTING), Caution.When.BROKEN);
+                });
         return when;
     }
 

@@ -29,12 +29,14 @@ public final class Bending {
     public static Verdict judge(Axis limb, double toAngle, Setting setting) {
         Species.Bending limits = setting.species().bending();
         double turn = Math.abs(toAngle - limb.baseInclination());
-        double over = Math.min(limb.length(), Units.fromCm(setting.trade().bending().overLengthCm()));
+        double over =
+                Math.min(limb.length(), Units.fromCm(setting.trade().bending().overLengthCm()));
         double strain = limb.baseDiameter() / 2 * turn / over;
-        int steps = (int) Math.max(1, Math.ceil(turn / Units.fromDegrees(setting.trade().bendStepDeg())));
+        int steps = (int)
+                Math.max(1, Math.ceil(turn / Units.fromDegrees(setting.trade().bendStepDeg())));
         boolean limber = Units.toMm(limb.baseDiameter()) <= limits.limberDiameterMm();
-        boolean sound = !limb.is(
-                Condition.SPLITTING, Condition.BROKEN, Condition.DEAD, Condition.DECAYED, Condition.DISEASED);
+        boolean sound =
+                !limb.is(Condition.SPLITTING, Condition.BROKEN, Condition.DEAD, Condition.DECAYED, Condition.DISEASED);
         return new Verdict(limber && sound && strain / steps <= limits.strainMost(), strain, steps);
     }
 }

@@ -56,7 +56,8 @@ public final class CutTree {
         }
         Tree left = found.cutTo(kept);
         for (Operation operation : operations) {
-            if (operation.kind() == OperationKind.BEND && left.find(operation.limb()).isPresent()) {
+            if (operation.kind() == OperationKind.BEND
+                    && left.find(operation.limb()).isPresent()) {
                 left = left.bent(operation.limb(), operation.toAngle());
             }
         }
@@ -72,7 +73,10 @@ public final class CutTree {
             throw new ImpossibleCut("toAngle_deg", "A bend needs one limb and the angle to bring it to.");
         }
         boolean partway = !operation.kind().takesAll() && operation.kind() != OperationKind.BEND;
-        if (partway && (operation.onGroup() || !(operation.at() > 0) || operation.at() >= targets.get(0).length())) {
+        if (partway
+                && (operation.onGroup()
+                        || !(operation.at() > 0)
+                        || operation.at() >= targets.get(0).length())) {
             throw new ImpossibleCut("at_cm", "The cut must lie on the limb, between its origin and its tip.");
         }
         if (operation.kind().takesAll() && operation.limb().equals("trunk")) {

@@ -1,5 +1,6 @@
 package umbel.cut;
 
+import java.util.ArrayList;
 import java.util.List;
 import umbel.knowledge.Species;
 import umbel.knowledge.Trade;
@@ -68,10 +69,29 @@ public record Effect(
         boolean qualified = trade.tools().qualified().passedBy(cuts.diameter, eachMass);
         boolean ladder = cuts.height > reach;
         return new Effect(
-                tool, cuts.count, cuts.diameter, cuts.height, tool == Tool.SAW, three, qualified, mass,
-                losses.leafShare, losses.flowerShare, cuts.wound, ladder,
+                tool,
+                cuts.count,
+                cuts.diameter,
+                cuts.height,
+                tool == Tool.SAW,
+                three,
+                qualified,
+                mass,
+                losses.leafShare,
+                losses.flowerShare,
+                cuts.wound,
+                ladder,
                 Labour.minutes(tool, cuts.diameter, cuts.count, three, ladder, trade.work()),
                 sprouts(operation.kind(), cuts, found.setting().species().response()));
+    }
+
+    /** The effects of all of a cut tree's operations, in their order. */
+    public static List<Effect> ofAll(CutTree cut, double reach) {
+        List<Effect> effects = new ArrayList<>();
+        for (int i = 0; i < cut.operations().size(); i++) {
+            effects.add(of(cut, i, reach));
+        }
+        return effects;
     }
 
     /** Leaf that counts when a share of the small wood is told: not that of suckers and dead wood. */

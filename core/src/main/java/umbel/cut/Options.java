@@ -25,8 +25,9 @@ public final class Options {
         List<Operation> options = new ArrayList<>();
         Setting setting = tree.setting();
         if (limb.kind() == AxisKind.TRUNK) {
-            weakerSideBranch(tree, limb, 0).ifPresent(branch -> options.add(
-                    Operation.reduce(OperationKind.LOWER_LEADER, limb.id(), branch.id(), pastUnion(limb, branch))));
+            weakerSideBranch(tree, limb, 0)
+                    .ifPresent(branch -> options.add(Operation.reduce(
+                            OperationKind.LOWER_LEADER, limb.id(), branch.id(), pastUnion(limb, branch))));
             heading(limb).ifPresent(options::add);
             return options;
         }
@@ -35,8 +36,9 @@ public final class Options {
         }
         options.add(Operation.whole(
                 limb.baseDiameter() < 0.008 && limb.age() <= 1 ? OperationKind.RUB : OperationKind.REMOVE, limb.id()));
-        sideBranches(tree, limb).forEach(branch -> options.add(
-                Operation.reduce(OperationKind.REDUCE, limb.id(), branch.id(), pastUnion(limb, branch))));
+        sideBranches(tree, limb)
+                .forEach(branch -> options.add(
+                        Operation.reduce(OperationKind.REDUCE, limb.id(), branch.id(), pastUnion(limb, branch))));
         shortening(limb).ifPresent(options::add);
         heading(limb).ifPresent(options::add);
         bend(tree, limb).ifPresent(options::add);
@@ -47,7 +49,8 @@ public final class Options {
     public static List<Axis> sideBranches(Tree tree, Axis limb) {
         double least = tree.setting().trade().stub().reductionRatio();
         return tree.limbsOn(limb).stream()
-                .filter(branch -> branch.role() != Role.SUCKER && branch.conditions().isEmpty())
+                .filter(branch ->
+                        branch.role() != Role.SUCKER && branch.conditions().isEmpty())
                 .filter(branch -> branch.at() > LEAST_STUB && branch.at() < limb.length() * 0.95)
                 .filter(branch -> branch.baseDiameter() >= least * limb.diameterAt(branch.at()))
                 .sorted(Comparator.comparingDouble(Axis::at).reversed())
@@ -59,10 +62,9 @@ public final class Options {
         return tree.limbsOn(leader).stream()
                 .filter(branch -> branch.conditions().isEmpty() && branch.role() != Role.SUCKER)
                 .filter(branch -> Units.toDegrees(branch.baseInclination()) >= 30)
-                .filter(branch -> branch.baseDiameter() >= tree.setting().trade().stub().reductionRatio() * 0.8
-                        * leader.diameterAt(branch.at()))
-                .filter(branch -> branch.course().point(0).z() >= leastHeight
-                        && branch.at() < leader.length() * 0.97)
+                .filter(branch -> branch.baseDiameter()
+                        >= tree.setting().trade().stub().reductionRatio() * 0.8 * leader.diameterAt(branch.at()))
+                .filter(branch -> branch.course().point(0).z() >= leastHeight && branch.at() < leader.length() * 0.97)
                 .max(Comparator.comparingDouble(Axis::at));
     }
 

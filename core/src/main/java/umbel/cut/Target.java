@@ -22,7 +22,10 @@ public final class Target {
     /** The axes an operation is aimed at; empty when the tree has none such. */
     public static List<Axis> of(Tree tree, Operation operation) {
         if (!operation.onGroup()) {
-            return tree.find(operation.limb()).filter(Axis::isFrame).map(List::of).orElse(List.of());
+            return tree.find(operation.limb())
+                    .filter(Axis::isFrame)
+                    .map(List::of)
+                    .orElse(List.of());
         }
         List<Axis> group = group(tree, operation.limb());
         if (operation.keep() <= 0 || group.isEmpty()) {
@@ -66,15 +69,15 @@ public final class Target {
         double size = shoot.shootClass() == ShootClass.PENCIL
                 ? outside(length, ideal.lengthCm().get(0), ideal.lengthCm().get(1)) / 10
                 : 2.5;
-        double direction =
-                switch (shoot.attitude()) {
-                    case IN, DOWN -> 2.2;
-                    case UP -> 1.6;
-                    case OUT -> 0.4;
-                    case SIDE -> 0;
-                };
+        double direction = switch (shoot.attitude()) {
+            case IN, DOWN -> 2.2;
+            case UP -> 1.6;
+            case OUT -> 0.4;
+            case SIDE -> 0;
+        };
         double away = tree.find(shoot.limb())
-                .map(limb -> shoot.course().point(0).minus(limb.course().point(0)).length() / limb.length())
+                .map(limb ->
+                        shoot.course().point(0).minus(limb.course().point(0)).length() / limb.length())
                 .orElse(0.0);
         return size + direction + away;
     }

@@ -9,6 +9,7 @@ public record PlanRules(
         Worth worth,
         Ramp lightRamp,
         double leastGain,
+        double heavyShare,
         double closeCall,
         double sureGain,
         Variant gentler,
@@ -26,9 +27,11 @@ public record PlanRules(
             double spareCrop,
             double structure,
             double height,
+            double withinReach,
             double renewal,
             double labourMinutes,
-            double cutting) {}
+            double cutting,
+            double wound) {}
 
     /** Light at which a site begins to count and counts fully. */
     public record Ramp(double none, double full) {

@@ -45,8 +45,7 @@ public record Species(
             @JsonProperty("extension_cm") double extensionCm) {}
 
     /** Flower buds by kind of wood, in full light. */
-    public record Bearing(
-            List<Double> flowerPerSpurByAge, double flowerPerShootMetre, double flowerPerShootTip) {
+    public record Bearing(List<Double> flowerPerSpurByAge, double flowerPerShootMetre, double flowerPerShootTip) {
 
         /** Flower buds on one lit spur of {@code age} years (1 and older; the last entry holds for all older). */
         public double perSpur(double age) {
@@ -64,7 +63,8 @@ public record Species(
 
     /** Length and base diameter of a good fruiting shoot, each from–to. */
     public record Ideal(
-            @JsonProperty("length_cm") List<Double> lengthCm, @JsonProperty("diameter_mm") List<Double> diameterMm) {}
+            @JsonProperty("length_cm") List<Double> lengthCm,
+            @JsonProperty("diameter_mm") List<Double> diameterMm) {}
 
     /** Most to take in one season: share of small wood, number of big cuts on a large tree. */
     public record Hardness(double woodShare, int bigCuts) {}
@@ -73,7 +73,9 @@ public record Species(
     public record Response(double sproutsPerHeading, double sproutsPerWoundCm2) {}
 
     /** Greatest outer-fibre strain a limb takes without harm, and the thickness up to which it still bends. */
-    public record Bending(double strainMost, @JsonProperty("limberDiameter_mm") double limberDiameterMm) {}
+    public record Bending(
+            double strainMost,
+            @JsonProperty("limberDiameter_mm") double limberDiameterMm) {}
 
     /** How far below an infection to cut, and which diseases travel on tools. */
     public record DiseaseRule(@JsonProperty("cutBelow_cm") double cutBelowCm, List<String> transmissible) {}

@@ -39,7 +39,8 @@ public record Trade(
 
     /** A diameter or a mass, whichever is passed first. */
     public record Weighty(
-            @JsonProperty("diameter_mm") double diameterMm, @JsonProperty("mass_kg") double massKg) {
+            @JsonProperty("diameter_mm") double diameterMm,
+            @JsonProperty("mass_kg") double massKg) {
 
         /** Whether a cut of this diameter (m) letting this mass (kg) fall is past either. */
         public boolean passedBy(double diameter, double mass) {
@@ -48,7 +49,8 @@ public record Trade(
     }
 
     /** Where reduction and heading cuts may be made. */
-    public record Stub(double reductionRatio, @JsonProperty("bud_mm") double budMm) {}
+    public record Stub(
+            double reductionRatio, @JsonProperty("bud_mm") double budMm) {}
 
     /** Minutes by tool and circumstance. */
     public record Work(
@@ -70,7 +72,11 @@ public record Trade(
             @JsonProperty("count_share") double countShare) {}
 
     /** How a cultivar's habit changes estimated small wood: factors, and degrees added to the tip's angle. */
-    public record Habit(double spurs, double shoots, double tipFlower, @JsonProperty("angle_deg") double angleDeg) {}
+    public record Habit(
+            double spurs,
+            double shoots,
+            double tipFlower,
+            @JsonProperty("angle_deg") double angleDeg) {}
 
     /** Estimates used where a survey is silent. */
     public record Estimates(
@@ -95,9 +101,15 @@ public record Trade(
 
     /** Sky directions by size of box, and for the plan's search. */
     public record Directions(
-            int small, int large, int search, @JsonProperty("searchCell_cm") double searchCellCm) {}
+            int small,
+            int large,
+            int search,
+            @JsonProperty("searchCell_cm") double searchCellCm) {}
 
     /** Days of the year (northern) over which light counts, and the steps of the sun's path. */
     public record Season(
-            int fromDay, int toDay, int stepDays, @JsonProperty("stepHourAngle_deg") double stepHourAngleDeg) {}
+            int fromDay,
+            int toDay,
+            int stepDays,
+            @JsonProperty("stepHourAngle_deg") double stepHourAngleDeg) {}
 }

@@ -58,7 +58,8 @@ public record TrainingSystem(
 
     /** Usual planting distances. */
     public record Spacing(
-            @JsonProperty("inRow_m") double inRow, @JsonProperty("betweenRows_m") double betweenRows) {}
+            @JsonProperty("inRow_m") double inRow,
+            @JsonProperty("betweenRows_m") double betweenRows) {}
 
     /** Minutes to stand back and look. */
     public record Work(double lookMinutes) {}

@@ -1,5 +1,7 @@
 package umbel.light;
 
+import java.util.Arrays;
+
 /**
  * Extinction in a periodic box of cells round one tree: the same tree stands again at every spacing. Leaf and wood are
  * spread over the eight nearest cells of each point. Cells are kept as {@code k} = extinction coefficient × leaf area
@@ -14,7 +16,7 @@ public final class CanopyGrid {
     final double hy;
     final double hz;
     final float[][] layers;
-    final boolean[] filled;
+    final boolean[][] filled;
 
     private final double extinction;
 
@@ -35,7 +37,7 @@ public final class CanopyGrid {
         hz = cell;
         nz = Math.max(1, (int) Math.ceil(height / cell) + 1);
         layers = new float[nz][2 * nx * ny];
-        filled = new boolean[nz];
+        filled = new boolean[nz][ny];
         this.extinction = extinction;
     }
 
@@ -69,25 +71,26 @@ public final class CanopyGrid {
             if (pz <= 0) {
                 continue;
             }
-            filled[layer] = true;
+            int i0 = Math.floorMod(i, nx);
+            int i1 = i0 + 1 == nx ? 0 : i0 + 1;
             for (int b = 0; b <= 1; b++) {
-                for (int a = 0; a <= 1; a++) {
-                    add(layer, Math.floorMod(j + b, ny), Math.floorMod(i + a, nx),
-                            k * pz * (b == 0 ? 1 - fv : fv) * (a == 0 ? 1 - fu : fu));
-                }
+                int row = Math.floorMod(j + b, ny);
+                double pb = k * pz * (b == 0 ? 1 - fv : fv);
+                add(layer, row, i0, pb * (1 - fu));
+                add(layer, row, i1, pb * fu);
             }
         }
     }
 
     /** Fills a whole layer evenly with {@code k}, 1/m. */
     public void fillLayer(int layer, double k) {
-        filled[layer] = true;
-        java.util.Arrays.fill(layers[layer], (float) k);
+        Arrays.fill(filled[layer], true);
+        Arrays.fill(layers[layer], (float) k);
     }
 
     /** Sets one cell's {@code k}, 1/m. */
     public void set(int layer, int j, int i, double k) {
-        filled[layer] = true;
+        filled[layer][j] = true;
         int row = j * 2 * nx;
         layers[layer][row + i] = (float) k;
         layers[layer][row + i + nx] = (float) k;
@@ -99,8 +102,10 @@ public final class CanopyGrid {
     }
 
     private void add(int layer, int j, int i, double k) {
-        int row = j * 2 * nx;
-        layers[layer][row + i] += (float) k;
-        layers[layer][row + i + nx] = layers[layer][row + i];
+        filled[layer][j] = true;
+        float[] cells = layers[layer];
+        int at = j * 2 * nx + i;
+        cells[at] += (float) k;
+        cells[at + nx] = cells[at];
     }
 }

@@ -17,24 +17,34 @@ public final class PeriodicSweep {
     private static final float[] EXP = table();
 
     private final CanopyGrid grid;
-    private final double[] xs;
-    private final double[] ys;
-    private final double[] zs;
+    private final int points;
+    private final double[][] us;
     private final int[] byLayer;
     private final int[] layerStart;
+    private final boolean[] anyFilled;
 
     /** Points in row axes, metres; {@code x} and {@code y} may lie outside the box and wrap round. */
     public PeriodicSweep(CanopyGrid grid, double[] xs, double[] ys, double[] zs) {
         this.grid = grid;
-        this.xs = xs;
-        this.ys = ys;
-        this.zs = zs;
+        this.points = zs.length;
+        this.us = new double[3][points];
+        for (int s = 0; s < points; s++) {
+            us[0][s] = xs[s] / grid.hx - 0.5;
+            us[1][s] = ys[s] / grid.hy - 0.5;
+            us[2][s] = zs[s] / grid.hz;
+        }
         this.layerStart = new int[grid.nz + 1];
         for (double z : zs) {
             layerStart[layerOf(z) + 1]++;
         }
         for (int l = 0; l < grid.nz; l++) {
             layerStart[l + 1] += layerStart[l];
+        }
+        anyFilled = new boolean[grid.nz];
+        for (int l = 0; l < grid.nz; l++) {
+            for (boolean row : grid.filled[l]) {
+                anyFilled[l] |= row;
+            }
         }
         byLayer = new int[zs.length];
         int[] next = layerStart.clone();
@@ -57,14 +67,14 @@ public final class PeriodicSweep {
         float[][] through = new float[directions][];
         double[] ground = new double[directions];
         IntStream.range(0, directions).parallel().forEach(m -> {
-            float[] tau = new float[xs.length];
+            float[] tau = new float[points];
             ground[m] = sweep(sky.direction(m), tau);
             for (int s = 0; s < tau.length; s++) {
                 tau[s] = exp(tau[s]);
             }
             through[m] = tau;
         });
-        double[] light = new double[xs.length];
+        double[] light = new double[points];
         double reached = 0;
         for (int m = 0; m < directions; m++) {
             double weight = sky.weight(m);
@@ -78,7 +88,7 @@ public final class PeriodicSweep {
 
     /** Optical depth at each point towards one unit direction. */
     public float[] opticalDepths(double[] direction) {
-        float[] tau = new float[xs.length];
+        float[] tau = new float[points];
         sweep(direction, tau);
         return tau;
     }
@@ -98,23 +108,20 @@ public final class PeriodicSweep {
             if (read) {
                 System.arraycopy(depth, 0, above, 0, depth.length);
             }
-            if (grid.filled[l]) {
+            if (anyFilled[l]) {
                 int pieces = cutList(0.5 + l * tx, tx, 0.5 + l * ty, ty, cuts);
                 for (int p = 0; p < pieces; p++) {
                     double middle = (cuts[p] + cuts[p + 1]) / 2;
                     float length = (float) ((cuts[p + 1] - cuts[p]) * path);
                     int ox = Math.floorMod((int) Math.floor(0.5 + (l + middle) * tx), nx);
                     int oy = Math.floorMod((int) Math.floor(0.5 + (l + middle) * ty), ny);
-                    addShifted(grid.layers[l], ox, oy, length, shifted, depth);
+                    addShifted(l, ox, oy, length, shifted, depth);
                 }
             }
             for (int n = layerStart[l]; n < layerStart[l + 1]; n++) {
                 int s = byLayer[n];
-                double height = zs[s] / grid.hz;
-                double inLayer = Math.max(0, Math.min(1, height - l));
-                double u = xs[s] / grid.hx - 0.5 - height * tx;
-                double v = ys[s] / grid.hy - 0.5 - height * ty;
-                tau[s] = (float) (inLayer * bilinear(above, u, v) + (1 - inLayer) * bilinear(depth, u, v));
+                double inLayer = Math.max(0, Math.min(1, us[2][s] - l));
+                tau[s] = (float) mixed(above, depth, inLayer, us[0][s] - us[2][s] * tx, us[1][s] - us[2][s] * ty);
             }
         }
         double reached = 0;
@@ -149,34 +156,52 @@ public final class PeriodicSweep {
         return count;
     }
 
-    private void addShifted(float[] layer, int ox, int oy, float length, float[] shifted, float[] depth) {
+    /** Adds a layer, seen from rays shifted by whole cells, to the depths; rows without leaf or wood are passed over. */
+    private void addShifted(int l, int ox, int oy, float length, float[] shifted, float[] depth) {
         int nx = grid.nx;
         int ny = grid.ny;
-        for (int j = 0; j < ny; j++) {
-            int source = j + oy;
-            if (source >= ny) {
-                source -= ny;
+        float[] layer = grid.layers[l];
+        boolean[] filled = grid.filled[l];
+        int j = 0;
+        while (j < ny) {
+            int first = j;
+            while (j < ny && filled[j + oy < ny ? j + oy : j + oy - ny]) {
+                int source = j + oy < ny ? j + oy : j + oy - ny;
+                System.arraycopy(layer, source * 2 * nx + ox, shifted, j * nx, nx);
+                j++;
             }
-            System.arraycopy(layer, source * 2 * nx + ox, shifted, j * nx, nx);
+            addRun(depth, shifted, length, first * nx, j * nx);
+            j++;
         }
-        for (int i = 0; i < depth.length; i++) {
+    }
+
+    private static void addRun(float[] depth, float[] shifted, float length, int from, int to) {
+        for (int i = from; i < to; i++) {
             depth[i] += length * shifted[i];
         }
     }
 
-    private double bilinear(float[] plane, double u, double v) {
-        int i = (int) Math.floor(u);
-        int j = (int) Math.floor(v);
-        double fu = u - i;
-        double fv = v - j;
-        int i0 = Math.floorMod(i, grid.nx);
-        int i1 = i0 + 1 == grid.nx ? 0 : i0 + 1;
-        int j0 = Math.floorMod(j, grid.ny);
-        int j1 = j0 + 1 == grid.ny ? 0 : j0 + 1;
-        int row0 = j0 * grid.nx;
-        int row1 = j1 * grid.nx;
-        return (1 - fv) * ((1 - fu) * plane[row0 + i0] + fu * plane[row0 + i1])
-                + fv * ((1 - fu) * plane[row1 + i0] + fu * plane[row1 + i1]);
+    /** Bilinear in both planes at one wrapped place, mixed by height in the layer. */
+    private double mixed(float[] above, float[] below, double inLayer, double u, double v) {
+        int nx = grid.nx;
+        int ny = grid.ny;
+        double x = u - Math.floor(u / nx) * nx;
+        double y = v - Math.floor(v / ny) * ny;
+        int i0 = Math.min(nx - 1, (int) x);
+        int j0 = Math.min(ny - 1, (int) y);
+        double fu = x - i0;
+        double fv = y - j0;
+        int i1 = i0 + 1 == nx ? 0 : i0 + 1;
+        int row0 = j0 * nx;
+        int row1 = j0 + 1 == ny ? 0 : row0 + nx;
+        double w00 = (1 - fu) * (1 - fv);
+        double w10 = fu * (1 - fv);
+        double w01 = (1 - fu) * fv;
+        double w11 = fu * fv;
+        double over = w00 * above[row0 + i0] + w10 * above[row0 + i1] + w01 * above[row1 + i0] + w11 * above[row1 + i1];
+        double under =
+                w00 * below[row0 + i0] + w10 * below[row0 + i1] + w01 * below[row1 + i0] + w11 * below[row1 + i1];
+        return inLayer * over + (1 - inLayer) * under;
     }
 
     private int layerOf(double z) {

@@ -21,10 +21,16 @@ import umbel.wood.Tree;
  * What a tree is worth to the grower after a set of operations: light, crop, structure, height and young wood, less work
  * and what the tree will answer to the loss. See docs/model/plan.md.
  *
- * @param worth the weighted sum; only differences between appraisals of one tree mean anything
+ * @param uncharged the weighted sum before the tree's answer to the loss is charged, which depends on the limits
  * @param woodShare share of small wood taken in all
  */
-record Appraisal(double worth, double woodShare, CutTree cut) {
+record Appraisal(double uncharged, double woodShare) {
+
+    /** What the cut tree is worth under a wish's limits; only differences between appraisals of one tree mean anything. */
+    double worth(Wish wish) {
+        double share = woodShare / Math.max(0.05, wish.limits().woodShare());
+        return uncharged - wish.rules().worth().cutting() * share * share;
+    }
 
     /** What does not change between appraisals of one tree. */
     record Ground(Tree found, double cropTarget, double litFound) {
@@ -47,11 +53,13 @@ record Appraisal(double worth, double woodShare, CutTree cut) {
         double total = 0;
         double lit = 0;
         double fresh = 0;
+        double low = 0;
         for (int s = 0; s < light.light().length; s++) {
             Site site = light.sites().get(s);
             double ramp = wish.rules().lightRamp().at(light.light()[s]);
             total += site.weight();
             lit += site.weight() * ramp;
+            low += site.place().z() <= wish.limits().reach() ? site.weight() * ramp : 0;
             fresh += site.weight() * freshness(site.axis(), left.setting().species());
         }
         double evenness = total == 0 ? 0 : lit / total;
@@ -59,15 +67,16 @@ record Appraisal(double worth, double woodShare, CutTree cut) {
         double capacity = ground.litFound() == 0 ? 1 : Math.min(1.3, lit / ground.litFound());
         double fruits = CropReading.of(left, light, ground.cropTarget()).expectedFruits();
         double crop = ground.cropTarget() == 0 ? 1 : Math.min(1, fruits / (ground.cropTarget() * worth.spareCrop()));
-        double woodShare = cut.woodShare();
+        Work work = Work.of(cut, wish);
         double sum = goals.light() * worth.light() * evenness
                 + goals.crop() * (worth.crop() * crop + worth.capacity() * capacity)
+                + goals.height() * worth.withinReach() * (lit == 0 ? 0 : low / lit)
                 + goals.renewal() * worth.renewal() * young
                 - goals.structure() * (worth.structure() * faults(left, light, wish) + worth.frame() * missing(left))
                 - goals.height() * worth.height() * tooHigh(left, wish)
-                - goals.labour() * minutes(cut, wish) / worth.labourMinutes()
-                - worth.cutting() * square(woodShare / Math.max(0.05, wish.limits().woodShare()));
-        return new Appraisal(sum, woodShare, cut);
+                - goals.labour() * work.minutes() / worth.labourMinutes()
+                - worth.wound() * work.wound() / left.setting().trunkSection();
+        return new Appraisal(sum, cut.woodShare());
     }
 
     /** How young a site's wood is for its species, by what such wood bears at its best. */
@@ -79,15 +88,19 @@ record Appraisal(double worth, double woodShare, CutTree cut) {
                     .orElse(1);
             return species.bearing().perSpur(axis.age()) / best;
         }
-        return axis.kind() == AxisKind.SHOOT && !CropReading.isGood(axis, species.smallWood().ideal()) ? 0.4 : 1;
+        return axis.kind() == AxisKind.SHOOT
+                        && !CropReading.isGood(axis, species.smallWood().ideal())
+                ? 0.4
+                : 1;
     }
 
     private static double faults(Tree left, LightReading light, Wish wish) {
         double sum = 0;
-        for (Finding finding : TreeReader.findings(left, wish.school(), light, wish.limits().reach())) {
+        for (Finding finding :
+                TreeReader.findings(left, wish.school(), light, wish.limits().reach())) {
             double weight = wish.rules().structure().getOrDefault(finding.rule(), 0.0);
-            double past = Math.min(1, Math.abs(finding.value() - finding.threshold())
-                    / Math.max(1e-9, Math.abs(finding.threshold())));
+            double past = Math.min(
+                    1, Math.abs(finding.value() - finding.threshold()) / Math.max(1e-9, Math.abs(finding.threshold())));
             sum += weight * finding.confidence() * (0.5 + 0.5 * past);
         }
         return sum;
@@ -99,35 +112,42 @@ record Appraisal(double worth, double woodShare, CutTree cut) {
         long mains = left.limbs().stream()
                 .filter(limb -> limb.parent() == 0 && limb.age() >= 2 && limb.role() != Role.SUCKER)
                 .count();
-        return Math.max(0, wanted.count().get(0) - mains) / (double) wanted.count().get(0);
+        return Math.max(0, wanted.count().get(0) - mains)
+                / (double) wanted.count().get(0);
     }
 
+    /** Height over the limit, summed over leader and limbs so that each one lowered counts, as a share of the limit. */
     private static double tooHigh(Tree left, Wish wish) {
         double limit = wish.limits().reach() * left.setting().system().reachFactor();
         double above = 0;
         for (Axis axis : left.axes()) {
             if (axis.isFrame() && axis.role() != Role.SUCKER) {
-                above = Math.max(above, axis.course().top() - limit);
+                above += Math.max(0, axis.course().top() - limit);
             }
         }
-        return above / limit;
+        return Math.min(1, above / limit);
     }
 
-    private static double minutes(CutTree cut, Wish wish) {
-        double minutes = 0;
-        for (int i = 0; i < cut.operations().size(); i++) {
-            minutes += Effect.of(cut, i, wish.limits().reach()).minutes();
+    /** Minutes of all cuts, and the section of live wood they lay open, m². */
+    private record Work(double minutes, double wound) {
+
+        static Work of(CutTree cut, Wish wish) {
+            double minutes = 0;
+            double wound = 0;
+            for (Effect effect : Effect.ofAll(cut, wish.limits().reach())) {
+                minutes += effect.minutes();
+                wound += effect.wound();
+            }
+            return new Work(minutes, wound);
         }
-        return minutes;
-    }
-
-    private static double square(double value) {
-        return value * value;
     }
 
     /** Findings left on the tree under the full reading of light. */
     static List<Finding> findingsLeft(CutTree cut, Wish wish) {
         return TreeReader.findings(
-                cut.left(), wish.school(), LightModel.read(cut.left()), wish.limits().reach());
+                cut.left(),
+                wish.school(),
+                LightModel.read(cut.left()),
+                wish.limits().reach());
     }
 }

@@ -15,7 +15,8 @@ public record Limits(double woodShare, int bigCuts, double reach) {
 
     /** What species, system and school allow. */
     public static Limits usual(Species species, TrainingSystem system, School school, double reach) {
-        double share = Math.min(0.6, species.hardness().woodShare() * school.preferences().woodShareFactor());
+        double share = Math.min(
+                0.6, species.hardness().woodShare() * school.preferences().woodShareFactor());
         double cuts = Math.min(species.hardness().bigCuts(), system.bigCuts())
                 * school.preferences().bigCutsFactor();
         return new Limits(share, (int) Math.max(1, Math.round(cuts)), reach);

@@ -8,10 +8,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import umbel.crop.CropReading;
 import umbel.cut.CutTree;
 import umbel.cut.Effect;
-import umbel.cut.ImpossibleCut;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Target;
@@ -39,7 +37,8 @@ public final class Planner {
     private final TreeReader.Reading reading;
     private final Wish wish;
     private final Appraisal.Ground ground;
-    private final Map<String, Appraisal> appraised;
+    private final Map<List<Operation>, Appraisal> appraised;
+    private final Map<List<Operation>, CutTree> cuts;
     private final List<Candidate> candidates = new ArrayList<>();
 
     private Planner(Tree found, TreeReader.Reading reading, Wish wish, Planner shared) {
@@ -47,7 +46,8 @@ public final class Planner {
         this.reading = reading;
         this.wish = wish;
         this.ground = shared == null ? Appraisal.Ground.of(found, wish.rules()) : shared.ground;
-        this.appraised = new HashMap<>();
+        this.appraised = shared == null ? new HashMap<>() : shared.appraised;
+        this.cuts = shared == null ? new HashMap<>() : shared.cuts;
         Remedies remedies = new Remedies(found, wish.school(), wish.rules());
         for (Finding finding : reading.findings()) {
             for (Candidate candidate : remedies.of(finding)) {
@@ -107,14 +107,19 @@ public final class Planner {
             fillYear(chosen, year, least);
             if (year == 0) {
                 improve(chosen, least);
+                chosen = reconsiderHeavySteps(chosen, least);
             }
         }
         return describe(name, chosen);
     }
 
     private Plan nothing() {
-        CutTree uncut = CutTree.of(found, List.of());
-        return new Plan("nothing", List.of(), Totals.of(uncut, reading.crop(), wish.limits().reach()), List.of());
+        CutTree uncut = cut(List.of());
+        return new Plan(
+                "nothing",
+                List.of(),
+                Totals.of(uncut, reading.crop(), wish.limits().reach()),
+                List.of());
     }
 
     /** A grower's own operation, with the finding it answers if there is one. */
@@ -133,7 +138,7 @@ public final class Planner {
                 gains.put(candidate, Double.MAX_VALUE);
             }
         }
-        double worth = appraise(operations(chosen)).worth();
+        double worth = worth(operations(chosen));
         while (!gains.isEmpty()) {
             Candidate best = bestOf(gains, chosen, year, worth, least);
             if (best == null) {
@@ -141,16 +146,16 @@ public final class Planner {
             }
             chosen.add(new Chosen(best, year));
             gains.remove(best);
-            gains.keySet().removeIf(other -> other.finding() == best.finding()
-                    && !best.finding().rule().equals("shade")
-                    && !best.finding().rule().equals("over-height"));
-            worth = appraise(operations(chosen)).worth();
+            gains.keySet()
+                    .removeIf(other -> other.finding() == best.finding()
+                            && !best.finding().rule().equals("shade")
+                            && !best.finding().rule().equals("over-height"));
+            worth = worth(operations(chosen));
         }
     }
 
     /** Looks at the most promising candidates afresh, and takes the best that fits this year and is worth it. */
-    private Candidate bestOf(
-            Map<Candidate, Double> gains, List<Chosen> chosen, int year, double worth, double least) {
+    private Candidate bestOf(Map<Candidate, Double> gains, List<Chosen> chosen, int year, double worth, double least) {
         List<Candidate> order = new ArrayList<>(gains.keySet());
         order.sort(Comparator.comparingDouble((Candidate one) -> gains.get(one)).reversed());
         List<Operation> now = operations(chosen);
@@ -166,7 +171,7 @@ public final class Planner {
                 gains.put(candidate, 0.0);
                 continue;
             }
-            double gain = appraise(with(now, candidate.operation())).worth() - worth;
+            double gain = worth(with(now, candidate.operation())) - worth;
             gains.put(candidate, gain);
             looked += unseen ? 0 : 1;
             if (gain > bestGain && withinLimits(chosen, candidate, year)) {
@@ -179,7 +184,7 @@ public final class Planner {
 
     /** Whether the operation still has its whole target on what the others leave. */
     private boolean fits(List<Operation> others, Operation operation) {
-        Tree left = CutTree.of(found, others).left();
+        Tree left = cut(others).left();
         List<Axis> there = Target.of(found, operation);
         if (there.isEmpty() || left.find(operation.onLimb()).isEmpty()) {
             return false;
@@ -199,19 +204,21 @@ public final class Planner {
     }
 
     private boolean withinLimits(List<Chosen> chosen, Candidate candidate, int year) {
-        List<Operation> before = operations(chosen.stream().filter(one -> one.year() < year).toList());
+        List<Operation> before =
+                operations(chosen.stream().filter(one -> one.year() < year).toList());
         List<Chosen> weighed = chosen.stream().filter(one -> one.year() <= year).toList();
         List<Operation> after = with(operations(weighed), candidate.operation());
         List<Operation> exempt = new ArrayList<>(before);
         weighed.stream()
                 .filter(one -> one.year() == year && one.candidate().beyondArgument())
                 .forEach(one -> exempt.add(one.candidate().operation()));
-        double share = CutTree.of(found, after).woodShare() - CutTree.of(found, exempt).woodShare();
-        return share <= wish.limits().woodShare() + 1e-9 && bigCuts(after, exempt) <= wish.limits().bigCuts();
+        double share = cut(after).woodShare() - cut(exempt).woodShare();
+        return share <= wish.limits().woodShare() + 1e-9
+                && bigCuts(after, exempt) <= wish.limits().bigCuts();
     }
 
     private int bigCuts(List<Operation> operations, List<Operation> exempt) {
-        CutTree cut = CutTree.of(found, operations);
+        CutTree cut = cut(operations);
         int big = 0;
         for (int i = 0; i < operations.size(); i++) {
             if (!exempt.contains(operations.get(i))) {
@@ -226,24 +233,62 @@ public final class Planner {
     private void improve(List<Chosen> chosen, double least) {
         for (int i = 0; i < chosen.size(); i++) {
             Chosen one = chosen.get(i);
-            if (one.candidate().beyondArgument() || wish.taken().contains(one.candidate().operation())) {
+            if (one.candidate().beyondArgument()
+                    || wish.taken().contains(one.candidate().operation())) {
                 continue;
             }
             List<Chosen> rest = new ArrayList<>(chosen);
             rest.remove(i);
-            double without = appraise(operations(rest)).worth();
-            double now = appraise(operations(chosen)).worth();
+            double without = worth(operations(rest));
+            double now = worth(operations(chosen));
             if (now - without < least) {
                 chosen.remove(i);
                 i--;
                 continue;
             }
             Candidate better = bestSwap(rest, one.candidate());
-            if (better != null && withinLimits(rest, better, 0)
-                    && appraise(with(operations(rest), better.operation())).worth() > now + 1e-9) {
+            if (better != null
+                    && withinLimits(rest, better, 0)
+                    && worth(with(operations(rest), better.operation())) > now + 1e-9) {
                 chosen.set(i, new Chosen(better, 0));
             }
         }
+    }
+
+    /**
+     * A heavy step chosen early can hide a better pair of lighter ones. Each is set aside once for the next best answer
+     * to its finding, the visit is filled again around that, and the better whole is kept.
+     */
+    private List<Chosen> reconsiderHeavySteps(List<Chosen> chosen, double least) {
+        List<Chosen> best = chosen;
+        double bestWorth = worth(operations(best));
+        for (Chosen heavy : chosen) {
+            Candidate step = heavy.candidate();
+            boolean fixed = step.beyondArgument() || wish.taken().contains(step.operation());
+            if (fixed
+                    || cut(List.of(step.operation())).woodShare() < wish.rules().heavyShare()) {
+                continue;
+            }
+            List<Chosen> rest = new ArrayList<>(chosen.stream()
+                    .filter(one -> one != heavy)
+                    .filter(one -> one.candidate().beyondArgument()
+                            || wish.taken().contains(one.candidate().operation())
+                            || stageOf(one.candidate()) == Stage.FRAME)
+                    .toList());
+            Candidate other = bestSwap(rest, step);
+            if (other == null || !withinLimits(rest, other, 0)) {
+                continue;
+            }
+            rest.add(new Chosen(other, 0));
+            fillYear(rest, 0, least);
+            improve(rest, least);
+            double worth = worth(operations(rest));
+            if (worth > bestWorth + 1e-9) {
+                best = rest;
+                bestWorth = worth;
+            }
+        }
+        return best;
     }
 
     private Candidate bestSwap(List<Chosen> rest, Candidate instead) {
@@ -259,7 +304,7 @@ public final class Planner {
             if (!same || candidate.operation().equals(instead.operation()) || !fits(others, candidate.operation())) {
                 continue;
             }
-            double worth = appraise(with(others, candidate.operation())).worth();
+            double worth = worth(with(others, candidate.operation()));
             if (worth > bestWorth) {
                 best = candidate;
                 bestWorth = worth;
@@ -269,20 +314,23 @@ public final class Planner {
     }
 
     private Plan describe(String name, List<Chosen> chosen) {
-        List<Operation> visit = operations(chosen.stream().filter(one -> one.year() == 0).toList());
+        List<Operation> visit =
+                operations(chosen.stream().filter(one -> one.year() == 0).toList());
         List<Step> steps = new ArrayList<>();
         for (int i = 0; i < chosen.size(); i++) {
             steps.add(step(chosen, i));
         }
         steps.sort(Comparator.comparingInt(Step::year)
                 .thenComparing(Step::stage)
-                .thenComparing(Comparator.comparingDouble((Step step) -> step.effect().diameter()).reversed())
+                .thenComparing(
+                        Comparator.comparingDouble((Step step) -> step.effect().diameter())
+                                .reversed())
                 .thenComparing(step -> step.operation().limb()));
         List<Step> ordered = new ArrayList<>();
         for (Step step : steps) {
             ordered.add(step.at(ordered.size() + 1));
         }
-        CutTree cut = CutTree.of(found, visit);
+        CutTree cut = cut(visit);
         Totals totals = Totals.of(cut, reading.crop(), wish.limits().reach());
         return new Plan(name, ordered, totals, leftAlone(cut, ordered));
     }
@@ -293,20 +341,28 @@ public final class Planner {
         List<Chosen> rest = new ArrayList<>(chosen);
         rest.remove(index);
         List<Operation> all = operations(chosen);
-        double gain = appraise(all).worth() - appraise(operations(rest)).worth();
+        double gain = worth(all) - worth(operations(rest));
         Candidate other = candidate.beyondArgument() ? null : bestSwap(rest, candidate);
-        double otherGain = other == null
-                ? 0
-                : appraise(with(operations(rest), other.operation())).worth()
-                        - appraise(operations(rest)).worth();
+        double otherGain =
+                other == null ? 0 : worth(with(operations(rest), other.operation())) - worth(operations(rest));
         boolean leave = other == null || otherGain <= 0;
         double lead = gain - Math.max(0, otherGain);
         boolean close = !candidate.beyondArgument() && lead < wish.rules().closeCall();
-        CutTree cut = CutTree.of(found, all);
+        CutTree cut = cut(all);
         return new Step(
-                0, one.year(), candidate.operation(), stageOf(candidate), rulesFor(candidate), reasonFor(candidate),
-                Effect.of(cut, index, wish.limits().reach()), gain, confidence(candidate, lead), close,
-                leave ? null : other.operation(), leave ? 0 : otherGain, candidate.beyondArgument());
+                0,
+                one.year(),
+                candidate.operation(),
+                stageOf(candidate),
+                rulesFor(candidate),
+                reasonFor(candidate),
+                Effect.of(cut, index, wish.limits().reach()),
+                gain,
+                confidence(candidate, lead),
+                close,
+                leave ? null : other.operation(),
+                leave ? 0 : otherGain,
+                candidate.beyondArgument());
     }
 
     private static Stage stageOf(Candidate candidate) {
@@ -336,7 +392,9 @@ public final class Planner {
     }
 
     private static String reasonFor(Candidate candidate) {
-        return candidate.finding() == null ? "Marked by hand." : candidate.finding().reason();
+        return candidate.finding() == null
+                ? "Marked by hand."
+                : candidate.finding().reason();
     }
 
     /** A step is as sure as its finding, less where its lead over the next best choice is small. */
@@ -357,36 +415,34 @@ public final class Planner {
                             && step.rules().contains(finding.rule())
                             && finding.limbs().contains(step.operation().limb()));
             boolean refused = candidates.stream().noneMatch(candidate -> sameAs(candidate.finding(), finding));
+            boolean begun = steps.stream()
+                    .anyMatch(step -> step.year() == 0 && step.rules().contains(finding.rule()));
             String why = later
                     ? "kept for a later winter: this one has reached its limit"
                     : refused
                             ? "left as you asked, or nothing sensible can be cut"
-                            : "cutting it would cost more than it brings, by the goals set";
+                            : begun
+                                    ? "part of it is done this visit; more at once would cost more than it brings"
+                                    : "cutting it would cost more than it brings, by the goals set";
             left.add(new Plan.Left(finding, why));
         }
         return left;
     }
 
     private static boolean sameAs(Finding finding, Finding other) {
-        return finding.rule().equals(other.rule()) && finding.limbs().equals(other.limbs());
+        boolean wholeTree = finding.rule().equals("shade") || finding.rule().equals("over-height");
+        return finding.rule().equals(other.rule())
+                && (wholeTree || finding.limbs().equals(other.limbs()));
     }
 
-    private Appraisal appraise(List<Operation> operations) {
-        List<String> keys = new ArrayList<>();
-        for (Operation operation : operations) {
-            keys.add(operation.toString());
-        }
-        keys.sort(Comparator.naturalOrder());
-        return appraised.computeIfAbsent(
-                String.join(";", keys), key -> Appraisal.of(ground, cutOrNothing(operations), wish));
+    private double worth(List<Operation> operations) {
+        return appraised
+                .computeIfAbsent(operations, key -> Appraisal.of(ground, cut(key), wish))
+                .worth(wish);
     }
 
-    private CutTree cutOrNothing(List<Operation> operations) {
-        try {
-            return CutTree.of(found, operations);
-        } catch (ImpossibleCut e) {
-            throw new IllegalStateException("A candidate cannot be cut: " + operations, e);
-        }
+    private CutTree cut(List<Operation> operations) {
+        return cuts.computeIfAbsent(operations, key -> CutTree.of(found, key));
     }
 
     private static List<Operation> operations(List<Chosen> chosen) {

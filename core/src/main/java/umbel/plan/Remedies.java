@@ -7,6 +7,7 @@ import java.util.Optional;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Options;
+import umbel.cut.Target;
 import umbel.knowledge.PlanRules;
 import umbel.knowledge.School;
 import umbel.knowledge.TrainingSystem;
@@ -21,7 +22,8 @@ import umbel.wood.Tree;
 /** For each finding, the operations a practised hand would weigh against each other, the usual one first. */
 final class Remedies {
 
-    private static final int MOST_FOR_SHADE = 10;
+    private static final int MOST_FOR_SHADE = 7;
+    private static final int LEAST_UPRIGHTS = 3;
 
     private final Tree tree;
     private final School school;
@@ -35,22 +37,21 @@ final class Remedies {
 
     /** Candidates for one finding; empty where nothing sensible can be done. */
     List<Candidate> of(Finding finding) {
-        List<Operation> operations =
-                switch (finding.rule()) {
-                    case "unsound-wood" -> forUnsound(limb(finding, 0));
-                    case "root-sucker" -> List.of(wholeOf(limb(finding, 0)));
-                    case "rival-leader" -> forRival(limb(finding, 0));
-                    case "limb-too-thick" -> forThick(limb(finding, 0));
-                    case "tight-crotch" -> forTight(limb(finding, 0));
-                    case "crowded-origin" -> List.of(wholeOf(limb(finding, 0)), wholeOf(limb(finding, 1)));
-                    case "stacked-limbs" -> forPair(finding);
-                    case "crossing" -> forPair(finding);
-                    case "over-height" -> forHeight(finding);
-                    case "shade" -> forShade();
-                    case "crowding" -> forCrowding(finding);
-                    case "inward", "hanger", "water-sprout" -> forStray(finding.limbs().get(0));
-                    default -> List.of();
-                };
+        List<Operation> operations = switch (finding.rule()) {
+            case "unsound-wood" -> forUnsound(limb(finding, 0));
+            case "root-sucker" -> List.of(wholeOf(limb(finding, 0)));
+            case "rival-leader" -> forRival(limb(finding, 0));
+            case "limb-too-thick" -> forThick(limb(finding, 0));
+            case "tight-crotch" -> forTight(limb(finding, 0));
+            case "crowded-origin" -> List.of(wholeOf(limb(finding, 0)), wholeOf(limb(finding, 1)));
+            case "stacked-limbs" -> forPair(finding);
+            case "crossing" -> forPair(finding);
+            case "over-height" -> forHeight(finding);
+            case "shade" -> forShade();
+            case "crowding" -> forCrowding(finding);
+            case "inward", "hanger", "water-sprout" -> forStray(finding.limbs().get(0));
+            default -> List.of();
+        };
         boolean settled = finding.rule().equals("root-sucker")
                 || finding.rule().equals("unsound-wood") && finding.severity() == Severity.ACT;
         List<Candidate> candidates = new ArrayList<>();
@@ -74,7 +75,10 @@ final class Remedies {
         List<Operation> operations = new ArrayList<>();
         operations.add(Operation.remove(limb.id()));
         if (limb.is(Condition.BROKEN, Condition.DAMAGED)) {
-            Options.sideBranches(tree, limb).stream().limit(1).map(branch -> reduce(limb, branch)).forEach(operations::add);
+            Options.sideBranches(tree, limb).stream()
+                    .limit(1)
+                    .map(branch -> reduce(limb, branch))
+                    .forEach(operations::add);
         }
         return operations;
     }
@@ -138,8 +142,10 @@ final class Remedies {
             double top = limb.course().top();
             double lowest = Math.max(limit * 0.75, top - rules.lowering().most());
             if (limb.kind() == AxisKind.TRUNK) {
-                lowerBranch(limb, lowest, limit).ifPresent(branch -> operations.add(Operation.reduce(
-                        OperationKind.LOWER_LEADER, id, branch.id(), Options.pastUnion(limb, branch))));
+                lowerBranch(limb, lowest, limit)
+                        .ifPresent(branch -> operations.add(Operation.reduce(
+                                OperationKind.LOWER_LEADER, id, branch.id(), Options.pastUnion(limb, branch))));
+                shortenBelow(limb, Math.max(limit, lowest)).ifPresent(operations::add);
                 continue;
             }
             lowerBranch(limb, lowest, limit).ifPresent(branch -> operations.add(reduce(limb, branch)));
@@ -172,9 +178,7 @@ final class Remedies {
             if (limb.course().point(i).z() <= height) {
                 double at = limb.course().along(i);
                 boolean worth = at > 0.3 && at < limb.length() * 0.95;
-                return worth
-                        ? Optional.of(Operation.cutAt(OperationKind.SHORTEN, limb.id(), at))
-                        : Optional.empty();
+                return worth ? Optional.of(Operation.cutAt(OperationKind.SHORTEN, limb.id(), at)) : Optional.empty();
             }
         }
         return Optional.empty();
@@ -187,7 +191,8 @@ final class Remedies {
         tree.limbs().stream()
                 .filter(limb -> limb.role() != Role.SUCKER && limb.age() >= 2)
                 .filter(limb -> limb.course().top() > middle)
-                .sorted(Comparator.comparingDouble((Axis limb) -> limb.baseDiameter()).reversed())
+                .sorted(Comparator.comparingDouble((Axis limb) -> limb.baseDiameter())
+                        .reversed())
                 .limit(MOST_FOR_SHADE)
                 .forEach(limb -> {
                     if (limb.role() != Role.LEADER) {
@@ -198,7 +203,7 @@ final class Remedies {
         tree.limbs().stream()
                 .filter(limb -> limb.role() != Role.SUCKER)
                 .map(limb -> Operation.remove(limb.id() + "/shoots/up"))
-                .filter(operation -> !umbel.cut.Target.of(tree, operation).isEmpty())
+                .filter(operation -> Target.of(tree, operation).size() >= LEAST_UPRIGHTS)
                 .limit(MOST_FOR_SHADE)
                 .forEach(operations::add);
         return operations;
@@ -207,7 +212,7 @@ final class Remedies {
     private List<Operation> forCrowding(Finding finding) {
         String group = finding.limbs().get(0);
         Axis limb = tree.find(group.substring(0, group.indexOf('/'))).orElseThrow();
-        int count = umbel.cut.Target.of(tree, Operation.remove(group)).size();
+        int count = Target.of(tree, Operation.remove(group)).size();
         int keep = (int) Math.floor(count * finding.threshold() / finding.value());
         List<Operation> operations = new ArrayList<>();
         operations.add(Operation.thin(group, keep));
@@ -219,7 +224,10 @@ final class Remedies {
     }
 
     private List<Operation> reductions(Axis limb) {
-        return Options.sideBranches(tree, limb).stream().limit(2).map(branch -> reduce(limb, branch)).toList();
+        return Options.sideBranches(tree, limb).stream()
+                .limit(2)
+                .map(branch -> reduce(limb, branch))
+                .toList();
     }
 
     private static Operation reduce(Axis limb, Axis branch) {

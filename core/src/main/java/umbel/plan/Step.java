@@ -40,7 +40,19 @@ public record Step(
 
     /** The same step at another place in the order. */
     Step at(int newOrder) {
-        return new Step(newOrder, year, operation, stage, rules, reason, effect, gain, confidence, closeCall,
-                alternative, alternativeGain, beyondArgument);
+        return new Step(
+                newOrder,
+                year,
+                operation,
+                stage,
+                rules,
+                reason,
+                effect,
+                gain,
+                confidence,
+                closeCall,
+                alternative,
+                alternativeGain,
+                beyondArgument);
     }
 }

@@ -43,7 +43,9 @@ public record Totals(
     public static Totals of(CutTree cut, CropReading uncut, double reach) {
         int big = 0;
         int cuts = 0;
-        double minutes = cut.operations().isEmpty() ? 0 : cut.found().setting().system().work().lookMinutes();
+        double minutes = cut.operations().isEmpty()
+                ? 0
+                : cut.found().setting().system().work().lookMinutes();
         double ladder = 0;
         double sprouts = 0;
         double mass = 0;
@@ -60,8 +62,18 @@ public record Totals(
         LightReading light = LightModel.read(left);
         CropReading crop = CropReading.of(left, light, uncut.targetFruits());
         return new Totals(
-                cut.woodShare(), big, cuts, minutes, ladder, light.shareUnder(0.30), light.shareUnder(0.50),
-                light.interception(), crop, share(crop, uncut), sprouts, mass);
+                cut.woodShare(),
+                big,
+                cuts,
+                minutes,
+                ladder,
+                light.shareUnder(0.30),
+                light.shareUnder(0.50),
+                light.interception(),
+                crop,
+                share(crop, uncut),
+                sprouts,
+                mass);
     }
 
     private static double share(CropReading after, CropReading before) {

@@ -73,25 +73,73 @@ final class Faults {
 
     private void condition(int i, String condition, String disease) {
         LimbMeasure limb = limbs.get(i);
-        limbs.set(i, new LimbMeasure(
-                limb.id(), limb.parent(), limb.role(), limb.atCm(), limb.bearingDeg(), limb.angleDeg(), limb.tipAngleDeg(),
-                limb.diameterMm(), limb.lengthCm(), limb.ageY(), limb.lastGrowthCm(), List.of(condition), disease,
-                limb.note(), condition.equals("dead") ? null : limb.wood()));
+        limbs.set(
+                i,
+                new LimbMeasure(
+                        limb.id(),
+                        limb.parent(),
+                        limb.role(),
+                        limb.atCm(),
+                        limb.bearingDeg(),
+                        limb.angleDeg(),
+                        limb.tipAngleDeg(),
+                        limb.diameterMm(),
+                        limb.lengthCm(),
+                        limb.ageY(),
+                        limb.lastGrowthCm(),
+                        List.of(condition),
+                        disease,
+                        limb.note(),
+                        condition.equals("dead") ? null : limb.wood()));
     }
 
-    private LimbMeasure with(LimbMeasure limb, double at, double bearing, double angle, double diameter, double length) {
+    private LimbMeasure with(
+            LimbMeasure limb, double at, double bearing, double angle, double diameter, double length) {
         return new LimbMeasure(
-                limb.id(), limb.parent(), limb.role(), Math.round(at), Math.round(((bearing % 360) + 360) % 360),
-                Math.round(angle), limb.tipAngleDeg(), Math.round(diameter), Math.round(length), limb.ageY(),
-                limb.lastGrowthCm(), limb.condition(), limb.disease(), limb.note(), limb.wood());
+                limb.id(),
+                limb.parent(),
+                limb.role(),
+                Math.round(at),
+                Math.round(((bearing % 360) + 360) % 360),
+                Math.round(angle),
+                limb.tipAngleDeg(),
+                Math.round(diameter),
+                Math.round(length),
+                limb.ageY(),
+                limb.lastGrowthCm(),
+                limb.condition(),
+                limb.disease(),
+                limb.note(),
+                limb.wood());
     }
 
     private void add(
-            String id, String parent, String role, double at, double bearing, double angle, double diameter, double length,
-            int age, Survey.SmallWood wood) {
+            String id,
+            String parent,
+            String role,
+            double at,
+            double bearing,
+            double angle,
+            double diameter,
+            double length,
+            int age,
+            Survey.SmallWood wood) {
         limbs.add(new LimbMeasure(
-                id, parent, role, Math.round(at), Math.round(((bearing % 360) + 360) % 360), Math.round(angle), null,
-                Math.max(3, Math.round(diameter)), Math.round(length), age, null, List.of("sound"), null, null, wood));
+                id,
+                parent,
+                role,
+                Math.round(at),
+                Math.round(((bearing % 360) + 360) % 360),
+                Math.round(angle),
+                null,
+                Math.max(3, Math.round(diameter)),
+                Math.round(length),
+                age,
+                null,
+                List.of("sound"),
+                null,
+                null,
+                wood));
     }
 
     private void suckers() {
@@ -102,15 +150,32 @@ final class Faults {
     private void rival() {
         double at = heightCm * 0.52;
         LimbMeasure model = limbs.get(0);
-        add("r1", "trunk", "leader", at, model.bearingDeg() + 65, 16, trunkMm * (1 - at / (heightCm * 1.1)) * 0.86,
-                (heightCm - at) * 0.94, Math.max(2, leaf / 2), model.wood());
+        add(
+                "r1",
+                "trunk",
+                "leader",
+                at,
+                model.bearingDeg() + 65,
+                16,
+                trunkMm * (1 - at / (heightCm * 1.1)) * 0.86,
+                (heightCm - at) * 0.94,
+                Math.max(2, leaf / 2),
+                model.wood());
     }
 
     private void thicken() {
         int i = open ? indexOf("1a") : 0;
         LimbMeasure limb = limbs.get(i);
         double parent = open ? limbs.get(0).diameterMm() : trunkMm;
-        limbs.set(i, with(limb, limb.atCm(), limb.bearingDeg(), limb.angleDeg(), parent * (open ? 1.05 : 0.66), limb.lengthCm()));
+        limbs.set(
+                i,
+                with(
+                        limb,
+                        limb.atCm(),
+                        limb.bearingDeg(),
+                        limb.angleDeg(),
+                        parent * (open ? 1.05 : 0.66),
+                        limb.lengthCm()));
     }
 
     private void tighten() {
@@ -122,20 +187,39 @@ final class Faults {
     private void crowd() {
         LimbMeasure limb = limbs.get(0);
         double share = slender ? 1 : 0.9;
-        add("c1", "trunk", "scaffold", limb.atCm() + 3, limb.bearingDeg() + 62, 52, limb.diameterMm() * share,
-                limb.lengthCm() * 0.85, limb.ageY(), limb.wood());
+        add(
+                "c1",
+                "trunk",
+                "scaffold",
+                limb.atCm() + 3,
+                limb.bearingDeg() + 62,
+                52,
+                limb.diameterMm() * share,
+                limb.lengthCm() * 0.85,
+                limb.ageY(),
+                limb.wood());
     }
 
     private void stack() {
         LimbMeasure limb = limbs.get(0);
-        add("k1", "trunk", open ? "scaffold" : "limb", open ? limb.atCm() + 24 : limb.atCm() + (slender ? 18 : 40), limb.bearingDeg() + 6,
-                limb.angleDeg() + 4, limb.diameterMm() * 0.9, limb.lengthCm() * 0.98, Math.max(2, limb.ageY() - 1), dense(limb));
+        add(
+                "k1",
+                "trunk",
+                open ? "scaffold" : "limb",
+                open ? limb.atCm() + 24 : limb.atCm() + (slender ? 18 : 40),
+                limb.bearingDeg() + 6,
+                limb.angleDeg() + 4,
+                limb.diameterMm() * 0.9,
+                limb.lengthCm() * 0.98,
+                Math.max(2, limb.ageY() - 1),
+                dense(limb));
     }
 
     private Survey.SmallWood dense(LimbMeasure limb) {
         int spurs = limb.wood().spurs() == null ? 0 : limb.wood().spurs().count();
         List<Survey.ShootCount> shoots = limb.wood().shoots().stream()
-                .map(count -> new Survey.ShootCount(count.shootClass(), count.attitude(), count.count() * 2, count.lengthCm()))
+                .map(count -> new Survey.ShootCount(
+                        count.shootClass(), count.attitude(), count.count() * 2, count.lengthCm()))
                 .toList();
         return new Survey.SmallWood(shoots, new Survey.SpurCount(spurs * 2, 2.0), null);
     }
@@ -144,9 +228,11 @@ final class Faults {
     private void cross() {
         LimbMeasure first = limbs.get(0);
         LimbMeasure second = limbs.stream()
-                .filter(limb -> limb.parent().equals("trunk") && limb != first && !limb.role().equals("sucker"))
-                .min(Comparator.comparingDouble(limb -> turn(limb.bearingDeg(), first.bearingDeg())
-                        + Math.abs(limb.atCm() - first.atCm())))
+                .filter(limb -> limb.parent().equals("trunk")
+                        && limb != first
+                        && !limb.role().equals("sucker"))
+                .min(Comparator.comparingDouble(
+                        limb -> turn(limb.bearingDeg(), first.bearingDeg()) + Math.abs(limb.atCm() - first.atCm())))
                 .orElse(first);
         double reach = Math.min(first.lengthCm(), second.lengthCm()) * 0.6;
         double[] from = point(first, reach);
@@ -155,13 +241,36 @@ final class Faults {
         double dy = to[1] - from[1];
         double dz = to[2] - from[2];
         double span = Math.sqrt(dx * dx + dy * dy + dz * dz);
-        add("x1", first.id(), "lateral", reach, Math.toDegrees(Math.atan2(dx, dy)), Math.toDegrees(Math.acos(dz / span)),
-                first.diameterMm() * 0.35, span * 1.25, Math.max(2, first.ageY() - 2), null);
+        add(
+                "x1",
+                first.id(),
+                "lateral",
+                reach,
+                Math.toDegrees(Math.atan2(dx, dy)),
+                Math.toDegrees(Math.acos(dz / span)),
+                first.diameterMm() * 0.35,
+                span * 1.25,
+                Math.max(2, first.ageY() - 2),
+                null);
         LimbMeasure crossing = limbs.get(last());
-        limbs.set(last(), new LimbMeasure(
-                crossing.id(), crossing.parent(), crossing.role(), crossing.atCm(), crossing.bearingDeg(),
-                crossing.angleDeg(), crossing.angleDeg(), crossing.diameterMm(), crossing.lengthCm(), crossing.ageY(), null,
-                crossing.condition(), null, null, null));
+        limbs.set(
+                last(),
+                new LimbMeasure(
+                        crossing.id(),
+                        crossing.parent(),
+                        crossing.role(),
+                        crossing.atCm(),
+                        crossing.bearingDeg(),
+                        crossing.angleDeg(),
+                        crossing.angleDeg(),
+                        crossing.diameterMm(),
+                        crossing.lengthCm(),
+                        crossing.ageY(),
+                        null,
+                        crossing.condition(),
+                        null,
+                        null,
+                        null));
     }
 
     private static double turn(double a, double b) {
@@ -181,12 +290,22 @@ final class Faults {
 
     private void inward() {
         LimbMeasure limb = limbs.get(0);
-        add("i1", limb.id(), "lateral", limb.lengthCm() * 0.6, limb.bearingDeg() + 174, 48, limb.diameterMm() * 0.35,
-                limb.lengthCm() * 0.45, Math.max(2, limb.ageY() - 3), null);
+        add(
+                "i1",
+                limb.id(),
+                "lateral",
+                limb.lengthCm() * 0.6,
+                limb.bearingDeg() + 174,
+                48,
+                limb.diameterMm() * 0.35,
+                limb.lengthCm() * 0.45,
+                Math.max(2, limb.ageY() - 3),
+                null);
     }
 
     private void sprouts() {
-        List<Survey.ShootCount> strong = List.of(new Survey.ShootCount("strong", "up", slender ? 2 : 6, open ? 110.0 : 88.0));
+        List<Survey.ShootCount> strong =
+                List.of(new Survey.ShootCount("strong", "up", slender ? 2 : 6, open ? 110.0 : 88.0));
         for (int i = 0; i < Math.min(3, limbs.size()); i++) {
             addShoots(i, strong);
         }
@@ -198,8 +317,17 @@ final class Faults {
         List<Survey.ShootCount> hanging = List.of(new Survey.ShootCount("pencil", "down", slender ? 2 : 4, 30.0));
         addShoots(1, hanging);
         LimbMeasure limb = limbs.get(1);
-        add("h1", limb.id(), "hanger", limb.lengthCm() * 0.5, limb.bearingDeg() + 30, 128, limb.diameterMm() * 0.28,
-                Math.max(35, limb.lengthCm() * 0.3), Math.max(2, limb.ageY() - 2), null);
+        add(
+                "h1",
+                limb.id(),
+                "hanger",
+                limb.lengthCm() * 0.5,
+                limb.bearingDeg() + 30,
+                128,
+                limb.diameterMm() * 0.28,
+                Math.max(35, limb.lengthCm() * 0.3),
+                Math.max(2, limb.ageY() - 2),
+                null);
     }
 
     private void addShoots(int i, List<Survey.ShootCount> more) {
@@ -215,9 +343,21 @@ final class Faults {
     private static LimbMeasure withWood(LimbMeasure limb, List<Survey.ShootCount> shoots) {
         Survey.SpurCount spurs = limb.wood() == null ? null : limb.wood().spurs();
         return new LimbMeasure(
-                limb.id(), limb.parent(), limb.role(), limb.atCm(), limb.bearingDeg(), limb.angleDeg(), limb.tipAngleDeg(),
-                limb.diameterMm(), limb.lengthCm(), limb.ageY(), limb.lastGrowthCm(), limb.condition(), limb.disease(),
-                limb.note(), new Survey.SmallWood(shoots, spurs, null));
+                limb.id(),
+                limb.parent(),
+                limb.role(),
+                limb.atCm(),
+                limb.bearingDeg(),
+                limb.angleDeg(),
+                limb.tipAngleDeg(),
+                limb.diameterMm(),
+                limb.lengthCm(),
+                limb.ageY(),
+                limb.lastGrowthCm(),
+                limb.condition(),
+                limb.disease(),
+                limb.note(),
+                new Survey.SmallWood(shoots, spurs, null));
     }
 
     /** An open centre grows tall by its scaffolds; other systems by their leader, whose height the trunk holds. */
@@ -228,7 +368,15 @@ final class Faults {
         for (int i = 0; i < limbs.size(); i++) {
             LimbMeasure limb = limbs.get(i);
             if (limb.role().equals("scaffold") && limb.parent().equals("trunk")) {
-                limbs.set(i, with(limb, limb.atCm(), limb.bearingDeg(), limb.angleDeg() - 4, limb.diameterMm(), limb.lengthCm() * 1.75));
+                limbs.set(
+                        i,
+                        with(
+                                limb,
+                                limb.atCm(),
+                                limb.bearingDeg(),
+                                limb.angleDeg() - 4,
+                                limb.diameterMm(),
+                                limb.lengthCm() * 1.75));
             }
         }
     }
@@ -240,11 +388,19 @@ final class Faults {
             if (limb.ageY() == null || limb.ageY() < 2 || limb.condition().contains("dead")) {
                 continue;
             }
-            addShoots(i, List.of(
-                    new Survey.ShootCount("matchstick", "side", (int) Math.round(metres * (open ? 4 : 6)), open ? 22.0 : 16.0),
-                    new Survey.ShootCount("pencil", "in", (int) Math.round(metres * 1.5), open ? 45.0 : 30.0),
-                    new Survey.ShootCount("strong", "up", (int) Math.round(metres * (open ? 2.5 : 2)), open ? 95.0 : 75.0),
-                    new Survey.ShootCount("pencil", "side", (int) Math.round(metres * (open ? 4 : 5)), open ? 48.0 : 30.0)));
+            addShoots(
+                    i,
+                    List.of(
+                            new Survey.ShootCount(
+                                    "matchstick",
+                                    "side",
+                                    (int) Math.round(metres * (open ? 4 : 6)),
+                                    open ? 22.0 : 16.0),
+                            new Survey.ShootCount("pencil", "in", (int) Math.round(metres * 1.5), open ? 45.0 : 30.0),
+                            new Survey.ShootCount(
+                                    "strong", "up", (int) Math.round(metres * (open ? 2.5 : 2)), open ? 95.0 : 75.0),
+                            new Survey.ShootCount(
+                                    "pencil", "side", (int) Math.round(metres * (open ? 4 : 5)), open ? 48.0 : 30.0)));
         }
     }
 }

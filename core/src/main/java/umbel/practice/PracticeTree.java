@@ -57,44 +57,52 @@ public final class PracticeTree {
             heightCm = Math.max(heightCm * 1.28, system.equals("central-leader") ? 560 : heightCm);
         }
         return new Survey(
-                Survey.FORMAT, facts(), new Survey.Site(47.6, 410.0), LocalDate.of(2027, 2, 2),
-                new Survey.TrunkMeasure(Math.round(trunkMm), 30.0, Math.round(heightCm), 10.0), limbs);
+                Survey.FORMAT,
+                facts(),
+                new Survey.Site(47.6, 410.0),
+                LocalDate.of(2027, 2, 2),
+                new Survey.TrunkMeasure(Math.round(trunkMm), 30.0, Math.round(heightCm), 10.0),
+                limbs);
     }
 
     private Survey.TreeFacts facts() {
         boolean peach = system.equals("open-centre");
-        String stock =
-                switch (system) {
-                    case "tall-spindle" -> "dwarfing";
-                    case "modified-central-leader" -> "semi-dwarfing";
-                    default -> "semi-vigorous";
-                };
-        Survey.Spacing spacing =
-                switch (system) {
-                    case "tall-spindle" -> new Survey.Spacing(1.0, 3.5);
-                    case "modified-central-leader" -> new Survey.Spacing(3.5, 5);
-                    case "open-centre" -> new Survey.Spacing(4, 5);
-                    default -> new Survey.Spacing(5, 6);
-                };
+        String stock = switch (system) {
+            case "tall-spindle" -> "dwarfing";
+            case "modified-central-leader" -> "semi-dwarfing";
+            default -> "semi-vigorous";
+        };
+        Survey.Spacing spacing = switch (system) {
+            case "tall-spindle" -> new Survey.Spacing(1.0, 3.5);
+            case "modified-central-leader" -> new Survey.Spacing(3.5, 5);
+            case "open-centre" -> new Survey.Spacing(4, 5);
+            default -> new Survey.Spacing(5, 6);
+        };
         return new Survey.TreeFacts(
-                "", peach ? "peach" : "apple", leaf, system, new Survey.Cultivar("", "standard", "moderate", "moderate"),
-                new Survey.Rootstock("", stock), spacing, 10.0);
+                "",
+                peach ? "peach" : "apple",
+                leaf,
+                system,
+                new Survey.Cultivar("", "standard", "moderate", "moderate"),
+                new Survey.Rootstock("", stock),
+                spacing,
+                10.0);
     }
 
     private void centralLeader() {
         double grown = Math.min(1, leaf / 12.0);
-        trunkMm = 30 + 7.2 * Math.min(leaf, 24);
+        trunkMm = 30 + 5.5 * Math.min(leaf, 24);
         heightCm = 130 + 290 * grown;
         int limbNumber = 1;
         double bearing = random.nextDouble() * 360;
         double[] tierStart = {70, 190, 285, 350};
         int[] counts = {4, 3, 2, 2};
-        double[] reach = {1.0, 0.68, 0.45, 0.28};
+        double[] reach = {1.0, 0.7, 0.42, 0.26};
         for (int tier = 0; tier < 4 && tierStart[tier] < heightCm - 45; tier++) {
             bearing += 55;
             for (int i = 0; i < counts[tier]; i++) {
-                double at = tierStart[tier] + i * between(13, 16);
-                double length = (60 + 150 * grown) * reach[tier] * between(0.92, 1.08);
+                double at = tierStart[tier] + i * between(13.5, 16);
+                double length = (60 + 225 * grown) * reach[tier] * between(0.92, 1.08);
                 double angle = between(50, 58) + tier * 3;
                 double diameter = trunkMm * (1 - at / (heightCm * 1.1)) * between(0.33, 0.40);
                 int age = (int) Math.max(2, (leaf - 1) * (1 - tier * 0.2));
@@ -103,10 +111,26 @@ public final class PracticeTree {
                 addLimb(id, "trunk", tier < 2 ? "scaffold" : "limb", at, heading, angle, diameter, length, age);
                 if (length > 110) {
                     double side = random.nextBoolean() ? 1 : -1;
-                    addLimb(id + "a", id, "lateral", length * 0.42, heading + side * between(44, 56), between(60, 70),
-                            diameter * 0.42, length * 0.42, Math.max(2, age - 4));
-                    addLimb(id + "b", id, "lateral", length * 0.66, heading - side * between(42, 54), between(62, 72),
-                            diameter * 0.36, length * 0.32, Math.max(2, age - 6));
+                    addLimb(
+                            id + "a",
+                            id,
+                            "lateral",
+                            length * 0.42,
+                            heading + side * between(56, 66),
+                            between(66, 74),
+                            diameter * 0.42,
+                            length * 0.42,
+                            Math.max(2, age - 4));
+                    addLimb(
+                            id + "b",
+                            id,
+                            "lateral",
+                            length * 0.66,
+                            heading - side * between(56, 68),
+                            between(66, 76),
+                            diameter * 0.36,
+                            length * 0.32,
+                            Math.max(2, age - 6));
                 }
             }
         }
@@ -118,13 +142,27 @@ public final class PracticeTree {
         heightCm = 110 + 140 * grown;
         double bearing = random.nextDouble() * 360;
         for (int i = 0; i < 5; i++) {
-            addLimb(String.valueOf(i + 1), "trunk", "scaffold", 62 + i * between(10.5, 12), bearing + i * 144,
-                    between(52, 60), trunkMm * between(0.33, 0.38), (70 + 75 * grown) * between(0.93, 1.05),
+            addLimb(
+                    String.valueOf(i + 1),
+                    "trunk",
+                    "scaffold",
+                    62 + i * between(11.5, 12.5),
+                    bearing + i * 144,
+                    between(52, 60),
+                    trunkMm * between(0.28, 0.33),
+                    (70 + 75 * grown) * between(0.93, 1.05),
                     Math.max(2, leaf - 1));
         }
         for (int i = 0; i < 3 && leaf >= 4; i++) {
-            addLimb(String.valueOf(i + 6), "trunk", "limb", 165 + i * between(11, 13), bearing + 72 + i * 120,
-                    between(58, 66), trunkMm * between(0.17, 0.2), (50 + 30 * grown) * between(0.9, 1.05),
+            addLimb(
+                    String.valueOf(i + 6),
+                    "trunk",
+                    "limb",
+                    165 + i * between(11, 13),
+                    bearing + 72 + i * 120,
+                    between(58, 66),
+                    trunkMm * between(0.17, 0.2),
+                    (50 + 30 * grown) * between(0.9, 1.05),
                     Math.max(2, leaf - 3));
         }
     }
@@ -138,8 +176,16 @@ public final class PracticeTree {
             double share = i / (count - 1.0);
             double at = 68 + (heightCm - 68 - 75) * share;
             double diameter = (16.5 - 8.5 * share) * between(0.9, 1.08) * Math.min(1, trunkMm / 46);
-            addLimb(String.valueOf(i + 1), "trunk", "limb", at, bearing + i * GOLDEN_ANGLE, between(82, 99), diameter,
-                    (62 - 27 * share) * between(0.92, 1.1), share > 0.75 ? 1 + (leaf > 2 ? 1 : 0) : Math.min(leaf, 3));
+            addLimb(
+                    String.valueOf(i + 1),
+                    "trunk",
+                    "limb",
+                    at,
+                    bearing + i * GOLDEN_ANGLE,
+                    between(82, 99),
+                    diameter,
+                    (62 - 27 * share) * between(0.92, 1.1),
+                    share > 0.75 ? 1 + (leaf > 2 ? 1 : 0) : Math.min(leaf, 3));
         }
     }
 
@@ -153,24 +199,73 @@ public final class PracticeTree {
             double heading = bearing + i * 120 + between(-8, 8);
             double diameter = trunkMm * between(0.56, 0.62);
             double length = 105 + 95 * grown;
-            addLimb(id, "trunk", "scaffold", 45 + i * 13, heading, between(44, 50), diameter, length, Math.max(2, leaf - 1));
+            addLimb(
+                    id,
+                    "trunk",
+                    "scaffold",
+                    45 + i * 13,
+                    heading,
+                    between(44, 50),
+                    diameter,
+                    length,
+                    Math.max(2, leaf - 1));
             if (leaf >= 3) {
-                addLimb(id + "a", id, "scaffold", 52 + between(0, 12), heading + between(38, 48), between(44, 52),
-                        diameter * 0.68, length * 0.72, Math.max(2, leaf - 2));
-                addLimb(id + "b", id, "lateral", length * 0.62, heading - between(40, 52), between(55, 65),
-                        diameter * 0.4, length * 0.42, Math.max(2, leaf - 3));
+                addLimb(
+                        id + "a",
+                        id,
+                        "scaffold",
+                        58 + between(0, 12),
+                        heading + between(62, 72),
+                        between(50, 56),
+                        diameter * 0.68,
+                        length * 0.72,
+                        Math.max(2, leaf - 2));
+                addLimb(
+                        id + "b",
+                        id,
+                        "lateral",
+                        length * 0.62,
+                        heading - between(60, 72),
+                        between(58, 66),
+                        diameter * 0.4,
+                        length * 0.42,
+                        Math.max(2, leaf - 3));
             }
         }
     }
 
     private void addLimb(
-            String id, String parent, String role, double at, double bearing, double angle, double diameter, double length,
+            String id,
+            String parent,
+            String role,
+            double at,
+            double bearing,
+            double angle,
+            double diameter,
+            double length,
             int age) {
-        Double lastGrowth = age == 1 ? null : Double.valueOf(Math.round(Math.min(length * 0.4, extension() * between(0.8, 1.2))));
+        Double lastGrowth =
+                age == 1 ? null : Double.valueOf(Math.round(Math.min(length * 0.4, extension() * between(0.8, 1.2))));
         limbs.add(new Survey.LimbMeasure(
-                id, parent, role, Math.round(at), Math.round(((bearing % 360) + 360) % 360), Math.round(angle), null,
-                Math.max(4, Math.round(diameter)), Math.round(length), age, lastGrowth, List.of("sound"), null, null,
+                id,
+                parent,
+                role,
+                Math.round(at),
+                Math.round(((bearing % 360) + 360) % 360),
+                Math.round(angle),
+                null,
+                Math.max(4, Math.round(diameter)),
+                Math.round(length),
+                age,
+                lastGrowth,
+                List.of("sound"),
+                null,
+                null,
                 wood(length - (lastGrowth == null ? length : lastGrowth), age)));
+    }
+
+    private boolean slender() {
+        return system.equals("tall-spindle");
     }
 
     private double extension() {
@@ -187,16 +282,19 @@ public final class PracticeTree {
                             shoots("pencil", "out", metres * between(1.0, 1.6), 50),
                             shoots("pencil", "up", metres * between(0.8, 1.2), 52),
                             shoots("matchstick", "side", metres * between(0.6, 1.0), 20)),
-                    new Survey.SpurCount((int) (metres * 2), 1.0), null);
+                    new Survey.SpurCount((int) (metres * 2), 1.0),
+                    null);
         }
-        double spurs = age >= 2 ? metres * between(17, 23) : 0;
+        double spurs = age >= 2 ? metres * between(0.9, 1.1) * (slender() ? 34 : 14 + 1.5 * Math.min(age, 15)) : 0;
+        double dense = slender() ? 1 : 1 + 0.06 * Math.min(age, 15);
         return new Survey.SmallWood(
                 List.of(
-                        shoots("pencil", "side", metres * between(2.2, 3.0), 28),
-                        shoots("pencil", "out", metres * between(1.0, 1.6), 26),
-                        shoots("matchstick", "side", metres * between(0.8, 1.6), 14),
-                        shoots("pencil", "up", metres * between(0.4, 0.8), 30)),
-                new Survey.SpurCount((int) spurs, (double) Math.min(4, Math.max(1, age - 1))), null);
+                        shoots("pencil", "side", metres * dense * between(2.2, 3.0), 28),
+                        shoots("pencil", "out", metres * dense * between(1.0, 1.6), 26),
+                        shoots("matchstick", "side", metres * dense * between(0.8, 1.6), 14),
+                        shoots("pencil", "up", metres * dense * between(0.4, 0.8), 30)),
+                new Survey.SpurCount((int) spurs, (double) Math.min(4, Math.max(1, age - 1))),
+                null);
     }
 
     private static Survey.ShootCount shoots(String shootClass, String attitude, double count, double length) {

@@ -34,21 +34,34 @@ final class Crossing implements Rule {
                 if (apart(boxes[i], boxes[j]) || a.parent() == b.index() || b.parent() == a.index()) {
                     continue;
                 }
-                double gap = Units.toCm(closest(a, b));
+                double gap = Units.toCm(closest(a, b, Units.fromCm(clearance)));
                 if (gap >= clearance) {
                     continue;
                 }
                 Axis worse = worse(scene, a, b);
                 Axis better = worse == a ? b : a;
-                double error = 100 * Math.min(a.length(), b.length()) * Math.toRadians(scene.errors().angleDeg()) * 0.5;
+                double error = 100
+                        * Math.min(a.length(), b.length())
+                        * Math.toRadians(scene.errors().angleDeg())
+                        * 0.5;
                 found.add(new Finding(
-                        "crossing", Stage.FRAME, List.of(worse.id(), better.id()), "clear space between the limbs",
-                        gap, clearance, "cm", gap < 0.5 ? Severity.ACT : Severity.CONSIDER,
+                        "crossing",
+                        Stage.FRAME,
+                        List.of(worse.id(), better.id()),
+                        "clear space between the limbs",
+                        gap,
+                        clearance,
+                        "cm",
+                        gap < 0.5 ? Severity.ACT : Severity.CONSIDER,
                         Doubt.below(gap, clearance, error),
-                        String.format(Locale.ROOT, gap < 0.5
-                                ? "Limbs %s and %s rub: %3$.0f cm is left between them."
-                                : "Limbs %s and %s cross with %.0f cm between them; they will rub as they thicken.",
-                                worse.id(), better.id(), Math.max(0, gap))));
+                        String.format(
+                                Locale.ROOT,
+                                gap < 0.5
+                                        ? "Limbs %s and %s rub: %3$.0f cm is left between them."
+                                        : "Limbs %s and %s cross with %.0f cm between them; they will rub as they thicken.",
+                                worse.id(),
+                                better.id(),
+                                Math.max(0, gap))));
             }
         }
         found.sort(Comparator.comparingDouble(Finding::value));
@@ -64,8 +77,8 @@ final class Crossing implements Rule {
         return limb.conditions().isEmpty() ? limb.baseDiameter() * (0.3 + scene.lightOn(limb)) : -1;
     }
 
-    /** Least distance between the barks of two limbs beyond their origins, metres. */
-    private static double closest(Axis a, Axis b) {
+    /** Least distance between the barks of two limbs beyond their origins, metres; pieces further apart than matters are passed over. */
+    private static double closest(Axis a, Axis b, double matters) {
         double least = Double.MAX_VALUE;
         Course first = a.course();
         Course second = b.course();
@@ -73,13 +86,19 @@ final class Crossing implements Rule {
             if (first.along(i) < FROM_ORIGIN) {
                 continue;
             }
+            Vec p = first.point(i);
+            double around = matters + a.diameters()[i] + first.along(i) - first.along(i - 1);
             for (int j = 1; j < second.size(); j++) {
-                if (second.along(j) < FROM_ORIGIN) {
+                Vec q = second.point(j);
+                double near = around + b.diameters()[j] + second.along(j) - second.along(j - 1);
+                double dx = p.x() - q.x();
+                double dy = p.y() - q.y();
+                double dz = p.z() - q.z();
+                if (second.along(j) < FROM_ORIGIN || dx * dx + dy * dy + dz * dz > near * near) {
                     continue;
                 }
-                double distance = between(first.point(i - 1), first.point(i), second.point(j - 1), second.point(j));
-                double radii = (a.diameterAt(first.along(i)) + b.diameterAt(second.along(j))) / 2;
-                least = Math.min(least, distance - radii);
+                double distance = between(first.point(i - 1), p, second.point(j - 1), q);
+                least = Math.min(least, distance - (a.diameters()[i] + b.diameters()[j]) / 2);
             }
         }
         return least;

@@ -21,9 +21,11 @@ final class CrowdedOrigin implements Rule {
             return found;
         }
         List<Axis> mains = scene.limbsOn(scene.tree().trunk()).stream()
-                .filter(limb -> Scene.isFrame(limb) && limb.age() >= 2 && limb.at() >= scene.tree().setting().unionAt())
-                .filter(limb -> limb.role() == Role.SCAFFOLD
-                        || limb.baseDiameter() >= MAIN_SHARE * scene.parentBelow(limb))
+                .filter(limb -> Scene.isFrame(limb)
+                        && limb.age() >= 2
+                        && limb.at() >= scene.tree().setting().unionAt())
+                .filter(limb ->
+                        limb.role() == Role.SCAFFOLD || limb.baseDiameter() >= MAIN_SHARE * scene.parentBelow(limb))
                 .sorted(Comparator.comparingDouble(Axis::at))
                 .toList();
         for (int i = 1; i < mains.size(); i++) {
@@ -37,10 +39,23 @@ final class CrowdedOrigin implements Rule {
             Axis better = worse == lower ? upper : lower;
             double error = scene.errors().heightCm();
             found.add(new Finding(
-                    "crowded-origin", Stage.FRAME, List.of(worse.id(), better.id()), "gap on the trunk", gap, gapCm,
-                    "cm", gap < gapCm * 0.6 ? Severity.ACT : Severity.CONSIDER, Doubt.below(gap, gapCm, error),
-                    String.format(Locale.ROOT, "Limbs %s and %s leave the trunk %.0f cm apart; under %.0f cm neither gets a sound union. Limb %s is the better placed.",
-                            lower.id(), upper.id(), gap, gapCm, better.id())));
+                    "crowded-origin",
+                    Stage.FRAME,
+                    List.of(worse.id(), better.id()),
+                    "gap on the trunk",
+                    gap,
+                    gapCm,
+                    "cm",
+                    gap < gapCm * 0.6 ? Severity.ACT : Severity.CONSIDER,
+                    Doubt.below(gap, gapCm, error),
+                    String.format(
+                            Locale.ROOT,
+                            "Limbs %s and %s leave the trunk %.0f cm apart; under %.0f cm neither gets a sound union. Limb %s is the better placed.",
+                            lower.id(),
+                            upper.id(),
+                            gap,
+                            gapCm,
+                            better.id())));
         }
         found.sort(Comparator.comparingDouble(Finding::value));
         return found;

@@ -25,10 +25,22 @@ final class Crowding implements Rule {
                 continue;
             }
             found.add(new Finding(
-                    "crowding", Stage.RENEWAL, List.of(limb.id() + "/shoots"), "shoots a metre", perMetre, most, "a metre",
-                    Doubt.severity(perMetre, most), Doubt.above(perMetre, most, perMetre * scene.errors().countShare()),
-                    String.format(Locale.ROOT, "Limb %s carries %d one-year shoots, %.0f a metre; %.0f can be kept in light.",
-                            limb.id(), count, perMetre, most)));
+                    "crowding",
+                    Stage.RENEWAL,
+                    List.of(limb.id() + "/shoots"),
+                    "shoots a metre",
+                    perMetre,
+                    most,
+                    "a metre",
+                    Doubt.severity(perMetre, most),
+                    Doubt.above(perMetre, most, perMetre * scene.errors().countShare()),
+                    String.format(
+                            Locale.ROOT,
+                            "Limb %s carries %d one-year shoots, %.0f a metre; %.0f can be kept in light.",
+                            limb.id(),
+                            count,
+                            perMetre,
+                            most)));
         }
         found.sort(Comparator.comparingDouble(Finding::value).reversed());
         return found;

@@ -22,12 +22,24 @@ final class Hanger implements Rule {
             if (limb.role() == Role.SUCKER || !hangs && limb.role() != Role.HANGER) {
                 continue;
             }
-            double confidence = limb.role() == Role.HANGER ? 0.95 : Doubt.above(lean, most, scene.errors().angleDeg());
+            double confidence = limb.role() == Role.HANGER
+                    ? 0.95
+                    : Doubt.above(lean, most, scene.errors().angleDeg());
             found.add(new Finding(
-                    "hanger", Stage.UPRIGHTS, List.of(limb.id()), "inclination", lean, most, "°",
-                    hangs ? Doubt.severity(lean, most) : Severity.CONSIDER, confidence,
-                    String.format(Locale.ROOT, "Limb %s hangs at %.0f° from upright: shaded, and its fruit stays small.",
-                            limb.id(), lean)));
+                    "hanger",
+                    Stage.UPRIGHTS,
+                    List.of(limb.id()),
+                    "inclination",
+                    lean,
+                    most,
+                    "°",
+                    hangs ? Doubt.severity(lean, most) : Severity.CONSIDER,
+                    confidence,
+                    String.format(
+                            Locale.ROOT,
+                            "Limb %s hangs at %.0f° from upright: shaded, and its fruit stays small.",
+                            limb.id(),
+                            lean)));
         }
         for (Axis limb : scene.limbs()) {
             readShoots(scene, limb, found);
@@ -42,10 +54,19 @@ final class Hanger implements Rule {
             return;
         }
         found.add(new Finding(
-                "hanger", Stage.UPRIGHTS, List.of(limb.id() + "/shoots/down"), "metres of hanging shoots", metres,
-                LEAST_SHOOTS_METRES, "m", Severity.CONSIDER,
+                "hanger",
+                Stage.UPRIGHTS,
+                List.of(limb.id() + "/shoots/down"),
+                "metres of hanging shoots",
+                metres,
+                LEAST_SHOOTS_METRES,
+                "m",
+                Severity.CONSIDER,
                 Doubt.above(metres, LEAST_SHOOTS_METRES, metres * scene.errors().countShare()),
-                String.format(Locale.ROOT, "%s from the underside of limb %s.",
-                        shoots.size() == 1 ? "One shoot hangs" : shoots.size() + " shoots hang", limb.id())));
+                String.format(
+                        Locale.ROOT,
+                        "%s from the underside of limb %s.",
+                        shoots.size() == 1 ? "One shoot hangs" : shoots.size() + " shoots hang",
+                        limb.id())));
     }
 }

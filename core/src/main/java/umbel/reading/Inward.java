@@ -45,10 +45,20 @@ final class Inward implements Rule {
             return;
         }
         found.add(new Finding(
-                "inward", Stage.FRAME, List.of(limb.id()), "heading off the line to the trunk", angle, most, "°",
-                Doubt.severity(angle, most), Doubt.below(angle, most, scene.errors().bearingDeg()),
-                String.format(Locale.ROOT, "Limb %s heads back toward the trunk, %.0f° off the straight line: it fills the middle.",
-                        limb.id(), angle)));
+                "inward",
+                Stage.FRAME,
+                List.of(limb.id()),
+                "heading off the line to the trunk",
+                angle,
+                most,
+                "°",
+                Doubt.severity(angle, most),
+                Doubt.below(angle, most, scene.errors().bearingDeg()),
+                String.format(
+                        Locale.ROOT,
+                        "Limb %s heads back toward the trunk, %.0f° off the straight line: it fills the middle.",
+                        limb.id(),
+                        angle)));
     }
 
     private static void readShoots(Scene scene, Axis limb, List<Finding> found) {
@@ -58,10 +68,19 @@ final class Inward implements Rule {
             return;
         }
         found.add(new Finding(
-                "inward", Stage.UPRIGHTS, List.of(limb.id() + "/shoots/in"), "metres of shoots heading inward", metres,
-                LEAST_SHOOTS_METRES, "m", Severity.CONSIDER,
+                "inward",
+                Stage.UPRIGHTS,
+                List.of(limb.id() + "/shoots/in"),
+                "metres of shoots heading inward",
+                metres,
+                LEAST_SHOOTS_METRES,
+                "m",
+                Severity.CONSIDER,
                 Doubt.above(metres, LEAST_SHOOTS_METRES, metres * scene.errors().countShare()),
-                String.format(Locale.ROOT, "%s on limb %s into the middle.",
-                        shoots.size() == 1 ? "One shoot grows" : shoots.size() + " shoots grow", limb.id())));
+                String.format(
+                        Locale.ROOT,
+                        "%s on limb %s into the middle.",
+                        shoots.size() == 1 ? "One shoot grows" : shoots.size() + " shoots grow",
+                        limb.id())));
     }
 }

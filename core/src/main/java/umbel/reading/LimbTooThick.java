@@ -26,18 +26,40 @@ final class LimbTooThick implements Rule {
             double diameter = Units.toMm(limb.baseDiameter());
             if (ratio > most) {
                 found.add(new Finding(
-                        "limb-too-thick", Stage.FRAME, List.of(limb.id()), "diameter ratio", ratio, most, "",
-                        Doubt.severity(ratio, most), Doubt.above(ratio, most, scene.ratioError(ratio)),
-                        String.format(Locale.ROOT, "Limb %s is %.2f as thick as the %s it grows from; over %.2f it takes over.",
-                                limb.id(), ratio, trunkLimb ? "trunk" : "limb", most)));
+                        "limb-too-thick",
+                        Stage.FRAME,
+                        List.of(limb.id()),
+                        "diameter ratio",
+                        ratio,
+                        most,
+                        "",
+                        Doubt.severity(ratio, most),
+                        Doubt.above(ratio, most, scene.ratioError(ratio)),
+                        String.format(
+                                Locale.ROOT,
+                                "Limb %s is %.2f as thick as the %s it grows from; over %.2f it takes over.",
+                                limb.id(),
+                                ratio,
+                                trunkLimb ? "trunk" : "limb",
+                                most)));
             } else if (trunkLimb && limits.diameterMostMm() != null && diameter > limits.diameterMostMm()) {
                 double error = diameter * scene.errors().diameterShare();
                 found.add(new Finding(
-                        "limb-too-thick", Stage.FRAME, List.of(limb.id()), "diameter", diameter, limits.diameterMostMm(),
-                        "mm", Doubt.severity(diameter, limits.diameterMostMm()),
+                        "limb-too-thick",
+                        Stage.FRAME,
+                        List.of(limb.id()),
+                        "diameter",
+                        diameter,
+                        limits.diameterMostMm(),
+                        "mm",
+                        Doubt.severity(diameter, limits.diameterMostMm()),
                         Doubt.above(diameter, limits.diameterMostMm(), error),
-                        String.format(Locale.ROOT, "Limb %s is %.0f mm thick; a limb of this system is renewed at %.0f mm.",
-                                limb.id(), diameter, limits.diameterMostMm())));
+                        String.format(
+                                Locale.ROOT,
+                                "Limb %s is %.0f mm thick; a limb of this system is renewed at %.0f mm.",
+                                limb.id(),
+                                diameter,
+                                limits.diameterMostMm())));
             }
         }
         found.sort((a, b) -> Double.compare(b.value() / b.threshold(), a.value() / a.threshold()));

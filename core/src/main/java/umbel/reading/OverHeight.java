@@ -27,9 +27,20 @@ final class OverHeight implements Rule {
         double top = tall.get(0).course().top();
         double error = top * scene.errors().lengthShare();
         return List.of(new Finding(
-                "over-height", Stage.FRAME, tall.stream().map(Axis::id).toList(), "height of the top", top, most, "m",
-                Doubt.severity(top, most), Doubt.above(top, most, error),
-                String.format(Locale.ROOT, "The top stands at %.1f m; with a reach of %.1f m this system is workable to %.1f m.",
-                        top, scene.reach(), most)));
+                "over-height",
+                Stage.FRAME,
+                tall.stream().map(Axis::id).toList(),
+                "height of the top",
+                top,
+                most,
+                "m",
+                Doubt.severity(top, most),
+                Doubt.above(top, most, error),
+                String.format(
+                        Locale.ROOT,
+                        "The top stands at %.1f m; with a reach of %.1f m this system is workable to %.1f m.",
+                        top,
+                        scene.reach(),
+                        most)));
     }
 }

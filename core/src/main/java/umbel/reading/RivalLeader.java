@@ -6,7 +6,6 @@ import java.util.Locale;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Role;
-import umbel.wood.Units;
 
 /** An upright nearly as thick and as tall as the leader, in a system that wants one leader. */
 final class RivalLeader implements Rule {
@@ -21,7 +20,9 @@ final class RivalLeader implements Rule {
         for (Axis limb : scene.limbs()) {
             Axis parent = scene.parent(limb);
             boolean onLeader = parent.kind() == AxisKind.TRUNK || parent.role() == Role.LEADER;
-            if (!onLeader || limb.role() == Role.SUCKER || limb.at() < scene.tree().setting().unionAt()) {
+            if (!onLeader
+                    || limb.role() == Role.SUCKER
+                    || limb.at() < scene.tree().setting().unionAt()) {
                 continue;
             }
             double ratio = limb.baseDiameter() / scene.parentAbove(limb);
@@ -33,13 +34,28 @@ final class RivalLeader implements Rule {
                 continue;
             }
             double confidence = Doubt.above(ratio, scene.school().rivalDiameterRatio(), scene.ratioError(ratio))
-                    * Doubt.below(lean, scene.school().rivalInclinationDeg(), scene.errors().angleDeg());
+                    * Doubt.below(
+                            lean,
+                            scene.school().rivalInclinationDeg(),
+                            scene.errors().angleDeg());
             found.add(new Finding(
-                    "rival-leader", Stage.FRAME, List.of(limb.id()), "diameter against the leader at the fork", ratio,
-                    scene.school().rivalDiameterRatio(), "", Severity.ACT, confidence,
-                    String.format(Locale.ROOT,
+                    "rival-leader",
+                    Stage.FRAME,
+                    List.of(limb.id()),
+                    "diameter against the leader at the fork",
+                    ratio,
+                    scene.school().rivalDiameterRatio(),
+                    "",
+                    Severity.ACT,
+                    confidence,
+                    String.format(
+                            Locale.ROOT,
                             "Limb %s stands %.0f° off upright, %.2f as thick as the leader where they part, and reaches %.1f m of its %.1f m: two tops.",
-                            limb.id(), lean, ratio, limb.course().top(), leaderTop)));
+                            limb.id(),
+                            lean,
+                            ratio,
+                            limb.course().top(),
+                            leaderTop)));
         }
         found.sort((a, b) -> Double.compare(b.value(), a.value()));
         return found;

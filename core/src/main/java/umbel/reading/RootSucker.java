@@ -25,12 +25,23 @@ final class RootSucker implements Rule {
                     ? 0.98
                     : Doubt.below(limb.at(), union, Units.fromCm(scene.errors().heightCm()));
             found.add(new Finding(
-                    "root-sucker", Stage.SUCKERS, List.of(limb.id()), "origin above ground against the graft union",
-                    Units.toCm(limb.at()), Units.toCm(union), "cm", Severity.ACT, confidence,
-                    String.format(Locale.ROOT, below
-                            ? "Shoot %s starts at %.0f cm, below the graft union at %.0f cm: it is rootstock, not the tree you planted."
-                            : "Shoot %s was noted as a sucker; it starts at %.0f cm, the union is at %.0f cm.",
-                            limb.id(), Units.toCm(limb.at()), Units.toCm(union))));
+                    "root-sucker",
+                    Stage.SUCKERS,
+                    List.of(limb.id()),
+                    "origin above ground against the graft union",
+                    Units.toCm(limb.at()),
+                    Units.toCm(union),
+                    "cm",
+                    Severity.ACT,
+                    confidence,
+                    String.format(
+                            Locale.ROOT,
+                            below
+                                    ? "Shoot %s starts at %.0f cm, below the graft union at %.0f cm: it is rootstock, not the tree you planted."
+                                    : "Shoot %s was noted as a sucker; it starts at %.0f cm, the union is at %.0f cm.",
+                            limb.id(),
+                            Units.toCm(limb.at()),
+                            Units.toCm(union))));
         }
         return found;
     }

@@ -92,7 +92,9 @@ final class Scene {
 
     /** One-year shoots of one attitude on a limb. */
     List<Axis> shoots(Axis limb, Attitude attitude) {
-        return shoots(limb).stream().filter(shoot -> shoot.attitude() == attitude).toList();
+        return shoots(limb).stream()
+                .filter(shoot -> shoot.attitude() == attitude)
+                .toList();
     }
 
     /** All one-year shoots on a limb. */
@@ -116,7 +118,9 @@ final class Scene {
 
     /** Inclination of the straight line from a limb's origin to its tip, degrees from vertical. */
     static double lean(Axis limb) {
-        Vec line = limb.course().point(limb.course().size() - 1).minus(limb.course().point(0));
+        Vec line = limb.course()
+                .point(limb.course().size() - 1)
+                .minus(limb.course().point(0));
         return Units.toDegrees(line.inclination());
     }
 

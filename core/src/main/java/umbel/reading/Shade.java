@@ -27,10 +27,20 @@ final class Shade implements Rule {
                 .toList();
         String where = dark.isEmpty() ? "" : " Darkest: limb " + String.join(", ", dark) + ".";
         return List.of(new Finding(
-                "shade", Stage.FRAME, dark, "share of fruiting sites under " + Math.round(limit * 100) + " % of open light",
-                share, most, "", Doubt.severity(share, most),
+                "shade",
+                Stage.FRAME,
+                dark,
+                "share of fruiting sites under " + Math.round(limit * 100) + " % of open light",
+                share,
+                most,
+                "",
+                Doubt.severity(share, most),
                 Doubt.above(share, most, scene.errors().lightShare()),
-                String.format(Locale.ROOT, "%.0f %% of the fruiting wood gets under %.0f %% of open light; fruit there stays small and its buds die.%s",
-                        100 * share, 100 * limit, where)));
+                String.format(
+                        Locale.ROOT,
+                        "%.0f %% of the fruiting wood gets under %.0f %% of open light; fruit there stays small and its buds die.%s",
+                        100 * share,
+                        100 * limit,
+                        where)));
     }
 }

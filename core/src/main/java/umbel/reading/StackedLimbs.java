@@ -16,7 +16,9 @@ final class StackedLimbs implements Rule {
     public List<Finding> read(Scene scene) {
         double stackGap = scene.tree().setting().system().scaffolds().stackGapCm();
         List<Axis> mains = scene.limbsOn(scene.tree().trunk()).stream()
-                .filter(limb -> Scene.isFrame(limb) && limb.age() >= 2 && limb.at() >= scene.tree().setting().unionAt())
+                .filter(limb -> Scene.isFrame(limb)
+                        && limb.age() >= 2
+                        && limb.at() >= scene.tree().setting().unionAt())
                 .sorted(Comparator.comparingDouble(Axis::at))
                 .toList();
         List<Finding> found = new ArrayList<>();
@@ -34,14 +36,35 @@ final class StackedLimbs implements Rule {
                         || light >= scene.school().stackLight()) {
                     continue;
                 }
-                double confidence = Doubt.below(Units.toCm(gap), stackGap, scene.errors().heightCm())
-                        * Doubt.below(light, scene.school().stackLight(), scene.errors().lightShare())
-                        * Doubt.below(turn, scene.school().stackBearingDeg(), scene.errors().bearingDeg());
+                double confidence =
+                        Doubt.below(Units.toCm(gap), stackGap, scene.errors().heightCm())
+                                * Doubt.below(
+                                        light,
+                                        scene.school().stackLight(),
+                                        scene.errors().lightShare())
+                                * Doubt.below(
+                                        turn,
+                                        scene.school().stackBearingDeg(),
+                                        scene.errors().bearingDeg());
                 found.add(new Finding(
-                        "stacked-limbs", Stage.FRAME, List.of(upper.id(), lower.id()), "gap above the lower limb",
-                        Units.toCm(gap), stackGap, "cm", Doubt.severity(Units.toCm(gap), stackGap), confidence,
-                        String.format(Locale.ROOT, "Limb %s stands %.0f cm above limb %s, %.0f° apart; limb %s has %.0f %% of open light.",
-                                upper.id(), Units.toCm(gap), lower.id(), turn, lower.id(), 100 * light)));
+                        "stacked-limbs",
+                        Stage.FRAME,
+                        List.of(upper.id(), lower.id()),
+                        "gap above the lower limb",
+                        Units.toCm(gap),
+                        stackGap,
+                        "cm",
+                        Doubt.severity(Units.toCm(gap), stackGap),
+                        confidence,
+                        String.format(
+                                Locale.ROOT,
+                                "Limb %s stands %.0f cm above limb %s, %.0f° apart; limb %s has %.0f %% of open light.",
+                                upper.id(),
+                                Units.toCm(gap),
+                                lower.id(),
+                                turn,
+                                lower.id(),
+                                100 * light)));
             }
         }
         found.sort(Comparator.comparingDouble(Finding::value));

@@ -18,7 +18,8 @@ final class TightCrotch implements Rule {
         List<Finding> found = new ArrayList<>();
         for (Axis limb : scene.frame()) {
             Axis parent = scene.parent(limb);
-            boolean fromStock = parent.parent() < 0 && limb.at() < scene.tree().setting().unionAt();
+            boolean fromStock =
+                    parent.parent() < 0 && limb.at() < scene.tree().setting().unionAt();
             if (limb.baseDiameter() < LEAST_DIAMETER || fromStock) {
                 continue;
             }
@@ -28,12 +29,24 @@ final class TightCrotch implements Rule {
                 continue;
             }
             boolean splitting = limb.is(Condition.SPLITTING);
-            double confidence = splitting ? 0.98 : Doubt.below(angle, least, scene.errors().angleDeg());
+            double confidence =
+                    splitting ? 0.98 : Doubt.below(angle, least, scene.errors().angleDeg());
             found.add(new Finding(
-                    "tight-crotch", Stage.FRAME, List.of(limb.id()), "crotch angle", angle, least, "°",
-                    splitting ? Severity.ACT : Doubt.severity(angle, least), confidence,
-                    String.format(Locale.ROOT, "Limb %s leaves at %.0f°%s: bark is caught in a crotch this tight, and it splits under a crop.",
-                            limb.id(), angle, splitting ? " and has begun to split" : "")));
+                    "tight-crotch",
+                    Stage.FRAME,
+                    List.of(limb.id()),
+                    "crotch angle",
+                    angle,
+                    least,
+                    "°",
+                    splitting ? Severity.ACT : Doubt.severity(angle, least),
+                    confidence,
+                    String.format(
+                            Locale.ROOT,
+                            "Limb %s leaves at %.0f°%s: bark is caught in a crotch this tight, and it splits under a crop.",
+                            limb.id(),
+                            angle,
+                            splitting ? " and has begun to split" : "")));
         }
         found.sort((a, b) -> Double.compare(a.value(), b.value()));
         return found;

@@ -19,11 +19,19 @@ final class UnsoundWood implements Rule {
             if (limb.conditions().isEmpty()) {
                 continue;
             }
-            String noted = String.join(" and ", limb.conditions().stream().map(Condition::word).toList());
+            String noted = String.join(
+                    " and ", limb.conditions().stream().map(Condition::word).toList());
             String disease = limb.disease().isEmpty() ? "" : " (" + limb.disease() + ")";
             found.add(new Finding(
-                    "unsound-wood", Stage.UNSOUND, List.of(limb.id()), "noted condition", 1, 0, "",
-                    limb.is(ACT) ? Severity.ACT : Severity.CONSIDER, 0.98,
+                    "unsound-wood",
+                    Stage.UNSOUND,
+                    List.of(limb.id()),
+                    "noted condition",
+                    1,
+                    0,
+                    "",
+                    limb.is(ACT) ? Severity.ACT : Severity.CONSIDER,
+                    0.98,
                     "Limb " + limb.id() + " is noted " + noted + disease + "."));
         }
         return found;

@@ -34,10 +34,21 @@ final class WaterSprout implements Rule {
                         ? 0.95
                         : Doubt.above(yearly, least, yearly * scene.errors().lengthShare());
                 found.add(new Finding(
-                        "water-sprout", Stage.UPRIGHTS, List.of(limb.id()), "growth in a year", yearly, least, "cm",
-                        yearly > least ? Severity.ACT : Severity.CONSIDER, confidence,
-                        String.format(Locale.ROOT, "%s is a water sprout: %.0f cm a year, straight up from limb %s.",
-                                limb.id(), yearly, scene.parent(limb).id())));
+                        "water-sprout",
+                        Stage.UPRIGHTS,
+                        List.of(limb.id()),
+                        "growth in a year",
+                        yearly,
+                        least,
+                        "cm",
+                        yearly > least ? Severity.ACT : Severity.CONSIDER,
+                        confidence,
+                        String.format(
+                                Locale.ROOT,
+                                "%s is a water sprout: %.0f cm a year, straight up from limb %s.",
+                                limb.id(),
+                                yearly,
+                                scene.parent(limb).id())));
             }
         }
         for (Axis limb : scene.limbs()) {
@@ -50,16 +61,28 @@ final class WaterSprout implements Rule {
         List<Axis> uprights = scene.shoots(limb, Attitude.UP).stream()
                 .filter(shoot -> shoot.shootClass() == umbel.wood.ShootClass.STRONG)
                 .toList();
-        double longest = uprights.stream().mapToDouble(shoot -> Units.toCm(shoot.length())).max().orElse(0);
+        double longest = uprights.stream()
+                .mapToDouble(shoot -> Units.toCm(shoot.length()))
+                .max()
+                .orElse(0);
         if (longest <= least) {
             return;
         }
         found.add(new Finding(
-                "water-sprout", Stage.UPRIGHTS, List.of(limb.id() + "/shoots/up/strong"), "longest upright shoot",
-                longest, least, "cm", Severity.ACT,
+                "water-sprout",
+                Stage.UPRIGHTS,
+                List.of(limb.id() + "/shoots/up/strong"),
+                "longest upright shoot",
+                longest,
+                least,
+                "cm",
+                Severity.ACT,
                 Doubt.above(longest, least, longest * scene.errors().lengthShare()),
-                String.format(Locale.ROOT, "%s on limb %s, up to %.0f cm.",
+                String.format(
+                        Locale.ROOT,
+                        "%s on limb %s, up to %.0f cm.",
                         uprights.size() == 1 ? "One strong upright" : uprights.size() + " strong uprights",
-                        limb.id(), longest)));
+                        limb.id(),
+                        longest)));
     }
 }

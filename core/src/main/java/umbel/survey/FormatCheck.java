@@ -25,7 +25,8 @@ public final class FormatCheck {
     public FormatCheck(String name) {
         try (InputStream in = FormatCheck.class.getResourceAsStream("/formats/" + name + ".schema.json")) {
             String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
-            schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(text);
+            schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                    .getSchema(text);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -10,7 +10,10 @@ public final class InvalidSurvey extends RuntimeException {
     private final transient List<FieldError> errors;
 
     public InvalidSurvey(List<FieldError> errors) {
-        super(errors.isEmpty() ? "The survey cannot be read." : errors.get(0).field() + ": " + errors.get(0).message());
+        super(
+                errors.isEmpty()
+                        ? "The survey cannot be read."
+                        : errors.get(0).field() + ": " + errors.get(0).message());
         this.errors = List.copyOf(errors);
     }
 

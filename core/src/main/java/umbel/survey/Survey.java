@@ -58,7 +58,8 @@ public record Survey(
 
     /** The grower's own name for the stock, and its class of vigour. */
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    public record Rootstock(String name, @JsonProperty("class") String vigourClass) {}
+    public record Rootstock(
+            String name, @JsonProperty("class") String vigourClass) {}
 
     /** Distances to the neighbours, metres. */
     public record Spacing(double inRow, double betweenRows) {}
@@ -66,7 +67,8 @@ public record Survey(
     /** Where the tree stands; latitude degrees north of the equator, elevation metres. */
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record Site(
-            @JsonProperty("latitude_deg") Double latitudeDeg, @JsonProperty("elevation_m") Double elevationM) {}
+            @JsonProperty("latitude_deg") Double latitudeDeg,
+            @JsonProperty("elevation_m") Double elevationM) {}
 
     /** The trunk: diameter and where it was taken, height of its top, height of the graft union. */
     @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -130,5 +132,6 @@ public record Survey(
 
     /** Spurs on the limb: how many, and their usual age in years. */
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    public record SpurCount(int count, @JsonProperty("age_y") Double ageY) {}
+    public record SpurCount(
+            int count, @JsonProperty("age_y") Double ageY) {}
 }

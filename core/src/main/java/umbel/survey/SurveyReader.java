@@ -79,13 +79,16 @@ public final class SurveyReader {
             if (limb.id().equals(Survey.TRUNK)) {
                 errors.add(new FieldError("limbs[" + i + "].id", "The id 'trunk' is kept for the trunk itself."));
             } else if (byId.putIfAbsent(limb.id(), limb) != null) {
-                errors.add(new FieldError("limbs[" + i + "].id", "Another limb already has the id '" + limb.id() + "'."));
+                errors.add(
+                        new FieldError("limbs[" + i + "].id", "Another limb already has the id '" + limb.id() + "'."));
             }
             smallWood += countOf(limb.wood());
         }
         if (smallWood > MOST_SMALL_WOOD) {
-            errors.add(new FieldError("limbs", "Shoots and spurs add up to " + smallWood + "; at most "
-                    + MOST_SMALL_WOOD + " can be read on one tree."));
+            errors.add(new FieldError(
+                    "limbs",
+                    "Shoots and spurs add up to " + smallWood + "; at most " + MOST_SMALL_WOOD
+                            + " can be read on one tree."));
         }
         for (int i = 0; i < limbs.size(); i++) {
             checkOrigin(survey, limbs.get(i), byId, "limbs[" + i + "]", errors);
@@ -111,8 +114,10 @@ public final class SurveyReader {
             String at = limb.id();
             while (byId.containsKey(at)) {
                 if (!seen.add(at)) {
-                    errors.add(new FieldError(path + ".parent", "Limb '" + limb.id()
-                            + "' grows from itself by way of '" + limb.parent() + "'; parents must lead to the trunk."));
+                    errors.add(new FieldError(
+                            path + ".parent",
+                            "Limb '" + limb.id() + "' grows from itself by way of '" + limb.parent()
+                                    + "'; parents must lead to the trunk."));
                     return;
                 }
                 at = byId.get(at).parent();
@@ -122,9 +127,14 @@ public final class SurveyReader {
             return;
         }
         if (limb.atCm() > parentLength) {
-            errors.add(new FieldError(path + ".at_cm", String.format(Locale.ROOT,
-                    "The limb starts at %.0f cm, beyond the end of its parent '%s' at %.0f cm.",
-                    limb.atCm(), limb.parent(), parentLength)));
+            errors.add(new FieldError(
+                    path + ".at_cm",
+                    String.format(
+                            Locale.ROOT,
+                            "The limb starts at %.0f cm, beyond the end of its parent '%s' at %.0f cm.",
+                            limb.atCm(),
+                            limb.parent(),
+                            parentLength)));
         }
     }
 

@@ -136,7 +136,8 @@ public record Axis(
         double share = distance / length();
         double young = Math.max(0, distance - (length() - lastGrowth));
         double leafShare = kind.isSmallWood() ? share : lastGrowth > 0 ? young / lastGrowth : 0;
-        return with(index, parent, left, kept, leafArea * leafShare, siteWeight * leafShare, flowerBuds * leafShare, young);
+        return with(
+                index, parent, left, kept, leafArea * leafShare, siteWeight * leafShare, flowerBuds * leafShare, young);
     }
 
     /** This axis with another number of flower buds. */
@@ -159,7 +160,24 @@ public record Axis(
             double buds,
             double young) {
         return new Axis(
-                newIndex, id, limb, kind, role, newParent, at, line, thickness, age, young, conditions, disease,
-                provenance, shootClass, attitude, leaf, sites, buds);
+                newIndex,
+                id,
+                limb,
+                kind,
+                role,
+                newParent,
+                at,
+                line,
+                thickness,
+                age,
+                young,
+                conditions,
+                disease,
+                provenance,
+                shootClass,
+                attitude,
+                leaf,
+                sites,
+                buds);
     }
 }

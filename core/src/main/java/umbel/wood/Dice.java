@@ -20,6 +20,11 @@ final class Dice {
         return low + (high - low) * random.nextDouble();
     }
 
+    /** Between the bounds, the likelier the nearer to the second: small wood stands where the light is. */
+    double outward(double low, double high) {
+        return low + (high - low) * Math.sqrt(random.nextDouble());
+    }
+
     /** -1 or 1. */
     double side() {
         return random.nextBoolean() ? 1 : -1;

@@ -87,8 +87,10 @@ final class SmallWoodArrangement {
         }
         int spurs = spursGiven
                 ? wood.spurs().count()
-                : (int) Math.round(estimates.spursPerMetre() * old * setting.habit().spurs());
-        double spurAge = spursGiven && wood.spurs().ageY() != null ? wood.spurs().ageY() : estimates.spurAge();
+                : (int) Math.round(
+                        estimates.spursPerMetre() * old * setting.habit().spurs());
+        double spurAge =
+                spursGiven && wood.spurs().ageY() != null ? wood.spurs().ageY() : estimates.spurAge();
         Integer buds = wood == null ? null : wood.flowerBuds();
         return new Counts(shoots, spurs, Math.min(spurAge, Math.max(1, host.age())), buds, wood != null);
     }
@@ -99,7 +101,8 @@ final class SmallWoodArrangement {
         double owed = 0;
         for (Attitude attitude : Attitude.values()) {
             for (ShootClass shootClass : ShootClass.values()) {
-                double share = estimates.attitudeMix().get(attitude.word()) * estimates.shootMix().get(shootClass.word());
+                double share = estimates.attitudeMix().get(attitude.word())
+                        * estimates.shootMix().get(shootClass.word());
                 owed += expected * share;
                 int count = (int) Math.floor(owed + 0.5);
                 owed -= count;
@@ -121,11 +124,13 @@ final class SmallWoodArrangement {
         List<Double> lengths = setting.trade().estimates().lateralLengthCm();
         int count = Math.min((int) Math.floor(old / every), carried / 4);
         for (int i = 0; i < count; i++) {
-            double at = clear + old * (i + dice.between(0.2, 0.8)) / count;
+            double at = clear + old * Math.pow((i + dice.between(0.2, 0.8)) / count, 0.75);
             double beyond = 1 - at / host.length();
             double length = Math.min(
                     host.length() * 0.45,
-                    Units.fromCm(dice.between(lengths.get(0), lengths.get(1))) * (0.55 + 0.6 * beyond));
+                    Units.fromCm(dice.between(lengths.get(0), lengths.get(1)))
+                            * (0.55 + 0.6 * beyond)
+                            * Math.min(1, 0.4 + host.age() / 12.0));
             Vec along = host.course().directionAt(at);
             Vec side = sideOf(along).times(i % 2 == 0 ? 1 : -1);
             Vec heading = along.times(dice.between(0.35, 0.8))
@@ -137,22 +142,38 @@ final class SmallWoodArrangement {
             Course course = growing(host.course().at(at), heading, length, 0.25, 5);
             double base = Math.min(host.diameterAt(at) * 0.6, 0.004 + 0.012 * length);
             Axis lateral = new Axis(
-                    axes.size(), host.id() + "/laterals/" + i, host.id(), AxisKind.LATERAL, Role.LATERAL, host.index(),
-                    at, course, thinning(course, base, 0.0035), age, grown, Set.of(), "", Provenance.ESTIMATED, null,
-                    null, grown * species.wood().leafPerShootMetre(), 0, 0);
+                    axes.size(),
+                    host.id() + "/laterals/" + i,
+                    host.id(),
+                    AxisKind.LATERAL,
+                    Role.LATERAL,
+                    host.index(),
+                    at,
+                    course,
+                    thinning(course, base, 0.0035),
+                    age,
+                    grown,
+                    Set.of(),
+                    "",
+                    Provenance.ESTIMATED,
+                    null,
+                    null,
+                    grown * species.wood().leafPerShootMetre(),
+                    0,
+                    0);
             axes.add(lateral);
             hosts.add(lateral);
         }
     }
 
     private void addSpurs(Axis limb, List<Axis> hosts, double clear, Counts counts, Dice dice, List<Axis> axes) {
-        double[] weights = weights(hosts, clear, 1.0);
+        double[] weights = weights(hosts, clear, 2.0);
         Provenance provenance = counts.counted() ? Provenance.COUNTED : Provenance.ESTIMATED;
         for (int i = 0; i < counts.spurs(); i++) {
             Axis host = hosts.get(dice.among(weights));
             double start = host == limb ? clear : host.length() * 0.12;
             double end = Math.max(start + 0.02, host.length() - host.lastGrowth());
-            double at = Math.min(host.length(), dice.between(start, end));
+            double at = Math.min(host.length(), dice.outward(start, end));
             double age = Math.max(1, Math.round(counts.spurAge() * dice.between(0.6, 1.4)));
             Vec along = host.course().directionAt(at);
             Vec heading = sideOf(along)
@@ -161,11 +182,27 @@ final class SmallWoodArrangement {
                     .plus(along.times(0.4))
                     .unit();
             double length = Math.min(0.08, 0.012 + 0.008 * age * dice.between(0.7, 1.3));
-            Course course = growing(host.course().at(at), heading, length, 0, 1);
+            Course course = growing(fromBark(host, at, heading), heading, length, 0, 1);
             axes.add(new Axis(
-                    axes.size(), limb.id() + "/spurs/" + i, limb.id(), AxisKind.SPUR, Role.UNKNOWN, host.index(), at,
-                    course, new double[] {0.006, 0.005}, (int) age, 0, Set.of(), "", provenance, null, null,
-                    species.wood().leafPerSpur(), 1, species.bearing().perSpur(age)));
+                    axes.size(),
+                    limb.id() + "/spurs/" + i,
+                    limb.id(),
+                    AxisKind.SPUR,
+                    Role.UNKNOWN,
+                    host.index(),
+                    at,
+                    course,
+                    new double[] {0.006, 0.005},
+                    (int) age,
+                    0,
+                    Set.of(),
+                    "",
+                    provenance,
+                    null,
+                    null,
+                    species.wood().leafPerSpur(),
+                    1,
+                    species.bearing().perSpur(age)));
         }
     }
 
@@ -180,11 +217,11 @@ final class SmallWoodArrangement {
                 sum += stretch[i];
             }
             boolean upright = group.attitude() == Attitude.UP || group.attitude() == Attitude.IN;
-            double[] weights = weights(hosts, clear, upright ? 0.35 : 1.3);
+            double[] weights = weights(hosts, clear, upright ? 0.5 : 2.2);
             for (double own : stretch) {
                 Axis host = hosts.get(dice.among(weights));
                 double start = host == limb ? clear : host.length() * 0.15;
-                double at = Math.min(host.length(), dice.between(start, Math.max(start, host.length() * 0.97)));
+                double at = Math.min(host.length(), dice.outward(start, Math.max(start, host.length() * 0.97)));
                 int number = numbers.merge(group.attitude(), 1, Integer::sum) - 1;
                 double length = group.length() * own * group.count() / sum;
                 axes.add(shoot(limb, host, at, group, number, length, provenance, dice, axes.size()));
@@ -205,26 +242,45 @@ final class SmallWoodArrangement {
         Vec along = host.course().directionAt(at);
         Vec side = sideOf(along).times(dice.side());
         Vec outward = outward(host, at);
-        Vec heading =
-                switch (group.attitude()) {
-                    case UP -> Vec.UP.plus(along.times(0.25)).plus(side.times(dice.between(0, 0.25)));
-                    case SIDE -> side.times(0.9).plus(along.times(0.6)).plus(Vec.UP.times(dice.between(0.1, 0.5)));
-                    case OUT -> along.times(0.8).plus(outward.times(0.35)).plus(Vec.UP.times(0.2)).plus(side.times(dice.between(0, 0.45)));
-                    case DOWN -> Vec.UP.times(-0.8).plus(along.times(0.5)).plus(side.times(dice.between(0, 0.5)));
-                    case IN -> outward.times(-0.9).plus(Vec.UP.times(0.3)).plus(side.times(dice.between(0, 0.4)));
-                };
+        Vec heading = switch (group.attitude()) {
+            case UP -> Vec.UP.plus(along.times(0.25)).plus(side.times(dice.between(0, 0.25)));
+            case SIDE -> side.times(0.9).plus(along.times(0.6)).plus(Vec.UP.times(dice.between(0.1, 0.5)));
+            case OUT ->
+                along.times(0.8)
+                        .plus(outward.times(0.35))
+                        .plus(Vec.UP.times(0.2))
+                        .plus(side.times(dice.between(0, 0.45)));
+            case DOWN -> Vec.UP.times(-0.8).plus(along.times(0.5)).plus(side.times(dice.between(0, 0.5)));
+            case IN -> outward.times(-0.9).plus(Vec.UP.times(0.3)).plus(side.times(dice.between(0, 0.4)));
+        };
         double rise = group.attitude() == Attitude.DOWN ? 0 : 0.35 * Math.min(1, length);
-        Course course = growing(host.course().at(at), heading.unit(), length, rise, 4);
-        double usual = Units.fromMm(species.wood().shootDiameterMm().get(group.shootClass().word()));
+        Course course = growing(fromBark(host, at, heading.unit()), heading.unit(), length, rise, 4);
+        double usual = Units.fromMm(
+                species.wood().shootDiameterMm().get(group.shootClass().word()));
         double base = usual * Math.sqrt(Math.max(0.5, Math.min(1.6, length / usualLength(group.shootClass()))));
         Species.Bearing bearing = species.bearing();
-        double tipBud = Math.min(0.9, bearing.flowerPerShootTip() * setting.habit().tipFlower());
+        double tipBud =
+                Math.min(0.9, bearing.flowerPerShootTip() * setting.habit().tipFlower());
         boolean flowersAlong = bearing.flowerPerShootMetre() > 0;
         double weakness = group.shootClass() == ShootClass.PENCIL ? 1 : 0.6;
         return new Axis(
-                index, limb.id() + "/shoots/" + group.attitude().word() + "/" + number, limb.id(), AxisKind.SHOOT,
-                Role.SHOOT, host.index(), at, course, thinning(course, base, base * 0.4), 1, length, Set.of(), "",
-                provenance, group.shootClass(), group.attitude(), length * species.wood().leafPerShootMetre(),
+                index,
+                limb.id() + "/shoots/" + group.attitude().word() + "/" + number,
+                limb.id(),
+                AxisKind.SHOOT,
+                Role.SHOOT,
+                host.index(),
+                at,
+                course,
+                thinning(course, base, base * 0.4),
+                1,
+                length,
+                Set.of(),
+                "",
+                provenance,
+                group.shootClass(),
+                group.attitude(),
+                length * species.wood().leafPerShootMetre(),
                 flowersAlong ? Math.max(1, Math.round(length / SITE_EVERY)) : tipBud,
                 flowersAlong ? length * bearing.flowerPerShootMetre() * weakness : tipBud);
     }
@@ -285,6 +341,13 @@ final class SmallWoodArrangement {
             points.add(at);
         }
         return new Course(points);
+    }
+
+    /** Where a twig leaving in a direction comes out of its host's bark. */
+    private static Vec fromBark(Axis host, double at, Vec heading) {
+        Vec along = host.course().directionAt(at);
+        Vec across = heading.minus(along.times(heading.dot(along)));
+        return host.course().at(at).plus(across.unit().times(host.diameterAt(at) * 0.45));
     }
 
     private static Vec sideOf(Vec along) {

@@ -88,15 +88,23 @@ public final class TreeBuilder {
         Survey.TrunkMeasure trunk = survey.trunk();
         int leaf = orEstimate(
                 facts.leaf(),
-                (int) Math.max(1, Math.round(trunk.diameterMm() / 10 * trade.estimates().leafPerTrunkCm())),
+                (int) Math.max(
+                        1,
+                        Math.round(trunk.diameterMm() / 10 * trade.estimates().leafPerTrunkCm())),
                 "tree.leaf");
         Survey.Cultivar cultivar = facts.cultivar();
         String habit = orEstimate(cultivar == null ? null : cultivar.habit(), "standard", "tree.cultivar.habit");
         String set = orEstimate(cultivar == null ? null : cultivar.set(), "moderate", "tree.cultivar.set");
         String stock = orEstimate(
-                facts.rootstock() == null ? null : facts.rootstock().vigourClass(), "semi-dwarfing", "tree.rootstock.class");
-        double inRow = facts.spacing() == null ? system.spacing().inRow() : facts.spacing().inRow();
-        double between = facts.spacing() == null ? system.spacing().betweenRows() : facts.spacing().betweenRows();
+                facts.rootstock() == null ? null : facts.rootstock().vigourClass(),
+                "semi-dwarfing",
+                "tree.rootstock.class");
+        double inRow = facts.spacing() == null
+                ? system.spacing().inRow()
+                : facts.spacing().inRow();
+        double between = facts.spacing() == null
+                ? system.spacing().betweenRows()
+                : facts.spacing().betweenRows();
         if (facts.spacing() == null) {
             estimated.add("tree.spacing_m");
         }
@@ -107,10 +115,20 @@ public final class TreeBuilder {
                 "site.latitude_deg");
         double union = orEstimate(trunk.unionAtCm(), trade.estimates().unionCm(), "trunk.unionAt_cm");
         return new Setting(
-                facts.label() == null ? "" : facts.label(), species, system, trade, leaf,
+                facts.label() == null ? "" : facts.label(),
+                species,
+                system,
+                trade,
+                leaf,
                 trade.habits().get(habit.equals("tip-bearing") ? "tip" : habit),
-                trade.sets().get(levelOf(set)), stock, inRow, between, Units.fromDegrees(row),
-                Units.fromDegrees(latitude), Units.section(Units.fromMm(trunk.diameterMm())), Units.fromCm(union),
+                trade.sets().get(levelOf(set)),
+                stock,
+                inRow,
+                between,
+                Units.fromDegrees(row),
+                Units.fromDegrees(latitude),
+                Units.section(Units.fromMm(trunk.diameterMm())),
+                Units.fromCm(union),
                 estimated);
     }
 
@@ -156,9 +174,25 @@ public final class TreeBuilder {
         }
         double grown = topped ? 0 : Math.min(height * 0.4, extension());
         axes.add(new Axis(
-                0, Survey.TRUNK, Survey.TRUNK, AxisKind.TRUNK, Role.LEADER, -1, 0, course, diameters,
-                Math.max(1, setting.leaf()), grown, Set.of(), "", Provenance.MEASURED, null, null,
-                grown * setting.species().wood().leafPerShootMetre(), 0, 0));
+                0,
+                Survey.TRUNK,
+                Survey.TRUNK,
+                AxisKind.TRUNK,
+                Role.LEADER,
+                -1,
+                0,
+                course,
+                diameters,
+                Math.max(1, setting.leaf()),
+                grown,
+                Set.of(),
+                "",
+                Provenance.MEASURED,
+                null,
+                null,
+                grown * setting.species().wood().leafPerShootMetre(),
+                0,
+                0));
     }
 
     private void addLimb(Survey.LimbMeasure limb, Axis parent) {
@@ -172,22 +206,41 @@ public final class TreeBuilder {
                 : Math.min(length, Units.fromCm(limb.lastGrowthCm()));
         double base = Units.fromDegrees(limb.angleDeg());
         boolean upright = role == Role.WATER_SPROUT || role == Role.SUCKER || role == Role.LEADER || age == 1;
-        double rise = upright ? 0 : setting.system().tipRiseDeg() + setting.habit().angleDeg();
+        double rise =
+                upright ? 0 : setting.system().tipRiseDeg() + setting.habit().angleDeg();
         double tip = limb.tipAngleDeg() == null
                 ? Math.max(0, Math.min(Math.PI, base + Units.fromDegrees(rise)))
                 : Units.fromDegrees(limb.tipAngleDeg());
-        Course course = curve(limb.id(), parent.course().at(at), Units.fromDegrees(limb.bearingDeg()), base, tip, length);
+        Course course =
+                curve(limb.id(), parent.course().at(at), Units.fromDegrees(limb.bearingDeg()), base, tip, length);
         EnumSet<Condition> conditions = EnumSet.noneOf(Condition.class);
-        limb.condition().stream().map(Condition::of).filter(c -> c != Condition.SOUND).forEach(conditions::add);
+        limb.condition().stream()
+                .map(Condition::of)
+                .filter(c -> c != Condition.SOUND)
+                .forEach(conditions::add);
         boolean dead = conditions.contains(Condition.DEAD);
         Species species = setting.species();
         double flowers = dead ? 0 : grown * species.bearing().flowerPerShootMetre() * (age == 1 ? 0.3 : 1);
         axes.add(new Axis(
-                axes.size(), limb.id(), limb.id(), AxisKind.LIMB, role, parent.index(), at, course,
-                taper(limb.id(), course, diameter, tipDiameter(diameter)), age, grown, conditions,
-                limb.disease() == null ? "" : limb.disease(), Provenance.MEASURED, null, null,
+                axes.size(),
+                limb.id(),
+                limb.id(),
+                AxisKind.LIMB,
+                role,
+                parent.index(),
+                at,
+                course,
+                taper(limb.id(), course, diameter, tipDiameter(diameter)),
+                age,
+                grown,
+                conditions,
+                limb.disease() == null ? "" : limb.disease(),
+                Provenance.MEASURED,
+                null,
+                null,
                 dead ? 0 : grown * species.wood().leafPerShootMetre(),
-                flowers > 0 ? Math.ceil(grown / SmallWoodArrangement.SITE_EVERY) : 0, flowers));
+                flowers > 0 ? Math.ceil(grown / SmallWoodArrangement.SITE_EVERY) : 0,
+                flowers));
     }
 
     /** Limb age where none was given: as many years as its length takes at the usual extension, and its thickness asks. */
@@ -230,7 +283,9 @@ public final class TreeBuilder {
      */
     private double[] taper(String id, Course course, double base, double tip) {
         List<Survey.LimbMeasure> forks = onParent.getOrDefault(id, List.of());
-        double total = forks.stream().mapToDouble(fork -> Units.section(fork.diameterMm())).sum();
+        double total = forks.stream()
+                .mapToDouble(fork -> Units.section(fork.diameterMm()))
+                .sum();
         double atForks = total > 0 ? setting.trade().estimates().trunkTaper() : 0;
         double end = (tip * tip) / (base * base);
         double[] diameters = new double[course.size()];
@@ -262,7 +317,10 @@ public final class TreeBuilder {
         return limb == null ? null : limb.wood();
     }
 
-    /** How far from its origin an axis carries no small wood of its own: the trunk is clean up to its highest limb. */
+    /**
+     * How far from its origin an axis carries no small wood of its own: the trunk is clean up to its highest limb, and a limb
+     * goes bare from its origin outward as it ages, since the middle of the tree is dark.
+     */
     private double clearBelow(Axis axis) {
         if (axis.kind() == AxisKind.TRUNK) {
             return onParent.getOrDefault(Survey.TRUNK, List.of()).stream()
@@ -270,6 +328,7 @@ public final class TreeBuilder {
                     .max()
                     .orElse(axis.length() / 2);
         }
-        return Math.min(0.25, axis.length() * 0.2);
+        double bare = Math.min(0.3, 0.08 + 0.02 * axis.age());
+        return Math.min(0.7, axis.length() * bare);
     }
 }

@@ -56,8 +56,8 @@ class PeriodicSweepTest {
             CanopyGrid grid = new CanopyGrid(30.1, 30.1, 2, 0.1, G);
             grid.set(1, 150, 150, 5);
             double zenith = Math.atan(one[0]);
-            PeriodicSweep sweep = new PeriodicSweep(
-                    grid, new double[] {15.05}, new double[] {15.05}, new double[] {0.0});
+            PeriodicSweep sweep =
+                    new PeriodicSweep(grid, new double[] {15.05}, new double[] {15.05}, new double[] {0.0});
             double[] direction = Sky.single(zenith, Math.PI / 2).direction(0);
             assertThat(Math.exp(-sweep.opticalDepths(direction)[0]))
                     .as("tangent %s", one[0])
