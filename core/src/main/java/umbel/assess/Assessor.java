@@ -238,7 +238,7 @@ public final class Assessor {
     }
 
     /** The one or two measurements behind the least sure findings. */
-    private static List<Assessment.Measure> measureNext(List<Finding> findings) {
+    public static List<Assessment.Measure> measureNext(List<Finding> findings) {
         Set<String> seen = new LinkedHashSet<>();
         List<Assessment.Measure> next = new ArrayList<>();
         findings.stream()

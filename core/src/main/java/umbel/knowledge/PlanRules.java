@@ -1,6 +1,7 @@
 package umbel.knowledge;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
+import java.util.List;
 import java.util.Map;
 
 /** What a plan weighs and how finely it searches; from {@code knowledge/plan.yaml}, where each line is explained. */
@@ -14,9 +15,13 @@ public record PlanRules(
         double sureGain,
         Variant gentler,
         Variant firmer,
+        List<Purpose> purposes,
         Map<String, Double> goals,
         int years,
         Lowering lowering) {
+
+    /** A common purpose of pruning, as goal weights. */
+    public record Purpose(String id, String name, Map<String, Double> goals) {}
 
     /** Coefficients of the terms of a tree's worth. */
     public record Worth(

@@ -75,6 +75,16 @@ public final class Planner {
         return new Planner(found, reading, wish, null).plan("recommended", 1);
     }
 
+    /** What the grower marked and nothing else, put into the order of work with each step's reason and numbers. */
+    public static Plan marked(Tree found, TreeReader.Reading reading, Wish wish) {
+        Planner planner = new Planner(found, reading, wish, null);
+        List<Chosen> chosen = new ArrayList<>();
+        for (Operation operation : wish.taken()) {
+            chosen.add(new Chosen(planner.asCandidate(operation), 0));
+        }
+        return planner.describe("marked", chosen);
+    }
+
     private boolean allowed(Candidate candidate) {
         if (wish.refused().contains(candidate.key())) {
             return false;
@@ -203,25 +213,23 @@ public final class Planner {
         return group.startsWith(other) || other.startsWith(group);
     }
 
+    /** Whether a year with this candidate keeps to the limits; what is beyond argument is counted, and only never refused. */
     private boolean withinLimits(List<Chosen> chosen, Candidate candidate, int year) {
         List<Operation> before =
                 operations(chosen.stream().filter(one -> one.year() < year).toList());
-        List<Chosen> weighed = chosen.stream().filter(one -> one.year() <= year).toList();
-        List<Operation> after = with(operations(weighed), candidate.operation());
-        List<Operation> exempt = new ArrayList<>(before);
-        weighed.stream()
-                .filter(one -> one.year() == year && one.candidate().beyondArgument())
-                .forEach(one -> exempt.add(one.candidate().operation()));
-        double share = cut(after).woodShare() - cut(exempt).woodShare();
+        List<Operation> upToNow =
+                operations(chosen.stream().filter(one -> one.year() <= year).toList());
+        List<Operation> after = with(upToNow, candidate.operation());
+        double share = cut(after).woodShare() - cut(before).woodShare();
         return share <= wish.limits().woodShare() + 1e-9
-                && bigCuts(after, exempt) <= wish.limits().bigCuts();
+                && bigCuts(after, before) <= wish.limits().bigCuts();
     }
 
-    private int bigCuts(List<Operation> operations, List<Operation> exempt) {
+    private int bigCuts(List<Operation> operations, List<Operation> earlier) {
         CutTree cut = cut(operations);
         int big = 0;
         for (int i = 0; i < operations.size(); i++) {
-            if (!exempt.contains(operations.get(i))) {
+            if (!earlier.contains(operations.get(i))) {
                 Effect effect = Effect.of(cut, i, wish.limits().reach());
                 big += effect.big() ? effect.cuts() : 0;
             }

@@ -41,6 +41,14 @@ public record Totals(
      * @param reach height a person on the ground reaches, metres
      */
     public static Totals of(CutTree cut, CropReading uncut, double reach) {
+        return read(cut, uncut, reach).totals();
+    }
+
+    /** Totals with the light they were worked out from. */
+    public record Sum(Totals totals, LightReading light) {}
+
+    /** Adds up a visit, and gives the light of the tree that is left as well. */
+    public static Sum read(CutTree cut, CropReading uncut, double reach) {
         int big = 0;
         int cuts = 0;
         double minutes = cut.operations().isEmpty()
@@ -61,7 +69,7 @@ public record Totals(
         Tree left = cut.left();
         LightReading light = LightModel.read(left);
         CropReading crop = CropReading.of(left, light, uncut.targetFruits());
-        return new Totals(
+        Totals totals = new Totals(
                 cut.woodShare(),
                 big,
                 cuts,
@@ -74,6 +82,7 @@ public record Totals(
                 share(crop, uncut),
                 sprouts,
                 mass);
+        return new Sum(totals, light);
     }
 
     private static double share(CropReading after, CropReading before) {

@@ -1,0 +1,28 @@
+package umbel.app;
+
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
+import org.springframework.context.annotation.Bean;
+import umbel.assess.Assessor;
+import umbel.knowledge.Knowledge;
+
+/** The program round the core: keeps trees, surveys, work and records, and serves the interface. */
+@SpringBootApplication
+@ConfigurationPropertiesScan
+public class UmbelApplication {
+
+    public static void main(String[] args) {
+        SpringApplication.run(UmbelApplication.class, args);
+    }
+
+    @Bean
+    Knowledge knowledge() {
+        return Knowledge.shipped();
+    }
+
+    @Bean
+    Assessor assessor(Knowledge knowledge) {
+        return new Assessor(knowledge);
+    }
+}

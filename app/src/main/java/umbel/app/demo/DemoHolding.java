@@ -1,0 +1,207 @@
+package umbel.app.demo;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.json.JsonMapper;
+import umbel.app.UmbelSettings;
+import umbel.app.log.RecordRepository;
+import umbel.app.log.WorkRecord;
+import umbel.app.orchard.Block;
+import umbel.app.orchard.BlockRepository;
+import umbel.app.orchard.Holding;
+import umbel.app.orchard.HoldingRepository;
+import umbel.app.orchard.HoldingService;
+import umbel.app.orchard.OrchardTree;
+import umbel.app.orchard.TreeRepository;
+import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.SurveyRepository;
+import umbel.practice.Fault;
+import umbel.practice.PracticeTree;
+import umbel.survey.Survey;
+import umbel.survey.SurveyReader;
+
+/** Fills an empty data folder with an invented holding: three blocks and their surveyed trees, each with faults. */
+@Component
+class DemoHolding {
+
+    private static final Logger LOG = LoggerFactory.getLogger(DemoHolding.class);
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private final UmbelSettings settings;
+    private final HoldingRepository holdings;
+    private final BlockRepository blocks;
+    private final TreeRepository trees;
+    private final SurveyRepository surveys;
+    private final RecordRepository records;
+    private final HoldingService service;
+    private final TransactionTemplate transactions;
+    private final Clock clock = Clock.systemDefaultZone();
+
+    DemoHolding(
+            UmbelSettings settings,
+            HoldingRepository holdings,
+            BlockRepository blocks,
+            TreeRepository trees,
+            SurveyRepository surveys,
+            RecordRepository records,
+            HoldingService service,
+            TransactionTemplate transactions) {
+        this.settings = settings;
+        this.holdings = holdings;
+        this.blocks = blocks;
+        this.trees = trees;
+        this.surveys = surveys;
+        this.records = records;
+        this.service = service;
+        this.transactions = transactions;
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void fillWhenEmpty() {
+        if (!settings.demo()) {
+            return;
+        }
+        transactions.executeWithoutResult(status -> {
+            if (holdings.count() == 0) {
+                fill();
+                LOG.info("The demo holding was written to an empty data folder.");
+            }
+        });
+        service.page();
+    }
+
+    private void fill() {
+        Holding holding = holdings.save(new Holding("Halden Combe Orchards", 47.6, 410));
+        kilnField(holding);
+        longWall(holding);
+        southCourt(holding);
+    }
+
+    private void kilnField(Holding holding) {
+        Block block = blocks.save(new Block(
+                holding,
+                "Kiln Field",
+                "apple",
+                "central-leader",
+                "Bellmoor, Ashlock",
+                "semi-vigorous",
+                year() - 22,
+                120,
+                5,
+                6,
+                10,
+                "Dense old frame trees; staged over several winters."));
+        survey(
+                block,
+                2,
+                5,
+                22,
+                101,
+                "Bellmoor",
+                Fault.DEAD_LIMB,
+                Fault.SUCKERS,
+                Fault.STACKED_LIMBS,
+                Fault.WATER_SPROUTS);
+        survey(block, 2, 9, 22, 102, "Bellmoor", Fault.RIVAL_LEADER, Fault.WATER_SPROUTS, Fault.HANGERS);
+        survey(block, 4, 11, 22, 103, "Ashlock", Fault.TOO_TALL, Fault.THICKET, Fault.CROSSING_LIMBS);
+        survey(block, 5, 3, 22, 104, "Ashlock", Fault.BROKEN_LIMB, Fault.THICK_LIMB, Fault.INWARD_LIMB);
+        SurveyEntry calm = survey(block, 6, 7, 22, 105, "Bellmoor");
+        visited(calm, "Two shading limbs off the south side; sprouts rubbed in June.");
+    }
+
+    private void longWall(Holding holding) {
+        Block block = blocks.save(new Block(
+                holding,
+                "Long Wall",
+                "apple",
+                "tall-spindle",
+                "Merrow Late, Tansel",
+                "dwarfing",
+                year() - 4,
+                1400,
+                1.0,
+                3.5,
+                10,
+                "Slender wall, renewed limb by limb."));
+        survey(block, 3, 14, 4, 201, "Tansel", Fault.THICK_LIMB);
+        survey(block, 3, 15, 4, 202, "Tansel", Fault.RIVAL_LEADER, Fault.SUCKERS);
+        survey(block, 7, 22, 4, 203, "Merrow Late", Fault.TIGHT_CROTCH, Fault.WATER_SPROUTS);
+        survey(block, 12, 40, 4, 204, "Merrow Late", Fault.HANGERS, Fault.BROKEN_LIMB);
+        survey(block, 18, 6, 4, 205, "Tansel");
+    }
+
+    private void southCourt(Holding holding) {
+        Block block = blocks.save(new Block(
+                holding,
+                "South Court",
+                "peach",
+                "open-centre",
+                "Copperlight",
+                "semi-vigorous",
+                year() - 6,
+                90,
+                4,
+                5,
+                95,
+                "One corner with canker; cut around bloom, in dry weather."));
+        survey(block, 1, 2, 6, 301, "Copperlight", Fault.THICKET, Fault.CANKER);
+        survey(block, 1, 3, 6, 302, "Copperlight", Fault.THICKET, Fault.TOO_TALL);
+        survey(block, 3, 8, 6, 303, "Copperlight", Fault.WATER_SPROUTS, Fault.CROSSING_LIMBS, Fault.DEAD_LIMB);
+        survey(block, 4, 4, 6, 304, "Copperlight", Fault.INWARD_LIMB, Fault.SUCKERS, Fault.THICKET);
+    }
+
+    private int year() {
+        return LocalDate.now(clock).getYear();
+    }
+
+    private SurveyEntry survey(Block block, int row, int place, int leaf, long seed, String cultivar, Fault... faults) {
+        OrchardTree tree = trees.save(new OrchardTree(block, row, place));
+        Survey made = PracticeTree.survey(block.system(), leaf, seed, faults);
+        Survey.TreeFacts facts = made.tree();
+        String habit = cultivar.equals("Merrow Late") ? "tip" : "standard";
+        LocalDate day = LocalDate.now(clock).minusDays(3);
+        Survey own = new Survey(
+                Survey.FORMAT,
+                new Survey.TreeFacts(
+                        tree.label(),
+                        facts.species(),
+                        facts.leaf(),
+                        facts.system(),
+                        new Survey.Cultivar(cultivar, habit, "moderate", "moderate"),
+                        new Survey.Rootstock("", block.stock()),
+                        facts.spacing(),
+                        block.rowBearingDeg()),
+                made.site(),
+                day,
+                made.trunk(),
+                made.limbs());
+        return surveys.save(new SurveyEntry(tree, day, SurveyReader.write(own), clock.instant()));
+    }
+
+    private void visited(SurveyEntry survey, String note) {
+        List<java.util.Map<String, Object>> steps = List.of(java.util.Map.of(
+                "mark",
+                java.util.Map.of("operation", "remove", "limb", "old south limb"),
+                "title",
+                "Remove the shading limb on the south side",
+                "outcome",
+                "as-planned"));
+        records.save(new WorkRecord(
+                survey.tree(),
+                survey,
+                null,
+                survey.surveyedOn().minusYears(1),
+                "Ines, foreman",
+                14,
+                note,
+                JSON.writeValueAsString(steps),
+                clock.instant()));
+    }
+}

@@ -1,0 +1,33 @@
+package umbel.app.exchange;
+
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.parameters.RequestBody;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+import umbel.assess.AssessRequest;
+import umbel.assess.Assessment;
+import umbel.assess.Assessor;
+
+/** Reads and plans for a survey that other software sends; keeps nothing. */
+@RestController
+@RequestMapping("/api/assess")
+class AssessController {
+
+    private final Assessor assessor;
+
+    AssessController(Assessor assessor) {
+        this.assessor = assessor;
+    }
+
+    /** Reading, plans and timing of one survey. */
+    @PostMapping
+    Assessment assess(
+            @RequestBody(content = @Content(schema = @Schema(implementation = AssessRequest.class)))
+                    @org.springframework.web.bind.annotation.RequestBody
+                    JsonNode body) {
+        return assessor.assess(AssessRequest.read(body));
+    }
+}

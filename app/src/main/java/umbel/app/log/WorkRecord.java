@@ -1,0 +1,103 @@
+package umbel.app.log;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import jakarta.persistence.ManyToOne;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.time.LocalDate;
+import umbel.app.orchard.OrchardTree;
+import umbel.app.survey.SurveyEntry;
+
+/** What was done to a tree on a day; never changed, only corrected by a later entry. */
+@Entity
+@Table(name = "work_record")
+public class WorkRecord {
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private Long id;
+
+    @ManyToOne(optional = false)
+    private OrchardTree tree;
+
+    @ManyToOne(optional = false)
+    private SurveyEntry survey;
+
+    private Long correctsId;
+    private LocalDate doneOn;
+    private String who;
+    private double minutes;
+    private String note;
+
+    @Lob
+    private String document;
+
+    private Instant savedAt;
+
+    protected WorkRecord() {}
+
+    public WorkRecord(
+            OrchardTree tree,
+            SurveyEntry survey,
+            Long correctsId,
+            LocalDate doneOn,
+            String who,
+            double minutes,
+            String note,
+            String document,
+            Instant savedAt) {
+        this.tree = tree;
+        this.survey = survey;
+        this.correctsId = correctsId;
+        this.doneOn = doneOn;
+        this.who = who;
+        this.minutes = minutes;
+        this.note = note;
+        this.document = document;
+        this.savedAt = savedAt;
+    }
+
+    public Long id() {
+        return id;
+    }
+
+    public OrchardTree tree() {
+        return tree;
+    }
+
+    public SurveyEntry survey() {
+        return survey;
+    }
+
+    public Long correctsId() {
+        return correctsId;
+    }
+
+    public LocalDate doneOn() {
+        return doneOn;
+    }
+
+    public String who() {
+        return who;
+    }
+
+    public double minutes() {
+        return minutes;
+    }
+
+    public String note() {
+        return note;
+    }
+
+    public String document() {
+        return document;
+    }
+
+    public Instant savedAt() {
+        return savedAt;
+    }
+}

@@ -1,0 +1,119 @@
+package umbel.app.orchard;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.ManyToOne;
+
+/** Trees of one kind planted together. */
+@Entity
+public class Block {
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private Long id;
+
+    @ManyToOne(optional = false)
+    private Holding holding;
+
+    private String name;
+    private String species;
+    private String system;
+    private String cultivar;
+    private String stock;
+    private int plantedYear;
+    private int treeCount;
+
+    @Column(name = "in_row_m")
+    private double inRowM;
+
+    @Column(name = "between_rows_m")
+    private double betweenRowsM;
+
+    private double rowBearingDeg;
+    private String note;
+
+    protected Block() {}
+
+    /** Distances in metres, the row's bearing in degrees from north. */
+    public Block(
+            Holding holding,
+            String name,
+            String species,
+            String system,
+            String cultivar,
+            String stock,
+            int plantedYear,
+            int treeCount,
+            double inRowM,
+            double betweenRowsM,
+            double rowBearingDeg,
+            String note) {
+        this.holding = holding;
+        this.name = name;
+        this.species = species;
+        this.system = system;
+        this.cultivar = cultivar;
+        this.stock = stock;
+        this.plantedYear = plantedYear;
+        this.treeCount = treeCount;
+        this.inRowM = inRowM;
+        this.betweenRowsM = betweenRowsM;
+        this.rowBearingDeg = rowBearingDeg;
+        this.note = note;
+    }
+
+    public Long id() {
+        return id;
+    }
+
+    public Holding holding() {
+        return holding;
+    }
+
+    public String name() {
+        return name;
+    }
+
+    public String species() {
+        return species;
+    }
+
+    public String system() {
+        return system;
+    }
+
+    public String cultivar() {
+        return cultivar;
+    }
+
+    public String stock() {
+        return stock;
+    }
+
+    public int plantedYear() {
+        return plantedYear;
+    }
+
+    public int treeCount() {
+        return treeCount;
+    }
+
+    public double inRowM() {
+        return inRowM;
+    }
+
+    public double betweenRowsM() {
+        return betweenRowsM;
+    }
+
+    public double rowBearingDeg() {
+        return rowBearingDeg;
+    }
+
+    public String note() {
+        return note;
+    }
+}

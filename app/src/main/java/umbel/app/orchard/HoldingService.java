@@ -1,0 +1,224 @@
+package umbel.app.orchard;
+
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import umbel.app.http.NotFound;
+import umbel.app.log.RecordRepository;
+import umbel.app.log.WorkRecord;
+import umbel.app.plan.Work;
+import umbel.app.plan.WorkRepository;
+import umbel.app.survey.Readings;
+import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.SurveyRepository;
+import umbel.knowledge.Knowledge;
+import umbel.knowledge.PlanRules;
+import umbel.reading.Finding;
+import umbel.reading.Severity;
+import umbel.wood.Units;
+
+/** Tells what stands on the holding and what each surveyed tree needs. */
+@Service
+public class HoldingService {
+
+    private final HoldingRepository holdings;
+    private final BlockRepository blocks;
+    private final TreeRepository trees;
+    private final SurveyRepository surveys;
+    private final WorkRepository works;
+    private final RecordRepository records;
+    private final Readings readings;
+    private final Knowledge knowledge;
+
+    public HoldingService(
+            HoldingRepository holdings,
+            BlockRepository blocks,
+            TreeRepository trees,
+            SurveyRepository surveys,
+            WorkRepository works,
+            RecordRepository records,
+            Readings readings,
+            Knowledge knowledge) {
+        this.holdings = holdings;
+        this.blocks = blocks;
+        this.trees = trees;
+        this.surveys = surveys;
+        this.works = works;
+        this.records = records;
+        this.readings = readings;
+        this.knowledge = knowledge;
+    }
+
+    /** The holding; its name is empty while nothing is set up. */
+    public record HoldingPage(String name, List<BlockLine> blocks, List<TreeLine> trees) {}
+
+    /** One block. */
+    public record BlockLine(
+            long id,
+            String name,
+            String species,
+            String speciesName,
+            String system,
+            String systemName,
+            String cultivar,
+            String stock,
+            int plantedYear,
+            int treeCount,
+            double inRowM,
+            double betweenRowsM,
+            double rowBearingDeg,
+            double latitudeDeg,
+            double elevationM,
+            String note,
+            boolean supported) {}
+
+    /**
+     * One surveyed tree.
+     *
+     * @param act findings that call for action
+     * @param all all findings
+     * @param first the first of them in the order of work, in words
+     * @param under30 share of fruiting sites under 30 % of open light
+     * @param state to-decide, marked or done
+     */
+    public record TreeLine(
+            long id,
+            long blockId,
+            String label,
+            int row,
+            int place,
+            String surveyedOn,
+            int leaf,
+            int limbs,
+            double heightM,
+            int act,
+            int all,
+            String first,
+            String firstRule,
+            double under30,
+            String state,
+            String stateNote) {}
+
+    /** A tree at a place, and its newest survey where it has one. */
+    public record TreeAt(long id, String label, Long surveyId) {}
+
+    /** A choice by id and name. */
+    public record Choice(String id, String name, String why) {}
+
+    /** A system with the species it is supported for. */
+    public record SystemChoice(String id, String name, List<String> species) {}
+
+    /** What can be chosen from. */
+    public record KnownThings(
+            List<Choice> species, List<SystemChoice> systems, List<Choice> schools, List<PlanRules.Purpose> purposes) {}
+
+    @Transactional(readOnly = true)
+    public HoldingPage page() {
+        Map<Long, Work> marked = new HashMap<>();
+        works.findAll().forEach(work -> marked.put(work.tree().id(), work));
+        List<TreeLine> lines = surveys.findNewest().stream()
+                .sorted(Comparator.comparing(
+                                (SurveyEntry entry) -> entry.tree().block().id())
+                        .thenComparing(entry -> entry.tree().rowNo())
+                        .thenComparing(entry -> entry.tree().placeNo()))
+                .map(entry -> line(entry, marked.get(entry.tree().id())))
+                .toList();
+        String name = holdings.findAll().stream().findFirst().map(Holding::name).orElse("");
+        return new HoldingPage(name, blocks(), lines);
+    }
+
+    @Transactional(readOnly = true)
+    public List<BlockLine> blocks() {
+        return blocks.findAllByOrderById().stream().map(this::line).toList();
+    }
+
+    @Transactional
+    public TreeAt treeAt(long blockId, int row, int place) {
+        Block block = blocks.findById(blockId).orElseThrow(() -> new NotFound("block", blockId));
+        OrchardTree tree = trees.findByBlockIdAndRowNoAndPlaceNo(blockId, row, place)
+                .orElseGet(() -> trees.save(new OrchardTree(block, row, place)));
+        Long survey = surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(tree.id())
+                .map(SurveyEntry::id)
+                .orElse(null);
+        return new TreeAt(tree.id(), tree.label(), survey);
+    }
+
+    public KnownThings known() {
+        return new KnownThings(
+                knowledge.allSpecies().stream()
+                        .map(one -> new Choice(one.id(), one.name(), ""))
+                        .toList(),
+                knowledge.allSystems().stream()
+                        .map(one -> new SystemChoice(one.id(), one.name(), one.species()))
+                        .toList(),
+                knowledge.allSchools().stream()
+                        .map(one -> new Choice(one.id(), one.name(), one.why()))
+                        .toList(),
+                knowledge.plan().purposes());
+    }
+
+    private TreeLine line(SurveyEntry entry, Work work) {
+        Readings.ReadTree read = readings.of(entry, null, null);
+        List<Finding> findings = read.reading().findings();
+        List<WorkRecord> done =
+                records.findByTreeIdOrderByDoneOnDescIdDesc(entry.tree().id());
+        boolean doneSince = !done.isEmpty() && !done.get(0).doneOn().isBefore(entry.surveyedOn());
+        boolean isMarked = work != null && work.survey().id().equals(entry.id());
+        return new TreeLine(
+                entry.tree().id(),
+                entry.tree().block().id(),
+                entry.tree().label(),
+                entry.tree().rowNo(),
+                entry.tree().placeNo(),
+                entry.surveyedOn().toString(),
+                read.tree().setting().leaf(),
+                read.tree().limbs().size(),
+                Units.round(read.tree().top(), 1),
+                (int) findings.stream()
+                        .filter(one -> one.severity() == Severity.ACT)
+                        .count(),
+                findings.size(),
+                findings.isEmpty() ? "" : findings.get(0).reason(),
+                findings.isEmpty() ? "" : findings.get(0).rule(),
+                Units.round(read.reading().light().shareUnder(0.30), 3),
+                doneSince ? "done" : isMarked ? "marked" : "to-decide",
+                doneSince ? done.get(0).doneOn() + ", " + done.get(0).who() : "");
+    }
+
+    private BlockLine line(Block block) {
+        boolean supported =
+                knowledge.allSpecies().stream().anyMatch(one -> one.id().equals(block.species()))
+                        && knowledge.allSystems().stream()
+                                .anyMatch(one -> one.id().equals(block.system())
+                                        && one.species().contains(block.species()));
+        return new BlockLine(
+                block.id(),
+                block.name(),
+                block.species(),
+                knowledge.allSpecies().stream()
+                        .filter(one -> one.id().equals(block.species()))
+                        .map(umbel.knowledge.Species::name)
+                        .findFirst()
+                        .orElse(block.species()),
+                block.system(),
+                knowledge.allSystems().stream()
+                        .filter(one -> one.id().equals(block.system()))
+                        .map(umbel.knowledge.TrainingSystem::name)
+                        .findFirst()
+                        .orElse(block.system()),
+                block.cultivar(),
+                block.stock(),
+                block.plantedYear(),
+                block.treeCount(),
+                block.inRowM(),
+                block.betweenRowsM(),
+                block.rowBearingDeg(),
+                block.holding().latitudeDeg(),
+                block.holding().elevationM(),
+                block.note(),
+                supported);
+    }
+}

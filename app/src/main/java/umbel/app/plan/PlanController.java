@@ -1,0 +1,60 @@
+package umbel.app.plan;
+
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import umbel.assess.Assessment;
+
+/** One tree's heart: what is wrong, what to cut, and what each mark does. */
+@RestController
+@RequestMapping("/api/trees/{id}")
+class PlanController {
+
+    private final PlanService plans;
+
+    PlanController(PlanService plans) {
+        this.plans = plans;
+    }
+
+    /** The tree drawn and read, with what was decided so far. */
+    @GetMapping
+    TreeAnswers.TreePage tree(@PathVariable long id) {
+        return plans.page(id);
+    }
+
+    /** The plans for the tree, thought round what was taken and refused. */
+    @PostMapping("/plans")
+    TreeAnswers.Plans plans(@PathVariable long id, @RequestBody Decisions decisions) {
+        return plans.plans(id, decisions);
+    }
+
+    /** What the marks so far do: the gauges, what falls, what bends, what is still wrong. */
+    @PostMapping("/marks")
+    TreeAnswers.Marked marks(@PathVariable long id, @RequestBody Decisions decisions) {
+        return plans.marked(id, decisions);
+    }
+
+    /** What could be done to one limb, and what each would do beside the marks so far. */
+    @PostMapping("/limbs/{limb}/options")
+    List<TreeAnswers.Option> options(
+            @PathVariable long id, @PathVariable String limb, @RequestBody Decisions decisions) {
+        return plans.options(id, limb, decisions);
+    }
+
+    /** Keeps what was decided; refused when it was changed elsewhere meanwhile. */
+    @PutMapping("/work")
+    TreeAnswers.Kept keep(@PathVariable long id, @RequestBody TreeAnswers.Keep keep) {
+        return plans.keep(id, keep);
+    }
+
+    /** A plan of one name for printing and record: the steps of the marks in the order of work. */
+    @PostMapping("/sheet")
+    List<Assessment.StepAnswer> sheet(@PathVariable long id, @RequestBody Decisions decisions) {
+        return plans.sheet(id, decisions);
+    }
+}

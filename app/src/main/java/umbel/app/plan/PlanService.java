@@ -1,0 +1,391 @@
+package umbel.app.plan;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+import umbel.app.http.NotFound;
+import umbel.app.http.Stale;
+import umbel.app.orchard.OrchardTree;
+import umbel.app.orchard.TreeRepository;
+import umbel.app.survey.Readings;
+import umbel.app.survey.StandDrawing;
+import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.SurveyRepository;
+import umbel.assess.AssessRequest;
+import umbel.assess.Assessment;
+import umbel.assess.Assessor;
+import umbel.assess.Mark;
+import umbel.assess.Words;
+import umbel.cut.CutTree;
+import umbel.cut.Effect;
+import umbel.cut.ImpossibleCut;
+import umbel.cut.Operation;
+import umbel.cut.Options;
+import umbel.cut.Target;
+import umbel.knowledge.Knowledge;
+import umbel.plan.Limits;
+import umbel.plan.Plan;
+import umbel.plan.Planner;
+import umbel.plan.Totals;
+import umbel.plan.Wish;
+import umbel.reading.TreeReader;
+import umbel.wood.Axis;
+import umbel.wood.AxisKind;
+import umbel.wood.Tree;
+import umbel.wood.Units;
+
+/** Joins a saved tree with the core's reading, cutting and planning. */
+@Service
+public class PlanService {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private final TreeRepository trees;
+    private final SurveyRepository surveys;
+    private final WorkRepository works;
+    private final Readings readings;
+    private final Assessor assessor;
+    private final Knowledge knowledge;
+
+    public PlanService(
+            TreeRepository trees,
+            SurveyRepository surveys,
+            WorkRepository works,
+            Readings readings,
+            Assessor assessor,
+            Knowledge knowledge) {
+        this.trees = trees;
+        this.surveys = surveys;
+        this.works = works;
+        this.readings = readings;
+        this.assessor = assessor;
+        this.knowledge = knowledge;
+    }
+
+    /** What was decided on a tree, and from which version. */
+    private record Standing(Decisions decisions, long version, boolean outdated) {}
+
+    @Transactional(readOnly = true)
+    public TreeAnswers.TreePage page(long treeId) {
+        OrchardTree tree = tree(treeId);
+        SurveyEntry survey = newest(treeId);
+        Standing standing = standing(treeId, survey);
+        Readings.ReadTree read = read(survey, standing.decisions());
+        Limits limits = assessor.limits(request(read, standing.decisions()), read.tree());
+        return new TreeAnswers.TreePage(
+                name(tree, survey, read),
+                StandDrawing.of(read.tree(), read.reading().light()),
+                assessor.reading(read.tree(), read.reading()),
+                new TreeAnswers.LimitsInForce(
+                        limits.woodShare(),
+                        limits.bigCuts(),
+                        limits.reach(),
+                        Units.round(
+                                limits.reach() * read.tree().setting().system().reachFactor(), 2)),
+                limbs(read),
+                standing.decisions(),
+                standing.version(),
+                standing.outdated());
+    }
+
+    @Transactional(readOnly = true)
+    public TreeAnswers.Plans plans(long treeId, Decisions decisions) {
+        Readings.ReadTree read = read(newest(treeId), decisions);
+        AssessRequest request = request(read, decisions);
+        Wish wish = assessor.wish(request, read.tree(), operations(decisions), new HashSet<>(decisions.refused()));
+        List<Plan> plans = Planner.plans(read.tree(), read.reading(), wish);
+        return new TreeAnswers.Plans(
+                plans.stream().map(plan -> assessor.plan(read.tree(), plan)).toList(),
+                assessor.timing(read.tree(), "dormant"),
+                Assessor.measureNext(read.reading().findings()));
+    }
+
+    @Transactional(readOnly = true)
+    public TreeAnswers.Marked marked(long treeId, Decisions decisions) {
+        Readings.ReadTree read = read(newest(treeId), decisions);
+        Limits limits = assessor.limits(request(read, decisions), read.tree());
+        CutTree cut = CutTree.of(read.tree(), operations(decisions));
+        Totals.Sum sum = Totals.read(cut, read.reading().crop(), limits.reach());
+        return new TreeAnswers.Marked(
+                Assessor.totals(sum.totals()),
+                cuts(cut),
+                moved(cut),
+                effects(cut, limits.reach()),
+                TreeReader.findings(cut.left(), read.school(), sum.light(), limits.reach()).stream()
+                        .map(Assessor::finding)
+                        .toList());
+    }
+
+    @Transactional(readOnly = true)
+    public List<TreeAnswers.Option> options(long treeId, String limbId, Decisions decisions) {
+        Readings.ReadTree read = read(newest(treeId), decisions);
+        Limits limits = assessor.limits(request(read, decisions), read.tree());
+        Tree tree = read.tree();
+        Axis limb = tree.find(limbId).filter(Axis::isFrame).orElseThrow(() -> new NotFound("limb", limbId));
+        List<Operation> others = operations(decisions).stream()
+                .filter(operation -> !operation.limb().equals(limbId))
+                .toList();
+        Totals before = Totals.of(CutTree.of(tree, others), read.reading().crop(), limits.reach());
+        List<TreeAnswers.Option> options = new ArrayList<>();
+        for (Operation operation : Options.on(tree, limb)) {
+            options.add(option(read, limits, others, operation, before));
+        }
+        for (String group : groupsOn(tree, limb)) {
+            options.add(option(read, limits, others, Operation.remove(group), before));
+        }
+        return options;
+    }
+
+    @Transactional(readOnly = true)
+    public List<Assessment.StepAnswer> sheet(long treeId, Decisions decisions) {
+        Readings.ReadTree read = read(newest(treeId), decisions);
+        Wish wish = assessor.wish(
+                request(read, decisions), read.tree(), operations(decisions), new HashSet<>(decisions.refused()));
+        return Planner.marked(read.tree(), read.reading(), wish).steps().stream()
+                .map(step -> assessor.step(read.tree(), step))
+                .toList();
+    }
+
+    @Transactional
+    public TreeAnswers.Kept keep(long treeId, TreeAnswers.Keep keep) {
+        SurveyEntry survey = newest(treeId);
+        Readings.ReadTree read = read(survey, keep.decisions());
+        CutTree.of(read.tree(), operations(keep.decisions()));
+        Work work = works.findByTreeId(treeId).orElse(null);
+        long standing = work == null ? -1 : work.version();
+        if (standing != keep.version()) {
+            throw new Stale("This tree's marks were changed in another window. Load it again to see them.");
+        }
+        Work kept = work == null ? new Work(tree(treeId)) : work;
+        kept.decide(survey, JSON.writeValueAsString(keep.decisions()));
+        return new TreeAnswers.Kept(works.saveAndFlush(kept).version());
+    }
+
+    /** Forgets what was decided, once it was done. */
+    @Transactional
+    public void clear(long treeId) {
+        works.findByTreeId(treeId).ifPresent(works::delete);
+    }
+
+    private TreeAnswers.Option option(
+            Readings.ReadTree read, Limits limits, List<Operation> others, Operation operation, Totals before) {
+        List<Operation> all = new ArrayList<>(others);
+        all.add(operation);
+        CutTree cut = CutTree.of(read.tree(), all);
+        Effect effect = Effect.of(cut, all.size() - 1, limits.reach());
+        Totals after = Totals.of(cut, read.reading().crop(), limits.reach());
+        return new TreeAnswers.Option(
+                Mark.of(operation),
+                Words.title(read.tree(), operation),
+                Words.place(read.tree(), operation),
+                Words.numbers(effect),
+                Words.answer(operation, effect),
+                Units.round(effect.woodShare(), 3),
+                Units.round(effect.flowerShare(), 3),
+                Units.round(before.under30(), 3),
+                Units.round(after.under30(), 3));
+    }
+
+    private static List<String> groupsOn(Tree tree, Axis limb) {
+        return List.of("up", "in", "down").stream()
+                .map(attitude -> limb.id() + "/shoots/" + attitude)
+                .filter(group -> !Target.of(tree, Operation.remove(group)).isEmpty())
+                .toList();
+    }
+
+    private static List<TreeAnswers.Cut> cuts(CutTree cut) {
+        List<TreeAnswers.Cut> cuts = new ArrayList<>();
+        for (Axis axis : cut.found().axes()) {
+            if (cut.takenBy(axis) >= 0) {
+                cuts.add(new TreeAnswers.Cut(axis.index(), Units.round(cut.kept(axis), 3), cut.takenBy(axis)));
+            }
+        }
+        return cuts;
+    }
+
+    private static List<TreeAnswers.Moved> moved(CutTree cut) {
+        List<TreeAnswers.Moved> moved = new ArrayList<>();
+        for (Axis axis : cut.found().axes()) {
+            cut.left()
+                    .find(axis.id())
+                    .filter(left -> !left.course()
+                            .point(left.course().size() - 1)
+                            .equals(axis.course().at(left.length())))
+                    .filter(left ->
+                            left.course().point(1).minus(axis.course().point(1)).length() > 1e-9
+                                    || left.course()
+                                                    .point(0)
+                                                    .minus(axis.course().point(0))
+                                                    .length()
+                                            > 1e-9)
+                    .ifPresent(left -> moved.add(new TreeAnswers.Moved(
+                            axis.index(), StandDrawing.line(left, null).points())));
+        }
+        return moved;
+    }
+
+    private List<TreeAnswers.Effects> effects(CutTree cut, double reach) {
+        List<TreeAnswers.Effects> effects = new ArrayList<>();
+        List<Effect> all = Effect.ofAll(cut, reach);
+        for (int i = 0; i < all.size(); i++) {
+            Operation operation = cut.operations().get(i);
+            Effect effect = all.get(i);
+            effects.add(new TreeAnswers.Effects(
+                    Mark.of(operation),
+                    Words.title(cut.found(), operation),
+                    Words.place(cut.found(), operation),
+                    Words.numbers(effect),
+                    Words.answer(operation, effect),
+                    Units.round(effect.minutes(), 2),
+                    Units.round(effect.woodShare(), 3),
+                    flag(cut, operation),
+                    Words.cautions(cut.found(), operation, effect, knowledge.cautions())));
+        }
+        return effects;
+    }
+
+    /** Where an operation's flag is tied: the cut, or the middle of a group or bend. */
+    private static double[] flag(CutTree cut, Operation operation) {
+        List<Axis> targets = Target.of(cut.found(), operation);
+        if (targets.isEmpty()) {
+            return new double[] {0, 0, 0};
+        }
+        Axis first = targets.get(targets.size() / 2);
+        double at = Double.isNaN(operation.toAngle())
+                ? Math.max(operation.at(), Math.min(0.12, first.length() / 2))
+                : first.length() / 3;
+        var place = first.course().at(at);
+        return new double[] {Units.round(place.x(), 3), Units.round(place.y(), 3), Units.round(place.z(), 3)};
+    }
+
+    private static List<TreeAnswers.LimbLine> limbs(Readings.ReadTree read) {
+        Map<String, Double> light = read.reading().light().meanByLimb();
+        List<TreeAnswers.LimbLine> lines = new ArrayList<>();
+        for (Axis limb : read.tree().limbs()) {
+            lines.add(limb(read, limb, light.get(limb.id())));
+        }
+        return lines;
+    }
+
+    private static TreeAnswers.LimbLine limb(Readings.ReadTree read, Axis limb, Double light) {
+        int shoots = 0;
+        int spurs = 0;
+        double flowers = 0;
+        for (Axis axis : read.tree().axes()) {
+            if (axis.limb().equals(limb.id())) {
+                shoots += axis.kind() == AxisKind.SHOOT ? 1 : 0;
+                spurs += axis.kind() == AxisKind.SPUR ? 1 : 0;
+                flowers += axis.flowerBuds();
+            }
+        }
+        var measured = read.request().survey().limbs().stream()
+                .filter(one -> one.id().equals(limb.id()))
+                .findFirst()
+                .orElseThrow();
+        Axis parent = read.tree().axis(limb.parent());
+        return new TreeAnswers.LimbLine(
+                limb.id(),
+                parent.id(),
+                measured.role() == null ? "unknown" : measured.role(),
+                measured.atCm(),
+                measured.bearingDeg(),
+                measured.angleDeg(),
+                measured.diameterMm(),
+                measured.lengthCm(),
+                limb.age(),
+                Units.round(Units.toCm(limb.lastGrowth()), 0),
+                Units.round(limb.baseDiameter() / parent.diameterAt(limb.at()), 2),
+                shoots,
+                spurs,
+                Units.round(flowers, 0),
+                light == null ? null : Units.round(light, 3),
+                Units.round(
+                        CutTree.of(read.tree(), List.of(Operation.remove(limb.id())))
+                                .woodShare(),
+                        3),
+                limb.conditions().stream().map(umbel.wood.Condition::word).toList(),
+                limb.disease(),
+                measured.note() == null ? "" : measured.note());
+    }
+
+    private TreeAnswers.TreeName name(OrchardTree tree, SurveyEntry survey, Readings.ReadTree read) {
+        List<Long> surveyed = surveys.findNewest().stream()
+                .map(entry -> entry.tree().id())
+                .sorted()
+                .toList();
+        int at = surveyed.indexOf(tree.id());
+        return new TreeAnswers.TreeName(
+                tree.id(),
+                tree.label(),
+                tree.block().id(),
+                tree.block().name(),
+                read.tree().setting().species().id(),
+                read.tree().setting().species().name(),
+                read.tree().setting().system().id(),
+                read.tree().setting().system().name(),
+                tree.block().cultivar(),
+                read.tree().setting().leaf(),
+                survey.surveyedOn().toString(),
+                survey.id(),
+                read.tree().limbs().size(),
+                at > 0 ? surveyed.get(at - 1) : null,
+                at >= 0 && at + 1 < surveyed.size() ? surveyed.get(at + 1) : null);
+    }
+
+    private Standing standing(long treeId, SurveyEntry survey) {
+        return works.findByTreeId(treeId)
+                .map(work -> {
+                    boolean outdated = !work.survey().id().equals(survey.id());
+                    Decisions decisions =
+                            outdated ? Decisions.none() : JSON.readValue(work.document(), Decisions.class);
+                    return new Standing(decisions, work.version(), outdated);
+                })
+                .orElse(new Standing(Decisions.none(), -1, false));
+    }
+
+    private Readings.ReadTree read(SurveyEntry survey, Decisions decisions) {
+        return readings.of(
+                survey,
+                decisions.school(),
+                decisions.hold() == null ? null : decisions.hold().reachM());
+    }
+
+    private static AssessRequest request(Readings.ReadTree read, Decisions decisions) {
+        Decisions.Hold hold = decisions.hold();
+        return new AssessRequest(
+                read.request().survey(),
+                null,
+                null,
+                decisions.goals(),
+                decisions.school(),
+                hold == null ? null : new AssessRequest.LimitsAsked(hold.woodShare(), hold.bigCuts(), hold.reachM()),
+                null,
+                null);
+    }
+
+    private static List<Operation> operations(Decisions decisions) {
+        List<Operation> operations = new ArrayList<>();
+        for (int i = 0; i < decisions.marks().size(); i++) {
+            try {
+                operations.add(decisions.marks().get(i).toOperation());
+            } catch (ImpossibleCut e) {
+                throw new ImpossibleCut("marks[" + i + "]." + e.field(), e.getMessage());
+            }
+        }
+        return operations;
+    }
+
+    private OrchardTree tree(long id) {
+        return trees.findById(id).orElseThrow(() -> new NotFound("tree", id));
+    }
+
+    private SurveyEntry newest(long treeId) {
+        tree(treeId);
+        return surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(treeId)
+                .orElseThrow(() -> new NotFound("survey of tree", treeId));
+    }
+}

@@ -1,0 +1,120 @@
+package umbel.app.plan;
+
+import java.util.List;
+import umbel.app.survey.StandDrawing;
+import umbel.assess.Assessment;
+import umbel.assess.Mark;
+
+/** What the tree view is sent. */
+public final class TreeAnswers {
+
+    private TreeAnswers() {}
+
+    /** Who the tree is. */
+    public record TreeName(
+            long id,
+            String label,
+            long blockId,
+            String block,
+            String species,
+            String speciesName,
+            String system,
+            String systemName,
+            String cultivar,
+            int leaf,
+            String surveyedOn,
+            long surveyId,
+            int limbs,
+            Long previous,
+            Long next) {}
+
+    /** Limits in force for the tree. */
+    public record LimitsInForce(double woodShare, int bigCuts, double reachM, double heightM) {}
+
+    /** The whole page of one tree; {@code workVersion} is -1 while nothing was decided. */
+    public record TreePage(
+            TreeName name,
+            StandDrawing drawing,
+            Assessment.ReadingAnswer reading,
+            LimitsInForce limits,
+            List<LimbLine> limbs,
+            Decisions decisions,
+            long workVersion,
+            boolean workOutdated) {}
+
+    /** A limb's numbers, in the format's units. */
+    public record LimbLine(
+            String id,
+            String parent,
+            String role,
+            double atCm,
+            double bearingDeg,
+            double angleDeg,
+            double diameterMm,
+            double lengthCm,
+            int age,
+            double lastGrowthCm,
+            double ratio,
+            int shoots,
+            int spurs,
+            double flowerBuds,
+            Double light,
+            double woodShare,
+            List<String> conditions,
+            String disease,
+            String note) {}
+
+    /** Plans and the timing they stand under. */
+    public record Plans(
+            List<Assessment.PlanAnswer> plans, Assessment.Timing timing, List<Assessment.Measure> measureNext) {}
+
+    /**
+     * What is kept of an axis.
+     *
+     * @param axis index in the drawing
+     * @param kept metres kept, 0 where it is gone
+     * @param mark index of the mark that took it
+     */
+    public record Cut(int axis, double kept, int mark) {}
+
+    /** An axis moved by a bend: x, y, z, diameter of each point. */
+    public record Moved(int axis, double[] points) {}
+
+    /** The tree under its marks. */
+    public record Marked(
+            Assessment.TotalsAnswer totals,
+            List<Cut> cuts,
+            List<Moved> moved,
+            List<Effects> effects,
+            List<Assessment.FindingAnswer> findings) {}
+
+    /** One mark in words and numbers, with where the flag stands on the drawing. */
+    public record Effects(
+            Mark mark,
+            String title,
+            String place,
+            String numbers,
+            String answer,
+            double minutes,
+            double woodShare,
+            double[] flag,
+            List<String> cautions) {}
+
+    /** One thing that could be done to a limb. */
+    public record Option(
+            Mark mark,
+            String title,
+            String place,
+            String numbers,
+            String answer,
+            double woodShare,
+            double flowerShare,
+            double under30Before,
+            double under30After) {}
+
+    /** Decisions to keep, and the version they were made from. */
+    public record Keep(Decisions decisions, long version) {}
+
+    /** The new version. */
+    public record Kept(long version) {}
+}

@@ -1,0 +1,111 @@
+package umbel.app.survey;
+
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.parameters.RequestBody;
+import java.net.URI;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import org.springframework.http.ResponseEntity;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+import umbel.app.http.NotFound;
+import umbel.app.orchard.OrchardTree;
+import umbel.app.orchard.TreeRepository;
+import umbel.assess.AssessRequest;
+import umbel.assess.Assessment;
+import umbel.assess.Assessor;
+import umbel.light.LightModel;
+import umbel.light.LightReading;
+import umbel.survey.Survey;
+import umbel.survey.SurveyReader;
+import umbel.wood.Tree;
+
+/** Surveys: drawn while they are entered, saved, listed and given back as the open format. */
+@RestController
+@RequestMapping("/api")
+class SurveyController {
+
+    private final SurveyRepository surveys;
+    private final TreeRepository trees;
+    private final Assessor assessor;
+    private final Clock clock = Clock.systemDefaultZone();
+
+    SurveyController(SurveyRepository surveys, TreeRepository trees, Assessor assessor) {
+        this.surveys = surveys;
+        this.trees = trees;
+        this.assessor = assessor;
+    }
+
+    /**
+     * A survey as it would be drawn.
+     *
+     * @param light shares of fruiting sites in shade
+     * @param estimated survey fields that were filled by estimates
+     */
+    public record Preview(StandDrawing drawing, Assessment.LightAnswer light, List<String> estimated) {}
+
+    /** A saved survey in a tree's history. */
+    public record SurveyLine(long id, LocalDate surveyedOn, Instant savedAt, int limbs) {}
+
+    /** Draws a survey without saving it. */
+    @PostMapping("/survey/preview")
+    Preview preview(
+            @RequestBody(content = @Content(schema = @Schema(implementation = Survey.class)))
+                    @org.springframework.web.bind.annotation.RequestBody
+                    JsonNode body) {
+        Survey survey = SurveyReader.read(body);
+        Tree tree = assessor.tree(AssessRequest.of(survey));
+        LightReading light = LightModel.read(tree);
+        return new Preview(
+                StandDrawing.of(tree, light),
+                new Assessment.LightAnswer(light.shareUnder(0.30), light.shareUnder(0.50), light.interception()),
+                tree.setting().estimated());
+    }
+
+    /** Saves a new survey of a tree; the earlier ones stay. */
+    @PostMapping("/trees/{id}/surveys")
+    @Transactional
+    ResponseEntity<SurveyLine> save(
+            @PathVariable long id,
+            @RequestBody(content = @Content(schema = @Schema(implementation = Survey.class)))
+                    @org.springframework.web.bind.annotation.RequestBody
+                    JsonNode body) {
+        OrchardTree tree = trees.findById(id).orElseThrow(() -> new NotFound("tree", id));
+        Survey survey = SurveyReader.read(body);
+        assessor.tree(AssessRequest.of(survey));
+        LocalDate day = survey.surveyedOn() == null ? LocalDate.now(clock) : survey.surveyedOn();
+        SurveyEntry entry = surveys.save(new SurveyEntry(tree, day, SurveyReader.write(survey), clock.instant()));
+        return ResponseEntity.created(URI.create("/api/surveys/" + entry.id())).body(line(entry, survey));
+    }
+
+    /** A tree's surveys, newest first. */
+    @GetMapping("/trees/{id}/surveys")
+    @Transactional(readOnly = true)
+    List<SurveyLine> list(@PathVariable long id) {
+        return surveys.findByTreeIdOrderBySurveyedOnDescIdDesc(id).stream()
+                .map(entry -> line(entry, SurveyReader.read(entry.document())))
+                .toList();
+    }
+
+    /** One saved survey in the open format. */
+    @GetMapping("/surveys/{id}")
+    @Transactional(readOnly = true)
+    Survey one(@PathVariable long id) {
+        return SurveyReader.read(surveys.findById(id)
+                .orElseThrow(() -> new NotFound("survey", id))
+                .document());
+    }
+
+    private static SurveyLine line(SurveyEntry entry, Survey survey) {
+        return new SurveyLine(
+                entry.id(), entry.surveyedOn(), entry.savedAt(), survey.limbs().size());
+    }
+}

@@ -1,0 +1,61 @@
+package umbel.app.survey;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import jakarta.persistence.ManyToOne;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.time.LocalDate;
+import umbel.app.orchard.OrchardTree;
+
+/** A survey as it was saved; never changed afterwards. */
+@Entity
+@Table(name = "survey")
+public class SurveyEntry {
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private Long id;
+
+    @ManyToOne(optional = false)
+    private OrchardTree tree;
+
+    private LocalDate surveyedOn;
+
+    @Lob
+    private String document;
+
+    private Instant savedAt;
+
+    protected SurveyEntry() {}
+
+    public SurveyEntry(OrchardTree tree, LocalDate surveyedOn, String document, Instant savedAt) {
+        this.tree = tree;
+        this.surveyedOn = surveyedOn;
+        this.document = document;
+        this.savedAt = savedAt;
+    }
+
+    public Long id() {
+        return id;
+    }
+
+    public OrchardTree tree() {
+        return tree;
+    }
+
+    public LocalDate surveyedOn() {
+        return surveyedOn;
+    }
+
+    public String document() {
+        return document;
+    }
+
+    public Instant savedAt() {
+        return savedAt;
+    }
+}

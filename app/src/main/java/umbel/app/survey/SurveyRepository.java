@@ -1,0 +1,19 @@
+package umbel.app.survey;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+/** Every survey ever saved. */
+public interface SurveyRepository extends JpaRepository<SurveyEntry, Long> {
+
+    Optional<SurveyEntry> findFirstByTreeIdOrderBySurveyedOnDescIdDesc(Long treeId);
+
+    List<SurveyEntry> findByTreeIdOrderBySurveyedOnDescIdDesc(Long treeId);
+
+    /** The newest survey of every tree. */
+    @Query("select s from SurveyEntry s where not exists (select 1 from SurveyEntry t where t.tree = s.tree"
+            + " and (t.surveyedOn > s.surveyedOn or (t.surveyedOn = s.surveyedOn and t.id > s.id)))")
+    List<SurveyEntry> findNewest();
+}

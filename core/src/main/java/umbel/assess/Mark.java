@@ -1,0 +1,59 @@
+package umbel.assess;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonProperty;
+import umbel.cut.ImpossibleCut;
+import umbel.cut.Operation;
+import umbel.cut.OperationKind;
+import umbel.wood.Units;
+
+/**
+ * An operation as it travels: in the words and units of the open format.
+ *
+ * @param operation one of the format's operations
+ * @param limb a limb, {@code trunk}, or a group such as {@code 4/shoots/up}
+ * @param atCm distance from the limb's origin, for cuts partway
+ * @param toLimb side branch a reduction ends on
+ * @param toAngleDeg inclination to bend to
+ * @param keep how many of a group to leave
+ */
+@JsonInclude(JsonInclude.Include.NON_NULL)
+public record Mark(
+        String operation,
+        String limb,
+        @JsonProperty("at_cm") Double atCm,
+        String toLimb,
+        @JsonProperty("toAngle_deg") Double toAngleDeg,
+        Integer keep) {
+
+    /** The mark that says this operation. */
+    public static Mark of(Operation operation) {
+        return new Mark(
+                operation.kind().word(),
+                operation.limb(),
+                operation.at() > 0 ? Units.round(Units.toCm(operation.at()), 3) : null,
+                operation.toLimb().isEmpty() ? null : operation.toLimb(),
+                operation.kind() == OperationKind.BEND ? Units.round(Units.toDegrees(operation.toAngle()), 3) : null,
+                operation.keep() > 0 ? operation.keep() : null);
+    }
+
+    /**
+     * The operation this mark says.
+     *
+     * @throws ImpossibleCut when it names no operation that can be marked
+     */
+    public Operation toOperation() {
+        OperationKind kind = OperationKind.of(operation == null ? "" : operation)
+                .orElseThrow(() -> new ImpossibleCut("operation", "There is no operation '" + operation + "'."));
+        if (limb == null || limb.isBlank() || limb.endsWith("/")) {
+            throw new ImpossibleCut("limb", "Say which limb.");
+        }
+        return new Operation(
+                kind,
+                limb,
+                atCm == null ? 0 : Units.fromCm(atCm),
+                toLimb == null ? "" : toLimb,
+                toAngleDeg == null ? Double.NaN : Units.fromDegrees(toAngleDeg),
+                keep == null ? 0 : Math.max(0, keep));
+    }
+}
