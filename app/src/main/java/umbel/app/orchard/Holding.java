@@ -1,5 +1,6 @@
 package umbel.app.orchard;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
@@ -15,6 +16,8 @@ public class Holding {
 
     private String name;
     private double latitudeDeg;
+
+    @Column(name = "elevation_m")
     private double elevationM;
 
     protected Holding() {}

@@ -1,0 +1,104 @@
+package umbel.app.exchange;
+
+import com.fasterxml.jackson.databind.JavaType;
+import io.swagger.v3.core.converter.AnnotatedType;
+import io.swagger.v3.oas.models.OpenAPI;
+import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.servers.Server;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springdoc.core.customizers.PropertyCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/**
+ * Describes the API so that the interface's types can be generated from it. In answers every field is there except boxed
+ * numbers, which may be null; in what is sent in, fields stay optional.
+ */
+@Configuration
+class ApiDescription {
+
+    private static final String MAY_BE_NULL = "x-may-be-null";
+    private static final Set<Class<?>> BOXED = Set.of(Double.class, Integer.class, Long.class, Boolean.class);
+    private static final Set<String> SENT_IN = Set.of(
+            "Survey",
+            "TreeFacts",
+            "Cultivar",
+            "Rootstock",
+            "Site",
+            "TrunkMeasure",
+            "LimbMeasure",
+            "SmallWood",
+            "ShootCount",
+            "SpurCount",
+            "AssessRequest",
+            "LimitsAsked",
+            "Mark",
+            "Decisions",
+            "Hold",
+            "Entry",
+            "DoneStep");
+
+    @Bean
+    OpenAPI umbelApi() {
+        return new OpenAPI()
+                .info(new Info()
+                        .title("Umbel")
+                        .version("1")
+                        .description(
+                                "Reads surveyed fruit trees, proposes cuts with reasons, remembers what was done."))
+                .servers(List.of(new Server().url("/")));
+    }
+
+    @Bean
+    PropertyCustomizer boxedMayBeNull() {
+        return (property, type) -> {
+            if (BOXED.contains(rawClass(type))) {
+                property.addExtension(MAY_BE_NULL, true);
+            }
+            return property;
+        };
+    }
+
+    @Bean
+    OpenApiCustomizer answersAreWhole() {
+        return api -> {
+            if (api.getComponents() == null || api.getComponents().getSchemas() == null) {
+                return;
+            }
+            api.getComponents().getSchemas().forEach((name, schema) -> {
+                if (!SENT_IN.contains(name)) {
+                    requireWhole(schema);
+                }
+            });
+        };
+    }
+
+    private static Class<?> rawClass(AnnotatedType type) {
+        if (type.getType() instanceof Class<?> plain) {
+            return plain;
+        }
+        return type.getType() instanceof JavaType java ? java.getRawClass() : Object.class;
+    }
+
+    @SuppressWarnings({"rawtypes", "unchecked"})
+    private static void requireWhole(Schema schema) {
+        Map<String, Schema> properties = schema.getProperties();
+        if (properties == null) {
+            return;
+        }
+        List<String> required = new ArrayList<>();
+        properties.forEach((field, property) -> {
+            boolean mayBeNull =
+                    property.getExtensions() != null && property.getExtensions().containsKey(MAY_BE_NULL);
+            if (!mayBeNull) {
+                required.add(field);
+            }
+        });
+        schema.setRequired(required);
+    }
+}

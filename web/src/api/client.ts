@@ -1,0 +1,63 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+type Schemas = components['schemas'];
+
+export type HoldingPage = Schemas['HoldingPage'];
+export type BlockLine = Schemas['BlockLine'];
+export type TreeLine = Schemas['TreeLine'];
+export type TreePage = Schemas['TreePage'];
+export type LimbLine = Schemas['LimbLine'];
+export type Drawing = Schemas['StandDrawing'];
+export type AxisLine = Schemas['AxisLine'];
+export type Finding = Schemas['FindingAnswer'];
+export type Plan = Schemas['PlanAnswer'];
+export type Step = Schemas['StepAnswer'];
+export type Totals = Schemas['TotalsAnswer'];
+export type Mark = Schemas['Mark'];
+export type Decisions = Schemas['Decisions'];
+export type Marked = Schemas['Marked'];
+export type Option = Schemas['Option'];
+export type RecordLine = Schemas['RecordLine'];
+export type RecordEntry = Schemas['Entry'];
+export type SurveyDocument = Schemas['Survey'];
+export type LimbMeasure = Schemas['LimbMeasure'];
+export type Knowledge = Schemas['KnownThings'];
+
+/** A field the server found wrong, by its path in what was sent. */
+export interface FieldError {
+  field: string;
+  message: string;
+}
+
+/** An answer that was not the one hoped for, in the server's words. */
+export class Problem extends Error {
+  constructor(
+    message: string,
+    readonly status: number,
+    readonly errors: FieldError[],
+  ) {
+    super(message);
+  }
+}
+
+export const api = createClient<paths>({ baseUrl: window.location.origin });
+
+/** The data of an answer, or its problem thrown. */
+export async function answer<T>(asked: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+  let got;
+  try {
+    got = await asked;
+  } catch {
+    throw new Problem('Umbel does not answer. Is it still running?', 0, []);
+  }
+  if (got.response.ok && got.data !== undefined) {
+    return got.data;
+  }
+  const problem = (got.error ?? {}) as { detail?: string; title?: string; errors?: FieldError[] };
+  throw new Problem(
+    problem.detail ?? problem.title ?? `The server answered ${got.response.status}.`,
+    got.response.status,
+    problem.errors ?? [],
+  );
+}

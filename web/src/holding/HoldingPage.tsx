@@ -1,0 +1,164 @@
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { answer, api, type BlockLine, type TreeLine } from '../api/client';
+import { Failed, Loading } from '../ui/States';
+import { day, percent, RULE_WORDS } from '../ui/words';
+import { NewTree } from './NewTree';
+
+const STATE_WORDS: Record<string, string> = { 'to-decide': 'to decide', marked: 'marked', done: 'done' };
+
+/** The whole holding: its blocks, its surveyed trees, and what each needs first. */
+export function HoldingPage() {
+  const page = useQuery({ queryKey: ['holding'], queryFn: () => answer(api.GET('/api/holding')) });
+  const [sought, setSought] = useState('');
+  const [need, setNeed] = useState('');
+  const trees = useMemo(() => {
+    const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
+    return (page.data?.trees ?? []).filter((tree) => {
+      const block = page.data?.blocks.find((one) => one.id === tree.blockId);
+      const text = [tree.label, tree.first, RULE_WORDS[tree.firstRule] ?? '', block?.cultivar, block?.speciesName, block?.systemName]
+        .join(' ')
+        .toLowerCase();
+      return words.every((word) => text.includes(word)) && (need === '' || tree.state === need);
+    });
+  }, [page.data, sought, need]);
+
+  if (page.isPending) return <Loading what="Reading the trees…" />;
+  if (page.isError) return <Failed error={page.error} retry={() => void page.refetch()} />;
+  const { name, blocks } = page.data;
+  const all = page.data.trees;
+  const count = (state: string) => all.filter((tree) => tree.state === state).length;
+  return (
+    <div className="mx-auto max-w-[1180px] px-6 py-6">
+      <div className="flex flex-wrap items-end justify-between gap-x-8 gap-y-4">
+        <div>
+          <h1 className="text-[28px] font-bold">{name || 'No holding yet'}</h1>
+          <p className="text-muted">
+            {all.length} surveyed {all.length === 1 ? 'tree' : 'trees'} in {blocks.length} blocks · {count('to-decide')} to decide ·{' '}
+            {count('marked')} marked · {count('done')} done
+          </p>
+        </div>
+        <div className="flex flex-wrap items-center gap-3">
+          <label className="sr-only" htmlFor="seek">
+            Search trees
+          </label>
+          <input
+            id="seek"
+            type="search"
+            placeholder="Tree, cultivar or fault"
+            value={sought}
+            onChange={(event) => {
+              setSought(event.target.value);
+            }}
+            className="min-h-10 w-64 rounded-md border border-muted/50 bg-paper px-3"
+          />
+          <label className="sr-only" htmlFor="need">
+            Show
+          </label>
+          <select
+            id="need"
+            value={need}
+            onChange={(event) => {
+              setNeed(event.target.value);
+            }}
+            className="min-h-10 rounded-md border border-muted/50 bg-paper px-2"
+          >
+            <option value="">all trees</option>
+            <option value="to-decide">to decide</option>
+            <option value="marked">marked</option>
+            <option value="done">done</option>
+          </select>
+          <NewTree blocks={blocks} />
+        </div>
+      </div>
+      {blocks.length === 0 && (
+        <p className="mt-10 max-w-prose text-muted">
+          There are no blocks here yet. Start the program with <code>./umbel demo</code> in an empty data folder to see a holding with trees.
+        </p>
+      )}
+      {blocks.map((block) => (
+        <BlockSection key={block.id} block={block} trees={trees.filter((tree) => tree.blockId === block.id)} filtered={sought !== '' || need !== ''} />
+      ))}
+      {trees.length === 0 && all.length > 0 && (
+        <p className="mt-8 text-muted" role="status">
+          No tree answers to that. Search by label (Kiln Field 2-5), cultivar, or what is wrong (crossing).
+        </p>
+      )}
+    </div>
+  );
+}
+
+function BlockSection({ block, trees, filtered }: { block: BlockLine; trees: TreeLine[]; filtered: boolean }) {
+  if (trees.length === 0 && filtered) {
+    return null;
+  }
+  return (
+    <section className="mt-7" aria-labelledby={`block-${block.id}`}>
+      <div className="flex flex-wrap items-baseline gap-x-4 border-b-2 border-ink pb-1.5">
+        <h2 id={`block-${block.id}`} className="text-[20px] font-bold">
+          {block.name}
+        </h2>
+        <p className="text-[14px] text-muted">
+          {block.treeCount.toLocaleString()} {block.speciesName.toLowerCase()} trees ({block.cultivar}), {block.systemName.toLowerCase()}, {block.inRowM} ×{' '}
+          {block.betweenRowsM} m, planted {block.plantedYear}. {block.note}
+        </p>
+      </div>
+      {trees.length === 0 && <p className="py-3 text-muted">No tree of this block is surveyed yet.</p>}
+      <ul>
+        {trees.map((tree) => (
+          <li key={tree.id} className="border-b border-line">
+            <Link to={`/trees/${tree.id}`} className="grid grid-cols-[150px_1fr_128px_96px_104px] items-center gap-4 px-1 py-2.5 hover:bg-sand">
+              <span>
+                <span className="block font-semibold">{tree.label}</span>
+                <span className="block text-[13px] text-muted">
+                  leaf {tree.leaf}, {tree.heightM.toFixed(1)} m, {tree.limbs} limbs
+                </span>
+              </span>
+              <span className="min-w-0">
+                {tree.all === 0 ? (
+                  <span className="text-moss">Well: nothing to cut this winter.</span>
+                ) : (
+                  <>
+                    <span className="font-semibold">{RULE_WORDS[tree.firstRule] ?? tree.firstRule}.</span> <span className="text-[14px]">{tree.first}</span>
+                  </>
+                )}
+              </span>
+              <span className="text-[14px]">
+                {tree.all === 0 ? (
+                  <span className="text-muted">no findings</span>
+                ) : (
+                  <>
+                    <b>{tree.act}</b> to act on
+                    <span className="block text-[13px] text-muted">{tree.all} in all</span>
+                  </>
+                )}
+              </span>
+              <Shade share={tree.under30} />
+              <span className="text-right">
+                <span className={`inline-block rounded-sm px-2 py-0.5 text-[13px] font-semibold ${stateLook(tree.state)}`}>{STATE_WORDS[tree.state]}</span>
+                <span className="block text-[12.5px] text-muted">{tree.stateNote || `seen ${day(tree.surveyedOn)}`}</span>
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function stateLook(state: string): string {
+  return state === 'done' ? 'bg-moss-wash text-moss' : state === 'marked' ? 'bg-tape-wash text-tape' : 'bg-sand text-ink';
+}
+
+/** How much of the fruiting wood stands in shade, as a bar and in words. */
+function Shade({ share }: { share: number }) {
+  return (
+    <span className="text-[13px]">
+      {percent(share)} <span className="text-muted">shaded</span>
+      <span className="mt-1 block h-[5px] bg-line/70" aria-hidden>
+        <span className={`block h-full ${share > 0.2 ? 'bg-lichen' : 'bg-moss'}`} style={{ width: percent(share) }} />
+      </span>
+    </span>
+  );
+}

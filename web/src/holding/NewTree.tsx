@@ -1,0 +1,91 @@
+import { useMutation } from '@tanstack/react-query';
+import { Popover } from 'radix-ui';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { answer, api, type BlockLine } from '../api/client';
+import { Button } from '../ui/Button';
+
+/** Begins a survey of a tree at a place in a block. */
+export function NewTree({ blocks }: { blocks: BlockLine[] }) {
+  const go = useNavigate();
+  const [block, setBlock] = useState(blocks[0]?.id ?? 0);
+  const [row, setRow] = useState('1');
+  const [place, setPlace] = useState('1');
+  const begin = useMutation({
+    mutationFn: () => answer(api.POST('/api/trees', { body: { blockId: block, row: Number(row), place: Number(place) } })),
+    onSuccess: (tree) => {
+      void go(`/trees/${tree.id}/survey`);
+    },
+  });
+  if (blocks.length === 0) {
+    return null;
+  }
+  return (
+    <Popover.Root>
+      <Popover.Trigger asChild>
+        <Button weight="ink" className="min-h-10">
+          Survey a tree
+        </Button>
+      </Popover.Trigger>
+      <Popover.Content align="end" sideOffset={8} className="z-10 w-72 border border-ink bg-paper p-4">
+        <form
+          className="flex flex-col gap-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            begin.mutate();
+          }}
+        >
+          <p className="font-semibold">Where does it stand?</p>
+          <label className="text-[14px]">
+            Block
+            <select
+              value={block}
+              onChange={(event) => {
+                setBlock(Number(event.target.value));
+              }}
+              className="mt-1 block min-h-10 w-full rounded-md border border-muted/50 bg-paper px-2"
+            >
+              {blocks.map((one) => (
+                <option key={one.id} value={one.id} disabled={!one.supported}>
+                  {one.name}
+                  {one.supported ? '' : ' (not yet supported)'}
+                </option>
+              ))}
+            </select>
+          </label>
+          <div className="grid grid-cols-2 gap-3">
+            {(
+              [
+                ['Row', row, setRow],
+                ['Place', place, setPlace],
+              ] as const
+            ).map(([words, value, set]) => (
+              <label key={words} className="text-[14px]">
+                {words}
+                <input
+                  type="number"
+                  min={1}
+                  max={9999}
+                  required
+                  value={value}
+                  onChange={(event) => {
+                    set(event.target.value);
+                  }}
+                  className="mt-1 block min-h-10 w-full rounded-md border border-muted/50 bg-paper px-2"
+                />
+              </label>
+            ))}
+          </div>
+          {begin.isError && (
+            <p role="alert" className="text-[14px] text-lichen">
+              {begin.error.message}
+            </p>
+          )}
+          <Button weight="ink" type="submit" disabled={begin.isPending}>
+            Begin
+          </Button>
+        </form>
+      </Popover.Content>
+    </Popover.Root>
+  );
+}

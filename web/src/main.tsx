@@ -1,0 +1,44 @@
+import '@fontsource-variable/atkinson-hyperlegible-next';
+import '@fontsource-variable/bricolage-grotesque';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { createBrowserRouter, RouterProvider } from 'react-router';
+import { App } from './App';
+import { HoldingPage } from './holding/HoldingPage';
+import './index.css';
+import { RecordPage } from './record/RecordPage';
+import { SheetPage } from './sheets/SheetPage';
+import { SurveyPage } from './survey/SurveyPage';
+import { TreePage } from './tree/TreePage';
+import { Failed } from './ui/States';
+
+const queries = new QueryClient({
+  defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false, staleTime: 10_000 } },
+});
+
+const router = createBrowserRouter([
+  {
+    element: <App />,
+    errorElement: <Failed error={new Error('This page failed. Go back and try again.')} />,
+    children: [
+      { index: true, element: <HoldingPage /> },
+      { path: 'trees/:id', element: <TreePage /> },
+      { path: 'trees/:id/survey', element: <SurveyPage /> },
+      { path: 'trees/:id/sheet', element: <SheetPage /> },
+      { path: 'trees/:id/record', element: <RecordPage /> },
+      { path: '*', element: <Failed error={new Error('There is no such page.')} /> },
+    ],
+  },
+]);
+
+const root = document.getElementById('root');
+if (root) {
+  createRoot(root).render(
+    <StrictMode>
+      <QueryClientProvider client={queries}>
+        <RouterProvider router={router} />
+      </QueryClientProvider>
+    </StrictMode>,
+  );
+}

@@ -1,0 +1,3 @@
+export function RecordPage() {
+  return null;
+}

@@ -1,0 +1,276 @@
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { Camera, type View } from './camera';
+import { flagAt, paintFlags, placeFlags, type Flag, type Placed } from './flags';
+import type { Stand } from './geometry';
+import { paintTree, pick, type Drawn, type Picked, type Showing } from './paint';
+import { paletteNow } from './palette';
+import { paintNeighbours, paintScenery, paintShadow } from './scenery';
+import { paintStaff } from './staff';
+
+interface Props {
+  stand: Stand;
+  view: View;
+  onView: (view: View) => void;
+  showing: Showing;
+  flags: Flag[];
+  lines: { at: number; text: string }[];
+  label: string;
+  /** Names to write at limb tips. */
+  names: ReadonlyMap<string, string>;
+  /** While true, a click says where to cut. */
+  cutting: boolean;
+  onPick: (picked: Picked | null) => void;
+  onFlag: (index: number) => void;
+  /** What a cut at the place under the pointer would be, in a few words. */
+  cutWords: (picked: Picked) => string;
+  margins?: { top: number; side: number; bottom: number };
+}
+
+const TURN = 0.008;
+const CLICK = 5;
+const REACH = 12;
+
+/** The tree in the open, walked round by dragging or with the arrow keys. */
+export function TreeStand(props: Props) {
+  const { stand, view, onView, showing, flags, lines, label, names, cutting, onPick, onFlag, cutWords } = props;
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const drawn = useRef<Drawn[]>([]);
+  const placed = useRef<Placed[]>([]);
+  const drag = useRef<{ x: number; y: number; moved: boolean; pan: boolean; view: View } | null>(null);
+  const [size, setSize] = useState({ width: 0, height: 0 });
+  const [hover, setHover] = useState<Picked | null>(null);
+  const [dusk, setDusk] = useState(0);
+  const margins = props.margins;
+
+  useEffect(() => {
+    const host = canvas.current?.parentElement;
+    if (!host) {
+      return undefined;
+    }
+    const watch = new ResizeObserver(() => {
+      setSize({ width: host.clientWidth, height: host.clientHeight });
+    });
+    watch.observe(host);
+    const light = window.matchMedia('(prefers-color-scheme: dark)');
+    const changed = () => {
+      setDusk((n) => n + 1);
+    };
+    light.addEventListener('change', changed);
+    void document.fonts.ready.then(changed);
+    return () => {
+      watch.disconnect();
+      light.removeEventListener('change', changed);
+    };
+  }, []);
+
+  const camera = useMemo(
+    () => new Camera(stand, view, Math.max(1, size.width), Math.max(1, size.height), margins),
+    [stand, view, size, margins],
+  );
+
+  useEffect(() => {
+    const element = canvas.current;
+    const g = element?.getContext('2d');
+    if (!element || !g || size.width === 0) {
+      return undefined;
+    }
+    const frame = requestAnimationFrame(() => {
+      const ratio = Math.min(2, window.devicePixelRatio || 1);
+      element.width = size.width * ratio;
+      element.height = size.height * ratio;
+      g.setTransform(ratio, 0, 0, ratio, 0, 0);
+      const colours = paletteNow();
+      paintScenery(g, camera, stand, colours);
+      paintNeighbours(g, camera, stand, colours);
+      paintStaff(g, camera, stand, lines, colours);
+      paintShadow(g, camera, stand, colours);
+      drawn.current = paintTree(g, camera, stand, showing, colours);
+      paintNames(g, drawn.current, names, colours);
+      placed.current = showing.stage === 'marks' ? placeFlags(flags, camera) : [];
+      paintFlags(g, placed.current, colours);
+      if (cutting && hover) {
+        paintCut(g, hover, cutWords(hover), colours);
+      }
+    });
+    return () => {
+      cancelAnimationFrame(frame);
+    };
+  }, [camera, stand, showing, flags, lines, names, size, hover, cutting, cutWords, dusk]);
+
+  const place = (event: React.PointerEvent | React.MouseEvent): [number, number] => {
+    const box = event.currentTarget.getBoundingClientRect();
+    return [event.clientX - box.left, event.clientY - box.top];
+  };
+
+  const turn = useCallback(
+    (sideways: number, up: number) => {
+      onView({
+        ...view,
+        bearing: view.bearing + sideways,
+        tilt: Math.max(-0.05, Math.min(1.35, view.tilt + up)),
+      });
+    },
+    [view, onView],
+  );
+
+  useEffect(() => {
+    const element = canvas.current;
+    if (!element) {
+      return undefined;
+    }
+    const wheel = (event: WheelEvent) => {
+      event.preventDefault();
+      onView({ ...view, zoom: Math.max(0.6, Math.min(8, view.zoom * Math.exp(-event.deltaY * 0.0012))) });
+    };
+    element.addEventListener('wheel', wheel, { passive: false });
+    return () => {
+      element.removeEventListener('wheel', wheel);
+    };
+  }, [view, onView]);
+
+  const keys = (event: React.KeyboardEvent) => {
+    const moves: Record<string, () => void> = {
+      ArrowLeft: () => {
+        turn(-0.12, 0);
+      },
+      ArrowRight: () => {
+        turn(0.12, 0);
+      },
+      ArrowUp: () => {
+        turn(0, 0.08);
+      },
+      ArrowDown: () => {
+        turn(0, -0.08);
+      },
+      '+': () => {
+        onView({ ...view, zoom: Math.min(8, view.zoom * 1.2) });
+      },
+      '-': () => {
+        onView({ ...view, zoom: Math.max(0.6, view.zoom / 1.2) });
+      },
+    };
+    const move = moves[event.key === '=' ? '+' : event.key];
+    if (move) {
+      event.preventDefault();
+      move();
+    }
+  };
+
+  return (
+    <canvas
+      ref={canvas}
+      tabIndex={0}
+      role="img"
+      aria-label={label}
+      className={`block h-full w-full touch-none select-none ${cutting ? 'cursor-crosshair' : 'cursor-grab'}`}
+      onKeyDown={keys}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        drag.current = {
+          x: event.clientX,
+          y: event.clientY,
+          moved: false,
+          pan: event.button === 1 || event.shiftKey,
+          view,
+        };
+      }}
+      onPointerMove={(event) => {
+        const from = drag.current;
+        if (!from) {
+          setHover(cutting ? pick(drawn.current, ...place(event), REACH) : null);
+          return;
+        }
+        const dx = event.clientX - from.x;
+        const dy = event.clientY - from.y;
+        if (!from.moved && Math.hypot(dx, dy) < CLICK) {
+          return;
+        }
+        from.moved = true;
+        if (from.pan) {
+          onView({ ...from.view, panX: from.view.panX + dx, panY: from.view.panY + dy });
+        } else {
+          onView({
+            ...from.view,
+            bearing: from.view.bearing + dx * TURN,
+            tilt: Math.max(-0.05, Math.min(1.35, from.view.tilt + dy * TURN * 0.7)),
+          });
+        }
+      }}
+      onPointerUp={(event) => {
+        const from = drag.current;
+        drag.current = null;
+        if (!from || from.moved) {
+          return;
+        }
+        const [x, y] = place(event);
+        const flag = flagAt(placed.current, x, y);
+        if (flag !== null && !cutting) {
+          onFlag(flag);
+        } else {
+          onPick(pick(drawn.current, x, y, REACH));
+        }
+      }}
+      onPointerLeave={() => {
+        setHover(null);
+      }}
+      onDoubleClick={() => {
+        onView({ ...view, zoom: 1, panX: 0, panY: 0 });
+      }}
+    />
+  );
+}
+
+function paintNames(
+  g: CanvasRenderingContext2D,
+  drawn: Drawn[],
+  names: ReadonlyMap<string, string>,
+  colours: ReturnType<typeof paletteNow>,
+) {
+  g.font = '600 13px "Atkinson Hyperlegible Next Variable", sans-serif';
+  g.textAlign = 'center';
+  g.textBaseline = 'middle';
+  for (const one of drawn) {
+    const name = one.axis.kind === 'limb' ? names.get(one.axis.id) : undefined;
+    if (name === undefined) {
+      continue;
+    }
+    const end = one.xs.length - 1;
+    const x = one.xs[end] ?? 0;
+    const y = (one.ys[end] ?? 0) - 13;
+    const width = g.measureText(name).width + 12;
+    g.fillStyle = colours.paper;
+    g.globalAlpha = 0.92;
+    g.beginPath();
+    g.roundRect(x - width / 2, y - 10, width, 20, 4);
+    g.fill();
+    g.globalAlpha = 1;
+    g.fillStyle = colours.ink;
+    g.fillText(name, x, y + 0.5);
+  }
+}
+
+function paintCut(
+  g: CanvasRenderingContext2D,
+  hover: Picked,
+  words: string,
+  colours: ReturnType<typeof paletteNow>,
+) {
+  const half = hover.width / 2 + 9;
+  const nx = -Math.sin(hover.angle) * half;
+  const ny = Math.cos(hover.angle) * half;
+  g.strokeStyle = colours.tape;
+  g.lineWidth = 3;
+  g.beginPath();
+  g.moveTo(hover.x - nx, hover.y - ny);
+  g.lineTo(hover.x + nx, hover.y + ny);
+  g.stroke();
+  g.font = '600 13px "Atkinson Hyperlegible Next Variable", sans-serif';
+  g.textAlign = 'left';
+  const width = g.measureText(words).width + 14;
+  g.fillStyle = colours.paper;
+  g.beginPath();
+  g.roundRect(hover.x + 16, hover.y - 30, width, 24, 4);
+  g.fill();
+  g.fillStyle = colours.ink;
+  g.fillText(words, hover.x + 23, hover.y - 17);
+}

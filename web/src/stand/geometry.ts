@@ -1,0 +1,203 @@
+import type { AxisLine, Drawing } from '../api/client';
+
+/** One axis ready to draw: a smooth line of points with thickness and age, metres. */
+export interface StandAxis {
+  index: number;
+  id: string;
+  limb: string;
+  kind: string;
+  parent: number;
+  length: number;
+  /** x, y, z, diameter of each point in turn. */
+  points: Float64Array;
+  /** Distance of each point from the axis's origin; what a cut is measured in. */
+  along: Float64Array;
+  ages: Uint8Array;
+  dead: boolean;
+  estimated: boolean;
+  shootClass: string | null;
+  attitude: string | null;
+  flowerBuds: number;
+  light: number | null;
+}
+
+/** A tree ready to draw. */
+export interface Stand {
+  axes: StandAxis[];
+  top: number;
+  radius: number;
+  inRow: number;
+  betweenRows: number;
+  rowBearing: number;
+}
+
+type Vec = [number, number, number];
+
+const FRAME = new Set(['limb', 'lateral']);
+
+function pointAt(line: AxisLine, distance: number): { at: Vec; direction: Vec; diameter: number } {
+  const p = line.points;
+  const count = p.length / 4;
+  let gone = 0;
+  for (let i = 1; i < count; i++) {
+    const a: Vec = [p[4 * i - 4] ?? 0, p[4 * i - 3] ?? 0, p[4 * i - 2] ?? 0];
+    const b: Vec = [p[4 * i] ?? 0, p[4 * i + 1] ?? 0, p[4 * i + 2] ?? 0];
+    const step = Math.hypot(b[0] - a[0], b[1] - a[1], b[2] - a[2]) || 1e-9;
+    if (gone + step >= distance || i === count - 1) {
+      const share = Math.min(1, Math.max(0, (distance - gone) / step));
+      return {
+        at: [a[0] + (b[0] - a[0]) * share, a[1] + (b[1] - a[1]) * share, a[2] + (b[2] - a[2]) * share],
+        direction: [(b[0] - a[0]) / step, (b[1] - a[1]) / step, (b[2] - a[2]) / step],
+        diameter: (p[4 * i - 1] ?? 0) + ((p[4 * i + 3] ?? 0) - (p[4 * i - 1] ?? 0)) * share,
+      };
+    }
+    gone += step;
+  }
+  return { at: [p[0] ?? 0, p[1] ?? 0, p[2] ?? 0], direction: [0, 0, 1], diameter: p[3] ?? 0 };
+}
+
+interface Bead {
+  x: number;
+  y: number;
+  z: number;
+  d: number;
+  s: number;
+  age: number;
+}
+
+function beads(line: AxisLine, points: number[]): Bead[] {
+  const out: Bead[] = [];
+  let s = 0;
+  for (let i = 0; i < points.length / 4; i++) {
+    const x = points[4 * i] ?? 0;
+    const y = points[4 * i + 1] ?? 0;
+    const z = points[4 * i + 2] ?? 0;
+    const before = out[out.length - 1];
+    if (before) {
+      s += Math.hypot(x - before.x, y - before.y, z - before.z);
+    }
+    out.push({ x, y, z, d: points[4 * i + 3] ?? 0, s, age: line.ages[i] ?? 1 });
+  }
+  return out;
+}
+
+/** A limb does not leave like a spoke: its line comes out of the parent's own and swells where they join. */
+function joined(line: AxisLine, parent: AxisLine, own: Bead[]): Bead[] {
+  const first = own[0];
+  const second = own[1];
+  if (!first || !second) {
+    return own;
+  }
+  const union = pointAt(parent, line.at);
+  const thick = union.diameter / 2;
+  const step = Math.hypot(second.x - first.x, second.y - first.y, second.z - first.z) || 1e-9;
+  const out: Vec = [(second.x - first.x) / step, (second.y - first.y) / step, (second.z - first.z) / step];
+  const back = Math.min(thick * 1.5, line.at);
+  const collar = Math.max(first.d * 1.1, thick * 0.9);
+  const start: Bead = {
+    x: first.x - union.direction[0] * back,
+    y: first.y - union.direction[1] * back,
+    z: first.z - union.direction[2] * back,
+    d: Math.min(union.diameter * 0.85, first.d * 1.5),
+    s: -0.001,
+    age: first.age,
+  };
+  const shoulder: Bead = {
+    x: first.x + out[0] * collar,
+    y: first.y + out[1] * collar,
+    z: first.z + out[2] * collar,
+    d: Math.min(union.diameter * 0.9, first.d * 1.24),
+    s: collar,
+    age: first.age,
+  };
+  return [start, shoulder, ...own.slice(1).filter((bead) => bead.s > collar * 1.3)];
+}
+
+/** Catmull–Rom through the beads, so that a limb of ten centimetre pieces looks grown. */
+function smooth(beadsIn: Bead[], parts: number): Bead[] {
+  const out: Bead[] = [];
+  for (let i = 0; i < beadsIn.length - 1; i++) {
+    const b = beadsIn[i];
+    const c = beadsIn[i + 1];
+    if (!b || !c) {
+      continue;
+    }
+    const a = beadsIn[i - 1] ?? b;
+    const d = beadsIn[i + 2] ?? c;
+    for (let k = 0; k < parts; k++) {
+      const t = k / parts;
+      const curve = (p0: number, p1: number, p2: number, p3: number) =>
+        0.5 *
+        (2 * p1 +
+          (p2 - p0) * t +
+          (2 * p0 - 5 * p1 + 4 * p2 - p3) * t * t +
+          (3 * p1 - p0 - 3 * p2 + p3) * t * t * t);
+      out.push({
+        x: curve(a.x, b.x, c.x, d.x),
+        y: curve(a.y, b.y, c.y, d.y),
+        z: curve(a.z, b.z, c.z, d.z),
+        d: b.d + (c.d - b.d) * t,
+        s: b.s + (c.s - b.s) * t,
+        age: t < 0.5 ? b.age : c.age,
+      });
+    }
+  }
+  const last = beadsIn[beadsIn.length - 1];
+  return last ? [...out, last] : out;
+}
+
+function ready(line: AxisLine, index: number, lines: AxisLine[], points: number[]): StandAxis {
+  let own = beads(line, points);
+  const parent = lines[line.parent];
+  if (parent && FRAME.has(line.kind)) {
+    own = smooth(joined(line, parent, own), line.kind === 'limb' ? 2 : 1);
+  }
+  const flat = new Float64Array(own.length * 4);
+  const along = new Float64Array(own.length);
+  const ages = new Uint8Array(own.length);
+  own.forEach((bead, i) => {
+    flat.set([bead.x, bead.y, bead.z, bead.d], 4 * i);
+    along[i] = bead.s;
+    ages[i] = bead.age;
+  });
+  return {
+    index,
+    id: line.id,
+    limb: line.limb,
+    kind: line.kind,
+    parent: line.parent,
+    length: line.length,
+    points: flat,
+    along,
+    ages,
+    dead: line.conditions.includes('dead'),
+    estimated: line.seen === 'estimated',
+    shootClass: line.shootClass,
+    attitude: line.attitude,
+    flowerBuds: line.flowerBuds,
+    light: line.light ?? null,
+  };
+}
+
+/**
+ * Makes a drawing ready.
+ *
+ * @param moved lines of axes that a bend has moved, by index
+ */
+export function prepare(drawing: Drawing, moved: ReadonlyMap<number, number[]> = new Map()): Stand {
+  const axes = drawing.axes.map((line, i) => ready(line, i, drawing.axes, moved.get(i) ?? line.points));
+  let radius = 0.5;
+  for (const axis of axes) {
+    for (let i = 0; i < axis.along.length; i++) {
+      radius = Math.max(radius, Math.hypot(axis.points[4 * i] ?? 0, axis.points[4 * i + 1] ?? 0));
+    }
+  }
+  return {
+    axes,
+    top: drawing.top,
+    radius,
+    inRow: drawing.inRowM,
+    betweenRows: drawing.betweenRowsM,
+    rowBearing: (drawing.rowBearingDeg * Math.PI) / 180,
+  };
+}

@@ -1,0 +1,113 @@
+/** Colours of wood by age, of marks and of the place; by day and at dusk. */
+export interface Palette {
+  skyTop: string;
+  skyLow: string;
+  hill: string;
+  hillNear: string;
+  grass: string;
+  grassNear: string;
+  soil: string;
+  ink: string;
+  muted: string;
+  paper: string;
+  tape: string;
+  fog: [number, number, number];
+  wood: [number, number, number][];
+  dead: [number, number, number];
+  spur: [number, number, number];
+  bud: string;
+  leafBud: string;
+  light: [number, number, number][];
+  cutFace: string;
+  shadow: string;
+}
+
+export const DAY: Palette = {
+  skyTop: '#c3d3da',
+  skyLow: '#f0eee4',
+  hill: '#c2cdcb',
+  hillNear: '#b3bfb4',
+  grass: '#b9bd9c',
+  grassNear: '#949c74',
+  soil: '#a28f78',
+  ink: '#241f1c',
+  muted: '#4f4b46',
+  paper: '#fbfbf8',
+  tape: '#c2185b',
+  fog: [222, 226, 222],
+  // index is age: 1 last season's shoot, 2, 3, 4–5, 6 and older
+  wood: [
+    [160, 58, 44],
+    [160, 58, 44],
+    [126, 74, 56],
+    [108, 80, 62],
+    [94, 78, 64],
+    [84, 73, 63],
+  ],
+  dead: [150, 146, 138],
+  spur: [112, 88, 68],
+  bud: '#caa183',
+  leafBud: '#8a5a48',
+  light: [
+    [62, 70, 108],
+    [186, 138, 30],
+    [98, 146, 60],
+  ],
+  cutFace: '#ead9b8',
+  shadow: 'rgba(52, 46, 34, 0.13)',
+};
+
+export const DUSK: Palette = {
+  skyTop: '#27333f',
+  skyLow: '#6d6a6a',
+  hill: '#3c4650',
+  hillNear: '#343d42',
+  grass: '#3a4034',
+  grassNear: '#2a2f27',
+  soil: '#4b443b',
+  ink: '#f1ece3',
+  muted: '#d0c9bd',
+  paper: '#23262a',
+  tape: '#ff6f9f',
+  fog: [84, 88, 92],
+  wood: [
+    [222, 122, 98],
+    [222, 122, 98],
+    [196, 142, 116],
+    [184, 154, 130],
+    [178, 160, 140],
+    [172, 160, 146],
+  ],
+  dead: [132, 130, 126],
+  spur: [186, 160, 134],
+  bud: '#efd0b2',
+  leafBud: '#b98a76',
+  light: [
+    [128, 140, 206],
+    [226, 186, 84],
+    [160, 206, 116],
+  ],
+  cutFace: '#f3e4c6',
+  shadow: 'rgba(0, 0, 0, 0.22)',
+};
+
+/** The palette the reader's system asks for. */
+export function paletteNow(): Palette {
+  return window.matchMedia('(prefers-color-scheme: dark)').matches ? DUSK : DAY;
+}
+
+/** Mixes a colour towards another; 0 keeps it. */
+export function mixed(a: [number, number, number], b: [number, number, number], share: number): string {
+  const one = (i: 0 | 1 | 2) => Math.round(a[i] + (b[i] - a[i]) * share);
+  return `rgb(${one(0)},${one(1)},${one(2)})`;
+}
+
+/** Index of the wood colour for an age in years. */
+export function woodOf(age: number): number {
+  return age <= 1 ? 1 : age <= 3 ? age : age <= 5 ? 4 : 5;
+}
+
+/** Index of the light colour for a share of open light. */
+export function lightOf(light: number): number {
+  return light < 0.3 ? 0 : light < 0.5 ? 1 : 2;
+}

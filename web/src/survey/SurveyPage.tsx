@@ -1,0 +1,3 @@
+export function SurveyPage() {
+  return null;
+}

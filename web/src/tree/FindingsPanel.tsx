@@ -1,0 +1,83 @@
+import type { Finding } from '../api/client';
+import { percent, RULE_WORDS, SEVERITY_WORDS, STAGE_WORDS } from '../ui/words';
+
+interface Props {
+  found: Finding[];
+  /** What is still wrong after the marks. */
+  left: Finding[] | undefined;
+  onPoint: (limbs: string[]) => void;
+  onSelect: (limb: string) => void;
+}
+
+const nameOf = (finding: Finding) => `${finding.rule}@${finding.limbs[0] ?? ''}`;
+
+function look(severity: string): string {
+  return severity === 'act' ? 'bg-ink text-paper' : severity === 'consider' ? 'bg-lichen-wash text-lichen' : 'border border-line text-muted';
+}
+
+function figures(finding: Finding): string {
+  const number = (value: number) =>
+    finding.unit === '' && finding.value <= 1.5 && finding.rule === 'shade' ? percent(value) : String(Math.round(value * 100) / 100);
+  const unit = finding.unit === '' ? '' : finding.unit === '°' ? '°' : ` ${finding.unit}`;
+  return finding.threshold === 0 ? finding.measure : `${finding.measure}: ${number(finding.value)}${unit}, line at ${number(finding.threshold)}${unit}`;
+}
+
+/** Everything that is wrong with the tree, in the order of the work, and what the marks have already answered. */
+export function FindingsPanel({ found, left, onPoint, onSelect }: Props) {
+  if (found.length === 0) {
+    return <p className="p-5">Nothing is wrong with this tree, as far as it was measured.</p>;
+  }
+  const still = left ? new Set(left.map(nameOf)) : null;
+  const stages = [...new Set(found.map((finding) => finding.stage))];
+  return (
+    <div className="pb-4">
+      {stages.map((stage) => (
+        <section key={stage} aria-label={STAGE_WORDS[stage] ?? stage}>
+          <h3 className="px-5 pt-4 pb-1 text-[13.5px] font-semibold text-muted">{STAGE_WORDS[stage] ?? stage}</h3>
+          <ul>
+            {found
+              .filter((finding) => finding.stage === stage)
+              .map((finding) => {
+                const answered = still !== null && !still.has(nameOf(finding));
+                return (
+                  <li key={nameOf(finding)} className="border-b border-line">
+                    <button
+                      type="button"
+                      className="w-full px-5 py-2 text-left hover:bg-sand"
+                      onMouseEnter={() => {
+                        onPoint(finding.limbs);
+                      }}
+                      onMouseLeave={() => {
+                        onPoint([]);
+                      }}
+                      onFocus={() => {
+                        onPoint(finding.limbs);
+                      }}
+                      onBlur={() => {
+                        onPoint([]);
+                      }}
+                      onClick={() => {
+                        const limb = finding.limbs[0]?.split('/')[0];
+                        if (limb) onSelect(limb);
+                      }}
+                    >
+                      <span className="flex items-baseline justify-between gap-3">
+                        <b className={answered ? 'text-muted line-through' : ''}>{RULE_WORDS[finding.rule] ?? finding.rule}</b>
+                        <span className={`px-1.5 text-[12.5px] ${answered ? 'text-moss' : look(finding.severity)}`}>
+                          {answered ? 'answered' : SEVERITY_WORDS[finding.severity]}
+                        </span>
+                      </span>
+                      <span className="block text-[14px]">{finding.reason}</span>
+                      <span className="block text-[13px] text-muted">
+                        {figures(finding)} · {Math.round(finding.confidence * 100)} % sure
+                      </span>
+                    </button>
+                  </li>
+                );
+              })}
+          </ul>
+        </section>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,50 @@
+import { useQuery } from '@tanstack/react-query';
+import { answer, api, type Decisions } from '../api/client';
+
+/** By which school, and for what purpose. */
+export function PlanChoices({ decisions, onChange }: { decisions: Decisions; onChange: (next: Decisions) => void }) {
+  const known = useQuery({ queryKey: ['knowledge'], queryFn: () => answer(api.GET('/api/knowledge')), staleTime: Infinity });
+  const purposes = known.data?.purposes ?? [];
+  const schools = known.data?.schools ?? [];
+  const goals = decisions.goals;
+  const purpose = goals ? (purposes.find((one) => Object.entries(one.goals).every(([goal, weight]) => goals[goal] === weight))?.id ?? '') : 'balanced';
+  const school = decisions.school ?? 'classic';
+  return (
+    <div className="grid grid-cols-2 gap-3 border-b border-line px-5 py-2.5">
+      <label className="text-[12.5px] text-muted">
+        Purpose
+        <select
+          value={purpose}
+          onChange={(event) => {
+            const chosen = purposes.find((one) => one.id === event.target.value);
+            if (chosen) onChange({ ...decisions, goals: chosen.goals });
+          }}
+          className="block min-h-9 w-full border-b border-muted/60 bg-paper text-[14px] text-ink"
+        >
+          {purposes.map((one) => (
+            <option key={one.id} value={one.id}>
+              {one.name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="text-[12.5px] text-muted">
+        School
+        <select
+          value={school}
+          title={schools.find((one) => one.id === school)?.why}
+          onChange={(event) => {
+            onChange({ ...decisions, school: event.target.value });
+          }}
+          className="block min-h-9 w-full border-b border-muted/60 bg-paper text-[14px] text-ink"
+        >
+          {schools.map((one) => (
+            <option key={one.id} value={one.id}>
+              {one.name}
+            </option>
+          ))}
+        </select>
+      </label>
+    </div>
+  );
+}

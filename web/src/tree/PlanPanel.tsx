@@ -1,0 +1,257 @@
+import { useState } from 'react';
+import type { Decisions, Mark, Plan, Step } from '../api/client';
+import { keyOf, limbOf, markFrom } from '../api/marks';
+import { Button } from '../ui/Button';
+import { Failed, Loading } from '../ui/States';
+import { minutes, percent, STAGE_WORDS } from '../ui/words';
+import { PlanChoices } from './PlanChoices';
+import { StepRow } from './StepRow';
+import type { Work } from './useWork';
+
+interface Props {
+  work: Work;
+  plans: { plans: Plan[]; timing: { verdict: string; reasons: string[] } } | undefined;
+  pending: boolean;
+  thinking: boolean;
+  error: Error | null;
+  onPoint: (limbs: string[]) => void;
+  onSelect: (limb: string) => void;
+  onRethink: () => void;
+}
+
+const PLAN_WORDS: Record<string, string> = { recommended: 'Recommended', gentler: 'Gentler', firmer: 'Firmer', nothing: 'Leave it' };
+const TIMING_WORDS: Record<string, string> = { allowed: 'Allowed now', better: 'A good time', best: 'The best time', not: 'Not now' };
+
+/** The proposed work in its order; each step can be taken, changed or left. */
+export function PlanPanel({ work, plans, pending, thinking, error, onPoint, onSelect, onRethink }: Props) {
+  const [name, setName] = useState('recommended');
+  const [open, setOpen] = useState<string | null>(null);
+  if (pending) return <Loading what="Weighing the cuts…" />;
+  if (error) return <Failed error={error} />;
+  if (!plans) return null;
+  const plan = plans.plans.find((one) => one.name === name) ?? plans.plans[0];
+  if (!plan) return null;
+  const taken = new Map(work.marks.map((mark, i) => [keyOf(mark), i + 1]));
+  const now = plan.steps.filter((step) => step.year === 0);
+  const later = plan.steps.filter((step) => step.year > 0);
+  const planned = new Set(plan.steps.map((step) => step.limb));
+  const own = work.marks.filter((mark) => !planned.has(mark.limb ?? ''));
+  const stages = [...new Set(now.map((step) => step.stage))];
+  const missing = now.filter((step) => !work.marks.some((mark) => mark.limb === step.limb));
+  return (
+    <div className="pb-4">
+      <div className="flex border-b border-line text-[13.5px]" role="group" aria-label="How far to go">
+        {plans.plans.map((one) => (
+          <button
+            key={one.name}
+            type="button"
+            aria-pressed={plan.name === one.name}
+            onClick={() => {
+              setName(one.name);
+            }}
+            className={`flex-1 px-1 py-2 leading-tight ${plan.name === one.name ? 'bg-sand font-semibold' : 'text-muted hover:bg-sand'}`}
+          >
+            {PLAN_WORDS[one.name]}
+            <span className="block text-[12px] font-normal">
+              {one.name === 'nothing' ? `${percent(one.totals.under30After)} in shade` : `${one.totals.cuts} cuts, ${minutes(one.totals.minutes)}`}
+            </span>
+          </button>
+        ))}
+      </div>
+      <PlanChoices decisions={work.decisions} onChange={work.change} />
+      <p className="px-5 pt-2.5 text-[13.5px]">
+        <b className={plans.timing.verdict === 'not' ? 'text-lichen' : 'text-moss'}>{TIMING_WORDS[plans.timing.verdict]}</b>{' '}
+        <span className="text-muted">(dormant)</span>. {plans.timing.reasons[0]}
+      </p>
+      {plan.name === 'nothing' ? (
+        <p className="px-5 py-4">
+          Left alone, {percent(plan.totals.under30After)} of its fruiting wood stays in shade. Nothing is cut, nothing sprouts; what is dead, broken or from below the
+          union stays too.
+        </p>
+      ) : (
+        <div className="flex items-center gap-2 px-5 pt-3">
+          <Button
+            weight="ink"
+            disabled={missing.length === 0}
+            onClick={() => {
+              const all: Mark[] = [...work.marks.filter((mark) => !now.some((step) => step.limb === mark.limb)), ...now.map(markFrom)];
+              work.change({ ...work.decisions, marks: all });
+            }}
+          >
+            {missing.length === now.length ? `Take all ${now.length}` : missing.length === 0 ? 'All taken' : `Take the other ${missing.length}`}
+          </Button>
+          {work.marks.length > 0 && (
+            <>
+              <Button onClick={onRethink} disabled={thinking} title="Plan again, keeping what is marked">
+                {thinking ? 'Thinking…' : 'Think again round my marks'}
+              </Button>
+              <Button weight="quiet" onClick={work.clear}>
+                Clear
+              </Button>
+            </>
+          )}
+        </div>
+      )}
+      {now.length === 0 && plan.name !== 'nothing' && (
+        <p className="px-5 py-4">Nothing is worth cutting this winter, by these goals. Look again when it has grown.</p>
+      )}
+      {stages.map((stage) => (
+        <section key={stage} aria-label={STAGE_WORDS[stage] ?? stage}>
+          <h3 className="px-5 pt-4 pb-1 text-[13.5px] font-semibold text-muted">{STAGE_WORDS[stage] ?? stage}</h3>
+          <ol>
+            {now
+              .filter((step) => step.stage === stage)
+              .map((step) => (
+                <StepRow
+                  key={keyOf(step)}
+                  step={step}
+                  number={taken.get(keyOf(step))}
+                  changed={changedTo(step, work.marks)}
+                  open={open === keyOf(step)}
+                  onOpen={() => {
+                    setOpen(open === keyOf(step) ? null : keyOf(step));
+                  }}
+                  onPoint={onPoint}
+                  onSelect={onSelect}
+                  work={work}
+                />
+              ))}
+          </ol>
+        </section>
+      ))}
+      <Own marks={own} work={work} onSelect={onSelect} />
+      <Later steps={later} onPoint={onPoint} onSelect={onSelect} />
+      <Refused decisions={work.decisions} work={work} />
+      <LeftAlone plan={plan} onPoint={onPoint} />
+    </div>
+  );
+}
+
+/** Another operation the grower put on the step's limb instead. */
+function changedTo(step: Step, marks: Mark[]): Mark | undefined {
+  return marks.find((mark) => mark.limb === step.limb && keyOf(mark) !== keyOf(step));
+}
+
+function Own({ marks, work, onSelect }: { marks: Mark[]; work: Work; onSelect: (limb: string) => void }) {
+  if (marks.length === 0) return null;
+  return (
+    <section aria-label="Your own marks">
+      <h3 className="px-5 pt-4 pb-1 text-[13.5px] font-semibold text-muted">Your own marks</h3>
+      <ul>
+        {marks.map((mark) => {
+          const i = work.marks.indexOf(mark);
+          const effect = work.marked?.effects[i];
+          return (
+            <li key={keyOf(mark)} className="flex items-center gap-3 border-b border-line px-5 py-2">
+              <span className="grid h-6 min-w-8 place-items-center bg-tape px-1.5 text-[13px] font-semibold text-paper">{i + 1}</span>
+              <button
+                type="button"
+                className="flex-1 text-left hover:underline"
+                onClick={() => {
+                  onSelect(limbOf(mark));
+                }}
+              >
+                <b>{effect?.title ?? keyOf(mark)}</b>
+                <span className="block text-[13px] text-muted">{effect?.numbers}</span>
+              </button>
+              <Button
+                weight="quiet"
+                onClick={() => {
+                  work.unmark(keyOf(mark));
+                }}
+              >
+                Take off
+              </Button>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+function Later({ steps, onPoint, onSelect }: { steps: Step[]; onPoint: (limbs: string[]) => void; onSelect: (limb: string) => void }) {
+  if (steps.length === 0) return null;
+  return (
+    <section aria-label="Kept for later winters">
+      <h3 className="px-5 pt-4 pb-1 text-[13.5px] font-semibold text-muted">Kept for later winters: this one has reached its limit</h3>
+      <ul>
+        {steps.map((step) => (
+          <li key={keyOf(step)} className="border-b border-line">
+            <button
+              type="button"
+              className="flex w-full items-baseline gap-3 px-5 py-2 text-left hover:bg-sand"
+              onMouseEnter={() => {
+                onPoint([step.limb]);
+              }}
+              onMouseLeave={() => {
+                onPoint([]);
+              }}
+              onClick={() => {
+                onSelect(limbOf(step));
+              }}
+            >
+              <span className="min-w-[74px] border border-later px-1 text-center text-[12.5px] text-muted">
+                {step.year === 1 ? 'next winter' : `winter ${step.year + 1}`}
+              </span>
+              <span>
+                {step.title} <span className="text-[13px] text-muted">{step.numbers}</span>
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Refused({ decisions, work }: { decisions: Decisions; work: Work }) {
+  const refused = decisions.refused ?? [];
+  if (refused.length === 0) return null;
+  return (
+    <section aria-label="Left on your word">
+      <h3 className="px-5 pt-4 pb-1 text-[13.5px] font-semibold text-muted">Left on your word</h3>
+      <ul>
+        {refused.map((key) => (
+          <li key={key} className="flex items-center justify-between border-b border-line px-5 py-1.5 text-[14px]">
+            {key.replace('@', ' ').replace(/-/g, ' ')}
+            <Button
+              weight="quiet"
+              onClick={() => {
+                work.allow(key);
+              }}
+            >
+              Propose again
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function LeftAlone({ plan, onPoint }: { plan: Plan; onPoint: (limbs: string[]) => void }) {
+  if (plan.leftAlone.length === 0 || plan.name === 'nothing') return null;
+  return (
+    <details className="mx-5 mt-4 text-[14px]">
+      <summary className="text-muted">{plan.leftAlone.length} findings this plan leaves, and why</summary>
+      <ul className="mt-1.5">
+        {plan.leftAlone.map((left) => (
+          <li
+            key={left.rule + left.limbs.join()}
+            className="border-b border-line py-1.5"
+            onMouseEnter={() => {
+              onPoint(left.limbs);
+            }}
+            onMouseLeave={() => {
+              onPoint([]);
+            }}
+          >
+            {left.reason} <span className="text-muted">{left.why}.</span>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
+

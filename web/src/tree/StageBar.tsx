@@ -1,0 +1,83 @@
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import type { Totals } from '../api/client';
+import type { View } from '../stand/camera';
+import type { Stand } from '../stand/geometry';
+import type { Showing } from '../stand/paint';
+import { SmallTree } from '../stand/SmallTree';
+import { minutes, percent } from '../ui/words';
+
+interface Props {
+  stand: Stand;
+  view: View;
+  stage: Showing['stage'];
+  onStage: (stage: Showing['stage']) => void;
+  showing: Showing;
+  totals: Totals | undefined;
+  nothing: Totals | undefined;
+  previous: number | undefined;
+  next: number | undefined;
+}
+
+const NONE: ReadonlySet<string> = new Set();
+
+/** The same tree as found, marked, and after the cuts; the eye compares. */
+export function StageBar({ stand, view, stage, onStage, showing, totals, nothing, previous, next }: Props) {
+  const plain = useMemo(
+    () => ({
+      found: { ...showing, layer: 'wood', stage: 'found', lit: NONE } as Showing,
+      marks: { ...showing, layer: 'wood', stage: 'marks', lit: NONE } as Showing,
+      after: { ...showing, layer: 'wood', stage: 'after', lit: NONE } as Showing,
+    }),
+    [showing],
+  );
+  const cards = [
+    { id: 'found', words: 'As found', note: nothing ? `${percent(nothing.under30After)} in shade` : '' },
+    { id: 'marks', words: 'With its marks', note: totals && totals.cuts > 0 ? `${totals.cuts} cuts, ${minutes(totals.minutes)}` : 'nothing marked' },
+    {
+      id: 'after',
+      words: 'After the cuts',
+      note: totals && totals.cuts > 0 ? `${percent(totals.under30After)} in shade, ${Math.round(totals.mass_kg)} kg off` : 'as found',
+    },
+  ] as const;
+  return (
+    <div className="flex h-[86px] border-t border-line bg-paper">
+      <Step to={previous} words="Tree before" sign="‹" />
+      <div role="group" aria-label="Before and after" className="flex flex-1">
+        {cards.map((card) => (
+          <button
+            key={card.id}
+            type="button"
+            aria-pressed={stage === card.id}
+            onClick={() => {
+              onStage(card.id);
+            }}
+            className={`flex flex-1 items-center justify-between gap-2 border-t-[3px] border-r border-r-line px-4 text-left ${
+              stage === card.id ? 'border-t-ink bg-paper' : 'border-t-transparent bg-sand hover:bg-paper'
+            }`}
+          >
+            <span>
+              <span className="block text-[14.5px] font-semibold">{card.words}</span>
+              <span className="block text-[13px] text-muted">{card.note}</span>
+            </span>
+            <SmallTree stand={stand} view={view} showing={plain[card.id]} width={78} height={76} />
+          </button>
+        ))}
+      </div>
+      <Step to={next} words="Next tree" sign="›" />
+    </div>
+  );
+}
+
+function Step({ to, words, sign }: { to: number | undefined; words: string; sign: string }) {
+  const look = 'grid w-11 place-items-center text-[26px] leading-none';
+  return to === undefined ? (
+    <span className={`${look} text-line`} aria-hidden>
+      {sign}
+    </span>
+  ) : (
+    <Link to={`/trees/${to}`} className={`${look} hover:bg-sand`} aria-label={words} title={words}>
+      {sign}
+    </Link>
+  );
+}

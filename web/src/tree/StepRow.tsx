@@ -1,0 +1,118 @@
+import type { Mark, Step } from '../api/client';
+import { keyOf, limbOf, markFrom } from '../api/marks';
+import { Button } from '../ui/Button';
+import { sureness } from '../ui/words';
+import type { Work } from './useWork';
+
+interface Props {
+  step: Step;
+  /** The number on its flag once it is taken. */
+  number: number | undefined;
+  /** What the grower marked on this limb instead. */
+  changed: Mark | undefined;
+  open: boolean;
+  onOpen: () => void;
+  onPoint: (limbs: string[]) => void;
+  onSelect: (limb: string) => void;
+  work: Work;
+}
+
+/** One step: a sentence; opened, why first, then where and with what, then what the tree will answer. */
+export function StepRow({ step, number, changed, open, onOpen, onPoint, onSelect, work }: Props) {
+  const key = keyOf(step);
+  const other = step.alternative;
+  const state = number !== undefined ? 'taken' : changed ? 'changed' : '';
+  return (
+    <li
+      className={`border-b border-line ${open ? 'bg-tape-wash' : ''}`}
+      onMouseEnter={() => {
+        onPoint([step.limb]);
+      }}
+      onMouseLeave={() => {
+        onPoint([]);
+      }}
+    >
+      <button type="button" aria-expanded={open} onClick={onOpen} className="flex w-full items-start gap-3 px-5 py-2 text-left">
+        <span
+          className={`mt-0.5 grid h-6 min-w-8 place-items-center px-1 text-[13px] font-semibold ${
+            number !== undefined ? 'bg-tape text-paper' : 'border-2 border-tape text-tape'
+          }`}
+        >
+          {number ?? step.order}
+        </span>
+        <span className="min-w-0 flex-1">
+          <span className="block leading-snug font-semibold">{step.title}</span>
+          <span className="block text-[13px] text-muted">{step.numbers}</span>
+        </span>
+        <span className="shrink-0 pt-0.5 text-right text-[13px]">
+          {state === '' ? (
+            <span className={step.closeCall ? 'text-lichen' : 'text-muted'}>{step.closeCall ? 'close call' : sureness(step.confidence)}</span>
+          ) : (
+            <span className="font-semibold text-moss">{state}</span>
+          )}
+        </span>
+      </button>
+      {open && (
+        <div className="px-5 pb-3 pl-[64px] text-[14px]">
+          <p>{step.reason}</p>
+          <p className="mt-1 text-muted">{step.place}</p>
+          {step.answer && <p className="mt-1 text-muted">{step.answer}</p>}
+          {step.cautions.map((caution) => (
+            <p key={caution} className="mt-1.5 border-l-[3px] border-lichen pl-2 text-[13.5px]">
+              {caution}
+            </p>
+          ))}
+          <p className="mt-1.5 text-[13px] text-muted">
+            {sureness(step.confidence)}
+            {step.closeCall ? ', a close call' : ''}. Next best: {other.title.charAt(0).toLowerCase() + other.title.slice(1)}.
+          </p>
+          <div className="mt-2 flex flex-wrap gap-2">
+            {number === undefined ? (
+              <Button
+                weight="ink"
+                onClick={() => {
+                  work.take(markFrom(step));
+                }}
+              >
+                Take
+              </Button>
+            ) : (
+              <Button
+                onClick={() => {
+                  work.unmark(key);
+                }}
+              >
+                Take off
+              </Button>
+            )}
+            {other.operation === 'keep' ? (
+              <Button
+                onClick={() => {
+                  onSelect(limbOf(step));
+                }}
+              >
+                Something else
+              </Button>
+            ) : (
+              <Button
+                onClick={() => {
+                  const rest = work.marks.filter((mark) => mark.limb !== step.limb && mark.limb !== other.limb);
+                  work.change({ ...work.decisions, marks: [...rest, markFrom(other)] });
+                }}
+              >
+                {other.title} instead
+              </Button>
+            )}
+            <Button
+              onClick={() => {
+                work.refuse(key);
+              }}
+            >
+              Leave it
+            </Button>
+          </div>
+        </div>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,19 @@
+import { useQuery } from '@tanstack/react-query';
+import { useParams } from 'react-router';
+import { answer, api } from '../api/client';
+import { Failed, Loading } from '../ui/States';
+import { TreeDesk } from './TreeDesk';
+
+/** One tree: fetched, then put on the desk. */
+export function TreePage() {
+  const id = Number(useParams()['id']);
+  const page = useQuery({
+    queryKey: ['tree', id],
+    queryFn: () => answer(api.GET('/api/trees/{id}', { params: { path: { id } } })),
+    staleTime: 0,
+    gcTime: 0,
+  });
+  if (page.isPending) return <Loading what="Walking up to the tree…" />;
+  if (page.isError) return <Failed error={page.error} retry={() => void page.refetch()} />;
+  return <TreeDesk key={`${id}-${page.data.name.surveyId}`} id={id} page={page.data} />;
+}
