@@ -44,7 +44,9 @@ export class Problem extends Error {
 export const api = createClient<paths>({ baseUrl: window.location.origin });
 
 /** The data of an answer, or its problem thrown. */
-export async function answer<T>(asked: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+export async function answer<T>(
+  asked: Promise<{ data?: T; error?: unknown; response: Response }>,
+): Promise<T> {
   let got;
   try {
     got = await asked;

@@ -17,7 +17,14 @@ export function HoldingPage() {
     const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
     return (page.data?.trees ?? []).filter((tree) => {
       const block = page.data?.blocks.find((one) => one.id === tree.blockId);
-      const text = [tree.label, tree.first, RULE_WORDS[tree.firstRule] ?? '', block?.cultivar, block?.speciesName, block?.systemName]
+      const text = [
+        tree.label,
+        tree.first,
+        RULE_WORDS[tree.firstRule] ?? '',
+        block?.cultivar,
+        block?.speciesName,
+        block?.systemName,
+      ]
         .join(' ')
         .toLowerCase();
       return words.every((word) => text.includes(word)) && (need === '' || tree.state === need);
@@ -35,8 +42,8 @@ export function HoldingPage() {
         <div>
           <h1 className="text-[28px] font-bold">{name || 'No holding yet'}</h1>
           <p className="text-muted">
-            {all.length} surveyed {all.length === 1 ? 'tree' : 'trees'} in {blocks.length} blocks · {count('to-decide')} to decide ·{' '}
-            {count('marked')} marked · {count('done')} done
+            {all.length} surveyed {all.length === 1 ? 'tree' : 'trees'} in {blocks.length} blocks ·{' '}
+            {count('to-decide')} to decide · {count('marked')} marked · {count('done')} done
           </p>
         </div>
         <div className="flex flex-wrap items-center gap-3">
@@ -74,11 +81,17 @@ export function HoldingPage() {
       </div>
       {blocks.length === 0 && (
         <p className="mt-10 max-w-prose text-muted">
-          There are no blocks here yet. Start the program with <code>./umbel demo</code> in an empty data folder to see a holding with trees.
+          There are no blocks here yet. Start the program with <code>./umbel demo</code> in an empty data
+          folder to see a holding with trees.
         </p>
       )}
       {blocks.map((block) => (
-        <BlockSection key={block.id} block={block} trees={trees.filter((tree) => tree.blockId === block.id)} filtered={sought !== '' || need !== ''} />
+        <BlockSection
+          key={block.id}
+          block={block}
+          trees={trees.filter((tree) => tree.blockId === block.id)}
+          filtered={sought !== '' || need !== ''}
+        />
       ))}
       {trees.length === 0 && all.length > 0 && (
         <p className="mt-8 text-muted" role="status">
@@ -89,7 +102,15 @@ export function HoldingPage() {
   );
 }
 
-function BlockSection({ block, trees, filtered }: { block: BlockLine; trees: TreeLine[]; filtered: boolean }) {
+function BlockSection({
+  block,
+  trees,
+  filtered,
+}: {
+  block: BlockLine;
+  trees: TreeLine[];
+  filtered: boolean;
+}) {
   if (trees.length === 0 && filtered) {
     return null;
   }
@@ -100,15 +121,19 @@ function BlockSection({ block, trees, filtered }: { block: BlockLine; trees: Tre
           {block.name}
         </h2>
         <p className="text-[14px] text-muted">
-          {block.treeCount.toLocaleString()} {block.speciesName.toLowerCase()} trees ({block.cultivar}), {block.systemName.toLowerCase()}, {block.inRowM} ×{' '}
-          {block.betweenRowsM} m, planted {block.plantedYear}. {block.note}
+          {block.treeCount.toLocaleString()} {block.speciesName.toLowerCase()} trees ({block.cultivar}),{' '}
+          {block.systemName.toLowerCase()}, {block.inRowM} × {block.betweenRowsM} m, planted{' '}
+          {block.plantedYear}. {block.note}
         </p>
       </div>
       {trees.length === 0 && <p className="py-3 text-muted">No tree of this block is surveyed yet.</p>}
       <ul>
         {trees.map((tree) => (
           <li key={tree.id} className="border-b border-line">
-            <Link to={`/trees/${tree.id}`} className="grid grid-cols-[150px_1fr_128px_96px_104px] items-center gap-4 px-1 py-2.5 hover:bg-sand">
+            <Link
+              to={`/trees/${tree.id}`}
+              className="grid grid-cols-[150px_1fr_116px_96px_128px] items-center gap-4 px-1 py-2.5 hover:bg-sand"
+            >
               <span>
                 <span className="block font-semibold">{tree.label}</span>
                 <span className="block text-[13px] text-muted">
@@ -120,7 +145,8 @@ function BlockSection({ block, trees, filtered }: { block: BlockLine; trees: Tre
                   <span className="text-moss">Well: nothing to cut this winter.</span>
                 ) : (
                   <>
-                    <span className="font-semibold">{RULE_WORDS[tree.firstRule] ?? tree.firstRule}.</span> <span className="text-[14px]">{tree.first}</span>
+                    <span className="font-semibold">{RULE_WORDS[tree.firstRule] ?? tree.firstRule}.</span>{' '}
+                    <span className="text-[14px]">{tree.first}</span>
                   </>
                 )}
               </span>
@@ -136,8 +162,14 @@ function BlockSection({ block, trees, filtered }: { block: BlockLine; trees: Tre
               </span>
               <Shade share={tree.under30} />
               <span className="text-right">
-                <span className={`inline-block rounded-sm px-2 py-0.5 text-[13px] font-semibold ${stateLook(tree.state)}`}>{STATE_WORDS[tree.state]}</span>
-                <span className="block text-[12.5px] text-muted">{tree.stateNote || `seen ${day(tree.surveyedOn)}`}</span>
+                <span
+                  className={`inline-block rounded-sm px-2 py-0.5 text-[13px] font-semibold ${stateLook(tree.state)}`}
+                >
+                  {STATE_WORDS[tree.state]}
+                </span>
+                <span className="block text-[12.5px] text-muted">
+                  {tree.stateNote || `seen ${day(tree.surveyedOn)}`}
+                </span>
               </span>
             </Link>
           </li>
@@ -148,7 +180,11 @@ function BlockSection({ block, trees, filtered }: { block: BlockLine; trees: Tre
 }
 
 function stateLook(state: string): string {
-  return state === 'done' ? 'bg-moss-wash text-moss' : state === 'marked' ? 'bg-tape-wash text-tape' : 'bg-sand text-ink';
+  return state === 'done'
+    ? 'bg-moss-wash text-moss'
+    : state === 'marked'
+      ? 'bg-tape-wash text-tape'
+      : 'bg-sand text-ink';
 }
 
 /** How much of the fruiting wood stands in shade, as a bar and in words. */
@@ -157,7 +193,10 @@ function Shade({ share }: { share: number }) {
     <span className="text-[13px]">
       {percent(share)} <span className="text-muted">shaded</span>
       <span className="mt-1 block h-[5px] bg-line/70" aria-hidden>
-        <span className={`block h-full ${share > 0.2 ? 'bg-lichen' : 'bg-moss'}`} style={{ width: percent(share) }} />
+        <span
+          className={`block h-full ${share > 0.2 ? 'bg-lichen' : 'bg-moss'}`}
+          style={{ width: percent(share) }}
+        />
       </span>
     </span>
   );

@@ -12,7 +12,8 @@ export function NewTree({ blocks }: { blocks: BlockLine[] }) {
   const [row, setRow] = useState('1');
   const [place, setPlace] = useState('1');
   const begin = useMutation({
-    mutationFn: () => answer(api.POST('/api/trees', { body: { blockId: block, row: Number(row), place: Number(place) } })),
+    mutationFn: () =>
+      answer(api.POST('/api/trees', { body: { blockId: block, row: Number(row), place: Number(place) } })),
     onSuccess: (tree) => {
       void go(`/trees/${tree.id}/survey`);
     },

@@ -1,3 +1,155 @@
+import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { Link, useParams } from 'react-router';
+import { answer, api } from '../api/client';
+import { keyOf, markFrom } from '../api/marks';
+import { prepare } from '../stand/geometry';
+import { Button } from '../ui/Button';
+import { Failed, Loading } from '../ui/States';
+import { day, minutes, percent, STAGE_WORDS } from '../ui/words';
+import { AboveFigure } from './AboveFigure';
+import { SideFigure } from './SideFigure';
+
+/** One tree's work on one printed page: two sides and above, numbered cuts, steps in order, tools, cautions. */
 export function SheetPage() {
-  return null;
+  const id = Number(useParams()['id']);
+  const page = useQuery({
+    queryKey: ['tree', id],
+    queryFn: () => answer(api.GET('/api/trees/{id}', { params: { path: { id } } })),
+    staleTime: 0,
+    gcTime: 0,
+  });
+  const decisions = page.data?.decisions;
+  const steps = useQuery({
+    queryKey: ['sheet', id, decisions],
+    enabled: decisions !== undefined,
+    queryFn: () =>
+      answer(api.POST('/api/trees/{id}/sheet', { params: { path: { id } }, body: decisions ?? {} })),
+  });
+  const ordered = useMemo(
+    () => ({ ...decisions, marks: (steps.data ?? []).map(markFrom) }),
+    [decisions, steps.data],
+  );
+  const marked = useQuery({
+    queryKey: ['marks', id, ordered],
+    enabled: steps.data !== undefined,
+    queryFn: () => answer(api.POST('/api/trees/{id}/marks', { params: { path: { id } }, body: ordered })),
+  });
+  const stand = useMemo(() => (page.data ? prepare(page.data.drawing) : null), [page.data]);
+  const failed = page.error ?? steps.error ?? marked.error;
+  if (failed) return <Failed error={failed} retry={() => void page.refetch()} />;
+  if (!page.data || !steps.data || !marked.data || !stand) return <Loading what="Writing the sheet…" />;
+  const { name } = page.data;
+  const { totals } = marked.data;
+  if (steps.data.length === 0) {
+    return (
+      <div className="p-8">
+        <h1 className="text-[25px] font-bold">{name.label}</h1>
+        <p className="mt-1 max-w-prose text-muted">
+          Nothing is marked on this tree yet, so its sheet would be empty.
+        </p>
+        <p className="mt-3">
+          <Link className="font-semibold underline underline-offset-4" to={`/trees/${id}`}>
+            Mark what is to be cut
+          </Link>
+        </p>
+      </div>
+    );
+  }
+  const cuts = new Map(marked.data.cuts.map((cut) => [cut.axis, cut]));
+  const flags = marked.data.effects.map((effect) => effect.flag as [number, number, number]);
+  const tools = [...new Set(steps.data.map((step) => step.tool))].filter((tool) => tool !== 'hand');
+  const cautions = [...new Set(steps.data.flatMap((step) => step.cautions))];
+  return (
+    <article className="mx-auto max-w-[900px] px-8 py-6 text-[16px] print:max-w-none print:p-0">
+      <div className="no-print mb-4 flex items-center justify-between gap-4 border-b border-line pb-3">
+        <p className="text-[14px] text-muted">
+          One page for the row. Readable in black and white; the numbers are on the drawing and in the list.
+        </p>
+        <Button
+          weight="ink"
+          onClick={() => {
+            window.print();
+          }}
+        >
+          Print
+        </Button>
+      </div>
+      <header className="flex items-end justify-between gap-6 border-b-[3px] border-ink pb-2">
+        <div>
+          <h1 className="text-[30px] font-bold">{name.label}</h1>
+          <p className="text-[15px]">
+            {name.cultivar} {name.speciesName.toLowerCase()}, {name.systemName.toLowerCase()}, leaf{' '}
+            {name.leaf}. Surveyed {day(name.surveyedOn)}.
+          </p>
+        </div>
+        <p className="text-right text-[15px]">
+          <b>{totals.cuts} cuts</b>, {minutes(totals.minutes)}
+          {totals.ladderMinutes >= 0.5 && (
+            <span className="block">{minutes(totals.ladderMinutes)} on a ladder</span>
+          )}
+          <span className="block">{percent(totals.woodShare)} of the small wood off</span>
+        </p>
+      </header>
+      <div className="grid grid-cols-[1fr_1fr_150px] items-end gap-3 py-3">
+        <SideFigure stand={stand} bearing={Math.PI} words="seen from the south" cuts={cuts} flags={flags} />
+        <SideFigure
+          stand={stand}
+          bearing={Math.PI / 2}
+          words="seen from the east"
+          cuts={cuts}
+          flags={flags}
+        />
+        <AboveFigure stand={stand} cuts={cuts} />
+      </div>
+      <ol className="border-t border-ink">
+        {steps.data.map((step, i) => (
+          <li
+            key={keyOf(step)}
+            className="grid break-inside-avoid grid-cols-[40px_1fr_170px] items-start gap-3 border-b border-line py-1.5"
+          >
+            <span className="grid h-7 w-9 place-items-center border-2 border-ink text-[17px] font-bold">
+              {i + 1}
+            </span>
+            <span>
+              {steps.data[i - 1]?.stage !== step.stage && (
+                <span className="block text-[13px] text-muted">{STAGE_WORDS[step.stage]}</span>
+              )}
+              <b className="text-[17px]">{step.title}</b>
+              <span className="block text-[14.5px]">{step.place}</span>
+            </span>
+            <span className="text-right text-[14.5px]">
+              {step.numbers}
+              {step.ladder && <b className="block">above reach</b>}
+              <span className="mt-0.5 block text-[22px] leading-none" aria-label="tick when done">
+                ☐
+              </span>
+            </span>
+          </li>
+        ))}
+      </ol>
+      <footer className="mt-3 grid grid-cols-[170px_1fr] gap-6 text-[14px]">
+        <div>
+          <b>Bring</b>
+          <ul>
+            {tools.map((tool) => (
+              <li key={tool}>{tool === 'tie' ? 'ties or spreaders' : tool.replace('-', ' ')}</li>
+            ))}
+          </ul>
+        </div>
+        <div className="border-l-[3px] border-ink pl-3">
+          <b>Heed</b>
+          <ul>
+            {[
+              ...cautions,
+              'Look up for power lines, and for nests in the breeding season, before the first cut.',
+            ].map((caution) => (
+              <li key={caution}>{caution}</li>
+            ))}
+          </ul>
+          <p className="mt-1">Local codes and licensed practice come before this sheet.</p>
+        </div>
+      </footer>
+    </article>
+  );
 }

@@ -32,10 +32,23 @@ export function LimbClock({ stand, limbs, selected, going, viewer, onSelect, siz
   const eyeY = half - Math.cos(viewer) * (half - 8);
   const turn = (viewer * 180) / Math.PI;
   return (
-    <svg width={size} height={size} viewBox={`0 0 ${size} ${size}`} role="group" aria-label="The limbs seen from above, north at the top">
+    <svg
+      width={size}
+      height={size}
+      viewBox={`0 0 ${size} ${size}`}
+      role="group"
+      aria-label="The limbs seen from above, north at the top"
+    >
       <circle cx={half} cy={half} r={half - 1} className="fill-paper/90" />
       {[0.5, 1].map((metre) => (
-        <circle key={metre} cx={half} cy={half} r={(half - 22) * metre} className="fill-none stroke-line" strokeDasharray="2 4" />
+        <circle
+          key={metre}
+          cx={half}
+          cy={half}
+          r={(half - 22) * metre}
+          className="fill-none stroke-line"
+          strokeDasharray="2 4"
+        />
       ))}
       <line x1={half} x2={half} y1={4} y2={14} className="stroke-muted" strokeWidth={1.5} />
       <text x={half + 6} y={14} className="fill-muted text-[12px]">
@@ -63,11 +76,21 @@ export function LimbClock({ stand, limbs, selected, going, viewer, onSelect, siz
           >
             <title>{`Limb ${axis.id}${info ? `, ${info.lengthCm} cm` : ''}${marked ? ', marked' : ''}`}</title>
             <polyline points={line(axis.points)} fill="none" stroke="transparent" strokeWidth={11} />
-            {chosen && <polyline points={line(axis.points)} fill="none" className="stroke-ink" strokeWidth={width + 5} strokeLinecap="round" />}
+            {chosen && (
+              <polyline
+                points={line(axis.points)}
+                fill="none"
+                className="stroke-ink"
+                strokeWidth={width + 5}
+                strokeLinecap="round"
+              />
+            )}
             <polyline
               points={line(axis.points)}
               fill="none"
-              className={marked ? 'stroke-tape' : chosen ? 'stroke-paper' : 'stroke-[#5b4d42] dark:stroke-[#c8b7a2]'}
+              className={
+                marked ? 'stroke-tape' : chosen ? 'stroke-paper' : 'stroke-[#5b4d42] dark:stroke-[#c8b7a2]'
+              }
               strokeWidth={width}
               strokeDasharray={marked ? '5 3' : undefined}
               strokeLinecap={marked ? 'butt' : 'round'}
@@ -75,7 +98,12 @@ export function LimbClock({ stand, limbs, selected, going, viewer, onSelect, siz
           </g>
         );
       })}
-      <circle cx={half} cy={half} r={Math.max(3, (stand.axes[0]?.points[3] ?? 0.1) * scale * 0.5 + 1.5)} className="fill-[#4d443d] dark:fill-[#c8b7a2]" />
+      <circle
+        cx={half}
+        cy={half}
+        r={Math.max(3, (stand.axes[0]?.points[3] ?? 0.1) * scale * 0.5 + 1.5)}
+        className="fill-[#4d443d] dark:fill-[#c8b7a2]"
+      />
     </svg>
   );
 }

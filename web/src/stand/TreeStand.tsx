@@ -32,7 +32,8 @@ const REACH = 12;
 
 /** The tree in the open, walked round by dragging or with the arrow keys. */
 export function TreeStand(props: Props) {
-  const { stand, view, onView, showing, flags, lines, label, names, cutting, onPick, onFlag, cutWords } = props;
+  const { stand, view, onView, showing, flags, lines, label, names, cutting, onPick, onFlag, cutWords } =
+    props;
   const canvas = useRef<HTMLCanvasElement>(null);
   const drawn = useRef<Drawn[]>([]);
   const placed = useRef<Placed[]>([]);

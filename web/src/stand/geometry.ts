@@ -151,6 +151,8 @@ function ready(line: AxisLine, index: number, lines: AxisLine[], points: number[
   const parent = lines[line.parent];
   if (parent && FRAME.has(line.kind)) {
     own = smooth(joined(line, parent, own), line.kind === 'limb' ? 2 : 1);
+  } else if (line.kind === 'trunk') {
+    own = smooth(own, 2).map((bead) => ({ ...bead, d: bead.d * (1 + 0.55 * Math.exp(-bead.z / 0.09)) }));
   }
   const flat = new Float64Array(own.length * 4);
   const along = new Float64Array(own.length);

@@ -208,9 +208,12 @@ function solid(
       colour[1] + (other[1] - colour[1]) * share,
       colour[2] + (other[2] - colour[2]) * share,
     ];
-    ribbon(g, one, start, i, to, -0.5, 0.5, mixed(tone(dark, 0.45), colours.fog, haze));
-    ribbon(g, one, start, i, to, -0.47, 0.2, mixed(tone(dark, 0.05), colours.fog, haze));
-    ribbon(g, one, start, i, to, -0.4, -0.12, mixed(tone(pale, 0.22), colours.fog, haze));
+    const wide = (one.ws[start] ?? 0) > 7;
+    ribbon(g, one, start, i, to, -0.5, 0.5, mixed(tone(dark, 0.5), colours.fog, haze));
+    if (wide) ribbon(g, one, start, i, to, -0.48, 0.36, mixed(tone(dark, 0.26), colours.fog, haze));
+    ribbon(g, one, start, i, to, -0.46, 0.2, mixed(tone(dark, 0.05), colours.fog, haze));
+    if (wide) ribbon(g, one, start, i, to, -0.42, 0.02, mixed(tone(pale, 0.1), colours.fog, haze));
+    ribbon(g, one, start, i, to, -0.36, -0.12, mixed(tone(pale, 0.19), colours.fog, haze));
   }
   if ((one.ws[1] ?? 0) > 9) {
     bark(g, one, from, to, haze, colours);
@@ -264,7 +267,14 @@ function ribbon(
 }
 
 /** Short broken lines along thick wood, always the same for the same limb. */
-function bark(g: CanvasRenderingContext2D, one: Drawn, from: number, to: number, haze: number, colours: Palette): void {
+function bark(
+  g: CanvasRenderingContext2D,
+  one: Drawn,
+  from: number,
+  to: number,
+  haze: number,
+  colours: Palette,
+): void {
   g.strokeStyle = mixed([46, 38, 32], colours.fog, haze + 0.1);
   g.lineWidth = 0.8;
   g.globalAlpha = 0.5;
@@ -319,13 +329,27 @@ function spur(g: CanvasRenderingContext2D, one: Drawn, haze: number, colours: Pa
   } else {
     const angle = Math.atan2(y1 - y0, x1 - x0);
     g.beginPath();
-    g.ellipse(x1 + Math.cos(angle) * size * 0.6, y1 + Math.sin(angle) * size * 0.6, size * (fat ? 1.25 : 1.4), size * (fat ? 0.85 : 0.5), angle, 0, 2 * Math.PI);
+    g.ellipse(
+      x1 + Math.cos(angle) * size * 0.6,
+      y1 + Math.sin(angle) * size * 0.6,
+      size * (fat ? 1.25 : 1.4),
+      size * (fat ? 0.85 : 0.5),
+      angle,
+      0,
+      2 * Math.PI,
+    );
     g.fill();
   }
   g.globalAlpha = 1;
 }
 
-function shootBuds(g: CanvasRenderingContext2D, one: Drawn, to: number, haze: number, colours: Palette): void {
+function shootBuds(
+  g: CanvasRenderingContext2D,
+  one: Drawn,
+  to: number,
+  haze: number,
+  colours: Palette,
+): void {
   const perMetre = one.axis.flowerBuds / Math.max(0.1, one.axis.length);
   g.globalAlpha = 1 - haze;
   let side = 1;
@@ -336,7 +360,13 @@ function shootBuds(g: CanvasRenderingContext2D, one: Drawn, to: number, haze: nu
     const fat = perMetre > 5 && s < one.axis.length * 0.75;
     g.fillStyle = fat ? colours.bud : colours.leafBud;
     g.beginPath();
-    g.arc(x + (-(y2 - y) / long) * w * 0.6 * side, y + ((x2 - x) / long) * w * 0.6 * side, Math.max(0.8, w * (fat ? 0.42 : 0.26)), 0, 2 * Math.PI);
+    g.arc(
+      x + (-(y2 - y) / long) * w * 0.6 * side,
+      y + ((x2 - x) / long) * w * 0.6 * side,
+      Math.max(0.8, w * (fat ? 0.42 : 0.26)),
+      0,
+      2 * Math.PI,
+    );
     g.fill();
     side = -side;
   }
@@ -344,7 +374,13 @@ function shootBuds(g: CanvasRenderingContext2D, one: Drawn, to: number, haze: nu
 }
 
 /** The light layer: wood stands back in grey, every fruiting place shows its light by colour and by shape. */
-function lightWood(g: CanvasRenderingContext2D, one: Drawn, to: number, haze: number, colours: Palette): void {
+function lightWood(
+  g: CanvasRenderingContext2D,
+  one: Drawn,
+  to: number,
+  haze: number,
+  colours: Palette,
+): void {
   const { axis } = one;
   if (axis.kind !== 'spur' && axis.kind !== 'shoot') {
     solid(g, one, 0, to, Math.min(0.85, haze + 0.3), [128, 124, 118], colours);
@@ -353,7 +389,9 @@ function lightWood(g: CanvasRenderingContext2D, one: Drawn, to: number, haze: nu
   const step = axis.light === null ? null : lightOf(axis.light);
   const colour = step === null ? null : (colours.light[step] ?? null);
   if (axis.kind === 'shoot') {
-    g.strokeStyle = colour ? mixed(colour, colours.fog, haze * 0.5) : mixed([150, 146, 140], colours.fog, haze);
+    g.strokeStyle = colour
+      ? mixed(colour, colours.fog, haze * 0.5)
+      : mixed([150, 146, 140], colours.fog, haze);
     g.lineWidth = Math.max(colour ? 1.6 : 0.8, one.ws[0] ?? 1);
     trace(g, one, 0, to);
     g.stroke();
@@ -385,12 +423,35 @@ function taped(g: CanvasRenderingContext2D, one: Drawn, from: number, fog: numbe
   if (one.axis.kind === 'spur') {
     return;
   }
-  g.strokeStyle = colours.tape;
-  g.globalAlpha = (frame ? 0.85 : one.axis.kind === 'shoot' ? 0.5 : 0.42) * (1 - fog * 0.8);
-  g.lineWidth = Math.max(frame ? 2 : 1, (one.ws[0] ?? 1) * 0.85);
-  trace(g, one, from, one.axis.length);
-  g.stroke();
+  g.globalAlpha = (frame ? 0.92 : one.axis.kind === 'shoot' ? 0.5 : 0.45) * (1 - fog * 0.8);
+  if (frame && (one.ws[0] ?? 0) > 4) {
+    ribbon(
+      g,
+      one,
+      firstAfter(one, from),
+      one.xs.length - 1,
+      one.axis.length + 1,
+      -0.5,
+      0.5,
+      colours.tapeDark,
+    );
+    ribbon(g, one, firstAfter(one, from), one.xs.length - 1, one.axis.length + 1, -0.46, 0.2, colours.tape);
+  } else {
+    g.strokeStyle = colours.tape;
+    g.lineWidth = Math.max(frame ? 2 : 1, (one.ws[0] ?? 1) * 0.85);
+    trace(g, one, from, one.axis.length);
+    g.stroke();
+  }
   g.globalAlpha = 1;
+}
+
+/** Index of the first point beyond a distance along an axis, with the one before it. */
+function firstAfter(one: Drawn, distance: number): number {
+  let i = 0;
+  while (i < one.xs.length - 2 && (one.axis.along[i] ?? 0) < distance) {
+    i++;
+  }
+  return i;
 }
 
 /** The pale face a saw leaves, where a limb or leader was cut. */

@@ -11,6 +11,7 @@ export interface Palette {
   muted: string;
   paper: string;
   tape: string;
+  tapeDark: string;
   fog: [number, number, number];
   wood: [number, number, number][];
   dead: [number, number, number];
@@ -34,6 +35,7 @@ export const DAY: Palette = {
   muted: '#4f4b46',
   paper: '#fbfbf8',
   tape: '#c2185b',
+  tapeDark: '#7d0d3a',
   fog: [222, 226, 222],
   // index is age: 1 last season's shoot, 2, 3, 4–5, 6 and older
   wood: [
@@ -69,6 +71,7 @@ export const DUSK: Palette = {
   muted: '#d0c9bd',
   paper: '#23262a',
   tape: '#ff6f9f',
+  tapeDark: '#a83a64',
   fog: [84, 88, 92],
   wood: [
     [222, 122, 98],

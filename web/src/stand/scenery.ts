@@ -3,7 +3,12 @@ import type { Stand } from './geometry';
 import type { Palette } from './palette';
 
 /** The winter orchard the tree stands in: sky, ground, its own row, faint neighbours, its shadow. */
-export function paintScenery(g: CanvasRenderingContext2D, camera: Camera, stand: Stand, colours: Palette): void {
+export function paintScenery(
+  g: CanvasRenderingContext2D,
+  camera: Camera,
+  stand: Stand,
+  colours: Palette,
+): void {
   const { width, height } = camera;
   const horizon = camera.horizonY;
   const sky = g.createLinearGradient(0, 0, 0, horizon);
@@ -55,13 +60,13 @@ function rows(g: CanvasRenderingContext2D, camera: Camera, stand: Stand, colours
     const half = Math.min(0.7, stand.betweenRows * 0.16);
     const middle = row * stand.betweenRows;
     g.fillStyle = colours.soil;
-    g.globalAlpha = row === 0 ? 0.8 : 0.4;
+    g.globalAlpha = row === 0 ? 0.55 : 0.3;
     g.beginPath();
-    const reach = 9;
-    const steps = 16;
+    const reach = 11;
+    const steps = 30;
     const edge = (side: number, k: number) => {
       const t = -reach + (2 * reach * k) / steps;
-      const wobble = half * (1 + 0.12 * Math.sin(t * 3 + side));
+      const wobble = half * (1 + 0.05 * Math.sin(t * 1.7 + side * 2));
       const off = middle + side * wobble;
       return camera.see(along[0] * t + across[0] * off, along[1] * t + across[1] * off, 0);
     };
@@ -80,7 +85,12 @@ function rows(g: CanvasRenderingContext2D, camera: Camera, stand: Stand, colours
 }
 
 /** Neighbours: the same frame at the spacing, as pale as mist. */
-export function paintNeighbours(g: CanvasRenderingContext2D, camera: Camera, stand: Stand, colours: Palette): void {
+export function paintNeighbours(
+  g: CanvasRenderingContext2D,
+  camera: Camera,
+  stand: Stand,
+  colours: Palette,
+): void {
   const along: [number, number] = [Math.sin(stand.rowBearing), Math.cos(stand.rowBearing)];
   const places: [number, number][] = [];
   const gap = Math.max(stand.inRow, 2.4);
@@ -105,7 +115,11 @@ export function paintNeighbours(g: CanvasRenderingContext2D, camera: Camera, sta
       let thick = 1;
       // turned half round, so that neighbours are not plain copies
       for (let i = 0; i < axis.along.length; i += 2) {
-        const at = camera.see(dx - (axis.points[4 * i] ?? 0), dy - (axis.points[4 * i + 1] ?? 0), axis.points[4 * i + 2] ?? 0);
+        const at = camera.see(
+          dx - (axis.points[4 * i] ?? 0),
+          dy - (axis.points[4 * i + 1] ?? 0),
+          axis.points[4 * i + 2] ?? 0,
+        );
         if (i === 0) {
           g.moveTo(at.x, at.y);
           thick = Math.max(0.8, (axis.points[4 * i + 3] ?? 0) * at.scale * 0.8);
@@ -119,7 +133,12 @@ export function paintNeighbours(g: CanvasRenderingContext2D, camera: Camera, sta
 }
 
 /** The frame's shadow on the ground, from a low winter sun in the south-west. */
-export function paintShadow(g: CanvasRenderingContext2D, camera: Camera, stand: Stand, colours: Palette): void {
+export function paintShadow(
+  g: CanvasRenderingContext2D,
+  camera: Camera,
+  stand: Stand,
+  colours: Palette,
+): void {
   g.strokeStyle = colours.shadow;
   g.lineCap = 'round';
   for (const axis of stand.axes) {

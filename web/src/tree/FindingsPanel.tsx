@@ -12,14 +12,22 @@ interface Props {
 const nameOf = (finding: Finding) => `${finding.rule}@${finding.limbs[0] ?? ''}`;
 
 function look(severity: string): string {
-  return severity === 'act' ? 'bg-ink text-paper' : severity === 'consider' ? 'bg-lichen-wash text-lichen' : 'border border-line text-muted';
+  return severity === 'act'
+    ? 'bg-ink text-paper'
+    : severity === 'consider'
+      ? 'bg-lichen-wash text-lichen'
+      : 'border border-line text-muted';
 }
 
 function figures(finding: Finding): string {
   const number = (value: number) =>
-    finding.unit === '' && finding.value <= 1.5 && finding.rule === 'shade' ? percent(value) : String(Math.round(value * 100) / 100);
+    finding.unit === '' && finding.value <= 1.5 && finding.rule === 'shade'
+      ? percent(value)
+      : String(Math.round(value * 100) / 100);
   const unit = finding.unit === '' ? '' : finding.unit === '°' ? '°' : ` ${finding.unit}`;
-  return finding.threshold === 0 ? finding.measure : `${finding.measure}: ${number(finding.value)}${unit}, line at ${number(finding.threshold)}${unit}`;
+  return finding.threshold === 0
+    ? finding.measure
+    : `${finding.measure}: ${number(finding.value)}${unit}, line at ${number(finding.threshold)}${unit}`;
 }
 
 /** Everything that is wrong with the tree, in the order of the work, and what the marks have already answered. */
@@ -33,7 +41,9 @@ export function FindingsPanel({ found, left, onPoint, onSelect }: Props) {
     <div className="pb-4">
       {stages.map((stage) => (
         <section key={stage} aria-label={STAGE_WORDS[stage] ?? stage}>
-          <h3 className="px-5 pt-4 pb-1 text-[13.5px] font-semibold text-muted">{STAGE_WORDS[stage] ?? stage}</h3>
+          <h3 className="px-5 pt-4 pb-1 text-[13.5px] font-semibold text-muted">
+            {STAGE_WORDS[stage] ?? stage}
+          </h3>
           <ul>
             {found
               .filter((finding) => finding.stage === stage)
@@ -62,8 +72,12 @@ export function FindingsPanel({ found, left, onPoint, onSelect }: Props) {
                       }}
                     >
                       <span className="flex items-baseline justify-between gap-3">
-                        <b className={answered ? 'text-muted line-through' : ''}>{RULE_WORDS[finding.rule] ?? finding.rule}</b>
-                        <span className={`px-1.5 text-[12.5px] ${answered ? 'text-moss' : look(finding.severity)}`}>
+                        <b className={answered ? 'text-muted line-through' : ''}>
+                          {RULE_WORDS[finding.rule] ?? finding.rule}
+                        </b>
+                        <span
+                          className={`px-1.5 text-[12.5px] ${answered ? 'text-moss' : look(finding.severity)}`}
+                        >
                           {answered ? 'answered' : SEVERITY_WORDS[finding.severity]}
                         </span>
                       </span>

@@ -27,7 +27,11 @@ export function Gauges({ page, totals, saveState, error }: Props) {
   const fruits = totals?.expectedFruits ?? reading.crop.expectedFruits;
   const times = target > 0 ? fruits / target : 0;
   return (
-    <div className="border-b border-line px-5 pt-3.5 pb-2.5" aria-live="polite" aria-label="What the marks come to">
+    <div
+      className="border-b border-line px-5 pt-3.5 pb-2.5"
+      aria-live="polite"
+      aria-label="What the marks come to"
+    >
       <div className="grid grid-cols-2 gap-x-6 gap-y-2.5">
         <Gauge
           name="Small wood taken"
@@ -36,10 +40,20 @@ export function Gauges({ page, totals, saveState, error }: Props) {
           tick={1 / 1.4}
           over={wood > limits.woodShare + 0.004}
         />
-        <Gauge name="Big cuts" value={`${big} of ${limits.bigCuts}`} full={big / (limits.bigCuts * 1.4)} tick={1 / 1.4} over={big > limits.bigCuts} />
+        <Gauge
+          name="Big cuts"
+          value={`${big} of ${limits.bigCuts}`}
+          full={big / (limits.bigCuts * 1.4)}
+          tick={1 / 1.4}
+          over={big > limits.bigCuts}
+        />
         <Gauge
           name="Fruiting wood in shade"
-          value={totals && Math.abs(shade - shadeBefore) > 0.004 ? `${percent(shadeBefore)} → ${percent(shade)}` : percent(shadeBefore)}
+          value={
+            totals && Math.abs(shade - shadeBefore) > 0.004
+              ? `${percent(shadeBefore)} → ${percent(shade)}`
+              : percent(shadeBefore)
+          }
           full={shade}
           tick={0.2}
           over={shade > 0.2}
@@ -64,7 +78,9 @@ export function Gauges({ page, totals, saveState, error }: Props) {
             'Nothing to do yet'
           )}
         </span>
-        <span className={saveState === 'saved' || saveState === 'saving' ? '' : 'font-semibold text-lichen'}>{SAVE_WORDS[saveState]}</span>
+        <span className={saveState === 'saved' || saveState === 'saving' ? '' : 'font-semibold text-lichen'}>
+          {SAVE_WORDS[saveState]}
+        </span>
       </p>
       {error && (
         <p role="alert" className="mt-1 text-[13px] font-semibold text-lichen">

@@ -22,7 +22,9 @@ const compass = ['north', 'north-east', 'east', 'south-east', 'south', 'south-we
 export function LimbPanel({ id, limb, page, work, onClose, onSelect }: Props) {
   const line = page.limbs.find((one) => one.id === limb);
   const children = page.limbs.filter((one) => one.parent === limb);
-  const findings = page.reading.findings.filter((finding) => finding.limbs.some((one) => one.split('/')[0] === limb));
+  const findings = page.reading.findings.filter((finding) =>
+    finding.limbs.some((one) => one.split('/')[0] === limb),
+  );
   const others = work.marks.filter((mark) => limbOf(mark) !== limb);
   const options = useQuery({
     queryKey: ['options', id, limb, others, work.decisions.school],
@@ -57,7 +59,9 @@ export function LimbPanel({ id, limb, page, work, onClose, onSelect }: Props) {
           ))}
         </ul>
       )}
-      <h3 className="px-5 pt-3 pb-1 text-[13.5px] font-semibold text-muted">What could be done, and what each would do</h3>
+      <h3 className="px-5 pt-3 pb-1 text-[13.5px] font-semibold text-muted">
+        What could be done, and what each would do
+      </h3>
       {options.isPending && <p className="px-5 text-muted">Trying each cut…</p>}
       {options.isError && <Failed error={options.error} />}
       {options.data?.length === 0 && <p className="px-5 text-muted">Nothing sensible can be cut here.</p>}
@@ -67,14 +71,20 @@ export function LimbPanel({ id, limb, page, work, onClose, onSelect }: Props) {
           const on = work.marks.some((mark) => keyOf(mark) === key && mark.toLimb === option.mark.toLimb);
           const lightChange = option.under30Before - option.under30After;
           return (
-            <li key={key + (option.mark.toLimb ?? '')} className={`flex items-start gap-3 border-b border-line px-5 py-2 ${on ? 'bg-tape-wash' : ''}`}>
+            <li
+              key={key + (option.mark.toLimb ?? '')}
+              className={`flex items-start gap-3 border-b border-line px-5 py-2 ${on ? 'bg-tape-wash' : ''}`}
+            >
               <div className="min-w-0 flex-1 text-[14px]">
                 <b>{option.title}</b>
                 <p className="text-[13px] text-muted">{option.place}</p>
                 <p className="text-[13px]">
-                  {option.numbers}. Takes {percent(option.woodShare)} of the small wood, {percent(option.flowerShare)} of the flower buds
-                  {Math.abs(lightChange) >= 0.005 ? `; shade ${percent(option.under30Before)} → ${percent(option.under30After)}` : '; light stays as it is'}.
-                  {option.answer ? ` ${option.answer}` : ''}
+                  {option.numbers}. Takes {percent(option.woodShare)} of the small wood,{' '}
+                  {percent(option.flowerShare)} of the flower buds
+                  {Math.abs(lightChange) >= 0.005
+                    ? `; shade ${percent(option.under30Before)} → ${percent(option.under30After)}`
+                    : '; light stays as it is'}
+                  .{option.answer ? ` ${option.answer}` : ''}
                 </p>
               </div>
               <Button
@@ -114,7 +124,8 @@ export function LimbPanel({ id, limb, page, work, onClose, onSelect }: Props) {
 
 function describe(line: LimbLine): string {
   const side = compass[Math.round(line.bearingDeg / 45) % 8] ?? '';
-  const from = line.parent === 'trunk' ? `the trunk at ${line.atCm} cm` : `limb ${line.parent}, ${line.atCm} cm out`;
+  const from =
+    line.parent === 'trunk' ? `the trunk at ${line.atCm} cm` : `limb ${line.parent}, ${line.atCm} cm out`;
   const how = line.conditions.length > 0 ? `, ${line.conditions.join(' and ')}` : '';
   return `${line.role.replace('-', ' ')}${how}, ${line.age} years, to the ${side} from ${from}${line.note ? `. ${line.note}` : ''}`;
 }

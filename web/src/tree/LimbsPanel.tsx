@@ -12,7 +12,9 @@ interface Props {
 /** Every measured limb in survey order: the drawing's list for hand and screen reader. */
 export function LimbsPanel({ limbs, going, onPoint, onSelect }: Props) {
   const [sought, setSought] = useState('');
-  const shown = limbs.filter((limb) => `${limb.id} ${limb.role} ${limb.conditions.join(' ')}`.includes(sought.toLowerCase()));
+  const shown = limbs.filter((limb) =>
+    `${limb.id} ${limb.role} ${limb.conditions.join(' ')}`.includes(sought.toLowerCase()),
+  );
   return (
     <div>
       <div className="border-b border-line px-5 py-2">
@@ -59,7 +61,13 @@ export function LimbsPanel({ limbs, going, onPoint, onSelect }: Props) {
                 </span>
               </span>
               <span className="text-[13px] text-muted">
-                {going.has(limb.id) ? <b className="text-tape">marked</b> : limb.light == null ? '' : `${percent(limb.light)} light`}
+                {going.has(limb.id) ? (
+                  <b className="text-tape">marked</b>
+                ) : limb.light == null ? (
+                  ''
+                ) : (
+                  `${percent(limb.light)} light`
+                )}
               </span>
             </button>
           </li>

@@ -2,12 +2,25 @@ import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Decisions } from '../api/client';
 
 /** By which school, and for what purpose. */
-export function PlanChoices({ decisions, onChange }: { decisions: Decisions; onChange: (next: Decisions) => void }) {
-  const known = useQuery({ queryKey: ['knowledge'], queryFn: () => answer(api.GET('/api/knowledge')), staleTime: Infinity });
+export function PlanChoices({
+  decisions,
+  onChange,
+}: {
+  decisions: Decisions;
+  onChange: (next: Decisions) => void;
+}) {
+  const known = useQuery({
+    queryKey: ['knowledge'],
+    queryFn: () => answer(api.GET('/api/knowledge')),
+    staleTime: Infinity,
+  });
   const purposes = known.data?.purposes ?? [];
   const schools = known.data?.schools ?? [];
   const goals = decisions.goals;
-  const purpose = goals ? (purposes.find((one) => Object.entries(one.goals).every(([goal, weight]) => goals[goal] === weight))?.id ?? '') : 'balanced';
+  const purpose = goals
+    ? (purposes.find((one) => Object.entries(one.goals).every(([goal, weight]) => goals[goal] === weight))
+        ?.id ?? '')
+    : 'balanced';
   const school = decisions.school ?? 'classic';
   return (
     <div className="grid grid-cols-2 gap-3 border-b border-line px-5 py-2.5">

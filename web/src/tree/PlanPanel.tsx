@@ -19,8 +19,18 @@ interface Props {
   onRethink: () => void;
 }
 
-const PLAN_WORDS: Record<string, string> = { recommended: 'Recommended', gentler: 'Gentler', firmer: 'Firmer', nothing: 'Leave it' };
-const TIMING_WORDS: Record<string, string> = { allowed: 'Allowed now', better: 'A good time', best: 'The best time', not: 'Not now' };
+const PLAN_WORDS: Record<string, string> = {
+  recommended: 'Recommended',
+  gentler: 'Gentler',
+  firmer: 'Firmer',
+  nothing: 'Leave it',
+};
+const TIMING_WORDS: Record<string, string> = {
+  allowed: 'Allowed now',
+  better: 'A good time',
+  best: 'The best time',
+  not: 'Not now',
+};
 
 /** The proposed work in its order; each step can be taken, changed or left. */
 export function PlanPanel({ work, plans, pending, thinking, error, onPoint, onSelect, onRethink }: Props) {
@@ -53,20 +63,24 @@ export function PlanPanel({ work, plans, pending, thinking, error, onPoint, onSe
           >
             {PLAN_WORDS[one.name]}
             <span className="block text-[12px] font-normal">
-              {one.name === 'nothing' ? `${percent(one.totals.under30After)} in shade` : `${one.totals.cuts} cuts, ${minutes(one.totals.minutes)}`}
+              {one.name === 'nothing'
+                ? `${percent(one.totals.under30After)} in shade`
+                : `${one.totals.cuts} cuts, ${minutes(one.totals.minutes)}`}
             </span>
           </button>
         ))}
       </div>
       <PlanChoices decisions={work.decisions} onChange={work.change} />
       <p className="px-5 pt-2.5 text-[13.5px]">
-        <b className={plans.timing.verdict === 'not' ? 'text-lichen' : 'text-moss'}>{TIMING_WORDS[plans.timing.verdict]}</b>{' '}
+        <b className={plans.timing.verdict === 'not' ? 'text-lichen' : 'text-moss'}>
+          {TIMING_WORDS[plans.timing.verdict]}
+        </b>{' '}
         <span className="text-muted">(dormant)</span>. {plans.timing.reasons[0]}
       </p>
       {plan.name === 'nothing' ? (
         <p className="px-5 py-4">
-          Left alone, {percent(plan.totals.under30After)} of its fruiting wood stays in shade. Nothing is cut, nothing sprouts; what is dead, broken or from below the
-          union stays too.
+          Left alone, {percent(plan.totals.under30After)} of its fruiting wood stays in shade. Nothing is cut,
+          nothing sprouts; what is dead, broken or from below the union stays too.
         </p>
       ) : (
         <div className="flex items-center gap-2 px-5 pt-3">
@@ -74,16 +88,23 @@ export function PlanPanel({ work, plans, pending, thinking, error, onPoint, onSe
             weight="ink"
             disabled={missing.length === 0}
             onClick={() => {
-              const all: Mark[] = [...work.marks.filter((mark) => !now.some((step) => step.limb === mark.limb)), ...now.map(markFrom)];
+              const all: Mark[] = [
+                ...work.marks.filter((mark) => !now.some((step) => step.limb === mark.limb)),
+                ...now.map(markFrom),
+              ];
               work.change({ ...work.decisions, marks: all });
             }}
           >
-            {missing.length === now.length ? `Take all ${now.length}` : missing.length === 0 ? 'All taken' : `Take the other ${missing.length}`}
+            {missing.length === now.length
+              ? `Take all ${now.length}`
+              : missing.length === 0
+                ? 'All taken'
+                : `Take the other ${missing.length}`}
           </Button>
           {work.marks.length > 0 && (
             <>
-              <Button onClick={onRethink} disabled={thinking} title="Plan again, keeping what is marked">
-                {thinking ? 'Thinking…' : 'Think again round my marks'}
+              <Button onClick={onRethink} disabled={thinking} title="Plan again round what is marked">
+                {thinking ? 'Thinking…' : 'Think again'}
               </Button>
               <Button weight="quiet" onClick={work.clear}>
                 Clear
@@ -93,11 +114,15 @@ export function PlanPanel({ work, plans, pending, thinking, error, onPoint, onSe
         </div>
       )}
       {now.length === 0 && plan.name !== 'nothing' && (
-        <p className="px-5 py-4">Nothing is worth cutting this winter, by these goals. Look again when it has grown.</p>
+        <p className="px-5 py-4">
+          Nothing is worth cutting this winter, by these goals. Look again when it has grown.
+        </p>
       )}
       {stages.map((stage) => (
         <section key={stage} aria-label={STAGE_WORDS[stage] ?? stage}>
-          <h3 className="px-5 pt-4 pb-1 text-[13.5px] font-semibold text-muted">{STAGE_WORDS[stage] ?? stage}</h3>
+          <h3 className="px-5 pt-4 pb-1 text-[13.5px] font-semibold text-muted">
+            {STAGE_WORDS[stage] ?? stage}
+          </h3>
           <ol>
             {now
               .filter((step) => step.stage === stage)
@@ -143,7 +168,9 @@ function Own({ marks, work, onSelect }: { marks: Mark[]; work: Work; onSelect: (
           const effect = work.marked?.effects[i];
           return (
             <li key={keyOf(mark)} className="flex items-center gap-3 border-b border-line px-5 py-2">
-              <span className="grid h-6 min-w-8 place-items-center bg-tape px-1.5 text-[13px] font-semibold text-paper">{i + 1}</span>
+              <span className="grid h-6 min-w-8 place-items-center bg-tape px-1.5 text-[13px] font-semibold text-paper">
+                {i + 1}
+              </span>
               <button
                 type="button"
                 className="flex-1 text-left hover:underline"
@@ -170,11 +197,21 @@ function Own({ marks, work, onSelect }: { marks: Mark[]; work: Work; onSelect: (
   );
 }
 
-function Later({ steps, onPoint, onSelect }: { steps: Step[]; onPoint: (limbs: string[]) => void; onSelect: (limb: string) => void }) {
+function Later({
+  steps,
+  onPoint,
+  onSelect,
+}: {
+  steps: Step[];
+  onPoint: (limbs: string[]) => void;
+  onSelect: (limb: string) => void;
+}) {
   if (steps.length === 0) return null;
   return (
     <section aria-label="Kept for later winters">
-      <h3 className="px-5 pt-4 pb-1 text-[13.5px] font-semibold text-muted">Kept for later winters: this one has reached its limit</h3>
+      <h3 className="px-5 pt-4 pb-1 text-[13.5px] font-semibold text-muted">
+        Kept for later winters: this one has reached its limit
+      </h3>
       <ul>
         {steps.map((step) => (
           <li key={keyOf(step)} className="border-b border-line">
@@ -213,7 +250,10 @@ function Refused({ decisions, work }: { decisions: Decisions; work: Work }) {
       <h3 className="px-5 pt-4 pb-1 text-[13.5px] font-semibold text-muted">Left on your word</h3>
       <ul>
         {refused.map((key) => (
-          <li key={key} className="flex items-center justify-between border-b border-line px-5 py-1.5 text-[14px]">
+          <li
+            key={key}
+            className="flex items-center justify-between border-b border-line px-5 py-1.5 text-[14px]"
+          >
             {key.replace('@', ' ').replace(/-/g, ' ')}
             <Button
               weight="quiet"
@@ -254,4 +294,3 @@ function LeftAlone({ plan, onPoint }: { plan: Plan; onPoint: (limbs: string[]) =
     </details>
   );
 }
-

@@ -23,21 +23,24 @@ const NONE: ReadonlySet<string> = new Set();
 
 /** The same tree as found, marked, and after the cuts; the eye compares. */
 export function StageBar({ stand, view, stage, onStage, showing, totals, nothing, previous, next }: Props) {
-  const plain = useMemo(
-    () => ({
-      found: { ...showing, layer: 'wood', stage: 'found', lit: NONE } as Showing,
-      marks: { ...showing, layer: 'wood', stage: 'marks', lit: NONE } as Showing,
-      after: { ...showing, layer: 'wood', stage: 'after', lit: NONE } as Showing,
-    }),
-    [showing],
-  );
+  const plain = useMemo(() => {
+    const at = (one: Showing['stage']): Showing => ({ ...showing, layer: 'wood', stage: one, lit: NONE });
+    return { found: at('found'), marks: at('marks'), after: at('after') };
+  }, [showing]);
   const cards = [
     { id: 'found', words: 'As found', note: nothing ? `${percent(nothing.under30After)} in shade` : '' },
-    { id: 'marks', words: 'With its marks', note: totals && totals.cuts > 0 ? `${totals.cuts} cuts, ${minutes(totals.minutes)}` : 'nothing marked' },
+    {
+      id: 'marks',
+      words: 'With its marks',
+      note: totals && totals.cuts > 0 ? `${totals.cuts} cuts, ${minutes(totals.minutes)}` : 'nothing marked',
+    },
     {
       id: 'after',
       words: 'After the cuts',
-      note: totals && totals.cuts > 0 ? `${percent(totals.under30After)} in shade, ${Math.round(totals.mass_kg)} kg off` : 'as found',
+      note:
+        totals && totals.cuts > 0
+          ? `${percent(totals.under30After)} in shade, ${Math.round(totals.mass_kg)} kg off`
+          : 'as found',
     },
   ] as const;
   return (

@@ -32,7 +32,12 @@ export function StepRow({ step, number, changed, open, onOpen, onPoint, onSelect
         onPoint([]);
       }}
     >
-      <button type="button" aria-expanded={open} onClick={onOpen} className="flex w-full items-start gap-3 px-5 py-2 text-left">
+      <button
+        type="button"
+        aria-expanded={open}
+        onClick={onOpen}
+        className="flex w-full items-start gap-3 px-5 py-2 text-left"
+      >
         <span
           className={`mt-0.5 grid h-6 min-w-8 place-items-center px-1 text-[13px] font-semibold ${
             number !== undefined ? 'bg-tape text-paper' : 'border-2 border-tape text-tape'
@@ -46,7 +51,9 @@ export function StepRow({ step, number, changed, open, onOpen, onPoint, onSelect
         </span>
         <span className="shrink-0 pt-0.5 text-right text-[13px]">
           {state === '' ? (
-            <span className={step.closeCall ? 'text-lichen' : 'text-muted'}>{step.closeCall ? 'close call' : sureness(step.confidence)}</span>
+            <span className={step.closeCall ? 'text-lichen' : 'text-muted'}>
+              {step.closeCall ? 'close call' : sureness(step.confidence)}
+            </span>
           ) : (
             <span className="font-semibold text-moss">{state}</span>
           )}
@@ -64,7 +71,8 @@ export function StepRow({ step, number, changed, open, onOpen, onPoint, onSelect
           ))}
           <p className="mt-1.5 text-[13px] text-muted">
             {sureness(step.confidence)}
-            {step.closeCall ? ', a close call' : ''}. Next best: {other.title.charAt(0).toLowerCase() + other.title.slice(1)}.
+            {step.closeCall ? ', a close call' : ''}. Next best:{' '}
+            {other.title.charAt(0).toLowerCase() + other.title.slice(1)}.
           </p>
           <div className="mt-2 flex flex-wrap gap-2">
             {number === undefined ? (
@@ -96,11 +104,13 @@ export function StepRow({ step, number, changed, open, onOpen, onPoint, onSelect
             ) : (
               <Button
                 onClick={() => {
-                  const rest = work.marks.filter((mark) => mark.limb !== step.limb && mark.limb !== other.limb);
+                  const rest = work.marks.filter(
+                    (mark) => mark.limb !== step.limb && mark.limb !== other.limb,
+                  );
                   work.change({ ...work.decisions, marks: [...rest, markFrom(other)] });
                 }}
               >
-                {other.title} instead
+                <span className="block max-w-[210px] truncate">{other.title} instead</span>
               </Button>
             )}
             <Button

@@ -39,7 +39,9 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
   const plans = useQuery({
     queryKey: ['plans', id, planFor.refused, planFor.school, planFor.goals, planFor.hold, round],
     queryFn: () =>
-      answer(api.POST('/api/trees/{id}/plans', { params: { path: { id } }, body: { ...planFor, marks: round } })),
+      answer(
+        api.POST('/api/trees/{id}/plans', { params: { path: { id } }, body: { ...planFor, marks: round } }),
+      ),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });
@@ -83,7 +85,12 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
     [page],
   );
   const going = useMemo(
-    () => new Set(work.marks.filter((mark) => !(mark.limb ?? '').includes('/') && mark.operation !== 'bend').map(limbOf)),
+    () =>
+      new Set(
+        work.marks
+          .filter((mark) => !(mark.limb ?? '').includes('/') && mark.operation !== 'bend')
+          .map(limbOf),
+      ),
     [work.marks],
   );
 
@@ -171,7 +178,8 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
           <div className="pointer-events-none absolute top-4 left-5 text-[#241f1c] dark:text-[#f1ece3]">
             <h1 className="text-[25px] font-bold">{name.label}</h1>
             <p className="text-[14px]">
-              {name.cultivar} {name.speciesName.toLowerCase()}, {name.systemName.toLowerCase()}, leaf {name.leaf}
+              {name.cultivar} {name.speciesName.toLowerCase()}, {name.systemName.toLowerCase()}, leaf{' '}
+              {name.leaf}
             </p>
             <p className="text-[13px] opacity-80">
               {name.limbs} limbs measured {day(name.surveyedOn)}; twigs arranged from the counts
@@ -212,7 +220,14 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
             {layer === 'wood' && <WoodKey />}
           </div>
           <div className="absolute right-4 bottom-4">
-            <LimbClock stand={stand} limbs={page.limbs} selected={selected} going={going} viewer={view.bearing} onSelect={select} />
+            <LimbClock
+              stand={stand}
+              limbs={page.limbs}
+              selected={selected}
+              going={going}
+              viewer={view.bearing}
+              onSelect={select}
+            />
           </div>
           <div className="absolute bottom-4 left-[68px] flex gap-2">
             <Button
@@ -245,7 +260,10 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
           next={name.next}
         />
       </div>
-      <aside className="flex min-h-0 flex-col border-l border-line bg-paper max-lg:border-l-0" aria-label="The work on this tree">
+      <aside
+        className="flex min-h-0 flex-col border-l border-line bg-paper max-lg:border-l-0"
+        aria-label="The work on this tree"
+      >
         <Gauges page={page} totals={work.marked?.totals} saveState={work.saveState} error={work.markError} />
         {selected ? (
           <LimbPanel
@@ -293,7 +311,12 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
               />
             </Tabs.Content>
             <Tabs.Content value="findings" className="min-h-0 flex-1 overflow-auto">
-              <FindingsPanel found={page.reading.findings} left={work.marked?.findings} onPoint={setPointed} onSelect={select} />
+              <FindingsPanel
+                found={page.reading.findings}
+                left={work.marked?.findings}
+                onPoint={setPointed}
+                onSelect={select}
+              />
             </Tabs.Content>
             <Tabs.Content value="limbs" className="min-h-0 flex-1 overflow-auto">
               <LimbsPanel limbs={page.limbs} going={going} onPoint={setPointed} onSelect={select} />
@@ -302,13 +325,21 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
         )}
         <div className="flex items-center justify-between gap-3 border-t border-line px-5 py-2.5">
           <span className="text-[14px] text-muted">
-            {work.marks.length === 0 ? 'Nothing marked yet' : `${work.marks.length} ${work.marks.length === 1 ? 'step' : 'steps'} marked`}
+            {work.marks.length === 0
+              ? 'Nothing marked yet'
+              : `${work.marks.length} ${work.marks.length === 1 ? 'step' : 'steps'} marked`}
           </span>
           <span className="flex gap-2">
-            <Link to={`/trees/${id}/sheet`} className="rounded-md border border-muted/50 px-3 py-1.5 text-[14px] font-semibold hover:bg-sand">
+            <Link
+              to={`/trees/${id}/sheet`}
+              className="rounded-md border border-muted/50 px-3 py-1.5 text-[14px] font-semibold hover:bg-sand"
+            >
               Sheet
             </Link>
-            <Link to={`/trees/${id}/record`} className="rounded-md bg-ink px-3 py-1.5 text-[14px] font-semibold text-paper hover:opacity-90">
+            <Link
+              to={`/trees/${id}/record`}
+              className="rounded-md bg-ink px-3 py-1.5 text-[14px] font-semibold text-paper hover:opacity-90"
+            >
               Record it
             </Link>
           </span>
@@ -324,7 +355,9 @@ function cutWords(hit: Picked): string {
     return 'the leader is cut higher up';
   }
   if (mark.operation === 'remove') {
-    return (mark.limb ?? '').includes('/') ? `take these shoots on limb ${limbOf(mark)}` : `remove limb ${limbOf(mark)}`;
+    return (mark.limb ?? '').includes('/')
+      ? `take these shoots on limb ${limbOf(mark)}`
+      : `remove limb ${limbOf(mark)}`;
   }
   return `${mark.operation ?? ''} ${limbOf(mark)} at ${Math.round(mark.at_cm ?? 0)} cm`;
 }

@@ -36,8 +36,7 @@ export function useWork(id: number, page: TreePage): Work {
 
   const marked = useQuery({
     queryKey: ['marks', id, decisions],
-    queryFn: () =>
-      answer(api.POST('/api/trees/{id}/marks', { params: { path: { id } }, body: decisions })),
+    queryFn: () => answer(api.POST('/api/trees/{id}/marks', { params: { path: { id } }, body: decisions })),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
     retry: false,
@@ -49,7 +48,12 @@ export function useWork(id: number, page: TreePage): Work {
     }
     setSaveState('saving');
     const wait = setTimeout(() => {
-      answer(api.PUT('/api/trees/{id}/work', { params: { path: { id } }, body: { decisions, version: version.current } }))
+      answer(
+        api.PUT('/api/trees/{id}/work', {
+          params: { path: { id } },
+          body: { decisions, version: version.current },
+        }),
+      )
         .then((kept) => {
           version.current = kept.version;
           saved.current = decisions;

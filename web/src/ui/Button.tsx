@@ -9,11 +9,15 @@ const LOOK: Record<Weight, string> = {
 };
 
 /** Ink for the one thing to do, plain for its alternatives, quiet for the rest. */
-export function Button({ weight = 'plain', className = '', ...rest }: ButtonHTMLAttributes<HTMLButtonElement> & { weight?: Weight }) {
+export function Button({
+  weight = 'plain',
+  className = '',
+  ...rest
+}: ButtonHTMLAttributes<HTMLButtonElement> & { weight?: Weight }) {
   return (
     <button
       type="button"
-      className={`min-h-9 rounded-md px-3 py-1.5 text-[14px] font-semibold disabled:opacity-45 ${LOOK[weight]} ${className}`}
+      className={`min-h-9 rounded-md whitespace-nowrap px-3 py-1.5 text-[14px] font-semibold disabled:opacity-45 ${LOOK[weight]} ${className}`}
       {...rest}
     />
   );

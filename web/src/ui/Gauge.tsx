@@ -24,7 +24,10 @@ export function Gauge({ name, value, full, tick, over, note }: Props) {
           style={{ width: `${100 * Math.max(0, Math.min(1, full))}%` }}
         />
         {tick !== undefined && (
-          <div className="absolute -top-[3px] h-[11px] w-[2px] bg-ink" style={{ left: `${100 * Math.min(1, tick)}%` }} />
+          <div
+            className="absolute -top-[3px] h-[11px] w-[2px] bg-ink"
+            style={{ left: `${100 * Math.min(1, tick)}%` }}
+          />
         )}
       </div>
       {note && <div className="mt-0.5 truncate text-[12.5px] text-muted">{note}</div>}

@@ -41,7 +41,11 @@ export function minutes(count: number): string {
 
 /** A day in the reader's own way of writing. */
 export function day(iso: string): string {
-  return new Date(`${iso}T12:00:00`).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' });
+  return new Date(`${iso}T12:00:00`).toLocaleDateString(undefined, {
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+  });
 }
 
 /** How a step stands on the sure side. */

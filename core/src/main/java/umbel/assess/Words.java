@@ -149,8 +149,14 @@ public final class Words {
         if (effect.mass() >= 0.5) {
             parts.add(String.format(Locale.ROOT, "%.0f kg falls", Math.max(1, effect.mass())));
         }
-        parts.add(String.format(Locale.ROOT, effect.minutes() < 1 ? "%.1f min" : "%.0f min", effect.minutes()));
+        parts.add(duration(effect.minutes()));
         return String.join(", ", parts);
+    }
+
+    private static String duration(double minutes) {
+        return minutes < 0.75
+                ? String.format(Locale.ROOT, "%.0f s", Math.max(5.0, 5.0 * Math.round(minutes * 12)))
+                : String.format(Locale.ROOT, "%.0f min", minutes);
     }
 
     /** What the tree is likely to answer; empty when nothing worth a word. */

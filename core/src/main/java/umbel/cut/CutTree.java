@@ -52,7 +52,9 @@ public final class CutTree {
                     takenBy[target.index()] = i;
                 }
             }
-            fallWithTheirParents(found, kept, takenBy);
+            if (!operation.onGroup()) {
+                fallWithTheirParents(found, kept, takenBy);
+            }
         }
         Tree left = found.cutTo(kept);
         for (Operation operation : operations) {

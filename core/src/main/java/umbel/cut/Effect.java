@@ -50,19 +50,38 @@ public record Effect(
      * @param reach height a person on the ground reaches, metres
      */
     public static Effect of(CutTree cut, int index, double reach) {
+        return ofAll(cut, reach).get(index);
+    }
+
+    /** The effects of all of a cut tree's operations, in their order; one pass over the tree. */
+    public static List<Effect> ofAll(CutTree cut, double reach) {
+        Losses losses = new Losses(cut);
+        List<Effect> effects = new ArrayList<>();
+        for (int i = 0; i < cut.operations().size(); i++) {
+            Operation operation = cut.operations().get(i);
+            effects.add(
+                    operation.kind() == OperationKind.BEND
+                            ? bend(cut.found(), operation, reach)
+                            : cutting(cut, i, losses, reach));
+        }
+        return effects;
+    }
+
+    private static Effect bend(Tree found, Operation operation, double reach) {
+        Axis limb = found.find(operation.limb()).orElseThrow();
+        double height = limb.course().at(limb.length() / 3).z();
+        boolean ladder = height > reach;
+        double minutes = Labour.minutes(
+                Tool.TIE, 0, 1, false, ladder, found.setting().trade().work());
+        return new Effect(Tool.TIE, 0, 0, height, false, false, false, 0, 0, 0, 0, ladder, minutes, 0);
+    }
+
+    private static Effect cutting(CutTree cut, int index, Losses losses, double reach) {
         Operation operation = cut.operations().get(index);
         Tree found = cut.found();
         Trade trade = found.setting().trade();
-        if (operation.kind() == OperationKind.BEND) {
-            Axis limb = found.find(operation.limb()).orElseThrow();
-            double height = limb.course().at(limb.length() / 3).z();
-            boolean ladder = height > reach;
-            double minutes = Labour.minutes(Tool.TIE, 0, 1, false, ladder, trade.work());
-            return new Effect(Tool.TIE, 0, 0, height, false, false, false, 0, 0, 0, 0, ladder, minutes, 0);
-        }
-        Losses losses = Losses.of(cut, index);
         Cuts cuts = Cuts.of(cut, index);
-        double mass = losses.volume * found.setting().species().wood().greenDensity();
+        double mass = losses.volume[index] * found.setting().species().wood().greenDensity();
         Tool tool = operation.kind() == OperationKind.RUB ? Tool.HAND : Tool.forCut(cuts.diameter, trade.tools());
         double eachMass = mass / Math.max(1, cuts.count);
         boolean three = tool != Tool.HAND && trade.tools().threeStep().passedBy(cuts.diameter, eachMass);
@@ -77,21 +96,12 @@ public record Effect(
                 three,
                 qualified,
                 mass,
-                losses.leafShare,
-                losses.flowerShare,
+                losses.leafAll == 0 ? 0 : losses.leaf[index] / losses.leafAll,
+                losses.flowerAll == 0 ? 0 : losses.flower[index] / losses.flowerAll,
                 cuts.wound,
                 ladder,
                 Labour.minutes(tool, cuts.diameter, cuts.count, three, ladder, trade.work()),
                 sprouts(operation.kind(), cuts, found.setting().species().response()));
-    }
-
-    /** The effects of all of a cut tree's operations, in their order. */
-    public static List<Effect> ofAll(CutTree cut, double reach) {
-        List<Effect> effects = new ArrayList<>();
-        for (int i = 0; i < cut.operations().size(); i++) {
-            effects.add(of(cut, i, reach));
-        }
-        return effects;
     }
 
     /** Leaf that counts when a share of the small wood is told: not that of suckers and dead wood. */
@@ -107,27 +117,31 @@ public record Effect(
         };
     }
 
-    private record Losses(double volume, double leafShare, double flowerShare) {
+    /** What each operation takes, gathered in one pass: wood volume (m³), leaf (m²), flower buds. */
+    private static final class Losses {
+        private final double[] volume;
+        private final double[] leaf;
+        private final double[] flower;
+        private double leafAll;
+        private double flowerAll;
 
-        static Losses of(CutTree cut, int index) {
-            double volume = 0;
-            double leaf = 0;
-            double leafAll = 0;
-            double flower = 0;
-            double flowerAll = 0;
+        Losses(CutTree cut) {
+            int count = cut.operations().size();
+            volume = new double[count];
+            leaf = new double[count];
+            flower = new double[count];
             for (Axis axis : cut.found().axes()) {
                 leafAll += countedLeaf(axis);
                 flowerAll += axis.flowerBuds();
-                if (cut.takenBy(axis) != index) {
-                    continue;
+                int by = cut.takenBy(axis);
+                if (by >= 0) {
+                    double kept = cut.kept(axis);
+                    double gone = 1 - kept / axis.length();
+                    volume[by] += axis.volume(kept, axis.length());
+                    leaf[by] += countedLeaf(axis) * gone;
+                    flower[by] += axis.flowerBuds() * gone;
                 }
-                double kept = cut.kept(axis);
-                double gone = 1 - kept / axis.length();
-                volume += axis.volume(kept, axis.length());
-                leaf += countedLeaf(axis) * gone;
-                flower += axis.flowerBuds() * gone;
             }
-            return new Losses(volume, leafAll == 0 ? 0 : leaf / leafAll, flowerAll == 0 ? 0 : flower / flowerAll);
         }
     }
 

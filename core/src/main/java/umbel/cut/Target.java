@@ -43,8 +43,8 @@ public final class Target {
         String[] parts = path.split("/");
         AxisKind kind = parts[1].equals("spurs") ? AxisKind.SPUR : AxisKind.SHOOT;
         List<Axis> group = new ArrayList<>();
-        for (Axis axis : tree.axes()) {
-            if (axis.kind() == kind && axis.limb().equals(parts[0]) && matches(axis, parts)) {
+        for (Axis axis : tree.smallWoodOn(parts[0])) {
+            if (axis.kind() == kind && matches(axis, parts)) {
                 group.add(axis);
             }
         }

@@ -23,17 +23,31 @@ public final class LightModel {
         boolean small = cells <= settings.largeBoxCells();
         return read(
                 tree,
+                Site.of(tree),
                 cell,
                 small ? settings.directions().small() : settings.directions().large());
     }
 
-    /** A quick reading for comparing many choices: coarse grid, few directions; compare only with its like. */
-    public static LightReading glance(Tree tree) {
+    /**
+     * A quick reading for comparing many choices: coarse grid, few directions, and of a large tree only every so many
+     * sites, always the same ones. Compare only with its like.
+     *
+     * @param stride reads one site in so many, each counting for all
+     */
+    public static LightReading glance(Tree tree, int stride) {
         Trade.Directions directions = tree.setting().trade().light().directions();
-        return read(tree, directions.searchCellCm() / 100, directions.search());
+        List<Site> sites = Site.of(tree);
+        if (stride > 1) {
+            sites = sites.stream()
+                    .filter(site -> Math.floorMod(site.axis().id().hashCode(), stride) == 0)
+                    .map(site ->
+                            new Site(site.axis(), site.place(), site.weight() * stride, site.flowerBuds() * stride))
+                    .toList();
+        }
+        return read(tree, sites, directions.searchCellCm() / 100, directions.search());
     }
 
-    private static LightReading read(Tree tree, double cell, int directions) {
+    private static LightReading read(Tree tree, List<Site> sites, double cell, int directions) {
         Setting setting = tree.setting();
         CanopyGrid grid = new CanopyGrid(
                 setting.inRow(),
@@ -42,7 +56,6 @@ public final class LightModel {
                 cell,
                 setting.trade().light().extinction());
         new CanopyFiller(grid, tree, cell).fill();
-        List<Site> sites = Site.of(tree);
         double[] xs = new double[sites.size()];
         double[] ys = new double[xs.length];
         double[] zs = new double[xs.length];

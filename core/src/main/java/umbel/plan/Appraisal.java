@@ -33,15 +33,18 @@ record Appraisal(double uncharged, double woodShare) {
     }
 
     /** What does not change between appraisals of one tree. */
-    record Ground(Tree found, double cropTarget, double litFound) {
+    record Ground(Tree found, double cropTarget, double litFound, int stride) {
+
+        private static final int SITES_LOOKED_AT = 500;
 
         static Ground of(Tree found, PlanRules rules) {
-            LightReading light = LightModel.glance(found);
+            int stride = Math.max(1, Site.of(found).size() / SITES_LOOKED_AT);
+            LightReading light = LightModel.glance(found, stride);
             double lit = 0;
             for (int s = 0; s < light.light().length; s++) {
                 lit += light.sites().get(s).weight() * rules.lightRamp().at(light.light()[s]);
             }
-            return new Ground(found, CropReading.target(found), lit);
+            return new Ground(found, CropReading.target(found), lit, stride);
         }
     }
 
@@ -49,7 +52,7 @@ record Appraisal(double uncharged, double woodShare) {
         PlanRules.Worth worth = wish.rules().worth();
         Goals goals = wish.goals();
         Tree left = cut.left();
-        LightReading light = LightModel.glance(left);
+        LightReading light = LightModel.glance(left, ground.stride());
         double total = 0;
         double lit = 0;
         double fresh = 0;

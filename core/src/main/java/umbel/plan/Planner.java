@@ -31,7 +31,9 @@ import umbel.wood.Units;
  */
 public final class Planner {
 
-    private static final int LOOK_AGAIN = 10;
+    private static final int LOOK_AGAIN = 6;
+    private static final int MOST_ALTERNATIVES = 2;
+    private static final double LIKE_SHARE = 0.4;
 
     private final Tree found;
     private final TreeReader.Reading reading;
@@ -118,6 +120,7 @@ public final class Planner {
             if (year == 0) {
                 improve(chosen, least);
                 chosen = reconsiderHeavySteps(chosen, least);
+                improve(chosen, least);
             }
         }
         return describe(name, chosen);
@@ -141,9 +144,24 @@ public final class Planner {
                 .orElse(new Candidate(operation, null, false));
     }
 
+    /** What everybody agrees on first, then windows for light and the thinning of what is crowded. */
     private void fillYear(List<Chosen> chosen, int year, double least) {
+        fill(chosen, year, least, candidates.stream().filter(Planner::isFault).toList());
+        fill(
+                chosen,
+                year,
+                least,
+                candidates.stream().filter(one -> !isFault(one)).toList());
+    }
+
+    private static boolean isFault(Candidate candidate) {
+        String rule = candidate.finding().rule();
+        return !rule.equals("shade") && !rule.equals("crowding");
+    }
+
+    private void fill(List<Chosen> chosen, int year, double least, List<Candidate> among) {
         Map<Candidate, Double> gains = new LinkedHashMap<>();
-        for (Candidate candidate : candidates) {
+        for (Candidate candidate : among) {
             if (!candidate.beyondArgument()) {
                 gains.put(candidate, Double.MAX_VALUE);
             }
@@ -161,6 +179,22 @@ public final class Planner {
                             && !best.finding().rule().equals("shade")
                             && !best.finding().rule().equals("over-height"));
             worth = worth(operations(chosen));
+        }
+    }
+
+    /** Small wood on different limbs hardly interacts: groups nearly as good as the best go with it, unweighed again. */
+    private void takeItsLike(Map<Candidate, Double> gains, List<Chosen> chosen, int year, double least) {
+        List<Candidate> like = gains.entrySet().stream()
+                .filter(entry -> entry.getKey().operation().onGroup())
+                .filter(entry -> entry.getValue() < Double.MAX_VALUE && entry.getValue() > least)
+                .sorted(Map.Entry.<Candidate, Double>comparingByValue().reversed())
+                .map(Map.Entry::getKey)
+                .toList();
+        for (Candidate candidate : like) {
+            if (fits(operations(chosen), candidate.operation()) && withinLimits(chosen, candidate, year)) {
+                chosen.add(new Chosen(candidate, year));
+                gains.remove(candidate);
+            }
         }
     }
 
@@ -226,12 +260,11 @@ public final class Planner {
     }
 
     private int bigCuts(List<Operation> operations, List<Operation> earlier) {
-        CutTree cut = cut(operations);
+        List<Effect> effects = Effect.ofAll(cut(operations), wish.limits().reach());
         int big = 0;
         for (int i = 0; i < operations.size(); i++) {
-            if (!earlier.contains(operations.get(i))) {
-                Effect effect = Effect.of(cut, i, wish.limits().reach());
-                big += effect.big() ? effect.cuts() : 0;
+            if (!earlier.contains(operations.get(i)) && effects.get(i).big()) {
+                big += effects.get(i).cuts();
             }
         }
         return big;
@@ -270,9 +303,12 @@ public final class Planner {
     private List<Chosen> reconsiderHeavySteps(List<Chosen> chosen, double least) {
         List<Chosen> best = chosen;
         double bestWorth = worth(operations(best));
-        for (Chosen heavy : chosen) {
+        for (Chosen heavy : List.copyOf(chosen)) {
             Candidate step = heavy.candidate();
-            boolean fixed = step.beyondArgument() || wish.taken().contains(step.operation());
+            boolean fixed = step.beyondArgument()
+                    || wish.taken().contains(step.operation())
+                    || step.finding() == null
+                    || !isFault(step);
             if (fixed
                     || cut(List.of(step.operation())).woodShare() < wish.rules().heavyShare()) {
                 continue;
@@ -283,20 +319,30 @@ public final class Planner {
                             || wish.taken().contains(one.candidate().operation())
                             || stageOf(one.candidate()) == Stage.FRAME)
                     .toList());
-            Candidate other = bestSwap(rest, step);
-            if (other == null || !withinLimits(rest, other, 0)) {
-                continue;
-            }
-            rest.add(new Chosen(other, 0));
-            fillYear(rest, 0, least);
-            improve(rest, least);
-            double worth = worth(operations(rest));
-            if (worth > bestWorth + 1e-9) {
-                best = rest;
-                bestWorth = worth;
+            for (Candidate other : othersFor(step)) {
+                if (!fits(operations(rest), other.operation()) || !withinLimits(rest, other, 0)) {
+                    continue;
+                }
+                List<Chosen> trial = new ArrayList<>(rest);
+                trial.add(new Chosen(other, 0));
+                fillYear(trial, 0, least);
+                improve(trial, least);
+                double worth = worth(operations(trial));
+                if (worth > bestWorth + 1e-9) {
+                    best = trial;
+                    bestWorth = worth;
+                }
             }
         }
         return best;
+    }
+
+    /** The other answers to a step's finding, the usual ones first. */
+    private List<Candidate> othersFor(Candidate step) {
+        return candidates.stream()
+                .filter(other -> other.finding() == step.finding() && other != step)
+                .limit(MOST_ALTERNATIVES)
+                .toList();
     }
 
     private Candidate bestSwap(List<Chosen> rest, Candidate instead) {

@@ -195,7 +195,7 @@ final class Remedies {
                         .reversed())
                 .limit(MOST_FOR_SHADE)
                 .forEach(limb -> {
-                    if (limb.role() != Role.LEADER) {
+                    if (limb.role() != Role.LEADER && limb.role() != Role.SCAFFOLD) {
                         operations.add(Operation.remove(limb.id()));
                     }
                     reductions(limb).forEach(operations::add);

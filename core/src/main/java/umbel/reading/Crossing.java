@@ -22,8 +22,10 @@ final class Crossing implements Rule {
                 .filter(limb -> limb.role() != Role.SUCKER && limb.length() > FROM_ORIGIN)
                 .toList();
         double clearance = scene.school().crossingClearanceCm();
+        double[][][] outer = new double[limbs.size()][][];
         double[][] boxes = new double[limbs.size()][];
         for (int i = 0; i < boxes.length; i++) {
+            outer[i] = outerPoints(limbs.get(i));
             boxes[i] = box(limbs.get(i), Units.fromCm(clearance));
         }
         List<Finding> found = new ArrayList<>();
@@ -34,7 +36,7 @@ final class Crossing implements Rule {
                 if (apart(boxes[i], boxes[j]) || a.parent() == b.index() || b.parent() == a.index()) {
                     continue;
                 }
-                double gap = Units.toCm(closest(a, b, Units.fromCm(clearance)));
+                double gap = Units.toCm(closest(a, outer[i], b, outer[j], Units.fromCm(clearance)));
                 if (gap >= clearance) {
                     continue;
                 }
@@ -77,28 +79,46 @@ final class Crossing implements Rule {
         return limb.conditions().isEmpty() ? limb.baseDiameter() * (0.3 + scene.lightOn(limb)) : -1;
     }
 
+    /** A limb's points beyond its origin as plain numbers: x, y, z, half thickness plus the piece before it. */
+    private static double[][] outerPoints(Axis limb) {
+        Course course = limb.course();
+        int first = 1;
+        while (first < course.size() && course.along(first) < FROM_ORIGIN) {
+            first++;
+        }
+        double[][] points = new double[4][course.size() - first];
+        for (int i = first; i < course.size(); i++) {
+            Vec p = course.point(i);
+            points[0][i - first] = p.x();
+            points[1][i - first] = p.y();
+            points[2][i - first] = p.z();
+            points[3][i - first] = limb.diameters()[i] / 2 + course.along(i) - course.along(i - 1);
+        }
+        return points;
+    }
+
     /** Least distance between the barks of two limbs beyond their origins, metres; pieces further apart than matters are passed over. */
-    private static double closest(Axis a, Axis b, double matters) {
+    private static double closest(Axis a, double[][] outerA, Axis b, double[][] outerB, double matters) {
         double least = Double.MAX_VALUE;
-        Course first = a.course();
-        Course second = b.course();
-        for (int i = 1; i < first.size(); i++) {
-            if (first.along(i) < FROM_ORIGIN) {
-                continue;
-            }
-            Vec p = first.point(i);
-            double around = matters + a.diameters()[i] + first.along(i) - first.along(i - 1);
-            for (int j = 1; j < second.size(); j++) {
-                Vec q = second.point(j);
-                double near = around + b.diameters()[j] + second.along(j) - second.along(j - 1);
-                double dx = p.x() - q.x();
-                double dy = p.y() - q.y();
-                double dz = p.z() - q.z();
-                if (second.along(j) < FROM_ORIGIN || dx * dx + dy * dy + dz * dz > near * near) {
+        int skippedA = a.course().size() - outerA[0].length;
+        int skippedB = b.course().size() - outerB[0].length;
+        for (int i = 0; i < outerA[0].length; i++) {
+            for (int j = 0; j < outerB[0].length; j++) {
+                double dx = outerA[0][i] - outerB[0][j];
+                double dy = outerA[1][i] - outerB[1][j];
+                double dz = outerA[2][i] - outerB[2][j];
+                double near = matters + outerA[3][i] + outerB[3][j];
+                if (dx * dx + dy * dy + dz * dz > near * near) {
                     continue;
                 }
-                double distance = between(first.point(i - 1), p, second.point(j - 1), q);
-                least = Math.min(least, distance - (a.diameters()[i] + b.diameters()[j]) / 2);
+                int p = i + skippedA;
+                int q = j + skippedB;
+                double distance = between(
+                        a.course().point(p - 1),
+                        a.course().point(p),
+                        b.course().point(q - 1),
+                        b.course().point(q));
+                least = Math.min(least, distance - (a.diameters()[p] + b.diameters()[q]) / 2);
             }
         }
         return least;

@@ -15,6 +15,7 @@ public final class Tree {
     private final Setting setting;
     private final List<Axis> axes;
     private final Map<String, Axis> byId;
+    private final Map<String, List<Axis>> smallWood = new HashMap<>();
 
     /** A tree of these axes; each {@link Axis#index()} is its place in the list. */
     public Tree(Setting setting, List<Axis> axes) {
@@ -23,6 +24,11 @@ public final class Tree {
         this.byId = new HashMap<>(axes.size() * 2);
         for (Axis axis : this.axes) {
             byId.put(axis.id(), axis);
+            if (axis.kind().isSmallWood()) {
+                smallWood
+                        .computeIfAbsent(axis.limb(), limb -> new ArrayList<>())
+                        .add(axis);
+            }
         }
     }
 
@@ -42,6 +48,11 @@ public final class Tree {
     /** The axis with this id, if the tree has it. */
     public Optional<Axis> find(String id) {
         return Optional.ofNullable(byId.get(id));
+    }
+
+    /** Shoots and spurs of one measured limb (or of the trunk), in order. */
+    public List<Axis> smallWoodOn(String limb) {
+        return smallWood.getOrDefault(limb, List.of());
     }
 
     public Axis trunk() {

@@ -24,7 +24,7 @@ import umbel.survey.Survey;
 public final class TreeBuilder {
 
     private static final double STEP = 0.10;
-    private static final double WANDER = Math.toRadians(5);
+    private static final double WANDER = Math.toRadians(8);
 
     private final Survey survey;
     private final Knowledge knowledge;
@@ -261,16 +261,20 @@ public final class TreeBuilder {
     private Course curve(String id, Vec origin, double bearing, double base, double tip, double length) {
         Dice dice = new Dice(seed, id);
         double phase = dice.between(0, 2 * Math.PI);
-        double waves = dice.between(3, 6);
+        double slow = dice.between(2.5, 4.5);
+        double quick = dice.between(8, 12);
+        double sway = WANDER * Math.min(1, 0.4 + length / 2);
         int steps = Math.max(3, (int) Math.ceil(length / STEP));
         List<Vec> points = new ArrayList<>();
         points.add(origin);
         Vec at = origin;
         for (int i = 0; i < steps; i++) {
             double share = (i + 0.5) / steps;
-            double away = Math.min(1, share * 3) * WANDER;
-            double inclination = base + (tip - base) * share + away * 0.6 * Math.sin(waves * 1.3 * share + phase);
-            double heading = bearing + away * Math.sin(waves * share + 2 * phase) * Math.min(1, length);
+            double away = Math.min(1, share * 4) * sway;
+            double lift = Math.sin(slow * 1.3 * share + phase) + 0.5 * Math.sin(quick * share + 3 * phase);
+            double turn = Math.sin(slow * share + 2 * phase) + 0.5 * Math.sin(quick * 1.2 * share + phase);
+            double inclination = base + (tip - base) * share + away * 0.7 * lift;
+            double heading = bearing + away * turn;
             at = at.plus(Vec.heading(heading, i == 0 ? base : inclination).times(length / steps));
             points.add(at);
         }
@@ -328,7 +332,7 @@ public final class TreeBuilder {
                     .max()
                     .orElse(axis.length() / 2);
         }
-        double bare = Math.min(0.3, 0.08 + 0.02 * axis.age());
+        double bare = Math.min(0.24, 0.08 + 0.015 * axis.age());
         return Math.min(0.7, axis.length() * bare);
     }
 }

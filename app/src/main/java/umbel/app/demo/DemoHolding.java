@@ -110,7 +110,7 @@ class DemoHolding {
                 Fault.STACKED_LIMBS,
                 Fault.WATER_SPROUTS);
         survey(block, 2, 9, 22, 102, "Bellmoor", Fault.RIVAL_LEADER, Fault.WATER_SPROUTS, Fault.HANGERS);
-        survey(block, 4, 11, 22, 103, "Ashlock", Fault.TOO_TALL, Fault.THICKET, Fault.CROSSING_LIMBS);
+        survey(block, 4, 11, 22, 103, "Ashlock", Fault.TOO_TALL, Fault.WATER_SPROUTS, Fault.CROSSING_LIMBS);
         survey(block, 5, 3, 22, 104, "Ashlock", Fault.BROKEN_LIMB, Fault.THICK_LIMB, Fault.INWARD_LIMB);
         SurveyEntry calm = survey(block, 6, 7, 22, 105, "Bellmoor");
         visited(calm, "Two shading limbs off the south side; sprouts rubbed in June.");

@@ -5,6 +5,7 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -41,6 +42,12 @@ class HoldingController {
     @PostMapping("/trees")
     HoldingService.TreeAt treeAt(@RequestBody @Valid NewTree tree) {
         return holding.treeAt(tree.blockId(), tree.row(), tree.place());
+    }
+
+    /** Where a tree stands and what its block is. */
+    @GetMapping("/trees/{id}/place")
+    HoldingService.TreePlace place(@PathVariable long id) {
+        return holding.place(id);
     }
 
     /** Species, systems, schools and purposes this program knows. */

@@ -105,6 +105,9 @@ public class HoldingService {
     /** A tree at a place, and its newest survey where it has one. */
     public record TreeAt(long id, String label, Long surveyId) {}
 
+    /** A tree with the block it stands in, and its newest survey where it has one. */
+    public record TreePlace(long id, String label, BlockLine block, Long surveyId) {}
+
     /** A choice by id and name. */
     public record Choice(String id, String name, String why) {}
 
@@ -144,6 +147,15 @@ public class HoldingService {
                 .map(SurveyEntry::id)
                 .orElse(null);
         return new TreeAt(tree.id(), tree.label(), survey);
+    }
+
+    @Transactional(readOnly = true)
+    public TreePlace place(long treeId) {
+        OrchardTree tree = trees.findById(treeId).orElseThrow(() -> new NotFound("tree", treeId));
+        Long survey = surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(treeId)
+                .map(SurveyEntry::id)
+                .orElse(null);
+        return new TreePlace(tree.id(), tree.label(), line(tree.block()), survey);
     }
 
     public KnownThings known() {

@@ -327,13 +327,20 @@ public class PlanService {
                 read.tree().setting().species().name(),
                 read.tree().setting().system().id(),
                 read.tree().setting().system().name(),
-                tree.block().cultivar(),
+                cultivarOf(read, tree),
                 read.tree().setting().leaf(),
                 survey.surveyedOn().toString(),
                 survey.id(),
                 read.tree().limbs().size(),
                 at > 0 ? surveyed.get(at - 1) : null,
                 at >= 0 && at + 1 < surveyed.size() ? surveyed.get(at + 1) : null);
+    }
+
+    private static String cultivarOf(Readings.ReadTree read, OrchardTree tree) {
+        var cultivar = read.request().survey().tree().cultivar();
+        boolean named =
+                cultivar != null && cultivar.name() != null && !cultivar.name().isBlank();
+        return named ? cultivar.name() : tree.block().cultivar();
     }
 
     private Standing standing(long treeId, SurveyEntry survey) {

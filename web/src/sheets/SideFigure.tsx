@@ -1,0 +1,108 @@
+import { Camera, FIRST_VIEW } from '../stand/camera';
+import { placeFlags } from '../stand/flags';
+import type { Stand, StandAxis } from '../stand/geometry';
+
+interface Props {
+  stand: Stand;
+  /** Where the viewer stands, radians from north. */
+  bearing: number;
+  words: string;
+  cuts: ReadonlyMap<number, { kept: number; mark: number }>;
+  flags: [number, number, number][];
+}
+
+const WIDTH = 340;
+const HEIGHT = 330;
+const MARGINS = { top: 14, side: 40, bottom: 16 };
+
+/** The tree from one side in line, for paper: what stays is solid, what goes is broken, each cut has its number. */
+export function SideFigure({ stand, bearing, words, cuts, flags }: Props) {
+  const camera = new Camera(stand, { ...FIRST_VIEW, bearing, tilt: 0.06 }, WIDTH, HEIGHT, MARGINS);
+  const placed = placeFlags(
+    flags.map((at, i) => ({ label: String(i + 1), at, chosen: false })),
+    camera,
+  );
+  const line = (axis: StandAxis, from: number, to: number) => {
+    const points: string[] = [];
+    for (let i = 0; i < axis.along.length; i++) {
+      const s = axis.along[i] ?? 0;
+      if (s >= from - 0.06 && s <= to + 0.06) {
+        const at = camera.see(
+          axis.points[4 * i] ?? 0,
+          axis.points[4 * i + 1] ?? 0,
+          axis.points[4 * i + 2] ?? 0,
+        );
+        points.push(`${at.x.toFixed(1)},${at.y.toFixed(1)}`);
+      }
+    }
+    return points.join(' ');
+  };
+  const axes = stand.axes.filter((axis) => axis.kind !== 'spur');
+  return (
+    <figure>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        className="w-full"
+        role="img"
+        aria-label={`The tree ${words} with its numbered cuts`}
+      >
+        <line x1={20} x2={WIDTH - 20} y1={camera.heightY(0)} y2={camera.heightY(0)} className="stroke-line" />
+        {axes.map((axis) => {
+          const cut = cuts.get(axis.index);
+          const width = Math.max(
+            axis.kind === 'shoot' ? 0.5 : 0.9,
+            (axis.points[3] ?? 0.01) * camera.pixelsPerMetre * 0.75,
+          );
+          const kept = cut ? cut.kept : axis.length;
+          return (
+            <g key={axis.index} fill="none" strokeLinecap="round">
+              {kept > 0 && (
+                <polyline
+                  points={line(axis, 0, kept)}
+                  className={axis.kind === 'shoot' ? 'stroke-muted' : 'stroke-ink'}
+                  strokeWidth={width}
+                  opacity={axis.kind === 'shoot' ? 0.6 : 1}
+                />
+              )}
+              {cut && (axis.kind === 'limb' || axis.kind === 'trunk' || axis.kind === 'lateral') && (
+                <polyline
+                  points={line(axis, cut.kept, axis.length)}
+                  className="stroke-tape"
+                  strokeWidth={Math.max(1, width * 0.7)}
+                  strokeDasharray="5 4"
+                />
+              )}
+              {cut && axis.kind === 'shoot' && (
+                <polyline
+                  points={line(axis, cut.kept, axis.length)}
+                  className="stroke-tape"
+                  strokeWidth={0.7}
+                  strokeDasharray="2 3"
+                  opacity={0.6}
+                />
+              )}
+            </g>
+          );
+        })}
+        {placed.map(({ flag, x, y, tieX, tieY }) => (
+          <g key={flag.label}>
+            <line x1={tieX} y1={tieY} x2={x} y2={y} className="stroke-ink" strokeWidth={0.9} />
+            <circle cx={tieX} cy={tieY} r={2.2} className="fill-ink" />
+            <rect
+              x={x - 10}
+              y={y - 8.5}
+              width={20}
+              height={17}
+              className="fill-paper stroke-ink"
+              strokeWidth={1.3}
+            />
+            <text x={x} y={y + 4.5} textAnchor="middle" className="fill-ink text-[13px] font-bold">
+              {flag.label}
+            </text>
+          </g>
+        ))}
+      </svg>
+      <figcaption className="text-center text-[13px] text-muted">{words}</figcaption>
+    </figure>
+  );
+}

@@ -1,0 +1,218 @@
+import { useRef } from 'react';
+import { Button } from '../ui/Button';
+import { CONDITIONS, nextLimb, ROLES, type LimbRow } from './form';
+import { SmallWood } from './SmallWood';
+
+interface Props {
+  limbs: LimbRow[];
+  faults: ReadonlyMap<string, string>;
+  chosen: string | null;
+  onChoose: (limb: string | null) => void;
+  change: (limbs: LimbRow[]) => void;
+}
+
+type Column =
+  | 'id'
+  | 'parent'
+  | 'at_cm'
+  | 'bearing_deg'
+  | 'angle_deg'
+  | 'diameter_mm'
+  | 'length_cm'
+  | 'age_y'
+  | 'lastGrowth_cm';
+
+const COLUMNS: { field: Column; name: string; unit: string; width: string }[] = [
+  { field: 'id', name: 'Limb', unit: '', width: 'w-12' },
+  { field: 'parent', name: 'From', unit: '', width: 'w-14' },
+  { field: 'at_cm', name: 'At', unit: 'cm', width: 'w-14' },
+  { field: 'bearing_deg', name: 'Bearing', unit: '°', width: 'w-15' },
+  { field: 'angle_deg', name: 'Angle', unit: '°', width: 'w-14' },
+  { field: 'diameter_mm', name: 'Thick', unit: 'mm', width: 'w-14' },
+  { field: 'length_cm', name: 'Long', unit: 'cm', width: 'w-14' },
+  { field: 'age_y', name: 'Age', unit: 'y', width: 'w-12' },
+  { field: 'lastGrowth_cm', name: 'Grew', unit: 'cm', width: 'w-14' },
+];
+
+/** Limbs as rows in walking order. Enter goes down and begins the next limb; arrows move between rows. */
+export function LimbGrid({ limbs, faults, chosen, onChoose, change }: Props) {
+  const table = useRef<HTMLTableElement>(null);
+  const focus = (row: number, column: string) => {
+    requestAnimationFrame(() => {
+      const cell = table.current?.querySelector<HTMLInputElement>(`[data-cell="${row}-${column}"]`);
+      cell?.focus();
+      cell?.select();
+    });
+  };
+  const set = (row: number, next: Partial<LimbRow>) => {
+    change(limbs.map((limb, i) => (i === row ? { ...limb, ...next } : limb)));
+  };
+  const add = (column: string) => {
+    change([...limbs, nextLimb(limbs)]);
+    focus(limbs.length, column);
+  };
+  const keys = (event: React.KeyboardEvent, row: number, column: string) => {
+    if (event.key === 'Enter') {
+      event.preventDefault();
+      if (row === limbs.length - 1) add('at_cm');
+      else focus(row + 1, column);
+    } else if (event.key === 'ArrowDown' && row < limbs.length - 1) {
+      event.preventDefault();
+      focus(row + 1, column);
+    } else if (event.key === 'ArrowUp' && row > 0) {
+      event.preventDefault();
+      focus(row - 1, column);
+    }
+  };
+  const faultsOf = (row: number) => [...faults].filter(([field]) => field.startsWith(`limbs[${row}]`));
+  return (
+    <div>
+      <table ref={table} className="w-full border-collapse text-[14.5px]">
+        <caption className="sr-only">Limbs of the tree</caption>
+        <thead>
+          <tr className="border-b border-ink text-left text-[12.5px] text-muted">
+            {COLUMNS.map((column) => (
+              <th key={column.field} className="py-1 pr-1 font-normal">
+                {column.name} {column.unit}
+              </th>
+            ))}
+            <th className="py-1 pr-1 font-normal">Taken for</th>
+            <th className="py-1 pr-1 font-normal">Condition</th>
+            <th className="py-1 font-normal">
+              <span className="sr-only">More</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {limbs.map((limb, row) => {
+            const wrong = faultsOf(row);
+            const open = chosen === limb.key;
+            return [
+              <tr
+                key={limb.key}
+                className={`border-b border-line ${open ? 'bg-sand' : ''}`}
+                onFocus={() => {
+                  if (chosen !== limb.key) onChoose(limb.key);
+                }}
+              >
+                {COLUMNS.map((column) => {
+                  const fault = faults.get(`limbs[${row}].${column.field}`);
+                  return (
+                    <td key={column.field} className="py-0.5 pr-1">
+                      <input
+                        data-cell={`${row}-${column.field}`}
+                        aria-label={`${column.name} of limb ${limb.id || row + 1}`}
+                        aria-invalid={fault !== undefined}
+                        inputMode={column.field === 'id' || column.field === 'parent' ? 'text' : 'decimal'}
+                        value={limb[column.field]}
+                        onChange={(event) => {
+                          set(row, { [column.field]: event.target.value });
+                        }}
+                        onKeyDown={(event) => {
+                          keys(event, row, column.field);
+                        }}
+                        className={`min-h-8 ${column.width} rounded-sm border bg-paper px-1 ${fault ? 'border-2 border-lichen' : 'border-muted/40'}`}
+                      />
+                    </td>
+                  );
+                })}
+                <td className="py-0.5 pr-1">
+                  <select
+                    aria-label={`What limb ${limb.id} is taken for`}
+                    value={limb.role}
+                    onChange={(event) => {
+                      set(row, { role: event.target.value });
+                    }}
+                    className="min-h-8 w-24 rounded-sm border border-muted/40 bg-paper"
+                  >
+                    {ROLES.map((role) => (
+                      <option key={role} value={role}>
+                        {role.replace('-', ' ')}
+                      </option>
+                    ))}
+                  </select>
+                </td>
+                <td className="py-0.5 pr-1">
+                  <select
+                    aria-label={`Condition of limb ${limb.id}`}
+                    value={limb.condition}
+                    onChange={(event) => {
+                      set(row, { condition: event.target.value });
+                    }}
+                    className={`min-h-8 w-22 rounded-sm border border-muted/40 bg-paper ${limb.condition === 'sound' ? '' : 'font-semibold text-lichen'}`}
+                  >
+                    {CONDITIONS.map((condition) => (
+                      <option key={condition}>{condition}</option>
+                    ))}
+                  </select>
+                </td>
+                <td className="py-0.5 text-right">
+                  <button
+                    type="button"
+                    aria-label={`Take limb ${limb.id} out of the survey`}
+                    title="Take out"
+                    className="min-h-8 min-w-8 text-muted hover:text-ink"
+                    onClick={() => {
+                      change(limbs.filter((_, i) => i !== row));
+                    }}
+                  >
+                    ✕
+                  </button>
+                </td>
+              </tr>,
+              ...(wrong.length > 0
+                ? [
+                    <tr key={`${limb.key}-faults`}>
+                      <td colSpan={12} className="pb-1.5">
+                        {wrong.map(([field, message]) => (
+                          <p key={field} role="alert" className="text-[13px] font-semibold text-lichen">
+                            {nameOf(field)}: {message}
+                          </p>
+                        ))}
+                      </td>
+                    </tr>,
+                  ]
+                : []),
+              ...(open
+                ? [
+                    <tr key={`${limb.key}-wood`} className="border-b border-line bg-sand">
+                      <td colSpan={12} className="px-2 pt-1 pb-3">
+                        <SmallWood
+                          limb={limb}
+                          change={(next) => {
+                            set(row, next);
+                          }}
+                        />
+                      </td>
+                    </tr>,
+                  ]
+                : []),
+            ];
+          })}
+        </tbody>
+      </table>
+      {limbs.length === 0 && (
+        <p className="py-4 text-muted">
+          No limb yet. Begin with the lowest, then walk up and round the trunk.
+        </p>
+      )}
+      <Button
+        className="mt-3"
+        weight="ink"
+        onClick={() => {
+          add('at_cm');
+        }}
+      >
+        Next limb
+      </Button>
+      <span className="ml-3 text-[13px] text-muted">
+        Enter in the last row does the same. A new limb starts like the one before it.
+      </span>
+    </div>
+  );
+}
+
+function nameOf(field: string): string {
+  const last = field.split('.').slice(1).join('.');
+  return COLUMNS.find((column) => column.field === last)?.name ?? last.replace(/_.*/, '');
+}

@@ -1,0 +1,262 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { answer, api, Problem, type Drawing, type FieldError, type SurveyDocument } from '../api/client';
+import { FIRST_VIEW, type View } from '../stand/camera';
+import { prepare } from '../stand/geometry';
+import type { Showing } from '../stand/paint';
+import { TreeStand } from '../stand/TreeStand';
+import { Button } from '../ui/Button';
+import { percent } from '../ui/words';
+import { byField, formFrom, surveyFrom, type SurveyForm } from './form';
+import { LimbGrid } from './LimbGrid';
+import { TreeFacts } from './TreeFacts';
+
+const DRAW_AFTER = 300;
+const MARGINS = { top: 24, side: 36, bottom: 150 };
+const nothing = () => undefined;
+const noWords = () => '';
+
+interface Props {
+  id: number;
+  label: string;
+  first: SurveyForm;
+  again: boolean;
+}
+
+function draftKey(id: number): string {
+  return `umbel-survey-draft-${id}`;
+}
+
+function keptDraft(id: number): SurveyForm | null {
+  try {
+    const kept = localStorage.getItem(draftKey(id));
+    return kept ? (JSON.parse(kept) as SurveyForm) : null;
+  } catch {
+    return null;
+  }
+}
+
+/** The survey being typed, and the tree growing beside it. What is typed survives a reload. */
+export function SurveyDesk({ id, label, first, again }: Props) {
+  const [draft] = useState(() => keptDraft(id));
+  const [form, setForm] = useState(draft ?? first);
+  const [touched, setTouched] = useState(draft !== null);
+  const [errors, setErrors] = useState<FieldError[]>([]);
+  const [trouble, setTrouble] = useState('');
+  const [drawing, setDrawing] = useState<Drawing | null>(null);
+  const [summary, setSummary] = useState('');
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [view, setView] = useState<View>(FIRST_VIEW);
+  const file = useRef<HTMLInputElement>(null);
+  const go = useNavigate();
+  const queries = useQueryClient();
+  const known = useQuery({
+    queryKey: ['knowledge'],
+    queryFn: () => answer(api.GET('/api/knowledge')),
+    staleTime: Infinity,
+  });
+
+  const change = (next: Partial<SurveyForm>) => {
+    setForm((now) => ({ ...now, ...next }));
+    setTouched(true);
+  };
+
+  useEffect(() => {
+    if (touched) {
+      localStorage.setItem(draftKey(id), JSON.stringify(form));
+    }
+    let current = true;
+    const wait = setTimeout(() => {
+      answer(api.POST('/api/survey/preview', { body: surveyFrom(form) }))
+        .then((preview) => {
+          if (!current) return;
+          setDrawing(preview.drawing);
+          setErrors([]);
+          setTrouble('');
+          setSummary(
+            `${preview.drawing.axes.length} pieces of wood; ${percent(preview.light.under30)} of the fruiting wood in shade.` +
+              (preview.estimated.length > 0
+                ? ` Estimated: ${preview.estimated.map((field) => field.split('.').pop() ?? field).join(', ')}.`
+                : ''),
+          );
+        })
+        .catch((error: unknown) => {
+          if (!current) return;
+          setErrors(error instanceof Problem ? error.errors : []);
+          setTrouble(error instanceof Error ? error.message : 'The drawing failed.');
+        });
+    }, DRAW_AFTER);
+    return () => {
+      current = false;
+      clearTimeout(wait);
+    };
+  }, [form, id, touched]);
+
+  const save = useMutation({
+    mutationFn: () =>
+      answer(api.POST('/api/trees/{id}/surveys', { params: { path: { id } }, body: surveyFrom(form) })),
+    onSuccess: () => {
+      localStorage.removeItem(draftKey(id));
+      queries.clear();
+      void go(`/trees/${id}`);
+    },
+    onError: (error) => {
+      if (error instanceof Problem) setErrors(error.errors);
+      setTrouble(error.message);
+    },
+  });
+
+  const importFile = async (chosenFile: File) => {
+    try {
+      const document = JSON.parse(await chosenFile.text()) as SurveyDocument;
+      await answer(api.POST('/api/survey/preview', { body: document }));
+      setForm({ ...formFrom(document), label });
+      setTouched(true);
+    } catch (error) {
+      setErrors(error instanceof Problem ? error.errors : []);
+      setTrouble(
+        error instanceof SyntaxError
+          ? `${chosenFile.name} is not JSON: ${error.message}`
+          : `${chosenFile.name} was not taken in: ${error instanceof Error ? error.message : 'it could not be read.'}`,
+      );
+    }
+  };
+
+  const exportFile = () => {
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(
+      new Blob([JSON.stringify(surveyFrom(form), null, 2)], { type: 'application/json' }),
+    );
+    link.download = `${label.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.umbel-survey.json`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  };
+
+  const faults = useMemo(() => byField(errors), [errors]);
+  const stand = useMemo(() => (drawing ? prepare(drawing) : null), [drawing]);
+  const chosenLimb = form.limbs.find((limb) => limb.key === chosen)?.id;
+  const showing: Showing = useMemo(
+    () => ({ layer: 'wood', stage: 'found', cuts: new Map(), lit: new Set(chosenLimb ? [chosenLimb] : []) }),
+    [chosenLimb],
+  );
+  const names = useMemo(
+    () =>
+      new Map(
+        form.limbs
+          .filter((limb) => limb.parent === 'trunk' || limb.id === chosenLimb)
+          .map((limb) => [limb.id, limb.id]),
+      ),
+    [form.limbs, chosenLimb],
+  );
+  const elsewhere = errors.filter(
+    (error) => !error.field.startsWith('limbs[') && !/^(survey\.)?(tree|trunk|surveyedOn)/.test(error.field),
+  );
+
+  return (
+    <div className="grid h-full grid-cols-[minmax(0,1fr)_430px] max-lg:h-auto max-lg:grid-cols-1">
+      <form
+        className="min-h-0 overflow-auto px-6 py-5"
+        onSubmit={(event) => {
+          event.preventDefault();
+          save.mutate();
+        }}
+      >
+        <div className="flex flex-wrap items-end justify-between gap-3">
+          <div>
+            <h1 className="text-[25px] font-bold">
+              {again ? `${label}, surveyed again` : `${label}, first survey`}
+            </h1>
+            <p className="text-[14px] text-muted">
+              Angles from upright: 0 straight up, 90 level. Bearings from north.{' '}
+              {draft ? 'Taken up where you left it.' : again ? 'Starts from the last survey.' : ''}
+            </p>
+          </div>
+          <div className="flex gap-2">
+            <input
+              ref={file}
+              type="file"
+              accept=".json,application/json"
+              className="hidden"
+              aria-label="Survey file to take in"
+              onChange={(event) => {
+                const one = event.target.files?.[0];
+                if (one) void importFile(one);
+                event.target.value = '';
+              }}
+            />
+            <Button onClick={() => file.current?.click()}>Import</Button>
+            <Button onClick={exportFile}>Export</Button>
+            {touched && (
+              <Button
+                onClick={() => {
+                  localStorage.removeItem(draftKey(id));
+                  setForm(first);
+                  setTouched(false);
+                }}
+              >
+                Start over
+              </Button>
+            )}
+            <Button weight="ink" type="submit" disabled={save.isPending || trouble !== ''}>
+              Save survey
+            </Button>
+          </div>
+        </div>
+        {trouble !== '' && (
+          <div role="alert" className="mt-3 border-l-4 border-lichen bg-lichen-wash px-3 py-2 text-[14px]">
+            {trouble}
+            {elsewhere.map((error) => (
+              <p key={error.field + error.message}>{error.message}</p>
+            ))}
+          </div>
+        )}
+        <div className="mt-4">
+          <TreeFacts form={form} faults={faults} known={known.data} change={change} />
+        </div>
+        <h2 className="mt-6 mb-1 text-[18px] font-bold">Limbs, from the lowest up and round</h2>
+        <LimbGrid
+          limbs={form.limbs}
+          faults={faults}
+          chosen={chosen}
+          onChoose={setChosen}
+          change={(limbs) => {
+            change({ limbs });
+          }}
+        />
+      </form>
+      <div className="relative flex min-h-0 flex-col border-l border-line max-lg:h-[520px]">
+        {stand ? (
+          <div className="min-h-0 flex-1">
+            <TreeStand
+              stand={stand}
+              view={view}
+              onView={setView}
+              showing={showing}
+              flags={[]}
+              lines={[]}
+              names={names}
+              label={`The tree as typed so far, ${form.limbs.length} limbs`}
+              cutting={false}
+              onPick={(hit) => {
+                const row = form.limbs.find((limb) => limb.id === hit?.axis.limb);
+                setChosen(row?.key ?? null);
+              }}
+              onFlag={nothing}
+              cutWords={noWords}
+              margins={MARGINS}
+            />
+          </div>
+        ) : (
+          <p className="flex-1 p-8 text-muted">
+            The tree is drawn here as soon as its trunk and first limb are measured.
+          </p>
+        )}
+        <p className="border-t border-line bg-paper px-4 py-2 text-[13px] text-muted" aria-live="polite">
+          {trouble !== '' && drawing ? 'Drawn as it last made sense. ' : ''}
+          {summary}
+        </p>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,141 @@
+import type { Knowledge } from '../api/client';
+import { Choice, Field } from './Cell';
+import type { SurveyForm } from './form';
+
+interface Props {
+  form: SurveyForm;
+  faults: ReadonlyMap<string, string>;
+  known: Knowledge | undefined;
+  change: (next: Partial<SurveyForm>) => void;
+}
+
+const HABITS = ['standard', 'spur', 'tip', 'upright', 'spreading', 'weeping'];
+const STOCKS = ['', 'very-dwarfing', 'dwarfing', 'semi-dwarfing', 'semi-vigorous', 'seedling'];
+
+/** What the tree is, and its trunk. */
+export function TreeFacts({ form, faults, known, change }: Props) {
+  const systems = (known?.systems ?? []).filter((system) => system.species.includes(form.species));
+  const same = (ids: string[]) =>
+    ids.map((id) => ({ id, name: id === '' ? 'not known' : id.replace(/-/g, ' ') }));
+  const fault = (field: string) => faults.get(field) ?? faults.get(`survey.${field}`);
+  return (
+    <div className="grid grid-cols-4 gap-x-4 gap-y-2.5 max-sm:grid-cols-2">
+      <Choice
+        name="Kind"
+        value={form.species}
+        options={known?.species ?? []}
+        fault={fault('tree.species')}
+        change={(species) => {
+          change({
+            species,
+            system: (known?.systems ?? []).find((one) => one.species.includes(species))?.id ?? '',
+          });
+        }}
+      />
+      <Choice
+        name="Trained as"
+        value={form.system}
+        options={[{ id: '', name: 'not known' }, ...systems]}
+        fault={fault('tree.system')}
+        change={(system) => {
+          change({ system });
+        }}
+      />
+      <Field
+        name="Cultivar"
+        value={form.cultivar}
+        fault={fault('tree.cultivar.name')}
+        change={(cultivar) => {
+          change({ cultivar });
+        }}
+      />
+      <Choice
+        name="Habit"
+        value={form.habit}
+        options={same(HABITS)}
+        fault={fault('tree.cultivar.habit')}
+        change={(habit) => {
+          change({ habit });
+        }}
+      />
+      <Field
+        name="Leaf"
+        unit="years"
+        inputMode="numeric"
+        value={form.leaf}
+        fault={fault('tree.leaf')}
+        change={(leaf) => {
+          change({ leaf });
+        }}
+      />
+      <Choice
+        name="Stock"
+        value={form.stock}
+        options={same(STOCKS)}
+        fault={fault('tree.rootstock.class')}
+        change={(stock) => {
+          change({ stock });
+        }}
+      />
+      <Field
+        name="In the row"
+        unit="m"
+        inputMode="decimal"
+        value={form.inRow}
+        fault={fault('tree.spacing_m.inRow')}
+        change={(inRow) => {
+          change({ inRow });
+        }}
+      />
+      <Field
+        name="Between rows"
+        unit="m"
+        inputMode="decimal"
+        value={form.betweenRows}
+        fault={fault('tree.spacing_m.betweenRows')}
+        change={(betweenRows) => {
+          change({ betweenRows });
+        }}
+      />
+      <Field
+        name="Trunk"
+        unit="mm"
+        inputMode="decimal"
+        value={form.trunkDiameter}
+        fault={fault('trunk.diameter_mm')}
+        change={(trunkDiameter) => {
+          change({ trunkDiameter });
+        }}
+      />
+      <Field
+        name="Top"
+        unit="cm"
+        inputMode="decimal"
+        value={form.trunkHeight}
+        fault={fault('trunk.height_cm')}
+        change={(trunkHeight) => {
+          change({ trunkHeight });
+        }}
+      />
+      <Field
+        name="Graft union at"
+        unit="cm"
+        inputMode="decimal"
+        value={form.union}
+        fault={fault('trunk.unionAt_cm')}
+        change={(union) => {
+          change({ union });
+        }}
+      />
+      <Field
+        name="Surveyed on"
+        type="date"
+        value={form.surveyedOn}
+        fault={fault('surveyedOn')}
+        change={(surveyedOn) => {
+          change({ surveyedOn });
+        }}
+      />
+    </div>
+  );
+}
