@@ -57,10 +57,10 @@ final class SmallWoodArrangement {
         Dice dice = new Dice(seed, host.id() + "/wood");
         List<Axis> hosts = new ArrayList<>();
         hosts.add(host);
+        int from = axes.size();
         if (host.kind() == AxisKind.LIMB && host.age() >= 3) {
             addLaterals(host, clear, old, counts.total(), dice, axes, hosts);
         }
-        int from = axes.size();
         addSpurs(host, hosts, clear, counts, dice, axes);
         addShoots(host, hosts, clear, counts, dice, axes);
         if (host.is(Condition.DEAD)) {

@@ -1,0 +1,131 @@
+package umbel.bench;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+import org.openjdk.jmh.results.RunResult;
+import org.openjdk.jmh.runner.Runner;
+import org.openjdk.jmh.runner.RunnerException;
+import org.openjdk.jmh.runner.options.OptionsBuilder;
+import org.openjdk.jmh.runner.options.VerboseMode;
+import umbel.assess.AssessRequest;
+import umbel.assess.Assessment;
+import umbel.assess.Assessor;
+import umbel.cut.CutTree;
+import umbel.cut.Operation;
+import umbel.knowledge.Knowledge;
+import umbel.knowledge.School;
+import umbel.plan.Totals;
+import umbel.practice.Fault;
+import umbel.practice.PracticeTree;
+import umbel.reading.Finding;
+import umbel.reading.TreeReader;
+import umbel.survey.Survey;
+import umbel.survey.SurveyReader;
+import umbel.wood.Tree;
+
+/** How long the core takes for a tree of about 300 and of about 2 000 axes. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.SampleTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Warmup(iterations = 3, time = 2)
+@Measurement(iterations = 5, time = 2)
+@Fork(1)
+public class CoreBenchmarks {
+
+    private static final double REACH = 2.4;
+    private static final Map<String, String> NAMES = Map.of(
+            "surveyToReading", "survey to full reading",
+            "oneMark", "re-evaluation after one mark",
+            "plans", "assess: reading and four plans");
+    private static final Map<String, String> AIMS = Map.of(
+            "surveyToReading/300", "aim 15 ms",
+            "surveyToReading/2000", "aim 50 ms",
+            "oneMark/300", "aim 15 ms",
+            "oneMark/2000", "aim 15 ms");
+
+    /** About how many axes the tree has. */
+    @Param({"300", "2000"})
+    public int axes;
+
+    private final Assessor assessor = new Assessor(Knowledge.shipped());
+    private final School school = Knowledge.shipped().school("classic");
+    private String json;
+    private AssessRequest request;
+    private Tree tree;
+    private TreeReader.Reading reading;
+    private List<Operation> mark;
+
+    @Setup
+    public void grow() {
+        Survey survey = axes < 1000
+                ? PracticeTree.survey("modified-central-leader", 9, 3, Fault.TIGHT_CROTCH, Fault.WATER_SPROUTS)
+                : PracticeTree.survey(
+                        "central-leader", 24, 3, Fault.STACKED_LIMBS, Fault.RIVAL_LEADER, Fault.WATER_SPROUTS, Fault.HANGERS);
+        json = SurveyReader.write(survey);
+        request = AssessRequest.of(survey);
+        tree = assessor.tree(request);
+        reading = TreeReader.read(tree, school, REACH);
+        mark = List.of(Operation.remove(tree.limbs().get(3).id()));
+    }
+
+    /** Survey text in, tree, light and findings out. */
+    @Benchmark
+    public TreeReader.Reading surveyToReading() {
+        Tree built = assessor.tree(AssessRequest.of(SurveyReader.read(json)));
+        return TreeReader.read(built, school, REACH);
+    }
+
+    /** What one more mark does: the tree that is left, its light, its findings, the gauges. */
+    @Benchmark
+    public List<Finding> oneMark() {
+        Totals.Sum sum = Totals.read(CutTree.of(tree, mark), reading.crop(), REACH);
+        return TreeReader.findings(CutTree.of(tree, mark).left(), school, sum.light(), REACH);
+    }
+
+    /** The whole answer of the assess address. */
+    @Benchmark
+    public Assessment plans() {
+        return assessor.assess(request);
+    }
+
+    public static void main(String[] args) throws RunnerException {
+        Collection<RunResult> results = new Runner(new OptionsBuilder()
+                        .include(CoreBenchmarks.class.getSimpleName())
+                        .verbosity(VerboseMode.SILENT)
+                        .build())
+                .run();
+        System.out.printf(
+                Locale.ROOT,
+                "%s, Java %s, %d cores%n",
+                System.getProperty("os.name"),
+                System.getProperty("java.version"),
+                Runtime.getRuntime().availableProcessors());
+        for (RunResult result : results) {
+            String method = result.getPrimaryResult().getLabel();
+            String size = result.getParams().getParam("axes");
+            double median = result.getPrimaryResult().getStatistics().getPercentile(50);
+            double high = result.getPrimaryResult().getStatistics().getPercentile(95);
+            System.out.printf(
+                    Locale.ROOT,
+                    "%-58s %5.1f ms   %s (95 %%: %.1f ms)%n",
+                    NAMES.get(method) + ", about " + size + " axes",
+                    median,
+                    AIMS.getOrDefault(method + "/" + size, ""),
+                    high);
+        }
+    }
+}
