@@ -33,7 +33,7 @@ public final class Bending {
                 Math.min(limb.length(), Units.fromCm(setting.trade().bending().overLengthCm()));
         double strain = limb.baseDiameter() / 2 * turn / over;
         int steps = (int)
-                Math.max(1, Math.ceil(turn / Units.fromDegrees(setting.trade().bendStepDeg())));
+                Math.max(1, Math.ceil(turn / Units.fromDegrees(setting.trade().bendStepDeg()) - 1e-6));
         boolean limber = Units.toMm(limb.baseDiameter()) <= limits.limberDiameterMm();
         boolean sound =
                 !limb.is(Condition.SPLITTING, Condition.BROKEN, Condition.DEAD, Condition.DECAYED, Condition.DISEASED);

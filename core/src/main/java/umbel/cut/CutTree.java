@@ -131,7 +131,7 @@ public final class CutTree {
             double leaf = Effect.countedLeaf(axis);
             all += leaf;
             if (takenBy[axis.index()] >= 0) {
-                lost += leaf * (1 - kept[axis.index()] / axis.length());
+                lost += leaf * axis.shareBeyond(kept[axis.index()]);
             }
         }
         return all == 0 ? 0 : lost / all;

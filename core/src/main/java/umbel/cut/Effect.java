@@ -136,7 +136,7 @@ public record Effect(
                 int by = cut.takenBy(axis);
                 if (by >= 0) {
                     double kept = cut.kept(axis);
-                    double gone = 1 - kept / axis.length();
+                    double gone = axis.shareBeyond(kept);
                     volume[by] += axis.volume(kept, axis.length());
                     leaf[by] += countedLeaf(axis) * gone;
                     flower[by] += axis.flowerBuds() * gone;

@@ -10,6 +10,8 @@ import umbel.survey.Survey.LimbMeasure;
 /** Puts faults into the limbs of a sound practice tree. */
 final class Faults {
 
+    private static final double CROSSING_OUT = 42;
+
     private final List<LimbMeasure> limbs;
     private final Set<Fault> faults;
     private final double trunkMm;
@@ -65,6 +67,17 @@ final class Faults {
     private int indexOf(String id) {
         for (int i = 0; i < limbs.size(); i++) {
             if (limbs.get(i).id().equals(id)) {
+                return i;
+            }
+        }
+        return 0;
+    }
+
+    /** Place in the list of the trunk's n-th limb, counted from 0. */
+    private int onTrunk(int n) {
+        int seen = 0;
+        for (int i = 0; i < limbs.size(); i++) {
+            if (limbs.get(i).parent().equals("trunk") && seen++ == n) {
                 return i;
             }
         }
@@ -179,7 +192,7 @@ final class Faults {
     }
 
     private void tighten() {
-        int i = open ? 2 : Math.min(2, last());
+        int i = onTrunk(1);
         LimbMeasure limb = limbs.get(i);
         limbs.set(i, with(limb, limb.atCm(), limb.bearingDeg(), 27, limb.diameterMm(), limb.lengthCm()));
     }
@@ -234,7 +247,7 @@ final class Faults {
                 .min(Comparator.comparingDouble(
                         limb -> turn(limb.bearingDeg(), first.bearingDeg()) + Math.abs(limb.atCm() - first.atCm())))
                 .orElse(first);
-        double reach = Math.min(first.lengthCm(), second.lengthCm()) * 0.6;
+        double reach = Math.min(CROSSING_OUT, Math.min(first.lengthCm(), second.lengthCm()) * 0.6);
         double[] from = point(first, reach);
         double[] to = point(second, reach);
         double dx = to[0] - from[0];

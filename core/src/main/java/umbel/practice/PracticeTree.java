@@ -278,8 +278,8 @@ public final class PracticeTree {
         if (system.equals("open-centre")) {
             return new Survey.SmallWood(
                     List.of(
-                            shoots("pencil", "side", metres * between(3.0, 4.0), 46),
-                            shoots("pencil", "out", metres * between(1.0, 1.6), 50),
+                            shoots("pencil", "side", metres * between(2.4, 3.0), 46),
+                            shoots("pencil", "out", metres * between(0.8, 1.3), 50),
                             shoots("pencil", "up", metres * between(0.8, 1.2), 52),
                             shoots("matchstick", "side", metres * between(0.6, 1.0), 20)),
                     new Survey.SpurCount((int) (metres * 2), 1.0),

@@ -18,6 +18,9 @@ import umbel.wood.Vec;
 /** A tree as the rules look at it: its frame sorted once, its light, the school that judges and how high one reaches. */
 final class Scene {
 
+    /** How far from a fork its step in thickness no longer shows, metres. */
+    private static final double CLEAR_OF_FORK = 0.10;
+
     private final Tree tree;
     private final School.Thresholds school;
     private final LightReading light;
@@ -132,12 +135,12 @@ final class Scene {
 
     /** Diameter of the parent just below the union, metres. */
     double parentBelow(Axis limb) {
-        return parent(limb).diameterAt(Math.max(0, limb.at() - 0.02));
+        return parent(limb).diameterAt(Math.max(0, limb.at() - CLEAR_OF_FORK));
     }
 
     /** Diameter of the parent just above the union, metres. */
     double parentAbove(Axis limb) {
-        return parent(limb).diameterAt(limb.at() + 0.02);
+        return parent(limb).diameterAt(limb.at() + CLEAR_OF_FORK);
     }
 
     /** One sigma of a ratio of two measured diameters. */

@@ -123,6 +123,18 @@ public record Axis(
         return with(index, parent, line, diameters, leafArea, siteWeight, flowerBuds, lastGrowth);
     }
 
+    /** Share of this axis's own leaf, sites and buds beyond a distance: along all of a shoot, on the last growth of a limb. */
+    public double shareBeyond(double distance) {
+        if (distance >= length()) {
+            return 0;
+        }
+        if (kind.isSmallWood()) {
+            return 1 - distance / length();
+        }
+        double young = Math.max(0, distance - (length() - lastGrowth));
+        return lastGrowth > 0 ? 1 - young / lastGrowth : 0;
+    }
+
     /** What is left of this axis when it is cut at a distance from its origin. */
     Axis cutAt(double distance) {
         if (distance >= length()) {
@@ -133,9 +145,8 @@ public record Axis(
         for (int i = 0; i < kept.length; i++) {
             kept[i] = diameterAt(left.along(i));
         }
-        double share = distance / length();
         double young = Math.max(0, distance - (length() - lastGrowth));
-        double leafShare = kind.isSmallWood() ? share : lastGrowth > 0 ? young / lastGrowth : 0;
+        double leafShare = 1 - shareBeyond(distance);
         return with(
                 index, parent, left, kept, leafArea * leafShare, siteWeight * leafShare, flowerBuds * leafShare, young);
     }

@@ -45,7 +45,8 @@ final class SmallWoodArrangement {
      * @param clear distance from the origin that stays bare
      */
     void clothe(Axis host, Survey.SmallWood counted, double clear, List<Axis> axes) {
-        boolean bare = host.is(Condition.DEAD) || host.role() == Role.SUCKER || host.age() <= 1;
+        boolean topped = host.kind() == AxisKind.TRUNK && setting.system().leaders() == 0;
+        boolean bare = topped || host.is(Condition.DEAD) || host.role() == Role.SUCKER || host.age() <= 1;
         if (bare && counted == null) {
             return;
         }

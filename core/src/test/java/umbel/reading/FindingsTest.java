@@ -176,7 +176,7 @@ class FindingsTest {
         Tree tree = Surveys.apple()
                 .trunk(100, 350)
                 .scaffold("1", 80, 0, 55, 35, 150)
-                .limb("r", "trunk", "leader", 200, 90, angle, leader * ratio * 0.8, 145, 4, Surveys.bare())
+                .limb("r", "trunk", "leader", 200, 90, angle, leader * ratio, 145, 4, Surveys.bare())
                 .tree();
         assertThat(has(tree, "rival-leader")).isEqualTo(found);
     }
@@ -205,11 +205,11 @@ class FindingsTest {
 
     @Test
     void theDistanceBetweenCrossingLimbsIsMeasured() {
-        // both leave the trunk at one metre or so and meet a metre out: the second is steered into the first
+        // both leave the trunk at one metre or so and run level; the third crosses from one to the other
         Tree tree = Surveys.apple()
                 .scaffold("1", 100, 90, 90, 30, 200)
                 .limb("2", "trunk", "scaffold", 100, 45, 90, 30, 200, 8, Surveys.bare())
-                .limb("3", "2", "lateral", 100, 135, 90, 10, 140, 4, Surveys.bare())
+                .limb("3", "2", "lateral", 40, 135, 90, 10, 70, 4, Surveys.bare())
                 .tree();
         Finding finding = find(tree, "crossing");
         assertThat(finding.limbs()).containsExactlyInAnyOrder("3", "1");
