@@ -23,7 +23,7 @@ const PLAN_WORDS: Record<string, string> = {
   recommended: 'Recommended',
   gentler: 'Gentler',
   firmer: 'Firmer',
-  nothing: 'Leave it',
+  nothing: 'No cuts',
 };
 const TIMING_WORDS: Record<string, string> = {
   allowed: 'Allowed now',

@@ -74,7 +74,13 @@ public class CoreBenchmarks {
         Survey survey = axes < 1000
                 ? PracticeTree.survey("modified-central-leader", 9, 3, Fault.TIGHT_CROTCH, Fault.WATER_SPROUTS)
                 : PracticeTree.survey(
-                        "central-leader", 24, 3, Fault.STACKED_LIMBS, Fault.RIVAL_LEADER, Fault.WATER_SPROUTS, Fault.HANGERS);
+                        "central-leader",
+                        24,
+                        3,
+                        Fault.STACKED_LIMBS,
+                        Fault.RIVAL_LEADER,
+                        Fault.WATER_SPROUTS,
+                        Fault.HANGERS);
         json = SurveyReader.write(survey);
         request = AssessRequest.of(survey);
         tree = assessor.tree(request);

@@ -1,0 +1,39 @@
+package umbel.app;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import org.junit.jupiter.api.Test;
+
+class AppArchitectureTest {
+
+    private final JavaClasses all = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("umbel");
+
+    @Test
+    void theCoreDoesNotKnowTheProgramRoundIt() {
+        noClasses()
+                .that()
+                .resideOutsideOfPackage("umbel.app..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("umbel.app..")
+                .check(all);
+    }
+
+    @Test
+    void onlyTheDemoMakesUpTrees() {
+        noClasses()
+                .that()
+                .resideInAPackage("umbel.app..")
+                .and()
+                .resideOutsideOfPackage("umbel.app.demo..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("umbel.practice..")
+                .check(all);
+    }
+}

@@ -1,0 +1,107 @@
+package umbel.app;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.ParameterContext;
+import org.junit.jupiter.api.extension.ParameterResolver;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The real program with the demo on a free port, started once for all tests that ask for it. */
+public final class RunningUmbel implements ParameterResolver {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static RunningUmbel started;
+
+    private ConfigurableApplicationContext context;
+    private String url;
+    private final HttpClient http = HttpClient.newHttpClient();
+
+    @Override
+    public boolean supportsParameter(ParameterContext parameter, ExtensionContext extension) {
+        return parameter.getParameter().getType() == RunningUmbel.class;
+    }
+
+    @Override
+    public Object resolveParameter(ParameterContext parameter, ExtensionContext extension) {
+        synchronized (RunningUmbel.class) {
+            if (started == null) {
+                started = new RunningUmbel();
+                started.start();
+            }
+            return started;
+        }
+    }
+
+    private void start() {
+        try {
+            Path data = Files.createTempDirectory("umbel-test");
+            context = SpringApplication.run(
+                    UmbelApplication.class,
+                    "--server.port=0",
+                    "--umbel.demo=true",
+                    "--spring.datasource.url=jdbc:h2:file:" + data.resolve("umbel") + ";WRITE_DELAY=0");
+            int port = ((WebServerApplicationContext) context).getWebServer().getPort();
+            url = "http://127.0.0.1:" + port;
+            Runtime.getRuntime().addShutdownHook(new Thread(context::close));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Where it answers. */
+    public String url() {
+        return url;
+    }
+
+    /** A part of the running program. */
+    public <T> T part(Class<T> type) {
+        return context.getBean(type);
+    }
+
+    /** An answer as it came. */
+    public record Answer(int status, String type, String text, HttpResponse<String> response) {
+
+        public JsonNode json() {
+            return JSON.readTree(text);
+        }
+    }
+
+    public Answer get(String path) {
+        return send(HttpRequest.newBuilder(URI.create(url + path)).GET().build());
+    }
+
+    public Answer post(String path, String body) {
+        return send("POST", path, body, "application/json");
+    }
+
+    public Answer send(String method, String path, String body, String type) {
+        return send(HttpRequest.newBuilder(URI.create(url + path))
+                .header("Content-Type", type)
+                .method(method, HttpRequest.BodyPublishers.ofString(body))
+                .build());
+    }
+
+    private Answer send(HttpRequest request) {
+        try {
+            HttpResponse<String> response = http.send(request, HttpResponse.BodyHandlers.ofString());
+            String type = response.headers().firstValue("content-type").orElse("");
+            return new Answer(response.statusCode(), type, response.body(), response);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+}

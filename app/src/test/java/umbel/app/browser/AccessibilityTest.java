@@ -1,0 +1,58 @@
+package umbel.app.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.results.Rule;
+import com.deque.html.axecore.selenium.AxeBuilder;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import umbel.app.RunningUmbel;
+
+/** Each view is held against WCAG 2.2 AA by machine, by day and at dusk, and has something to say in the console: nothing. */
+@ExtendWith(RunningUmbel.class)
+class AccessibilityTest {
+
+    @RegisterExtension
+    static final Browser BROWSER = new Browser();
+
+    private final RunningUmbel umbel;
+
+    AccessibilityTest(RunningUmbel umbel) {
+        this.umbel = umbel;
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "/, Kiln Field 2-5, light",
+        "/, Kiln Field 2-5, dark",
+        "/trees/5, Recommended, light",
+        "/trees/5, Recommended, dark",
+        "/trees/5/survey, surveyed again, light",
+        "/trees/5/survey, surveyed again, dark",
+        "/trees/13/sheet, Mark what is to be cut, light",
+        "/trees/13/record, Its history, light",
+        "/nowhere, There is no such page, light",
+    })
+    void aViewHasNoSeriousBarrier(String path, String shows, String scheme) {
+        BROWSER.driver()
+                .executeCdpCommand(
+                        "Emulation.setEmulatedMedia",
+                        Map.of("features", List.of(Map.of("name", "prefers-color-scheme", "value", scheme))));
+        BROWSER.open(umbel.url() + path);
+        BROWSER.sees(shows);
+        List<Rule> violations = new AxeBuilder()
+                .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
+                .analyze(BROWSER.driver())
+                .getViolations();
+        assertThat(violations.stream()
+                        .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
+                        .map(rule -> rule.getId() + ": " + rule.getHelp() + " "
+                                + rule.getNodes().get(0).getHtml()))
+                .isEmpty();
+        assertThat(BROWSER.complaints()).isEmpty();
+    }
+}

@@ -1,0 +1,163 @@
+package umbel.app.browser;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.logging.Level;
+import org.junit.jupiter.api.extension.AfterAllCallback;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.logging.LogEntry;
+import org.openqa.selenium.logging.LogType;
+import org.openqa.selenium.logging.LoggingPreferences;
+import org.openqa.selenium.support.ui.WebDriverWait;
+
+/** Debian's own headless Chromium at the size of an office window, driven as a person would. */
+final class Browser implements BeforeAllCallback, AfterAllCallback {
+
+    private static final Duration PATIENCE = Duration.ofSeconds(25);
+
+    private ChromeDriver driver;
+
+    @Override
+    public void beforeAll(ExtensionContext context) throws Exception {
+        Path profile = Files.createTempDirectory("umbel-browser");
+        LoggingPreferences logs = new LoggingPreferences();
+        logs.enable(LogType.BROWSER, Level.ALL);
+        ChromeOptions options = new ChromeOptions();
+        options.setBinary("/usr/bin/chromium");
+        options.setCapability("goog:loggingPrefs", logs);
+        options.addArguments(
+                "--headless=new",
+                "--no-sandbox",
+                "--disable-gpu",
+                "--disable-quic",
+                "--no-first-run",
+                "--disable-background-networking",
+                "--disable-component-update",
+                "--disable-sync",
+                "--user-data-dir=" + profile);
+        ChromeDriverService service = new ChromeDriverService.Builder()
+                .usingDriverExecutable(new java.io.File("/usr/bin/chromedriver"))
+                .build();
+        driver = new ChromeDriver(service, options);
+        size(1280, 800);
+    }
+
+    @Override
+    public void afterAll(ExtensionContext context) {
+        driver.quit();
+    }
+
+    ChromeDriver driver() {
+        return driver;
+    }
+
+    void size(int width, int height) {
+        driver.executeCdpCommand(
+                "Emulation.setDeviceMetricsOverride",
+                Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
+    }
+
+    void open(String url) {
+        driver.get(url);
+    }
+
+    /** The first element that shows this text, once it is there. */
+    WebElement text(String words) {
+        return find(By.xpath("//*[not(self::script)][contains(normalize-space(text()), \"" + words + "\")]"));
+    }
+
+    WebElement button(String words) {
+        return find(By.xpath("//button[contains(normalize-space(.), \"" + words + "\")]"));
+    }
+
+    WebElement field(String name) {
+        return find(By.xpath("//label[contains(normalize-space(.), \"" + name
+                + "\")]//*[self::input or self::select or self::textarea]"));
+    }
+
+    WebElement named(String ariaLabel) {
+        return find(By.cssSelector("[aria-label='" + ariaLabel + "']"));
+    }
+
+    WebElement find(By by) {
+        return waiting()
+                .until(d -> d.findElements(by).stream()
+                        .filter(WebElement::isDisplayed)
+                        .findFirst()
+                        .orElse(null));
+    }
+
+    List<WebElement> all(String css) {
+        return driver.findElements(By.cssSelector(css));
+    }
+
+    /** Waits until the page shows these words. */
+    void sees(String words) {
+        waiting()
+                .withMessage(() -> "the page should show: " + words + "\n" + bodyText())
+                .until(d -> bodyText().contains(words));
+    }
+
+    void seesNo(String words) {
+        waiting()
+                .withMessage(() -> "the page should not show: " + words)
+                .until(d -> !bodyText().contains(words));
+    }
+
+    String bodyText() {
+        return String.valueOf(script("return document.body.innerText"));
+    }
+
+    /** Empties a field and types anew, as a person would. */
+    void type(WebElement field, String words) {
+        field.sendKeys(Keys.chord(Keys.CONTROL, "a"), words.isEmpty() ? Keys.DELETE.toString() : words);
+    }
+
+    void keys(CharSequence... keys) {
+        new Actions(driver).sendKeys(keys).perform();
+    }
+
+    /** A key with Control held down, and Shift too where asked. */
+    void control(String key, boolean shift) {
+        Actions keys = new Actions(driver).keyDown(Keys.CONTROL);
+        if (shift) {
+            keys.keyDown(Keys.SHIFT);
+        }
+        keys.sendKeys(key);
+        if (shift) {
+            keys.keyUp(Keys.SHIFT);
+        }
+        keys.keyUp(Keys.CONTROL).perform();
+    }
+
+    Object script(String script, Object... arguments) {
+        return driver.executeScript(script, arguments);
+    }
+
+    WebDriverWait waiting() {
+        WebDriverWait wait = new WebDriverWait(driver, PATIENCE);
+        wait.ignoring(org.openqa.selenium.StaleElementReferenceException.class);
+        return wait;
+    }
+
+    /** What the console complained of since it was last asked, but for what a test itself provoked. */
+    List<String> complaints() {
+        return driver.manage().logs().get(LogType.BROWSER).getAll().stream()
+                .filter(entry -> entry.getLevel().intValue() >= Level.WARNING.intValue())
+                .map(LogEntry::getMessage)
+                .filter(message -> !message.contains("the server responded with a status of 4"))
+                .filter(message -> !message.contains("willReadFrequently"))
+                .toList();
+    }
+}

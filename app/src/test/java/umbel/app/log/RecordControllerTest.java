@@ -1,0 +1,101 @@
+package umbel.app.log;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Optional;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.mockito.ArgumentCaptor;
+import org.springframework.http.MediaType;
+import org.springframework.test.util.ReflectionTestUtils;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.setup.MockMvcBuilders;
+import umbel.app.http.Problems;
+import umbel.app.orchard.Block;
+import umbel.app.orchard.Holding;
+import umbel.app.orchard.OrchardTree;
+import umbel.app.orchard.TreeRepository;
+import umbel.app.plan.PlanService;
+import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.SurveyRepository;
+
+/** The record's own rules, with everything round it stood in for. */
+class RecordControllerTest {
+
+    private final RecordRepository records = mock(RecordRepository.class);
+    private final TreeRepository trees = mock(TreeRepository.class);
+    private final SurveyRepository surveys = mock(SurveyRepository.class);
+    private final PlanService plans = mock(PlanService.class);
+    private MockMvc web;
+
+    @BeforeEach
+    void oneSurveyedTree() {
+        Block block = new Block(
+                new Holding("Test", 47, 400),
+                "North",
+                "apple",
+                "tall-spindle",
+                "",
+                "dwarfing",
+                2022,
+                10,
+                1,
+                3.5,
+                0,
+                "");
+        OrchardTree tree = new OrchardTree(block, 1, 2);
+        SurveyEntry survey = new SurveyEntry(tree, LocalDate.of(2026, 2, 1), "{}", Instant.EPOCH);
+        when(trees.findById(5L)).thenReturn(Optional.of(tree));
+        when(surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(5L)).thenReturn(Optional.of(survey));
+        when(records.saveAndFlush(any())).thenAnswer(call -> {
+            ReflectionTestUtils.setField(call.getArgument(0), "id", 77L);
+            return call.getArgument(0);
+        });
+        web = MockMvcBuilders.standaloneSetup(new RecordController(records, trees, surveys, plans))
+                .setControllerAdvice(new Problems())
+                .build();
+    }
+
+    @Test
+    void aSavedVisitEndsTheMarks() throws Exception {
+        send(5, "as-planned", "", "  Ines  ").andExpect(status().isCreated());
+        ArgumentCaptor<WorkRecord> saved = ArgumentCaptor.forClass(WorkRecord.class);
+        verify(records).saveAndFlush(saved.capture());
+        assertThat(saved.getValue().who()).as("stray blanks are dropped").isEqualTo("Ines");
+        assertThat(saved.getValue().document()).contains("Remove limb 2");
+        verify(plans).clear(5);
+    }
+
+    @Test
+    void aSkippedStepWithoutAReasonIsNotSaved() throws Exception {
+        send(5, "skipped", "", "Ines").andExpect(status().isBadRequest());
+        verify(records, never()).saveAndFlush(any());
+        verify(plans, never()).clear(5);
+    }
+
+    @Test
+    void aTreeThatIsNotThereHasNoRecord() throws Exception {
+        send(6, "as-planned", "", "Ines").andExpect(status().isNotFound());
+        verify(records, never()).saveAndFlush(any());
+    }
+
+    private org.springframework.test.web.servlet.ResultActions send(
+            long tree, String outcome, String reason, String who) throws Exception {
+        String body = "{\"doneOn\":\"2026-03-01\",\"who\":\"" + who
+                + "\",\"minutes\":5,\"note\":null,\"steps\":[{\"mark\":"
+                + "{\"operation\":\"remove\",\"limb\":\"2\"},\"title\":\"Remove limb 2\",\"outcome\":\"" + outcome
+                + "\",\"reason\":\"" + reason + "\"}]}";
+        return web.perform(post("/api/trees/" + tree + "/records")
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(body));
+    }
+}
