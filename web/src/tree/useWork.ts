@@ -56,6 +56,9 @@ export function useWork(id: number, page: TreePage): Work {
       )
         .then((kept) => {
           version.current = kept.version;
+          if (saved.current.school !== decisions.school) {
+            void queries.invalidateQueries({ queryKey: ['tree', id] }); // another school reads the tree otherwise
+          }
           saved.current = decisions;
           setSaveState('saved');
           queries.removeQueries({ queryKey: ['tree', id], type: 'inactive' });

@@ -33,6 +33,7 @@ import umbel.plan.Planner;
 import umbel.plan.Totals;
 import umbel.plan.Wish;
 import umbel.reading.TreeReader;
+import umbel.survey.Survey;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Tree;
@@ -265,13 +266,15 @@ public class PlanService {
     private static List<TreeAnswers.LimbLine> limbs(Readings.ReadTree read) {
         Map<String, Double> light = read.reading().light().meanByLimb();
         List<TreeAnswers.LimbLine> lines = new ArrayList<>();
-        for (Axis limb : read.tree().limbs()) {
-            lines.add(limb(read, limb, light.get(limb.id())));
+        for (Survey.LimbMeasure measured : read.request().survey().limbs()) {
+            Axis limb = read.tree().find(measured.id()).orElseThrow();
+            lines.add(limb(read, measured, limb, light.get(limb.id())));
         }
         return lines;
     }
 
-    private static TreeAnswers.LimbLine limb(Readings.ReadTree read, Axis limb, Double light) {
+    private static TreeAnswers.LimbLine limb(
+            Readings.ReadTree read, Survey.LimbMeasure measured, Axis limb, Double light) {
         int shoots = 0;
         int spurs = 0;
         double flowers = 0;
@@ -282,10 +285,6 @@ public class PlanService {
                 flowers += axis.flowerBuds();
             }
         }
-        var measured = read.request().survey().limbs().stream()
-                .filter(one -> one.id().equals(limb.id()))
-                .findFirst()
-                .orElseThrow();
         Axis parent = read.tree().axis(limb.parent());
         return new TreeAnswers.LimbLine(
                 limb.id(),

@@ -57,8 +57,9 @@ class RecordControllerTest {
         when(trees.findById(5L)).thenReturn(Optional.of(tree));
         when(surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(5L)).thenReturn(Optional.of(survey));
         when(records.saveAndFlush(any())).thenAnswer(call -> {
-            ReflectionTestUtils.setField(call.getArgument(0), "id", 77L);
-            return call.getArgument(0);
+            WorkRecord saved = call.getArgument(0);
+            ReflectionTestUtils.setField(saved, "id", 77L);
+            return saved;
         });
         web = MockMvcBuilders.standaloneSetup(new RecordController(records, trees, surveys, plans))
                 .setControllerAdvice(new Problems())
