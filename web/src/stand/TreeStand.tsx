@@ -42,6 +42,7 @@ export function TreeStand(props: Props) {
   const [hover, setHover] = useState<Picked | null>(null);
   const [dusk, setDusk] = useState(0);
   const margins = props.margins;
+  const bottom = margins?.bottom ?? 52;
 
   useEffect(() => {
     const host = canvas.current?.parentElement;
@@ -121,13 +122,22 @@ export function TreeStand(props: Props) {
     }
     const wheel = (event: WheelEvent) => {
       event.preventDefault();
-      onView({ ...view, zoom: Math.max(0.6, Math.min(8, view.zoom * Math.exp(-event.deltaY * 0.0012))) });
+      const box = element.getBoundingClientRect();
+      const zoom = Math.max(0.6, Math.min(8, view.zoom * Math.exp(-event.deltaY * 0.0012)));
+      onView(
+        zoomedAbout(
+          view,
+          zoom,
+          event.clientX - box.left - box.width / 2,
+          event.clientY - box.bottom + bottom,
+        ),
+      );
     };
     element.addEventListener('wheel', wheel, { passive: false });
     return () => {
       element.removeEventListener('wheel', wheel);
     };
-  }, [view, onView]);
+  }, [view, onView, bottom]);
 
   const keys = (event: React.KeyboardEvent) => {
     const moves: Record<string, () => void> = {
@@ -144,10 +154,10 @@ export function TreeStand(props: Props) {
         turn(0, -0.08);
       },
       '+': () => {
-        onView({ ...view, zoom: Math.min(8, view.zoom * 1.2) });
+        onView(zoomedAbout(view, Math.min(8, view.zoom * 1.2), 0, bottom - size.height / 2));
       },
       '-': () => {
-        onView({ ...view, zoom: Math.max(0.6, view.zoom / 1.2) });
+        onView(zoomedAbout(view, Math.max(0.6, view.zoom / 1.2), 0, bottom - size.height / 2));
       },
     };
     const move = moves[event.key === '=' ? '+' : event.key];
@@ -219,6 +229,12 @@ export function TreeStand(props: Props) {
       }}
     />
   );
+}
+
+/** A view enlarged so that what lies under a point stays there; the point is counted from the foot of the trunk unpanned. */
+function zoomedAbout(view: View, zoom: number, x: number, y: number): View {
+  const times = zoom / view.zoom;
+  return { ...view, zoom, panX: x - (x - view.panX) * times, panY: y - (y - view.panY) * times };
 }
 
 function paintNames(

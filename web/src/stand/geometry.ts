@@ -92,25 +92,21 @@ function joined(line: AxisLine, parent: AxisLine, own: Bead[]): Bead[] {
   const thick = union.diameter / 2;
   const step = Math.hypot(second.x - first.x, second.y - first.y, second.z - first.z) || 1e-9;
   const out: Vec = [(second.x - first.x) / step, (second.y - first.y) / step, (second.z - first.z) / step];
-  const back = Math.min(thick * 1.5, line.at);
-  const collar = Math.max(first.d * 1.1, thick * 0.9);
-  const start: Bead = {
-    x: first.x - union.direction[0] * back,
-    y: first.y - union.direction[1] * back,
-    z: first.z - union.direction[2] * back,
-    d: Math.min(union.diameter * 0.85, first.d * 1.5),
-    s: -0.001,
+  const swell = (distance: number, wider: number, sunk: number): Bead => ({
+    x: first.x + out[0] * distance - union.direction[0] * sunk,
+    y: first.y + out[1] * distance - union.direction[1] * sunk,
+    z: first.z + out[2] * distance - union.direction[2] * sunk,
+    d: Math.min(union.diameter * 0.92, first.d * wider),
+    s: distance,
     age: first.age,
-  };
-  const shoulder: Bead = {
-    x: first.x + out[0] * collar,
-    y: first.y + out[1] * collar,
-    z: first.z + out[2] * collar,
-    d: Math.min(union.diameter * 0.9, first.d * 1.24),
-    s: collar,
-    age: first.age,
-  };
-  return [start, shoulder, ...own.slice(1).filter((bead) => bead.s > collar * 1.3)];
+  });
+  const collar = [
+    swell(thick * 0.55, 1.7, thick * 0.3),
+    swell(thick * 0.95, 1.42, thick * 0.12),
+    swell(thick * 1.6, 1.14, 0),
+  ];
+  const rest = own.slice(1).filter((bead) => bead.s > thick * 2);
+  return rest.length > 0 ? [...collar, ...rest] : own;
 }
 
 /** Catmull–Rom through the beads, so that a limb of ten centimetre pieces looks grown. */

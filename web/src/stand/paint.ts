@@ -195,6 +195,9 @@ function solid(
   const { axis } = one;
   const dark: [number, number, number] = [34, 28, 24];
   const pale: [number, number, number] = [214, 200, 178];
+  if (axis.kind !== 'trunk' && from <= 0) {
+    shoulder(g, one, mixed(colourAt(axis, 0, base, colours), colours.fog, haze));
+  }
   let i = 0;
   while (i < one.xs.length - 1 && (axis.along[i] ?? 0) < to) {
     const start = i;
@@ -218,6 +221,18 @@ function solid(
   if ((one.ws[1] ?? 0) > 9) {
     bark(g, one, from, to, haze, colours);
   }
+}
+
+/** The rounded foot of a limb, where its collar sits on the parent. */
+function shoulder(g: CanvasRenderingContext2D, one: Drawn, colour: string): void {
+  const radius = (one.ws[0] ?? 0) * 0.5;
+  if (radius < 2) {
+    return;
+  }
+  g.fillStyle = colour;
+  g.beginPath();
+  g.arc(one.xs[0] ?? 0, one.ys[0] ?? 0, radius * 0.96, 0, 2 * Math.PI);
+  g.fill();
 }
 
 /** A strip along an axis between two shares of its width; negative is the lit, left side. */

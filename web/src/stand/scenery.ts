@@ -142,7 +142,7 @@ export function paintShadow(
   g.strokeStyle = colours.shadow;
   g.lineCap = 'round';
   for (const axis of stand.axes) {
-    if (axis.kind === 'spur' || axis.kind === 'shoot') {
+    if (axis.kind !== 'trunk' && axis.kind !== 'limb') {
       continue;
     }
     g.beginPath();
@@ -152,7 +152,7 @@ export function paintShadow(
       if (i === 0) g.moveTo(at.x, at.y);
       else g.lineTo(at.x, at.y);
     }
-    g.lineWidth = Math.max(1, (axis.points[3] ?? 0.01) * camera.pixelsPerMetre * 0.8);
+    g.lineWidth = Math.max(1, (axis.points[3] ?? 0.01) * camera.pixelsPerMetre * 0.55);
     g.stroke();
   }
 }

@@ -19,9 +19,10 @@ export function paintStaff(
   g.textBaseline = 'middle';
   g.beginPath();
   g.moveTo(x, camera.heightY(0));
-  g.lineTo(x, camera.heightY(top));
+  g.lineTo(x, Math.max(84, camera.heightY(top)));
   for (let half = 0; half / 2 <= top + 0.01; half++) {
     const y = camera.heightY(half / 2);
+    if (y < 84) break;
     g.moveTo(x, y);
     g.lineTo(x + (half % 2 === 0 ? 11 : 6), y);
   }

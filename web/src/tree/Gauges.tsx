@@ -72,7 +72,9 @@ export function Gauges({ page, totals, saveState, error }: Props) {
             <>
               {totals.cuts} cuts, {minutes(totals.minutes)}
               {totals.ladderMinutes >= 0.5 ? `, ${minutes(totals.ladderMinutes)} on a ladder` : ''}
-              {totals.newSprouts > 0 ? `, about ${totals.newSprouts} sprouts to follow` : ''}
+              {totals.newSprouts > 0
+                ? `, about ${totals.newSprouts} ${totals.newSprouts === 1 ? 'sprout' : 'sprouts'} to follow`
+                : ''}
             </>
           ) : (
             'Nothing to do yet'

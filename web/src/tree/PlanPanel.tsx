@@ -50,7 +50,7 @@ export function PlanPanel({ work, plans, pending, thinking, error, onPoint, onSe
   const missing = now.filter((step) => !work.marks.some((mark) => mark.limb === step.limb));
   return (
     <div className="pb-4">
-      <div className="flex border-b border-line text-[13.5px]" role="group" aria-label="How far to go">
+      <div className="flex border-b border-line px-3 text-[13px]" role="group" aria-label="How far to go">
         {plans.plans.map((one) => (
           <button
             key={one.name}

@@ -63,8 +63,11 @@ public record Axis(
         return diameters[diameters.length - 1];
     }
 
-    /** Age of the wood at a distance from the origin: last season's end is 1, older wood in even yearly lengths. */
+    /** Age of the wood at a distance from the origin: last season's end is 1, older wood in even yearly lengths, all old where nothing grew. */
     public int ageAt(double distance) {
+        if (lastGrowth <= 0) {
+            return age;
+        }
         double older = length() - lastGrowth;
         if (age <= 1 || distance >= older || older <= 0) {
             return Math.min(age, 1);

@@ -176,6 +176,6 @@ class SurveyAndRecordInBrowserTest {
         BROWSER.sees("Corrected by a later entry");
         BROWSER.sees("Tomas");
         BROWSER.open(umbel.url());
-        BROWSER.sees("1 done");
+        BROWSER.find(By.xpath("//a[contains(., 'Kiln Field 5-3')]//span[normalize-space(text())='done']"));
     }
 }

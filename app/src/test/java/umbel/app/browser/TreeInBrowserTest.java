@@ -84,7 +84,7 @@ class TreeInBrowserTest {
         BROWSER.keys("n");
         BROWSER.sees("Limb 3a");
         BROWSER.keys(Keys.ESCAPE);
-        BROWSER.sees("Recommended");
+        BROWSER.named("Search limbs");
     }
 
     @Test
