@@ -20,6 +20,8 @@ import { PlanPanel } from './PlanPanel';
 import { StageBar } from './StageBar';
 import { useWork } from './useWork';
 
+/** Operations that take a limb whole. */
+const WHOLE: ReadonlySet<string> = new Set(['remove', 'renew-bevel', 'rub']);
 const NO_NAMES: ReadonlyMap<string, string> = new Map();
 
 /** The heart: the drawing, the gauges and the list of the work, all of one selection. */
@@ -88,7 +90,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
     () =>
       new Set(
         work.marks
-          .filter((mark) => !(mark.limb ?? '').includes('/') && mark.operation !== 'bend')
+          .filter((mark) => mark.limb === limbOf(mark) && WHOLE.has(mark.operation ?? ''))
           .map(limbOf),
       ),
     [work.marks],

@@ -98,8 +98,9 @@ public class CoreBenchmarks {
     /** What one more mark does: the tree that is left, its light, its findings, the gauges. */
     @Benchmark
     public List<Finding> oneMark() {
-        Totals.Sum sum = Totals.read(CutTree.of(tree, mark), reading.crop(), REACH);
-        return TreeReader.findings(CutTree.of(tree, mark).left(), school, sum.light(), REACH);
+        CutTree cut = CutTree.of(tree, mark);
+        Totals.Sum sum = Totals.read(cut, reading.crop(), REACH);
+        return TreeReader.findings(cut.left(), school, sum.light(), REACH);
     }
 
     /** The whole answer of the assess address. */

@@ -368,8 +368,6 @@ public final class Planner {
     }
 
     private Plan describe(String name, List<Chosen> chosen) {
-        List<Operation> visit =
-                operations(chosen.stream().filter(one -> one.year() == 0).toList());
         List<Step> steps = new ArrayList<>();
         for (int i = 0; i < chosen.size(); i++) {
             steps.add(step(chosen, i));
@@ -380,11 +378,17 @@ public final class Planner {
                         Comparator.comparingDouble((Step step) -> step.effect().diameter())
                                 .reversed())
                 .thenComparing(step -> step.operation().limb()));
+        // what falls together is told with the step that comes first at the tree
+        List<Operation> inOrder = steps.stream().map(Step::operation).toList();
+        List<Effect> effects = Effect.ofAll(cut(inOrder), wish.limits().reach());
         List<Step> ordered = new ArrayList<>();
-        for (Step step : steps) {
-            ordered.add(step.at(ordered.size() + 1));
+        for (int i = 0; i < steps.size(); i++) {
+            ordered.add(steps.get(i).at(i + 1, effects.get(i)));
         }
-        CutTree cut = cut(visit);
+        CutTree cut = cut(ordered.stream()
+                .filter(step -> step.year() == 0)
+                .map(Step::operation)
+                .toList());
         Totals totals = Totals.of(cut, reading.crop(), wish.limits().reach());
         return new Plan(name, ordered, totals, leftAlone(cut, ordered));
     }

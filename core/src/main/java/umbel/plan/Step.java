@@ -38,8 +38,8 @@ public record Step(
         rules = List.copyOf(rules);
     }
 
-    /** The same step at another place in the order. */
-    Step at(int newOrder) {
+    /** The same step at its place in the order, with what it does once the steps before it are done. */
+    Step at(int newOrder, Effect inOrder) {
         return new Step(
                 newOrder,
                 year,
@@ -47,7 +47,7 @@ public record Step(
                 stage,
                 rules,
                 reason,
-                effect,
+                inOrder,
                 gain,
                 confidence,
                 closeCall,

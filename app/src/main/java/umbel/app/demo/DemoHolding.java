@@ -6,6 +6,7 @@ import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.annotation.Lazy;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -29,6 +30,7 @@ import umbel.survey.SurveyReader;
 
 /** Fills an empty data folder with an invented holding: three blocks and their surveyed trees, each with faults. */
 @Component
+@Lazy(false)
 class DemoHolding {
 
     private static final Logger LOG = LoggerFactory.getLogger(DemoHolding.class);
