@@ -9,6 +9,7 @@ import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.http.converter.HttpMessageNotWritableException;
 import org.springframework.web.HttpMediaTypeNotSupportedException;
 import org.springframework.web.HttpRequestMethodNotSupportedException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
@@ -147,6 +148,14 @@ public class Problems {
                 "Some fields are wrong",
                 errors.isEmpty() ? "Some fields are wrong." : errors.get(0).message(),
                 errors);
+    }
+
+    /** The reader went away before the answer was written; there is nobody left to tell. */
+    @ExceptionHandler
+    void goneAway(HttpMessageNotWritableException e) throws HttpMessageNotWritableException {
+        if (!(e.getMostSpecificCause() instanceof IOException)) {
+            throw e;
+        }
     }
 
     @ExceptionHandler
