@@ -105,8 +105,8 @@ export function paintNeighbours(
     if (depth < -1) {
       continue; // one does not look through the tree one stands beside
     }
-    g.strokeStyle = `rgb(${colours.fog.join(',')})`;
-    g.globalAlpha = 0.5;
+    g.strokeStyle = colours.hillNear;
+    g.globalAlpha = 0.3;
     for (const axis of stand.axes) {
       if (axis.kind !== 'trunk' && axis.kind !== 'limb' && axis.kind !== 'lateral') {
         continue;

@@ -153,7 +153,7 @@ public final class PracticeTree {
                     (70 + 75 * grown) * between(0.93, 1.05),
                     Math.max(2, leaf - 1));
         }
-        for (int i = 0; i < 3 && leaf >= 4; i++) {
+        for (int i = 0; i < 3 && leaf >= 5; i++) {
             addLimb(
                     String.valueOf(i + 6),
                     "trunk",
@@ -184,7 +184,7 @@ public final class PracticeTree {
                     bearing + i * GOLDEN_ANGLE,
                     between(82, 99),
                     diameter,
-                    (62 - 27 * share) * between(0.92, 1.1),
+                    (62 - 27 * share) * between(0.92, 1.1) * (0.5 + 0.5 * Math.min(1, leaf / 4.0)),
                     share > 0.75 ? 1 + (leaf > 2 ? 1 : 0) : Math.min(leaf, 3));
         }
     }

@@ -45,6 +45,7 @@ class BodyLimit extends OncePerRequestFilter {
 
     private static final class Counted extends HttpServletRequestWrapper {
         private final long most;
+        private CountedStream stream;
 
         Counted(HttpServletRequest request, long most) {
             super(request);
@@ -53,7 +54,10 @@ class BodyLimit extends OncePerRequestFilter {
 
         @Override
         public ServletInputStream getInputStream() throws IOException {
-            return new CountedStream(super.getInputStream(), most);
+            if (stream == null) {
+                stream = new CountedStream(super.getInputStream(), most);
+            }
+            return stream;
         }
     }
 

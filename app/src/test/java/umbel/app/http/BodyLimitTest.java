@@ -1,0 +1,90 @@
+package umbel.app.http;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.junit.jupiter.api.Test;
+import org.springframework.mock.web.MockHttpServletRequest;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.util.unit.DataSize;
+import umbel.app.UmbelSettings;
+
+class BodyLimitTest {
+
+    private final BodyLimit limit = new BodyLimit(new UmbelSettings(false, DataSize.ofKilobytes(1)));
+
+    @Test
+    void aStatedLengthOverTheLimitIsRefusedBeforeAnythingIsRead() throws Exception {
+        MockHttpServletRequest request = request(2000);
+        MockHttpServletResponse response = new MockHttpServletResponse();
+        limit.doFilter(request, response, (one, two) -> {
+            throw new AssertionError("must not be reached");
+        });
+        assertThat(response.getStatus()).isEqualTo(413);
+        assertThat(response.getContentType()).startsWith("application/problem+json");
+        assertThat(response.getContentAsString()).contains("errors");
+    }
+
+    @Test
+    void aBodyWithoutStatedLengthIsCountedWhileItIsRead() {
+        HttpServletRequest unstated = new MockHttpServletRequest("POST", "/api/assess") {
+            {
+                setContent(new byte[5000]);
+            }
+
+            @Override
+            public long getContentLengthLong() {
+                return -1;
+            }
+
+            @Override
+            public int getContentLength() {
+                return -1;
+            }
+        };
+        assertThatThrownBy(() -> limit.doFilter(
+                        unstated,
+                        new MockHttpServletResponse(),
+                        (one, two) -> one.getInputStream().readAllBytes()))
+                .isInstanceOf(IOException.class)
+                .hasMessageContaining("larger");
+    }
+
+    @Test
+    void whatFitsIsReadWhole() throws Exception {
+        AtomicInteger read = new AtomicInteger();
+        FilterChain chain = (one, two) -> read.set(one.getInputStream().readAllBytes().length);
+        limit.doFilter(request(900), new MockHttpServletResponse(), chain);
+        assertThat(read).hasValue(900);
+    }
+
+    @Test
+    void byteByByteCountsTheSame() {
+        HttpServletRequest unstated = new MockHttpServletRequest("POST", "/api/assess") {
+            {
+                setContent(new byte[1500]);
+            }
+
+            @Override
+            public long getContentLengthLong() {
+                return -1;
+            }
+        };
+        assertThatThrownBy(() -> limit.doFilter(unstated, new MockHttpServletResponse(), (one, two) -> {
+                    while (one.getInputStream().read() >= 0) {
+                        // read to the end
+                    }
+                }))
+                .isInstanceOf(IOException.class);
+    }
+
+    private static MockHttpServletRequest request(int size) {
+        MockHttpServletRequest request = new MockHttpServletRequest("POST", "/api/assess");
+        request.setContent(new byte[size]);
+        return request;
+    }
+}

@@ -1,0 +1,63 @@
+package umbel.app.survey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.when;
+
+import org.junit.jupiter.api.Test;
+import umbel.assess.Assessor;
+import umbel.knowledge.Knowledge;
+import umbel.knowledge.NotSupported;
+import umbel.practice.Fault;
+import umbel.practice.PracticeTree;
+import umbel.reading.Finding;
+import umbel.survey.SurveyReader;
+
+class ReadingsTest {
+
+    private final Readings readings = new Readings(new Assessor(Knowledge.shipped()));
+
+    @Test
+    void aSavedSurveyIsReadOnceForEachSchoolAndReach() {
+        SurveyEntry entry = entry(1, Fault.TIGHT_CROTCH);
+        Readings.ReadTree first = readings.of(entry, null, null);
+        assertThat(readings.of(entry, null, null)).isSameAs(first);
+        assertThat(readings.of(entry, "classic", null))
+                .as("the usual school by name")
+                .isSameAs(first);
+        assertThat(readings.of(entry, "gentle", null)).isNotSameAs(first);
+        assertThat(readings.of(entry, null, 1.5)).isNotSameAs(first);
+    }
+
+    @Test
+    void differentSurveysAreDifferentTrees() {
+        Readings.ReadTree plain = readings.of(entry(1), null, null);
+        Readings.ReadTree tight = readings.of(entry(2, Fault.TIGHT_CROTCH), null, null);
+        assertThat(plain.reading().findings()).extracting(Finding::rule).doesNotContain("tight-crotch");
+        assertThat(tight.reading().findings()).extracting(Finding::rule).contains("tight-crotch");
+    }
+
+    @Test
+    void reachMovesWhatIsTooHigh() {
+        SurveyEntry entry = entry(3);
+        assertThat(readings.of(entry, null, 1.2).reading().findings())
+                .extracting(Finding::rule)
+                .contains("over-height");
+        assertThat(readings.of(entry, null, 3.0).reading().findings())
+                .extracting(Finding::rule)
+                .doesNotContain("over-height");
+    }
+
+    @Test
+    void aSchoolNobodyKnowsIsRefused() {
+        assertThatThrownBy(() -> readings.of(entry(4), "wild", null)).isInstanceOf(NotSupported.class);
+    }
+
+    private static SurveyEntry entry(long id, Fault... faults) {
+        SurveyEntry entry = mock(SurveyEntry.class);
+        when(entry.id()).thenReturn(id);
+        when(entry.document()).thenReturn(SurveyReader.write(PracticeTree.survey("tall-spindle", 4, 9, faults)));
+        return entry;
+    }
+}

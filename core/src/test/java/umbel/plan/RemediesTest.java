@@ -1,0 +1,118 @@
+package umbel.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import umbel.cut.CutTree;
+import umbel.cut.Operation;
+import umbel.cut.OperationKind;
+import umbel.knowledge.Knowledge;
+import umbel.practice.Fault;
+import umbel.practice.PracticeTree;
+import umbel.reading.Finding;
+import umbel.reading.TreeReader;
+import umbel.survey.Survey;
+import umbel.survey.Surveys;
+import umbel.wood.Tree;
+import umbel.wood.TreeBuilder;
+
+class RemediesTest {
+
+    private static final Knowledge KNOWLEDGE = Knowledge.shipped();
+
+    @ParameterizedTest
+    @EnumSource(Fault.class)
+    void everythingWeighedCanBeCut(Fault fault) {
+        for (String system : List.of("central-leader", "tall-spindle", "open-centre")) {
+            Tree tree = TreeBuilder.build(PracticeTree.survey(system, 9, 4, fault), KNOWLEDGE, 1);
+            Remedies remedies = new Remedies(tree, KNOWLEDGE.school("classic"), KNOWLEDGE.plan());
+            for (Finding finding : findings(tree)) {
+                for (Candidate candidate : remedies.of(finding)) {
+                    Tree left = CutTree.of(tree, List.of(candidate.operation())).left();
+                    assertThat(left.axes().size())
+                            .isLessThanOrEqualTo(tree.axes().size());
+                    assertThat(left.trunk().id()).isEqualTo("trunk");
+                }
+            }
+        }
+    }
+
+    @Test
+    void onlySuckersAndUnsoundWoodStandOutsideTheWeighing() {
+        Tree tree = TreeBuilder.build(
+                PracticeTree.survey("central-leader", 18, 2, Fault.SUCKERS, Fault.DEAD_LIMB, Fault.RIVAL_LEADER),
+                KNOWLEDGE,
+                1);
+        Remedies remedies = new Remedies(tree, KNOWLEDGE.school("classic"), KNOWLEDGE.plan());
+        for (Finding finding : findings(tree)) {
+            boolean settled =
+                    finding.rule().equals("root-sucker") || finding.rule().equals("unsound-wood");
+            assertThat(remedies.of(finding).stream().anyMatch(Candidate::beyondArgument))
+                    .as(finding.rule())
+                    .isEqualTo(settled);
+        }
+    }
+
+    @Test
+    void aTallLeaderIsLoweredInStagesToAWeakSideBranch() {
+        Tree tree = Surveys.apple()
+                .trunk(130, 620)
+                .scaffold("1", 80, 0, 55, 45, 180)
+                .limb("low", "trunk", "limb", 390, 120, 60, 26, 70, 4, Surveys.bare())
+                .limb("high", "trunk", "limb", 520, 240, 60, 22, 60, 4, Surveys.bare())
+                .tree();
+        Remedies remedies = new Remedies(tree, KNOWLEDGE.school("classic"), KNOWLEDGE.plan());
+        Finding height = findings(tree).stream()
+                .filter(finding -> finding.rule().equals("over-height"))
+                .findFirst()
+                .orElseThrow();
+        List<Operation> operations =
+                remedies.of(height).stream().map(Candidate::operation).toList();
+        assertThat(operations)
+                .anyMatch(operation -> operation.kind() == OperationKind.LOWER_LEADER
+                        && operation.toLimb().equals("high"));
+        assertThat(operations)
+                .as("no more than the most for one winter")
+                .noneMatch(operation -> operation.limb().equals("trunk") && operation.at() < 6.2 - 1.2 - 0.11);
+    }
+
+    @Test
+    void aCrowdedLimbIsThinnedToWhatCanBeKeptInLight() {
+        Survey.SmallWood thicket = new Survey.SmallWood(
+                List.of(new Survey.ShootCount("pencil", "side", 40, 45.0)), new Survey.SpurCount(0, 1.0), null);
+        Tree tree = Surveys.peach()
+                .limb("1", "trunk", "scaffold", 50, 0, 45, 45, 260, 5, thicket)
+                .tree();
+        Remedies remedies = new Remedies(tree, KNOWLEDGE.school("classic"), KNOWLEDGE.plan());
+        Finding crowding = findings(tree).stream()
+                .filter(finding -> finding.rule().equals("crowding"))
+                .findFirst()
+                .orElseThrow();
+        List<Candidate> candidates = remedies.of(crowding);
+        // two metres of older wood, eight shoots a metre
+        assertThat(candidates.get(0).operation().keep()).isEqualTo(16);
+        assertThat(candidates.get(1).operation().keep()).isBetween(20, 34);
+    }
+
+    @Test
+    void softShootsAreRubbedOffAndWoodyOnesCut() {
+        Tree tree = Surveys.apple()
+                .scaffold("1", 80, 0, 55, 40, 150)
+                .limb("soft", "trunk", "sucker", 4, 0, 10, 6, 50, 1, null)
+                .limb("woody", "trunk", "sucker", 3, 90, 10, 14, 120, 2, null)
+                .tree();
+        Remedies remedies = new Remedies(tree, KNOWLEDGE.school("classic"), KNOWLEDGE.plan());
+        List<OperationKind> kinds = findings(tree).stream()
+                .filter(finding -> finding.rule().equals("root-sucker"))
+                .map(finding -> remedies.of(finding).get(0).operation().kind())
+                .toList();
+        assertThat(kinds).containsExactlyInAnyOrder(OperationKind.RUB, OperationKind.REMOVE);
+    }
+
+    private static List<Finding> findings(Tree tree) {
+        return TreeReader.read(tree, KNOWLEDGE.school("classic"), 2.4).findings();
+    }
+}
