@@ -22,6 +22,7 @@ import { useWork } from './useWork';
 
 /** Operations that take a limb whole. */
 const WHOLE: ReadonlySet<string> = new Set(['remove', 'renew-bevel', 'rub']);
+const NOT_MOVED: ReadonlyMap<number, number[]> = new Map();
 const NO_NAMES: ReadonlyMap<string, string> = new Map();
 
 /** The heart: the drawing, the gauges and the list of the work, all of one selection. */
@@ -48,9 +49,11 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
     staleTime: Infinity,
   });
 
+  // without a bend the drawing stays the very same, so that a mark need not shape it anew
+  const bent = stage === 'found' ? undefined : work.marked?.moved;
   const moved = useMemo(
-    () => new Map((stage === 'found' ? [] : (work.marked?.moved ?? [])).map((one) => [one.axis, one.points])),
-    [work.marked, stage],
+    () => (bent && bent.length > 0 ? new Map(bent.map((one) => [one.axis, one.points])) : NOT_MOVED),
+    [bent],
   );
   const stand = useMemo(() => prepare(page.drawing, moved), [page.drawing, moved]);
   const cuts = useMemo(
