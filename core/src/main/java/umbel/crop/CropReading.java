@@ -15,9 +15,10 @@ import umbel.wood.Units;
  *
  * @param flowerBuds flower buds on the tree
  * @param expectedFruits fruits they would set if nothing were thinned, less in shade
- * @param targetFruits fruits the tree can finish
+ * @param targetFruits fruits the tree is meant to carry, by its trunk or its shoots
+ * @param leafFruits fruits its leaf can finish
  */
-public record CropReading(double flowerBuds, double expectedFruits, double targetFruits) {
+public record CropReading(double flowerBuds, double expectedFruits, double targetFruits, double leafFruits) {
 
     /**
      * Reads the crop of a tree.
@@ -35,7 +36,27 @@ public record CropReading(double flowerBuds, double expectedFruits, double targe
             buds += sites.get(s).flowerBuds();
             fruits += sites.get(s).flowerBuds() * set * Math.min(1, light.light()[s] / full);
         }
-        return new CropReading(buds, fruits, target);
+        double leaf = 0;
+        for (Axis axis : tree.axes()) {
+            leaf += axis.leafArea();
+        }
+        double leafFruits = leaf / setting.species().crop().leafPerFruit();
+        return new CropReading(buds, fruits, target, leafFruits);
+    }
+
+    /** Fruits to take off by hand after pruning and natural drop. */
+    public double thinningLeft() {
+        return Math.max(0, expectedFruits - targetFruits);
+    }
+
+    /** Fruits the tree can carry to the end: the target, or fewer where its leaf cannot finish as many. */
+    public double canFinish() {
+        return Math.min(targetFruits, leafFruits);
+    }
+
+    /** Fruits expected against what the tree can carry; 1 where it can carry none. */
+    public double ratio() {
+        return canFinish() <= 0 ? 1 : expectedFruits / canFinish();
     }
 
     /**

@@ -3,47 +3,62 @@ package umbel.knowledge;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
-import tools.jackson.core.JacksonException;
-import tools.jackson.databind.DeserializationFeature;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ObjectNode;
-import tools.jackson.dataformat.yaml.YAMLMapper;
+import java.util.stream.Stream;
+import umbel.format.FormatCheck;
 
 /**
- * All knowledge files, loaded and checked once. A file with an unknown or missing line is refused with its name, line
+ * All knowledge files, loaded and checked once: those that ship, and over them those an adviser or grower keeps in a
+ * folder of his own. Species, systems and schools may build on another of their kind by {@code base}; each is held against
+ * its JSON Schema ({@code formats/umbel-species-1.schema.json} and its like). A faulty file is refused with its name, line
  * and reason.
  */
 public final class Knowledge {
 
-    private static final List<String> SPECIES = List.of("apple", "peach");
-    private static final List<String> SYSTEMS =
-            List.of("central-leader", "modified-central-leader", "tall-spindle", "open-centre");
-    private static final List<String> SCHOOLS = List.of("classic", "gentle", "intensive-wall", "home-garden");
-
-    private static final YAMLMapper YAML = YAMLMapper.builder()
-            .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
-            .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
-            .build();
+    private static final Map<String, String> SCHEMAS =
+            Map.of("species", "umbel-species-1", "systems", "umbel-system-1", "schools", "umbel-school-1");
 
     private final Map<String, Species> species = new TreeMap<>();
     private final Map<String, TrainingSystem> systems = new TreeMap<>();
     private final Map<String, School> schools = new TreeMap<>();
+    private final Map<String, KnowledgeFile> schoolFiles = new LinkedHashMap<>();
+    private final List<Cultivar> cultivars;
+    private final List<Rootstock> rootstocks;
     private final Trade trade;
     private final List<Caution> cautions;
     private final PlanRules plan;
 
+    private record Contents(List<String> species, List<String> systems, List<String> schools) {}
+
     private record Cautions(List<Caution> cautions) {}
 
-    private Knowledge() {
-        trade = load("trade.yaml", Trade.class);
-        cautions = List.copyOf(load("cautions.yaml", Cautions.class).cautions());
-        plan = load("plan.yaml", PlanRules.class);
-        SPECIES.forEach(id -> species.put(id, load("species/" + id + ".yaml", Species.class)));
-        SYSTEMS.forEach(id -> systems.put(id, load("systems/" + id + ".yaml", TrainingSystem.class)));
-        SCHOOLS.forEach(id -> schools.put(id, loadSchool(id)));
+    private record Cultivars(List<Cultivar> cultivars) {}
+
+    private record Rootstocks(List<Rootstock> rootstocks) {}
+
+    private Knowledge(Path own) {
+        trade = shippedFile("trade.yaml").as(Trade.class);
+        cautions = List.copyOf(shippedFile("cautions.yaml").as(Cautions.class).cautions());
+        plan = shippedFile("plan.yaml").as(PlanRules.class);
+        Contents contents = shippedFile("contents.yaml").as(Contents.class);
+        load("species", contents.species(), own).forEach((id, file) -> species.put(id, file.as(Species.class)));
+        Map<String, KnowledgeFile> systemFiles = load("systems", contents.systems(), own);
+        systemFiles.forEach((id, file) -> systems.put(id, file.as(TrainingSystem.class)));
+        schoolFiles.putAll(load("schools", contents.schools(), own));
+        schoolFiles.forEach((id, file) -> schools.put(id, file.as(School.class)));
+        cultivars = ownCultivars(own);
+        rootstocks = ownRootstocks(own);
     }
 
     /** The knowledge that ships with the program. */
@@ -52,29 +67,32 @@ public final class Knowledge {
     }
 
     /**
+     * The shipped knowledge with a folder's own files over it: {@code species/*.yaml}, {@code systems/*.yaml},
+     * {@code schools/*.yaml}, {@code cultivars.yaml}, {@code rootstocks.yaml}, each of which may be missing.
+     *
+     * @throws BrokenKnowledge naming file, line and reason when a file cannot be used
+     */
+    public static Knowledge with(Path own) {
+        return new Knowledge(own);
+    }
+
+    /**
      * The species with this id.
      *
      * @throws NotSupported when no file covers it
      */
     public Species species(String id) {
-        return find(species, id, trade.known().species(), "tree.species", "species");
+        return find(species, id, "tree.species", "species");
     }
 
     /**
-     * The training system with this id, if it is one for the species.
+     * The training system with this id. Any kind of tree may be read in any system; {@link Species#systems()} names the usual
+     * ones.
      *
-     * @throws NotSupported when no file covers it or it is not for this species
+     * @throws NotSupported when no file covers it
      */
-    public TrainingSystem system(String id, Species of) {
-        TrainingSystem system = find(systems, id, trade.known().systems(), "tree.system", "training system");
-        if (!system.species().contains(of.id())) {
-            throw new NotSupported(
-                    "tree.system",
-                    true,
-                    "Not yet supported: " + of.names().one() + " as " + system.name() + ". Supported for it: "
-                            + systemsFor(of) + ".");
-        }
-        return system;
+    public TrainingSystem system(String id) {
+        return find(systems, id, "tree.system", "training system");
     }
 
     /**
@@ -83,7 +101,25 @@ public final class Knowledge {
      * @throws NotSupported when there is none
      */
     public School school(String id) {
-        return find(schools, id, List.of(), "school", "school");
+        return find(schools, id, "school", "school");
+    }
+
+    /**
+     * A school with some lines set otherwise by the grower.
+     *
+     * @param lines new values by line name, as {@code limbRatio}; of thresholds or preferences
+     * @throws NotSupported when the school or a line is unknown, or a value out of its range
+     */
+    public School school(String id, Map<String, Object> lines) {
+        School usual = school(id);
+        if (lines.isEmpty()) {
+            return usual;
+        }
+        try {
+            return SchoolLines.changed(schoolFiles.get(id), lines);
+        } catch (BrokenKnowledge e) {
+            throw new NotSupported("schoolLines", e.getMessage());
+        }
     }
 
     /** Every supported species, by id. */
@@ -101,6 +137,30 @@ public final class Knowledge {
         return List.copyOf(schools.values());
     }
 
+    /** Cultivars named in the own folder, as written. */
+    public List<Cultivar> cultivars() {
+        return cultivars;
+    }
+
+    /** Rootstocks named in the own folder, as written. */
+    public List<Rootstock> rootstocks() {
+        return rootstocks;
+    }
+
+    /** The cultivar of this name, if somebody named it; letter case does not count. */
+    public Optional<Cultivar> cultivar(String species, String name) {
+        return cultivars.stream()
+                .filter(one -> one.species().equals(species) && one.name().equalsIgnoreCase(name.strip()))
+                .findFirst();
+    }
+
+    /** The rootstock of this name, if somebody named it. */
+    public Optional<Rootstock> rootstock(String name) {
+        return rootstocks.stream()
+                .filter(one -> one.name().equalsIgnoreCase(name.strip()))
+                .findFirst();
+    }
+
     /** General numbers of the trade. */
     public Trade trade() {
         return trade;
@@ -116,78 +176,110 @@ public final class Knowledge {
         return cautions;
     }
 
-    private List<String> systemsFor(Species of) {
-        return systems.values().stream()
-                .filter(system -> system.species().contains(of.id()))
-                .map(TrainingSystem::id)
-                .toList();
-    }
-
-    private static <T> T find(Map<String, T> among, String id, List<String> known, String field, String kind) {
+    private static <T> T find(Map<String, T> among, String id, String field, String kind) {
         T found = among.get(id);
         if (found == null) {
-            boolean isKnown = known.contains(id);
             throw new NotSupported(
-                    field,
-                    isKnown,
-                    (isKnown ? "Not yet supported: the " + kind + " '" : "Unknown " + kind + " '") + id
-                            + "'. Supported: " + among.keySet() + ".");
+                    field, "Unknown " + kind + " '" + id + "'. Supported: " + String.join(", ", among.keySet()) + ".");
         }
         return found;
     }
 
-    private static School loadSchool(String id) {
-        String path = "schools/" + id + ".yaml";
-        JsonNode own = tree(path);
-        JsonNode base = own.path("base");
-        JsonNode whole = base.isString() ? overlay(tree("schools/" + base.asString() + ".yaml"), own) : own;
-        return convert(whole, School.class, path);
-    }
-
-    private static JsonNode overlay(JsonNode below, JsonNode above) {
-        ObjectNode merged = ((ObjectNode) below).deepCopy();
-        above.properties().forEach(entry -> {
-            JsonNode under = merged.get(entry.getKey());
-            merged.set(
-                    entry.getKey(),
-                    under != null && under.isObject() ? overlay(under, entry.getValue()) : entry.getValue());
-        });
-        return merged;
-    }
-
-    private static JsonNode tree(String path) {
-        return read(path, in -> YAML.readTree(in));
-    }
-
-    private static <T> T load(String path, Class<T> type) {
-        return read(path, in -> YAML.readValue(in, type));
-    }
-
-    private static <T> T convert(JsonNode node, Class<T> type, String path) {
-        try {
-            return YAML.treeToValue(node, type);
-        } catch (JacksonException e) {
-            throw broken(path, e);
+    /** Files of one folder by id, each over its base and checked. */
+    private static Map<String, KnowledgeFile> load(String folder, List<String> shipped, Path own) {
+        FormatCheck schema = new FormatCheck(SCHEMAS.get(folder));
+        Map<String, KnowledgeFile> files = new LinkedHashMap<>();
+        for (String id : shipped) {
+            files.put(id, shippedFile(folder + "/" + id + ".yaml"));
         }
+        for (Path path : ownFiles(own, folder)) {
+            KnowledgeFile file = KnowledgeFile.read(path.toString(), text(path));
+            String id = path.getFileName().toString().replaceFirst("\\.ya?ml$", "");
+            if (!file.values().path("id").asString("").equals(id)) {
+                throw file.refuse("id", "id must be the file's name, '" + id + "'.");
+            }
+            files.put(id, file);
+        }
+        Map<String, KnowledgeFile> whole = new TreeMap<>();
+        files.forEach((id, file) -> whole.put(
+                id,
+                overBases(file, folder, files, new LinkedHashSet<>(Set.of(id))).checkedBy(schema)));
+        return whole;
     }
 
-    private static <T> T read(String path, java.util.function.Function<InputStream, T> reader) {
-        try (InputStream in = Knowledge.class.getResourceAsStream("/knowledge/" + path)) {
-            return reader.apply(in);
-        } catch (JacksonException e) {
-            throw broken(path, e);
+    private static KnowledgeFile overBases(
+            KnowledgeFile file, String folder, Map<String, KnowledgeFile> files, Set<String> seen) {
+        String base = file.base();
+        if (base.isEmpty()) {
+            return file;
+        }
+        KnowledgeFile below = files.get(base);
+        if (below == null) {
+            throw file.refuse("base", "There is no '" + base + "' among the " + folder + " to build on.");
+        }
+        if (!seen.add(base)) {
+            throw file.refuse("base", "It builds on itself by way of '" + base + "'.");
+        }
+        return file.over(overBases(below, folder, files, seen));
+    }
+
+    private static List<Cultivar> ownCultivars(Path own) {
+        return ownList(own, "cultivars.yaml", "umbel-cultivars-1")
+                .map(file -> file.as(Cultivars.class).cultivars())
+                .orElse(List.of());
+    }
+
+    private static List<Rootstock> ownRootstocks(Path own) {
+        return ownList(own, "rootstocks.yaml", "umbel-rootstocks-1")
+                .map(file -> file.as(Rootstocks.class).rootstocks())
+                .orElse(List.of());
+    }
+
+    private static Optional<KnowledgeFile> ownList(Path own, String name, String schema) {
+        if (own == null || !Files.isRegularFile(own.resolve(name))) {
+            return Optional.empty();
+        }
+        Path path = own.resolve(name);
+        return Optional.of(KnowledgeFile.read(path.toString(), text(path)).checkedBy(new FormatCheck(schema)));
+    }
+
+    private static List<Path> ownFiles(Path own, String folder) {
+        if (own == null || !Files.isDirectory(own.resolve(folder))) {
+            return List.of();
+        }
+        try (Stream<Path> files = Files.list(own.resolve(folder))) {
+            List<Path> found = new ArrayList<>(files.filter(path -> path.getFileName()
+                            .toString()
+                            .toLowerCase(Locale.ROOT)
+                            .matches(".*\\.ya?ml"))
+                    .toList());
+            found.sort(Path::compareTo);
+            return found;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
-    private static BrokenKnowledge broken(String path, JacksonException e) {
-        int line = e.getLocation() == null ? 0 : e.getLocation().getLineNr();
-        return new BrokenKnowledge(
-                "Knowledge file " + path + (line > 0 ? ", line " + line : "") + ": " + e.getOriginalMessage(), e);
+    private static String text(Path path) {
+        try {
+            return Files.readString(path);
+        } catch (IOException e) {
+            throw new BrokenKnowledge("Knowledge file " + path + ", line 1: cannot be read as text.", e);
+        }
+    }
+
+    private static KnowledgeFile shippedFile(String path) {
+        try (InputStream in = Knowledge.class.getResourceAsStream("/knowledge/" + path)) {
+            if (in == null) {
+                throw new BrokenKnowledge("Knowledge file " + path + ", line 1: it is listed but missing.", null);
+            }
+            return KnowledgeFile.read(path, new String(in.readAllBytes(), StandardCharsets.UTF_8));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private static final class Shipped {
-        private static final Knowledge KNOWLEDGE = new Knowledge();
+        private static final Knowledge KNOWLEDGE = new Knowledge(null);
     }
 }

@@ -21,7 +21,21 @@ public record School(String id, String name, String why, String base, Thresholds
             double lightForFruit,
             double lightForFlowers,
             double shadedShareMost,
-            double crowdingFactor) {}
+            double crowdingFactor,
+            double bareSectorFactor,
+            @JsonProperty("bareSectorOfThree_deg") double bareSectorOfThreeDeg,
+            double coneShare,
+            @JsonProperty("boxAllowance_cm") double boxAllowanceCm,
+            double boxGapShare,
+            double lopSidedShare,
+            double oldShareMost,
+            double movedOutShare,
+            @JsonProperty("movedOutAYear_cm") double movedOutAYearCm,
+            double vigourShare,
+            double overCropRatio,
+            double underCropRatio,
+            double scionRootedRatio,
+            @JsonProperty("dropClearance_cm") double dropClearanceCm) {}
 
     /** How hard, and which kind of cut first. */
     public record Preferences(double woodShareFactor, double bigCutsFactor, boolean bendBeforeCut, boolean bench) {}

@@ -1,5 +1,6 @@
 package umbel.knowledge;
 
+import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
 import java.util.Map;
@@ -8,21 +9,66 @@ import java.util.Map;
  * What one kind of fruit tree is like: where it bears, what wood to keep, how hard it may be cut and when. Read from
  * {@code knowledge/species/*.yaml}, where each number carries its reason; units are in the names.
  */
+@JsonIgnoreProperties("base")
 public record Species(
         String id,
         String name,
         Names names,
-        String defaultSystem,
+        String kind,
+        List<String> systems,
         WoodTraits wood,
         SmallWoodEstimates estimates,
         Bearing bearing,
         CropRule crop,
         SmallWoodTarget smallWood,
+        Vigour vigour,
+        Renewal renewal,
+        Load load,
+        Thinning thinning,
+        Growing growing,
+        List<String> cautions,
         Hardness hardness,
         Response response,
         Bending bending,
         DiseaseRule disease,
         Map<String, PhaseRule> phases) {
+
+    /** The training system taken where a survey names none: the first of the usual ones. */
+    public String defaultSystem() {
+        return systems.get(0);
+    }
+
+    /** Last extension growth wanted, each from–to in centimetres: filling its space, bearing, bearing on dwarfing stock. */
+    public record Vigour(
+            @JsonProperty("young_cm") List<Double> youngCm,
+            @JsonProperty("bearing_cm") List<Double> bearingCm,
+            @JsonProperty("dwarfing_cm") List<Double> dwarfingCm) {}
+
+    /** Age past which spurs and (where limbs are renewed) limbs are old, years; null where limbs stay. Share renewed a year. */
+    public record Renewal(
+            @JsonProperty("spurAgeMost_y") double spurAgeMost,
+            @JsonProperty("limbAgeMost_y") Double limbAgeMost,
+            double shareAYear) {}
+
+    /** Mass of one fruit; stiffness and breaking stress of green branch wood. */
+    public record Load(
+            @JsonProperty("fruitMass_g") double fruitMassG,
+            @JsonProperty("modulus_GPa") double modulusGPa,
+            @JsonProperty("rupture_MPa") double ruptureMPa) {}
+
+    /** Distance between fruits when thinned by hand; 0 where fruit is not thinned. */
+    public record Thinning(@JsonProperty("spacing_cm") double spacingCm) {}
+
+    /**
+     * When a tree begins to bear by rootstock class (leaf), how early it blooms (1 is earliest), the cold it stands when cut,
+     * how tall its seedling grows, and days of the year (northern) its light counts; null for the usual season.
+     */
+    public record Growing(
+            Map<String, Integer> bearingLeaf,
+            int bloomRank,
+            @JsonProperty("cold_C") double coldC,
+            @JsonProperty("seedlingHeight_m") double seedlingHeight,
+            List<Integer> lightSeason) {}
 
     /** The fruit in running text. */
     public record Names(String one, String many) {}
@@ -55,8 +101,13 @@ public record Species(
         }
     }
 
-    /** What the crop is aimed at: {@code trunk-section} or {@code shoots}. */
-    public record CropRule(String basis, double fruitsPerCm2, double fruitsPerShoot, double fruitsPerFlowerBud) {}
+    /** What the crop is aimed at, {@code trunk-section} or {@code shoots}; what a bud sets; the leaf that finishes one fruit. */
+    public record CropRule(
+            String basis,
+            double fruitsPerCm2,
+            double fruitsPerShoot,
+            double fruitsPerFlowerBud,
+            @JsonProperty("leafPerFruit_m2") double leafPerFruit) {}
 
     /** How dense small wood may stand and which shoots are worth keeping. */
     public record SmallWoodTarget(double shootsPerMetreMost, Ideal ideal, boolean renewsOneYearWood) {}

@@ -6,7 +6,6 @@ import java.util.Map;
 
 /** Numbers of the trade that depend on neither species, system nor school; from {@code knowledge/trade.yaml}. */
 public record Trade(
-        Known known,
         Tools tools,
         Stub stub,
         Work work,
@@ -16,19 +15,34 @@ public record Trade(
         Map<String, Habit> habits,
         Map<String, Double> sets,
         Map<String, Double> vigours,
+        Map<String, Stock> stocks,
         Estimates estimates,
         LightSettings light,
+        CropLoad cropLoad,
+        CertaintySettings certainty,
         Crop crop,
         Bending bending) {
+
+    /** A rootstock class: size of the full-grown tree and a year's extension, each against its seedling's. */
+    public record Stock(double size, double extension) {}
+
+    /** Strength left at a poor union, how wood strength varies (one sigma), how far a limb droops before it gives way. */
+    public record CropLoad(
+            UnionWeakness unionWeakness,
+            double strengthSpread,
+            @JsonProperty("bendMost_deg") double bendMostDeg) {}
+
+    /** Share of sound strength left at a tight, over-thick, splitting or decayed union. */
+    public record UnionWeakness(double tight, double thick, double splitting, double decayed) {}
+
+    /** How often a tree is read again with measuring errors drawn, and from which seed. */
+    public record CertaintySettings(int draws, long seed) {}
 
     /** Light below which set falls off in proportion, share of open sky. */
     public record Crop(double fullSetLight) {}
 
     /** Length of the limb's base over which a bend is taken up. */
     public record Bending(@JsonProperty("overLength_cm") double overLengthCm) {}
-
-    /** Ids the survey format knows, supported or not. */
-    public record Known(List<String> species, List<String> systems) {}
 
     /** Largest cut by tool, and from where a cut is made in three steps or left to qualified people. */
     public record Tools(
@@ -97,7 +111,20 @@ public record Trade(
             double extinction,
             double clearShare,
             Season season,
-            @JsonProperty("leafSpread_cm") double leafSpreadCm) {}
+            @JsonProperty("leafSpread_cm") double leafSpreadCm) {
+
+        /** The same settings over other days of the year. */
+        public LightSettings over(int fromDay, int toDay) {
+            return new LightSettings(
+                    cellCm,
+                    directions,
+                    largeBoxCells,
+                    extinction,
+                    clearShare,
+                    new Season(fromDay, toDay, season.stepDays(), season.stepHourAngleDeg()),
+                    leafSpreadCm);
+        }
+    }
 
     /** Sky directions by size of box, and for the plan's search. */
     public record Directions(

@@ -1,15 +1,21 @@
 package umbel.knowledge;
 
+import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
+import java.util.Map;
 
 /** A training system: the shape a tree is led towards and what is normal in it. From {@code knowledge/systems/*.yaml}. */
+@JsonIgnoreProperties("base")
 public record TrainingSystem(
         String id,
         String name,
-        List<String> species,
-        int leaders,
+        String form,
+        List<Integer> leaders,
+        boolean topped,
+        boolean tied,
         Shape shape,
+        List<Tier> tiers,
         Scaffolds scaffolds,
         LimbRule limbs,
         double reachFactor,
@@ -17,31 +23,84 @@ public record TrainingSystem(
         String leaderCut,
         @JsonProperty("tipRise_deg") double tipRiseDeg,
         Spacing spacing,
+        @JsonProperty("aisle_m") double aisle,
+        List<String> stocks,
+        String support,
         int bigCuts,
-        Work work) {
+        Work work,
+        Map<Integer, Double> yields,
+        String cost,
+        List<YearStep> steps,
+        String mature,
+        String strengths,
+        String risks) {
 
-    /** Height and spread when full, the leaf in which it is full, height as planted, whether it narrows to the top. */
+    /** Whether the tree narrows to the top under one leader. */
+    public boolean isCone() {
+        return form.equals("cone");
+    }
+
+    /** Whether the tree is led in one upright plane along its row, wall or wires. */
+    public boolean isPlane() {
+        return form.equals("plane");
+    }
+
+    /**
+     * The full tree's outline and how it gets there.
+     *
+     * @param spread width at its widest, along the row, metres
+     * @param top width at its top, metres
+     * @param depth across the row, metres
+     * @param fullAtLeaf leaf in which it fills its space
+     * @param firstHeight height as planted, metres
+     * @param firstSpread width as planted, metres
+     */
     public record Shape(
             @JsonProperty("height_m") double height,
             @JsonProperty("spread_m") double spread,
+            @JsonProperty("top_m") double top,
+            @JsonProperty("depth_m") double depth,
             int fullAtLeaf,
             @JsonProperty("firstHeight_m") double firstHeight,
-            boolean cone) {
+            @JsonProperty("firstSpread_m") double firstSpread) {
 
         /** Height wanted in the given leaf, metres: straight from planting to full. */
         public double heightAt(int leaf) {
-            double share = Math.min(1, Math.max(0, leaf / (double) fullAtLeaf));
-            return firstHeight + (height - firstHeight) * share;
+            return firstHeight + (height - firstHeight) * grown(leaf);
+        }
+
+        /** Greatest width wanted in the given leaf, metres. */
+        public double spreadAt(int leaf) {
+            return firstSpread + (spread - firstSpread) * grown(leaf);
+        }
+
+        /** How far on its way to full the tree should be in the given leaf, 0…1. */
+        public double grown(int leaf) {
+            return Math.min(1, Math.max(0, leaf / (double) fullAtLeaf));
         }
     }
 
-    /** How many main limbs, at which angle, how far apart; null gap where limbs may leave close together. */
+    /** One tier of the full tree: height of its limbs' origin, how many, how far they reach from the trunk, their angle. */
+    public record Tier(
+            @JsonProperty("height_m") double height,
+            int count,
+            @JsonProperty("reach_m") double reach,
+            @JsonProperty("angle_deg") double angleDeg) {}
+
+    /** What is done in one leaf on the way to the full tree; 0 is planting. */
+    public record YearStep(int leaf, @JsonProperty("do") String what) {}
+
+    /**
+     * How many main limbs, at which angle, how far apart (null gap where limbs may leave close together), and the age at which
+     * limbs are renewed (null where they stay).
+     */
     public record Scaffolds(
             List<Integer> count,
             @JsonProperty("angle_deg") List<Double> angleDeg,
             @JsonProperty("gap_cm") Double gapCm,
             @JsonProperty("stackGap_cm") double stackGapCm,
-            boolean permanent) {
+            boolean permanent,
+            @JsonProperty("renewedAfter_y") Integer renewedAfter) {
 
         /** The middle of the wanted angles, degrees from vertical. */
         public double idealAngleDeg() {
@@ -61,6 +120,6 @@ public record TrainingSystem(
             @JsonProperty("inRow_m") double inRow,
             @JsonProperty("betweenRows_m") double betweenRows) {}
 
-    /** Minutes to stand back and look. */
-    public record Work(double lookMinutes) {}
+    /** Minutes to stand back and look, and usual minutes a tree in all, from–to. */
+    public record Work(double lookMinutes, List<Double> minutesATree) {}
 }

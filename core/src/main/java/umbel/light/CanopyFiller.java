@@ -23,6 +23,8 @@ final class CanopyFiller {
     private final boolean coarse;
     private final double sin;
     private final double cos;
+    private final double east;
+    private final double north;
     private final double middleX;
     private final double middleY;
 
@@ -35,6 +37,8 @@ final class CanopyFiller {
         coarse = cell > spread;
         sin = Math.sin(setting.rowBearing());
         cos = Math.cos(setting.rowBearing());
+        east = setting.slope().east();
+        north = setting.slope().north();
         middleX = setting.inRow() / 2;
         middleY = setting.betweenRows() / 2;
     }
@@ -98,6 +102,6 @@ final class CanopyFiller {
     }
 
     private void deposit(double x, double y, double z, double area) {
-        grid.deposit(x * sin + y * cos + middleX, x * cos - y * sin + middleY, z, area);
+        grid.deposit(x * sin + y * cos + middleX, x * cos - y * sin + middleY, z - east * x - north * y, area);
     }
 }

@@ -2,13 +2,15 @@ package umbel.light;
 
 import java.util.List;
 import umbel.knowledge.Trade;
+import umbel.wood.Axis;
 import umbel.wood.Setting;
 import umbel.wood.Tree;
 import umbel.wood.Vec;
 
 /**
  * Light at the fruiting sites of a tree in leaf, standing among copies of itself at the spacing. Beer–Lambert through a
- * grid of leaf area (see docs/model/light.md).
+ * grid of leaf area (see docs/model/light.md). On sloping ground the box leans with the slope; a net takes its share before
+ * the tree does.
  */
 public final class LightModel {
 
@@ -16,16 +18,8 @@ public final class LightModel {
 
     /** The full reading: fine grid, directions by the size of the box. */
     public static LightReading read(Tree tree) {
-        Setting setting = tree.setting();
-        Trade.LightSettings settings = setting.trade().light();
-        double cell = settings.cellCm() / 100;
-        long cells = CanopyGrid.cells(setting.inRow(), setting.betweenRows(), tree.top(), cell);
-        boolean small = cells <= settings.largeBoxCells();
-        return read(
-                tree,
-                Site.of(tree),
-                cell,
-                small ? settings.directions().small() : settings.directions().large());
+        Trade.LightSettings settings = tree.setting().light();
+        return read(tree, Site.of(tree), settings.cellCm() / 100, directions(tree));
     }
 
     /**
@@ -35,7 +29,7 @@ public final class LightModel {
      * @param stride reads one site in so many, each counting for all
      */
     public static LightReading glance(Tree tree, int stride) {
-        Trade.Directions directions = tree.setting().trade().light().directions();
+        Trade.Directions directions = tree.setting().light().directions();
         List<Site> sites = Site.of(tree);
         if (stride > 1) {
             sites = sites.stream()
@@ -47,34 +41,78 @@ public final class LightModel {
         return read(tree, sites, directions.searchCellCm() / 100, directions.search());
     }
 
-    private static LightReading read(Tree tree, List<Site> sites, double cell, int directions) {
+    /** Light at any places about a tree, as shares of open sky on the level; of no weight in a reading. */
+    public static double[] at(Tree tree, List<Vec> places) {
+        double cell = tree.setting().light().cellCm() / 100;
+        return sweep(tree, places, cell, directions(tree)).light();
+    }
+
+    static LightReading read(Tree tree, List<Site> sites, double cell, int directions) {
+        PeriodicSweep.Result result =
+                sweep(tree, sites.stream().map(Site::place).toList(), cell, directions);
+        return new LightReading(sites, result.light(), result.caught());
+    }
+
+    private static PeriodicSweep.Result sweep(Tree tree, List<Vec> places, double cell, int directions) {
         Setting setting = tree.setting();
         CanopyGrid grid = new CanopyGrid(
                 setting.inRow(),
                 setting.betweenRows(),
-                tree.top(),
+                topOverGround(tree),
                 cell,
-                setting.trade().light().extinction());
+                setting.light().extinction());
         new CanopyFiller(grid, tree, cell).fill();
-        double[] xs = new double[sites.size()];
+        double[] xs = new double[places.size()];
         double[] ys = new double[xs.length];
         double[] zs = new double[xs.length];
         for (int s = 0; s < xs.length; s++) {
-            double[] at = inBox(setting, sites.get(s).place());
+            double[] at = inBox(setting, places.get(s));
             xs[s] = at[0];
             ys[s] = at[1];
             zs[s] = at[2];
         }
-        Sky sky = SkyCache.season(directions, setting);
+        double[] rise = Sky.toRow(setting.slope().east(), setting.slope().north(), 0, setting.rowBearing());
+        Sky sky = SkyCache.season(directions, setting).overSlope(rise[0], rise[1]);
         PeriodicSweep.Result result = new PeriodicSweep(grid, xs, ys, zs).under(sky);
-        return new LightReading(sites, result.light(), 1 - result.ground());
+        double through = 1 - setting.netShare();
+        double[] light = result.light();
+        for (int s = 0; s < light.length; s++) {
+            light[s] *= through;
+        }
+        return new PeriodicSweep.Result(light, result.ground(), result.caught());
     }
 
-    /** Row axes with the trunk in the middle of the box. */
+    private static int directions(Tree tree) {
+        Setting setting = tree.setting();
+        Trade.LightSettings settings = setting.light();
+        long cells =
+                CanopyGrid.cells(setting.inRow(), setting.betweenRows(), topOverGround(tree), settings.cellCm() / 100);
+        boolean small = cells <= settings.largeBoxCells();
+        return small ? settings.directions().small() : settings.directions().large();
+    }
+
+    /** Height of the highest wood over the ground beneath it, metres. */
+    private static double topOverGround(Tree tree) {
+        Setting.Slope slope = tree.setting().slope();
+        if (slope.rise() == 0) {
+            return tree.top();
+        }
+        double top = 0;
+        for (Axis axis : tree.axes()) {
+            for (int i = 0; i < axis.course().size(); i++) {
+                Vec at = axis.course().point(i);
+                top = Math.max(top, at.z() - slope.east() * at.x() - slope.north() * at.y());
+            }
+        }
+        return top;
+    }
+
+    /** Row axes with the trunk in the middle of the box, heights over the ground beneath. */
     private static double[] inBox(Setting setting, Vec place) {
         double[] at = Sky.toRow(place.x(), place.y(), place.z(), setting.rowBearing());
         at[0] += setting.inRow() / 2;
         at[1] += setting.betweenRows() / 2;
+        at[2] -= setting.slope().east() * place.x() + setting.slope().north() * place.y();
         return at;
     }
 }

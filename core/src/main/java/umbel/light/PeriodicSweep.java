@@ -57,9 +57,10 @@ public final class PeriodicSweep {
      * What one sweep found.
      *
      * @param light share of open-sky light at each point, 0…1
-     * @param ground share reaching the ground, 0…1
+     * @param ground share of the open level sky's light reaching the ground, 0…1
+     * @param caught share of what came to the box that leaf and wood caught, 0…1
      */
-    public record Result(double[] light, double ground) {}
+    public record Result(double[] light, double ground, double caught) {}
 
     /** Light under the whole sky. */
     public Result under(Sky sky) {
@@ -83,7 +84,7 @@ public final class PeriodicSweep {
                 light[s] += weight * through[m][s];
             }
         }
-        return new Result(light, reached);
+        return new Result(light, reached, 1 - reached / sky.total());
     }
 
     /** Optical depth at each point towards one unit direction. */

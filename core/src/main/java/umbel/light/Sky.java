@@ -1,5 +1,7 @@
 package umbel.light;
 
+import java.util.ArrayList;
+import java.util.List;
 import umbel.knowledge.Trade;
 
 /**
@@ -94,6 +96,41 @@ public final class Sky {
         return new Sky(even.directions, weights);
     }
 
+    /**
+     * This sky as rays over sloping ground see it, in coordinates sheared so that the ground is level: directions the slope hides
+     * fall away, what is left is weighted as before, so that light is still told against an open level surface.
+     *
+     * @param along rise of the ground for each metre along the row
+     * @param across rise for each metre across it
+     */
+    public Sky overSlope(double along, double across) {
+        if (along == 0 && across == 0) {
+            return this;
+        }
+        List<double[]> seen = new ArrayList<>();
+        List<Double> weight = new ArrayList<>();
+        for (int m = 0; m < weights.length; m++) {
+            double[] d = directions[m];
+            double rise = d[2] - along * d[0] - across * d[1];
+            if (rise > LOWEST_SINE) {
+                seen.add(new double[] {d[0], d[1], rise});
+                weight.add(weights[m]);
+            }
+        }
+        return new Sky(
+                seen.toArray(double[][]::new),
+                weight.stream().mapToDouble(Double::doubleValue).toArray());
+    }
+
+    /** Sum of the weights: 1 on level ground, less where a slope hides part of the sky. */
+    public double total() {
+        double total = 0;
+        for (double weight : weights) {
+            total += weight;
+        }
+        return total;
+    }
+
     /** Compass east and north turned into row axes: x along the row, y across it. */
     static double[] toRow(double east, double north, double up, double rowBearing) {
         double sin = Math.sin(rowBearing);
@@ -139,7 +176,7 @@ public final class Sky {
         return weights.length;
     }
 
-    /** Unit vector towards direction {@code m}: x along the row, y across, z up. */
+    /** Direction {@code m}: x along the row, y across, z up from the ground; of length one on level ground. */
     public double[] direction(int m) {
         return directions[m].clone();
     }

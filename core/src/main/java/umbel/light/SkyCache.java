@@ -18,14 +18,8 @@ final class SkyCache {
         if (SKIES.size() > MOST) {
             SKIES.clear();
         }
-        Key key = new Key(
-                count, setting.latitude(), setting.rowBearing(), setting.trade().light());
+        Key key = new Key(count, setting.latitude(), setting.rowBearing(), setting.light());
         return SKIES.computeIfAbsent(
-                key,
-                k -> Sky.season(
-                        count,
-                        setting.latitude(),
-                        setting.rowBearing(),
-                        setting.trade().light()));
+                key, k -> Sky.season(count, setting.latitude(), setting.rowBearing(), setting.light()));
     }
 }

@@ -47,6 +47,9 @@ final class Remedies {
             case "stacked-limbs" -> forPair(finding);
             case "crossing" -> forPair(finding);
             case "over-height" -> forHeight(finding);
+            case "out-of-box", "lost-cone", "will-drop" -> forTooLong(finding);
+            case "lop-sided" -> forHeavySide(finding);
+            case "old-wood" -> forOld(finding);
             case "shade" -> forShade();
             case "crowding" -> forCrowding(finding);
             case "inward", "hanger", "water-sprout" -> forStray(finding.limbs().get(0));
@@ -182,6 +185,53 @@ final class Remedies {
             }
         }
         return Optional.empty();
+    }
+
+    /** Each limb back to the side branch that lies inside, shortened, or as a whole where limbs are renewed. */
+    private List<Operation> forTooLong(Finding finding) {
+        List<Operation> operations = new ArrayList<>();
+        for (String id : finding.limbs()) {
+            Axis limb = tree.find(id).orElseThrow();
+            reductions(limb).forEach(operations::add);
+            Options.shortening(limb).ifPresent(operations::add);
+            if (!tree.setting().system().scaffolds().permanent() || limb.role() != Role.SCAFFOLD) {
+                operations.add(renewal(limb));
+            }
+        }
+        return operations;
+    }
+
+    /** The heavy side lightened limb by limb; a main limb of a lasting frame is not taken for weight alone. */
+    private List<Operation> forHeavySide(Finding finding) {
+        List<Operation> operations = new ArrayList<>();
+        for (String id : finding.limbs()) {
+            Axis limb = tree.find(id).orElseThrow();
+            reductions(limb).forEach(operations::add);
+            Options.shortening(limb).ifPresent(operations::add);
+        }
+        return operations;
+    }
+
+    /** The oldest limbs renewed, as many as the species renews in a year. */
+    private List<Operation> forOld(Finding finding) {
+        long mains = tree.limbsOn(tree.trunk()).size();
+        long share = Math.max(
+                1, Math.round(mains * tree.setting().species().renewal().shareAYear()));
+        boolean renews = !tree.setting().system().scaffolds().permanent();
+        return finding.limbs().stream()
+                .limit(share)
+                .map(id -> tree.find(id).orElseThrow())
+                .filter(limb -> limb.kind() == AxisKind.LIMB && (renews || limb.role() != Role.SCAFFOLD))
+                .map(this::renewal)
+                .toList();
+    }
+
+    /** The system's way of taking a limb that is to be grown anew. */
+    private Operation renewal(Axis limb) {
+        boolean onTrunk = tree.axis(limb.parent()).kind() == AxisKind.TRUNK;
+        return onTrunk && tree.setting().system().thickLimbCut().equals(OperationKind.RENEW_BEVEL.word())
+                ? Operation.whole(OperationKind.RENEW_BEVEL, limb.id())
+                : Operation.remove(limb.id());
     }
 
     /** Windows from above: upper and inner limbs out or back, uprights off, crowded shoots thinned. */

@@ -16,5 +16,17 @@ public enum Fault {
     WATER_SPROUTS,
     HANGERS,
     TOO_TALL,
-    THICKET
+    THICKET,
+    BARE_SIDE,
+    LOST_CONE,
+    OUT_OF_BOX,
+    NOT_FILLED,
+    LOP_SIDED,
+    OLD_SPURS,
+    MOVED_OUT,
+    RANK_GROWTH,
+    WEAK_GROWTH,
+    HEAVY_BLOOM,
+    FEW_BUDS,
+    LOW_LIMB
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
+import umbel.knowledge.TrainingSystem;
 import umbel.survey.Survey;
 import umbel.survey.Survey.LimbMeasure;
 
@@ -20,13 +21,19 @@ final class Faults {
     private final boolean slender;
     private final int leaf;
 
-    Faults(List<LimbMeasure> limbs, Set<Fault> faults, double trunkMm, double heightCm, String system, int leaf) {
+    Faults(
+            List<LimbMeasure> limbs,
+            Set<Fault> faults,
+            double trunkMm,
+            double heightCm,
+            TrainingSystem system,
+            int leaf) {
         this.limbs = limbs;
         this.faults = faults;
         this.trunkMm = trunkMm;
         this.heightCm = heightCm;
-        this.open = system.equals("open-centre");
-        this.slender = system.equals("tall-spindle");
+        this.open = system.topped();
+        this.slender = !system.scaffolds().permanent();
         this.leaf = leaf;
     }
 
@@ -48,6 +55,9 @@ final class Faults {
                 case HANGERS -> hangers();
                 case TOO_TALL -> heighten();
                 case THICKET -> thicket();
+                default -> {
+                    // faults of shape, age and vigour are put in by ShapeFaults
+                }
             }
         }
     }

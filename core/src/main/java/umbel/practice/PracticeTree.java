@@ -6,6 +6,9 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import java.util.SplittableRandom;
+import umbel.knowledge.Knowledge;
+import umbel.knowledge.Species;
+import umbel.knowledge.TrainingSystem;
 import umbel.survey.Survey;
 
 /**
@@ -15,7 +18,10 @@ import umbel.survey.Survey;
 public final class PracticeTree {
 
     private static final double GOLDEN_ANGLE = 137.5;
+    private static final double ROW_BEARING = 10;
 
+    private final Species species;
+    private final TrainingSystem target;
     private final String system;
     private final int leaf;
     private final SplittableRandom random;
@@ -24,7 +30,9 @@ public final class PracticeTree {
     private double trunkMm;
     private double heightCm;
 
-    private PracticeTree(String system, int leaf, long seed, Set<Fault> faults) {
+    private PracticeTree(String species, String system, int leaf, long seed, Set<Fault> faults) {
+        this.species = Knowledge.shipped().species(species);
+        this.target = Knowledge.shipped().system(system);
         this.system = system;
         this.leaf = leaf;
         this.random = new SplittableRandom(seed * 7919 + leaf);
@@ -32,61 +40,80 @@ public final class PracticeTree {
     }
 
     /**
-     * A survey of an invented tree.
+     * A survey of an invented tree of the kind a system is most used for: a peach in an open centre, else an apple.
      *
-     * @param system central-leader, modified-central-leader, tall-spindle (apples) or open-centre (peach)
-     * @param leaf years since planting, 2 and more
+     * @param leaf years since planting
      * @param faults what is wrong with it
      */
     public static Survey survey(String system, int leaf, long seed, Fault... faults) {
+        return survey(system.startsWith("open-centre") ? "peach" : "apple", system, leaf, seed, faults);
+    }
+
+    /**
+     * A survey of an invented tree of any kind in any system.
+     *
+     * @param leaf years since planting
+     * @param faults what is wrong with it
+     */
+    public static Survey survey(String species, String system, int leaf, long seed, Fault... faults) {
         Set<Fault> wrong = EnumSet.noneOf(Fault.class);
         wrong.addAll(List.of(faults));
-        return new PracticeTree(system, leaf, seed, wrong).build();
+        return new PracticeTree(species, system, leaf, seed, wrong).build();
     }
 
     private Survey build() {
-        switch (system) {
-            case "central-leader" -> centralLeader();
-            case "modified-central-leader" -> twoTiers();
-            case "tall-spindle" -> spindle();
-            case "open-centre" -> openCentre();
-            default -> throw new IllegalArgumentException("No practice trees for " + system);
+        switch (kindOfTree()) {
+            case "apple central-leader" -> centralLeader();
+            case "apple modified-central-leader" -> twoTiers();
+            case "apple tall-spindle" -> spindle();
+            case "peach open-centre" -> openCentre();
+            default -> byTarget();
         }
-        new Faults(limbs, faults, trunkMm, heightCm, system, leaf).put();
-        if (faults.contains(Fault.TOO_TALL) && !system.equals("open-centre")) {
+        new Faults(limbs, faults, trunkMm, heightCm, target, leaf).put();
+        new ShapeFaults(limbs, faults, target, leaf).put();
+        if (faults.contains(Fault.TOO_TALL) && !target.topped()) {
             heightCm = Math.max(heightCm * 1.28, system.equals("central-leader") ? 560 : heightCm);
         }
         return new Survey(
                 Survey.FORMAT,
                 facts(),
-                new Survey.Site(47.6, 410.0),
+                Survey.Site.level(47.6, 410.0),
                 LocalDate.of(2027, 2, 2),
                 new Survey.TrunkMeasure(Math.round(trunkMm), 30.0, Math.round(heightCm), 10.0),
                 limbs);
     }
 
+    private String kindOfTree() {
+        return species.id() + " " + system;
+    }
+
+    /** Any other kind of tree, from the target shape of its system. */
+    private void byTarget() {
+        TargetTree tree = new TargetTree(species, target, leaf, ROW_BEARING, 1, random);
+        trunkMm = tree.trunkMm();
+        heightCm = tree.trunkHeightCm();
+        limbs.addAll(tree.limbs());
+    }
+
     private Survey.TreeFacts facts() {
-        boolean peach = system.equals("open-centre");
-        String stock = switch (system) {
-            case "tall-spindle" -> "dwarfing";
-            case "modified-central-leader" -> "semi-dwarfing";
-            default -> "semi-vigorous";
-        };
-        Survey.Spacing spacing = switch (system) {
-            case "tall-spindle" -> new Survey.Spacing(1.0, 3.5);
-            case "modified-central-leader" -> new Survey.Spacing(3.5, 5);
-            case "open-centre" -> new Survey.Spacing(4, 5);
-            default -> new Survey.Spacing(5, 6);
-        };
         return new Survey.TreeFacts(
                 "",
-                peach ? "peach" : "apple",
+                species.id(),
                 leaf,
                 system,
                 new Survey.Cultivar("", "standard", "moderate", "moderate"),
-                new Survey.Rootstock("", stock),
-                spacing,
-                10.0);
+                new Survey.Rootstock("", stock()),
+                new Survey.Spacing(target.spacing().inRow(), target.spacing().betweenRows()),
+                ROW_BEARING);
+    }
+
+    private String stock() {
+        return switch (system) {
+            case "tall-spindle" -> "dwarfing";
+            case "modified-central-leader" -> "semi-dwarfing";
+            case "central-leader", "open-centre" -> "semi-vigorous";
+            default -> target.stocks().get(target.stocks().size() / 2);
+        };
     }
 
     private void centralLeader() {
@@ -105,7 +132,7 @@ public final class PracticeTree {
                 double length = (60 + 225 * grown) * reach[tier] * between(0.92, 1.08);
                 double angle = between(50, 58) + tier * 3;
                 double diameter = trunkMm * (1 - at / (heightCm * 1.1)) * between(0.33, 0.40);
-                int age = (int) Math.max(2, (leaf - 1) * (1 - tier * 0.2));
+                int age = (int) Math.max(Math.min(2, leaf), (leaf - 1) * (1 - tier * 0.2));
                 String id = String.valueOf(limbNumber++);
                 double heading = bearing + i * 360.0 / counts[tier] + between(-8, 8);
                 addLimb(id, "trunk", tier < 2 ? "scaffold" : "limb", at, heading, angle, diameter, length, age);
@@ -151,7 +178,7 @@ public final class PracticeTree {
                     between(52, 60),
                     trunkMm * between(0.28, 0.33),
                     (70 + 75 * grown) * between(0.93, 1.05),
-                    Math.max(2, leaf - 1));
+                    Math.max(Math.min(2, leaf), leaf - 1));
         }
         for (int i = 0; i < 3 && leaf >= 5; i++) {
             addLimb(
@@ -244,8 +271,11 @@ public final class PracticeTree {
             double diameter,
             double length,
             int age) {
-        Double lastGrowth =
-                age == 1 ? null : Double.valueOf(Math.round(Math.min(length * 0.4, extension() * between(0.8, 1.2))));
+        double wanted = extension() * between(0.8, 1.2);
+        double most = length * (filling() ? 0.6 : 0.4);
+        double grew = Math.round(Math.min(most, wanted));
+        // a limb too short to have grown as its kind does was not measured for growth
+        Double lastGrowth = age == 1 || wanted > most ? null : (Double) grew;
         limbs.add(new Survey.LimbMeasure(
                 id,
                 parent,
@@ -261,14 +291,21 @@ public final class PracticeTree {
                 List.of("sound"),
                 null,
                 null,
-                wood(length - (lastGrowth == null ? length : lastGrowth), age)));
+                wood(age == 1 ? 0 : length - grew, age)));
     }
 
     private boolean slender() {
         return system.equals("tall-spindle");
     }
 
+    private boolean filling() {
+        return leaf < target.shape().fullAtLeaf() && target.scaffolds().permanent();
+    }
+
     private double extension() {
+        if (filling()) {
+            return 58;
+        }
         return system.equals("open-centre") ? 58 : system.equals("tall-spindle") ? 26 : 32;
     }
 

@@ -167,4 +167,9 @@ final class Crossing implements Rule {
         }
         return false;
     }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return "school.crossingClearance_cm";
+    }
 }

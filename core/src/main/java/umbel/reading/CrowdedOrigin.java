@@ -71,4 +71,9 @@ final class CrowdedOrigin implements Rule {
         double off = Math.abs(Units.toDegrees(limb.baseInclination()) - wanted);
         return off + 100 * (1 - scene.lightOn(limb)) + (limb.conditions().isEmpty() ? 0 : 200);
     }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return "system.scaffolds.gap_cm";
+    }
 }

@@ -45,4 +45,9 @@ final class Crowding implements Rule {
         found.sort(Comparator.comparingDouble(Finding::value).reversed());
         return found;
     }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return "species.smallWood.shootsPerMetreMost";
+    }
 }

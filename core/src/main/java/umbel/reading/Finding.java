@@ -14,6 +14,7 @@ import java.util.List;
  * @param unit of value and threshold, empty for shares and ratios
  * @param confidence how likely it holds, given what a quick survey can measure, 0…1
  * @param reason a sentence a grower would say
+ * @param judgedBy the line of knowledge the threshold comes from, as {@code school.limbRatio}
  */
 public record Finding(
         String rule,
@@ -25,9 +26,34 @@ public record Finding(
         String unit,
         Severity severity,
         double confidence,
-        String reason) {
+        String reason,
+        String judgedBy) {
 
     public Finding {
         limbs = List.copyOf(limbs);
+    }
+
+    /** A finding whose line of knowledge its rule tells afterwards. */
+    Finding(
+            String rule,
+            Stage stage,
+            List<String> limbs,
+            String measure,
+            double value,
+            double threshold,
+            String unit,
+            Severity severity,
+            double confidence,
+            String reason) {
+        this(rule, stage, limbs, measure, value, threshold, unit, severity, confidence, reason, "");
+    }
+
+    Finding judgedBy(String line) {
+        return new Finding(rule, stage, limbs, measure, value, threshold, unit, severity, confidence, reason, line);
+    }
+
+    /** The same finding, this sure. */
+    public Finding withConfidence(double sure) {
+        return new Finding(rule, stage, limbs, measure, value, threshold, unit, severity, sure, reason, judgedBy);
     }
 }

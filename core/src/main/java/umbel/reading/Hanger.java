@@ -69,4 +69,9 @@ final class Hanger implements Rule {
                         shoots.size() == 1 ? "One shoot hangs" : shoots.size() + " shoots hang",
                         limb.id())));
     }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return "system.limbs.hangAngle_deg";
+    }
 }

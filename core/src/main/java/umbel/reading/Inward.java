@@ -20,7 +20,8 @@ final class Inward implements Rule {
     public List<Finding> read(Scene scene) {
         List<Finding> found = new ArrayList<>();
         for (Axis limb : scene.limbs()) {
-            if (scene.parent(limb).kind() != AxisKind.TRUNK && limb.role() != Role.SUCKER) {
+            boolean inPlane = scene.tree().setting().system().isPlane();
+            if (!inPlane && scene.parent(limb).kind() != AxisKind.TRUNK && limb.role() != Role.SUCKER) {
                 readLimb(scene, limb, found);
             }
         }
@@ -82,5 +83,10 @@ final class Inward implements Rule {
                         "%s on limb %s into the middle.",
                         shoots.size() == 1 ? "One shoot grows" : shoots.size() + " shoots grow",
                         limb.id())));
+    }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return "school.inwardAngle_deg";
     }
 }

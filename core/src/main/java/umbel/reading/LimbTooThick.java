@@ -65,4 +65,17 @@ final class LimbTooThick implements Rule {
         found.sort((a, b) -> Double.compare(b.value() / b.threshold(), a.value() / a.threshold()));
         return found;
     }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        if (!scene.parent(scene.limb(finding)).kind().equals(AxisKind.TRUNK)) {
+            return "system.limbs.forkRatioMost";
+        }
+        if (finding.unit().equals("mm")) {
+            return "system.limbs.diameterMost_mm";
+        }
+        return scene.tree().setting().system().limbs().ratioMost() == null
+                ? "school.limbRatio"
+                : "system.limbs.ratioMost";
+    }
 }

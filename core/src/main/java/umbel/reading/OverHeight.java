@@ -43,4 +43,9 @@ final class OverHeight implements Rule {
                         scene.reach(),
                         most)));
     }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return "system.reachFactor";
+    }
 }

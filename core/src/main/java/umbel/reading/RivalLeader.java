@@ -13,7 +13,7 @@ final class RivalLeader implements Rule {
     @Override
     public List<Finding> read(Scene scene) {
         List<Finding> found = new ArrayList<>();
-        if (scene.tree().setting().system().leaders() != 1) {
+        if (scene.tree().setting().system().leaders().get(1) != 1) {
             return found;
         }
         double leaderTop = scene.tree().trunk().course().top();
@@ -59,5 +59,10 @@ final class RivalLeader implements Rule {
         }
         found.sort((a, b) -> Double.compare(b.value(), a.value()));
         return found;
+    }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return "school.rivalDiameterRatio";
     }
 }

@@ -45,4 +45,9 @@ final class RootSucker implements Rule {
         }
         return found;
     }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return "survey.trunk.unionAt_cm";
+    }
 }

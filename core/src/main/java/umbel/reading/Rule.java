@@ -7,4 +7,7 @@ interface Rule {
 
     /** What this rule finds, strongest first; empty when nothing is wrong. */
     List<Finding> read(Scene scene);
+
+    /** The line of knowledge a finding was judged by, as {@code school.limbRatio}; see docs/model/reading.md. */
+    String judgedBy(Scene scene, Finding finding);
 }

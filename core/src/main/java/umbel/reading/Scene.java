@@ -1,15 +1,19 @@
 package umbel.reading;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import umbel.crop.CropReading;
+import umbel.crop.HarvestLoad;
 import umbel.knowledge.School;
 import umbel.knowledge.Trade;
 import umbel.light.LightReading;
 import umbel.wood.Attitude;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
+import umbel.wood.Condition;
 import umbel.wood.Role;
 import umbel.wood.Tree;
 import umbel.wood.Units;
@@ -21,6 +25,10 @@ final class Scene {
     /** How far from a fork its step in thickness no longer shows, metres. */
     private static final double CLEAR_OF_FORK = 0.10;
 
+    private static final String[] COMPASS = {
+        "north", "north-east", "east", "south-east", "south", "south-west", "west", "north-west"
+    };
+
     private final Tree tree;
     private final School.Thresholds school;
     private final LightReading light;
@@ -28,9 +36,13 @@ final class Scene {
     private final List<Axis> limbs;
     private final Map<Integer, List<Axis>> limbsOn = new HashMap<>();
     private final Map<String, List<Axis>> shootsOn = new HashMap<>();
+    private final Company company;
     private Map<String, Double> meanLight;
+    private CropReading crop;
+    private HarvestLoad load;
 
-    Scene(Tree tree, School school, LightReading light, double reach) {
+    Scene(Tree tree, School school, LightReading light, double reach, Company company) {
+        this.company = company;
         this.tree = tree;
         this.school = school.thresholds();
         this.light = light;
@@ -52,6 +64,50 @@ final class Scene {
 
     School.Thresholds school() {
         return school;
+    }
+
+    /** What is known of the tree's neighbours and of its past. */
+    Company company() {
+        return company;
+    }
+
+    /** The crop its flower buds can make. */
+    CropReading crop() {
+        if (crop == null) {
+            crop = CropReading.of(tree, light, CropReading.target(tree));
+        }
+        return crop;
+    }
+
+    /** The tree under its crop. */
+    HarvestLoad load() {
+        if (load == null) {
+            load = HarvestLoad.of(tree, light, crop());
+        }
+        return load;
+    }
+
+    /** The limb a finding names first. */
+    Axis limb(Finding finding) {
+        return tree.find(finding.limbs().get(0)).orElseThrow();
+    }
+
+    /** Live frame limbs of two years and more that leave the trunk above the union, from below upward. */
+    List<Axis> mains() {
+        return limbsOn(tree.trunk()).stream()
+                .filter(limb -> isFrame(limb)
+                        && limb.age() >= 2
+                        && !limb.is(Condition.DEAD)
+                        && limb.at() >= tree.setting().unionAt())
+                .sorted(Comparator.comparingDouble(Axis::at))
+                .toList();
+    }
+
+    /** A place in row axes about the trunk: along the row, and across it; metres. */
+    double[] inRowAxes(Vec place) {
+        double sin = Math.sin(tree.setting().rowBearing());
+        double cos = Math.cos(tree.setting().rowBearing());
+        return new double[] {place.x() * sin + place.y() * cos, place.x() * cos - place.y() * sin};
     }
 
     LightReading light() {
@@ -125,6 +181,20 @@ final class Scene {
                 .point(limb.course().size() - 1)
                 .minus(limb.course().point(0));
         return Units.toDegrees(line.inclination());
+    }
+
+    /** Greatest level distance of a limb's own line from the trunk, metres. */
+    static double reachOf(Axis limb) {
+        double reach = 0;
+        for (int i = 0; i < limb.course().size(); i++) {
+            reach = Math.max(reach, limb.course().point(i).level().length());
+        }
+        return reach;
+    }
+
+    /** A bearing in degrees as the word of its eighth of the compass. */
+    static String compass(double degrees) {
+        return COMPASS[(int) Math.floorMod(Math.round(degrees / 45), 8L)];
     }
 
     /** Smallest turn between two bearings, degrees 0…180. */

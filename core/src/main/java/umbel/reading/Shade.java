@@ -43,4 +43,9 @@ final class Shade implements Rule {
                         100 * limit,
                         where)));
     }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return "school.shadedShareMost";
+    }
 }

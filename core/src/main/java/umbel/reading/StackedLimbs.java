@@ -70,4 +70,9 @@ final class StackedLimbs implements Rule {
         found.sort(Comparator.comparingDouble(Finding::value));
         return found;
     }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return "system.scaffolds.stackGap_cm";
+    }
 }

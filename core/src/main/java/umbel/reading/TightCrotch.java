@@ -14,7 +14,6 @@ final class TightCrotch implements Rule {
 
     @Override
     public List<Finding> read(Scene scene) {
-        double least = scene.school().crotchAngleDeg();
         List<Finding> found = new ArrayList<>();
         for (Axis limb : scene.frame()) {
             Axis parent = scene.parent(limb);
@@ -25,6 +24,7 @@ final class TightCrotch implements Rule {
             }
             double angle = Units.toDegrees(
                     limb.course().directionAt(0).angleTo(parent.course().directionAt(limb.at())));
+            double least = least(scene, parent);
             if (angle >= least) {
                 continue;
             }
@@ -50,5 +50,19 @@ final class TightCrotch implements Rule {
         }
         found.sort((a, b) -> Double.compare(a.value(), b.value()));
         return found;
+    }
+
+    /** The school's line, but on the trunk of a system of steep limbs no more than the system itself asks for. */
+    private static double least(Scene scene, Axis parent) {
+        double bySystem = scene.tree().setting().system().scaffolds().angleDeg().get(0);
+        double bySchool = scene.school().crotchAngleDeg();
+        return parent.parent() < 0 ? Math.min(bySchool, bySystem) : bySchool;
+    }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return finding.threshold() < scene.school().crotchAngleDeg()
+                ? "system.scaffolds.angle_deg"
+                : "school.crotchAngle_deg";
     }
 }

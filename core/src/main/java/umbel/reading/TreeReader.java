@@ -14,19 +14,32 @@ public final class TreeReader {
 
     private static final List<Rule> RULES = List.of(
             new RootSucker(),
+            new ScionRooted(),
             new UnsoundWood(),
             new RivalLeader(),
             new LimbTooThick(),
             new TightCrotch(),
             new CrowdedOrigin(),
             new StackedLimbs(),
+            new BareSector(),
             new Crossing(),
             new Inward(),
             new OverHeight(),
+            new LostCone(),
+            new OutOfBox(),
+            new LopSided(),
+            new WillDrop(),
             new Shade(),
             new WaterSprout(),
             new Hanger(),
-            new Crowding());
+            new OldWood(),
+            new WoodMovedOut(),
+            new Crowding(),
+            new OverCrop(),
+            new UnderCrop(),
+            new OverVigour(),
+            new UnderVigour(),
+            new BoxNotFilled());
 
     private TreeReader() {}
 
@@ -40,22 +53,34 @@ public final class TreeReader {
     public record Reading(LightReading light, CropReading crop, List<Finding> findings) {}
 
     /**
-     * Reads a tree.
+     * Reads a tree for itself.
      *
      * @param reach height a person on the ground reaches, metres
      */
     public static Reading read(Tree tree, School school, double reach) {
+        return read(tree, school, reach, Company.NONE);
+    }
+
+    /** Reads a tree among its neighbours and against its past. */
+    public static Reading read(Tree tree, School school, double reach, Company company) {
         LightReading light = LightModel.read(tree);
         CropReading crop = CropReading.of(tree, light, CropReading.target(tree));
-        return new Reading(light, crop, findings(tree, school, light, reach));
+        return new Reading(light, crop, findings(tree, school, light, reach, company));
     }
 
     /** The findings of a tree whose light is known, in the order of the work. */
     public static List<Finding> findings(Tree tree, School school, LightReading light, double reach) {
-        Scene scene = new Scene(tree, school, light, reach);
+        return findings(tree, school, light, reach, Company.NONE);
+    }
+
+    /** The findings of a tree whose light is known, among its neighbours and against its past. */
+    public static List<Finding> findings(Tree tree, School school, LightReading light, double reach, Company company) {
+        Scene scene = new Scene(tree, school, light, reach, company);
         List<Finding> findings = new ArrayList<>();
         for (Rule rule : RULES) {
-            findings.addAll(rule.read(scene));
+            for (Finding finding : rule.read(scene)) {
+                findings.add(finding.judgedBy(rule.judgedBy(scene, finding)));
+            }
         }
         findings.sort(Comparator.comparing(Finding::stage));
         return findings;

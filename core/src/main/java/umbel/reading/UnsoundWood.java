@@ -36,4 +36,9 @@ final class UnsoundWood implements Rule {
         }
         return found;
     }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return "survey.limbs.condition";
+    }
 }

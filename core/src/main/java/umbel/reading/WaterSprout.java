@@ -85,4 +85,9 @@ final class WaterSprout implements Rule {
                         limb.id(),
                         longest)));
     }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return "school.sproutLength_cm";
+    }
 }

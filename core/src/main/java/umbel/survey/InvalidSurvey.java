@@ -1,6 +1,7 @@
 package umbel.survey;
 
 import java.util.List;
+import umbel.format.FieldError;
 
 /** A survey that cannot be read; carries every fault found, each with its field. */
 public final class InvalidSurvey extends RuntimeException {

@@ -64,19 +64,43 @@ public record Survey(
     /** Distances to the neighbours, metres. */
     public record Spacing(double inRow, double betweenRows) {}
 
-    /** Where the tree stands; latitude degrees north of the equator, elevation metres. */
+    /**
+     * Where the tree stands.
+     *
+     * @param latitudeDeg degrees north of the equator
+     * @param elevationM metres
+     * @param slopeDeg slope of the ground
+     * @param uphillDeg bearing of the uphill side
+     * @param netShare share of the light a hail net keeps out, 0…1
+     */
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record Site(
             @JsonProperty("latitude_deg") Double latitudeDeg,
-            @JsonProperty("elevation_m") Double elevationM) {}
+            @JsonProperty("elevation_m") Double elevationM,
+            @JsonProperty("slope_deg") Double slopeDeg,
+            @JsonProperty("uphill_deg") Double uphillDeg,
+            Double netShare) {
 
-    /** The trunk: diameter and where it was taken, height of its top, height of the graft union. */
+        /** A level site without a net. */
+        public static Site level(Double latitudeDeg, Double elevationM) {
+            return new Site(latitudeDeg, elevationM, null, null, null);
+        }
+    }
+
+    /** The trunk: diameter and where it was taken, height of its top, height of the graft union, the leader's last growth. */
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record TrunkMeasure(
             @JsonProperty("diameter_mm") double diameterMm,
             @JsonProperty("diameterAt_cm") Double diameterAtCm,
             @JsonProperty("height_cm") double heightCm,
-            @JsonProperty("unionAt_cm") Double unionAtCm) {}
+            @JsonProperty("unionAt_cm") Double unionAtCm,
+            @JsonProperty("lastGrowth_cm") Double lastGrowthCm) {
+
+        /** A trunk whose leader's last growth was not measured. */
+        public TrunkMeasure(double diameterMm, Double diameterAtCm, double heightCm, Double unionAtCm) {
+            this(diameterMm, diameterAtCm, heightCm, unionAtCm, null);
+        }
+    }
 
     /**
      * One limb.

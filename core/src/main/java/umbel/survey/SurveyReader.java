@@ -10,6 +10,8 @@ import java.util.Set;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import umbel.format.FieldError;
+import umbel.format.FormatCheck;
 
 /**
  * Reads {@code umbel-survey/1}. Shape and ranges come from the published JSON Schema

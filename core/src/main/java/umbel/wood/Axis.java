@@ -122,7 +122,7 @@ public record Axis(
     }
 
     /** This axis along another line of the same points. */
-    Axis along(Course line) {
+    public Axis along(Course line) {
         return with(index, parent, line, diameters, leafArea, siteWeight, flowerBuds, lastGrowth);
     }
 

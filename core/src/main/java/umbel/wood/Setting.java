@@ -1,6 +1,7 @@
 package umbel.wood;
 
 import java.util.List;
+import java.util.Set;
 import umbel.knowledge.Species;
 import umbel.knowledge.Trade;
 import umbel.knowledge.TrainingSystem;
@@ -18,6 +19,11 @@ import umbel.knowledge.TrainingSystem;
  * @param latitude radians, north positive
  * @param trunkSection trunk cross-section where it was measured, m²
  * @param unionAt height of the graft union, metres
+ * @param vigourFactor how strongly the cultivar on this stock grows against its species' usual, 1 is usual
+ * @param fruitMass of one fruit, kilograms
+ * @param slope of the ground: its rise towards the uphill side, metres a metre, and that side's bearing, radians
+ * @param netShare share of the light a hail net keeps out, 0 without one
+ * @param grownMeasured ids of limbs whose last growth was measured
  * @param estimated the survey fields that were estimated
  */
 public record Setting(
@@ -35,9 +41,63 @@ public record Setting(
         double latitude,
         double trunkSection,
         double unionAt,
+        double vigourFactor,
+        double fruitMass,
+        Slope slope,
+        double netShare,
+        Set<String> grownMeasured,
         List<String> estimated) {
 
+    /** A slope of the ground: rise for each metre uphill, and the bearing of uphill, radians from north. */
+    public record Slope(double rise, double uphill) {
+
+        /** Level ground. */
+        public static final Slope LEVEL = new Slope(0, 0);
+
+        /** Rise for each metre east. */
+        public double east() {
+            return rise * Math.sin(uphill);
+        }
+
+        /** Rise for each metre north. */
+        public double north() {
+            return rise * Math.cos(uphill);
+        }
+    }
+
     public Setting {
+        grownMeasured = Set.copyOf(grownMeasured);
         estimated = List.copyOf(estimated);
+    }
+
+    /** Size of the full tree against what the system's usual stocks make, by cultivar and stock. */
+    public double sizeFactor() {
+        double usual = system.stocks().stream()
+                .mapToDouble(one -> trade.stocks().get(one).size())
+                .average()
+                .orElse(1);
+        double own = trade.stocks().get(stock).size();
+        return Math.cbrt(own / usual) * vigourFactor;
+    }
+
+    /** Leaf from which the tree is expected to bear on its stock. */
+    public int bearingLeaf() {
+        return species.growing().bearingLeaf().get(stock);
+    }
+
+    /** Whether the stock is one that dwarfs. */
+    public boolean isDwarfed() {
+        return stock.equals("very-dwarfing") || stock.equals("dwarfing");
+    }
+
+    /** Whether the tree is still filling its space. */
+    public boolean isFilling() {
+        return leaf < system.shape().fullAtLeaf();
+    }
+
+    /** Light settings with the species' own season where it has one. */
+    public Trade.LightSettings light() {
+        List<Integer> own = species.growing().lightSeason();
+        return own == null ? trade.light() : trade.light().over(own.get(0), own.get(1));
     }
 }

@@ -45,7 +45,7 @@ final class SmallWoodArrangement {
      * @param clear distance from the origin that stays bare
      */
     void clothe(Axis host, Survey.SmallWood counted, double clear, List<Axis> axes) {
-        boolean topped = host.kind() == AxisKind.TRUNK && setting.system().leaders() == 0;
+        boolean topped = host.kind() == AxisKind.TRUNK && setting.system().topped();
         boolean bare = topped || host.is(Condition.DEAD) || host.role() == Role.SUCKER || host.age() <= 1;
         if (bare && counted == null) {
             return;

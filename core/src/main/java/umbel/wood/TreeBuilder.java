@@ -5,11 +5,15 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.EnumSet;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import umbel.knowledge.Cultivar;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.NotSupported;
+import umbel.knowledge.Rootstock;
 import umbel.knowledge.Species;
 import umbel.knowledge.Trade;
 import umbel.knowledge.TrainingSystem;
@@ -30,6 +34,7 @@ public final class TreeBuilder {
     private final Knowledge knowledge;
     private final long seed;
     private final List<String> estimated = new ArrayList<>();
+    private final Set<String> grownMeasured = new HashSet<>();
     private final List<Axis> axes = new ArrayList<>();
     private final Map<String, List<Survey.LimbMeasure>> onParent = new HashMap<>();
     private final Map<String, Survey.LimbMeasure> byId = new HashMap<>();
@@ -39,7 +44,13 @@ public final class TreeBuilder {
         this.survey = survey;
         this.knowledge = knowledge;
         this.seed = seed;
+        if (survey.trunk().lastGrowthCm() != null) {
+            grownMeasured.add(Survey.TRUNK);
+        }
         for (Survey.LimbMeasure limb : survey.limbs()) {
+            if (limb.lastGrowthCm() != null) {
+                grownMeasured.add(limb.id());
+            }
             onParent.computeIfAbsent(limb.parent(), key -> new ArrayList<>()).add(limb);
             byId.put(limb.id(), limb);
         }
@@ -83,7 +94,7 @@ public final class TreeBuilder {
         Survey.TreeFacts facts = survey.tree();
         Species species = knowledge.species(facts.species());
         String systemId = orEstimate(facts.system(), species.defaultSystem(), "tree.system");
-        TrainingSystem system = knowledge.system(systemId, species);
+        TrainingSystem system = knowledge.system(systemId);
         Trade trade = knowledge.trade();
         Survey.TrunkMeasure trunk = survey.trunk();
         int leaf = orEstimate(
@@ -92,13 +103,23 @@ public final class TreeBuilder {
                         1,
                         Math.round(trunk.diameterMm() / 10 * trade.estimates().leafPerTrunkCm())),
                 "tree.leaf");
-        Survey.Cultivar cultivar = facts.cultivar();
-        String habit = orEstimate(cultivar == null ? null : cultivar.habit(), "standard", "tree.cultivar.habit");
-        String set = orEstimate(cultivar == null ? null : cultivar.set(), "moderate", "tree.cultivar.set");
-        String stock = orEstimate(
-                facts.rootstock() == null ? null : facts.rootstock().vigourClass(),
-                "semi-dwarfing",
-                "tree.rootstock.class");
+        Survey.Cultivar given = facts.cultivar();
+        Optional<Cultivar> named = given == null || given.name() == null
+                ? Optional.empty()
+                : knowledge.cultivar(species.id(), given.name());
+        String habit = orEstimate(
+                first(given == null ? null : given.habit(), named.map(Cultivar::habit)),
+                "standard",
+                "tree.cultivar.habit");
+        String set = orEstimate(
+                first(given == null ? null : given.set(), named.map(Cultivar::set)), "moderate", "tree.cultivar.set");
+        String vigour = orEstimate(
+                first(given == null ? null : given.vigour(), named.map(Cultivar::vigour)),
+                "moderate",
+                "tree.cultivar.vigour");
+        double fruitMass = Units.fromGrams(
+                named.map(Cultivar::fruitMassG).orElse(species.load().fruitMassG()));
+        String stock = stockOf(facts.rootstock(), system);
         double inRow = facts.spacing() == null
                 ? system.spacing().inRow()
                 : facts.spacing().inRow();
@@ -129,7 +150,36 @@ public final class TreeBuilder {
                 Units.fromDegrees(latitude),
                 Units.section(Units.fromMm(trunk.diameterMm())),
                 Units.fromCm(union),
+                trade.vigours().get(levelOf(vigour)),
+                fruitMass,
+                slopeOf(survey.site()),
+                survey.site() == null || survey.site().netShare() == null
+                        ? 0
+                        : survey.site().netShare(),
+                grownMeasured,
                 estimated);
+    }
+
+    private String stockOf(Survey.Rootstock given, TrainingSystem system) {
+        Optional<Rootstock> named =
+                given == null || given.name() == null ? Optional.empty() : knowledge.rootstock(given.name());
+        List<String> usual = system.stocks();
+        return orEstimate(
+                first(given == null ? null : given.vigourClass(), named.map(Rootstock::vigourClass)),
+                usual.get(usual.size() / 2),
+                "tree.rootstock.class");
+    }
+
+    private static String first(String given, Optional<String> named) {
+        return given != null ? given : named.orElse(null);
+    }
+
+    private static Setting.Slope slopeOf(Survey.Site site) {
+        return site == null || site.slopeDeg() == null || site.slopeDeg() == 0
+                ? Setting.Slope.LEVEL
+                : new Setting.Slope(
+                        Math.tan(Units.fromDegrees(site.slopeDeg())),
+                        Units.fromDegrees(site.uphillDeg() == null ? 0 : site.uphillDeg()));
     }
 
     private static String levelOf(String word) {
@@ -161,7 +211,7 @@ public final class TreeBuilder {
             points.add(new Vec(off * Math.cos(phase), off * Math.sin(phase), height * share));
         }
         Course course = new Course(points);
-        boolean topped = setting.system().leaders() == 0;
+        boolean topped = setting.system().topped();
         double measured = Units.fromMm(survey.trunk().diameterMm());
         double tip = topped ? measured * 0.85 : tipDiameter(measured);
         double[] diameters = taper(Survey.TRUNK, course, measured, tip);
@@ -172,7 +222,12 @@ public final class TreeBuilder {
         for (int i = 0; i < diameters.length; i++) {
             diameters[i] *= measured / drawn;
         }
-        double grown = topped ? 0 : Math.min(height * 0.4, extension());
+        Double measuredGrowth = survey.trunk().lastGrowthCm();
+        double grown = topped
+                ? 0
+                : measuredGrowth == null
+                        ? Math.min(height * 0.4, extension())
+                        : Math.min(height, Units.fromCm(measuredGrowth));
         axes.add(new Axis(
                 0,
                 Survey.TRUNK,

@@ -25,6 +25,11 @@ public final class Units {
         return metres * 1000;
     }
 
+    /** Kilograms from grams. */
+    public static double fromGrams(double grams) {
+        return grams / 1000;
+    }
+
     /** Radians from degrees. */
     public static double fromDegrees(double degrees) {
         return Math.toRadians(degrees);

@@ -64,24 +64,59 @@ class KnowledgeTest {
     }
 
     @Test
-    void everySystemIsForASpeciesWeHave() {
-        for (TrainingSystem system : knowledge.allSystems()) {
-            assertThat(system.species()).isNotEmpty();
-            system.species()
-                    .forEach(id -> assertThat(knowledge.species(id).id()).isEqualTo(id));
-            assertThat(system.scaffolds().idealAngleDeg()).isBetween(30.0, 110.0);
-            assertThat(system.reachFactor()).isBetween(0.8, 2.5);
-        }
+    void everyKindOfTreeIsUsuallyGrownInSystemsWeHave() {
+        assertThat(knowledge.allSpecies()).hasSize(27);
+        assertThat(knowledge.allSystems()).hasSize(15);
         for (Species species : knowledge.allSpecies()) {
-            assertThat(knowledge.system(species.defaultSystem(), species).species())
-                    .contains(species.id());
+            assertThat(species.systems()).isNotEmpty();
+            species.systems()
+                    .forEach(id -> assertThat(knowledge.system(id).id()).isEqualTo(id));
+            assertThat(species.defaultSystem()).isEqualTo(species.systems().get(0));
+        }
+        for (TrainingSystem system : knowledge.allSystems()) {
+            assertThat(system.scaffolds().idealAngleDeg()).isBetween(20.0, 110.0);
+            assertThat(system.reachFactor()).isBetween(0.8, 2.5);
+            assertThat(system.steps()).isNotEmpty();
+            assertThat(system.steps())
+                    .isSortedAccordingTo(java.util.Comparator.comparing(TrainingSystem.YearStep::leaf));
         }
     }
 
     @Test
+    void everyKindOfTreeOfTheFormatHasItsFile() {
+        for (String id : List.of(
+                ("apple pear quince peach nectarine apricot plum-japanese plum-european cherry-sweet cherry-sour fig persimmon"
+                                + " mulberry walnut pecan citrus avocado mango lychee longan breadfruit rambutan")
+                        .split(" "))) {
+            assertThat(knowledge.species(id).id()).isEqualTo(id);
+        }
+    }
+
+    @Test
+    void sourCherryBearsOnShootsAndSweetCherryOnSpurs() {
+        Species sweet = knowledge.species("cherry-sweet");
+        Species sour = knowledge.species("cherry-sour");
+        assertThat(sour.bearing().flowerPerShootMetre())
+                .isGreaterThan(3 * sweet.bearing().flowerPerShootMetre());
+        assertThat(sweet.renewal().spurAgeMost()).isEqualTo(5);
+        assertThat(sweet.renewal().shareAYear()).isEqualTo(0.2);
+    }
+
+    @Test
+    void walnutAndMulberryAreNotCutWhileTheyBleed() {
+        assertThat(knowledge.species("walnut").phases().get("delayed-dormant").verdict())
+                .isEqualTo("not");
+        assertThat(knowledge.species("walnut").phases().get("summer").verdict()).isEqualTo("best");
+        assertThat(knowledge.species("mulberry").phases().get("delayed-dormant").verdict())
+                .isEqualTo("not");
+        assertThat(knowledge.species("fig").phases().get("summer").verdict()).isEqualTo("not");
+        assertThat(knowledge.species("mango").phases().get("after-harvest").verdict())
+                .isEqualTo("best");
+    }
+
+    @Test
     void aTreeIsMeantToGrowUntilItIsFull() {
-        TrainingSystem.Shape shape =
-                knowledge.system("tall-spindle", knowledge.species("apple")).shape();
+        TrainingSystem.Shape shape = knowledge.system("tall-spindle").shape();
         assertThat(shape.heightAt(0)).isEqualTo(shape.firstHeight());
         assertThat(shape.heightAt(2)).isBetween(shape.firstHeight(), shape.height());
         assertThat(shape.heightAt(40)).isEqualTo(shape.height());
@@ -116,27 +151,17 @@ class KnowledgeTest {
     }
 
     @Test
-    void aWordOfTheFormatWithoutAFileIsNotYetSupported() {
-        NotSupported refused = catchThrowableOfType(NotSupported.class, () -> knowledge.species("fig"));
-        assertThat(refused.known()).isTrue();
-        assertThat(refused.field()).isEqualTo("tree.species");
-        assertThat(refused).hasMessageContaining("Not yet supported").hasMessageContaining("apple");
-    }
-
-    @Test
     void aWordNobodyKnowsIsUnknown() {
         NotSupported refused = catchThrowableOfType(NotSupported.class, () -> knowledge.species("gooseapple"));
-        assertThat(refused.known()).isFalse();
-        assertThat(refused).hasMessageContaining("Unknown");
+        assertThat(refused.field()).isEqualTo("tree.species");
+        assertThat(refused).hasMessageContaining("Unknown").hasMessageContaining("apple");
         assertThatThrownBy(() -> knowledge.school("wild")).isInstanceOf(NotSupported.class);
     }
 
     @Test
-    void aSystemIsRefusedForTheWrongKindOfTree() {
-        NotSupported refused = catchThrowableOfType(
-                NotSupported.class, () -> knowledge.system("tall-spindle", knowledge.species("peach")));
-        assertThat(refused.field()).isEqualTo("tree.system");
-        assertThat(refused).hasMessageContaining("open-centre");
+    void anyKindOfTreeMayBeReadInAnySystem() {
+        assertThat(knowledge.system("tall-spindle").id()).isEqualTo("tall-spindle");
+        assertThat(knowledge.species("peach").systems()).doesNotContain("tall-spindle");
     }
 
     @Test

@@ -35,7 +35,7 @@ class LimitsAndGoalsTest {
     void theUsualLimitsFollowSpeciesSystemAndSchool(
             String species, String system, String school, double share, int cuts) {
         Species kind = KNOWLEDGE.species(species);
-        Limits limits = Limits.usual(kind, KNOWLEDGE.system(system, kind), KNOWLEDGE.school(school), 2.4);
+        Limits limits = Limits.usual(kind, KNOWLEDGE.system(system), KNOWLEDGE.school(school), 2.4);
         assertThat(limits.woodShare()).isCloseTo(share, within(1e-9));
         assertThat(limits.bigCuts()).isEqualTo(cuts);
     }
@@ -69,7 +69,7 @@ class LimitsAndGoalsTest {
     void theCropShareIsOfWhatTheTreeCanFinish() {
         Tree tree = TreeBuilder.build(PracticeTree.survey("tall-spindle", 4, 2), KNOWLEDGE, 1);
         CutTree cut = CutTree.of(tree, List.of(Operation.remove("1"), Operation.remove("2"), Operation.remove("3")));
-        CropReading rich = new CropReading(9999, 9999, 10);
+        CropReading rich = new CropReading(9999, 9999, 10, 9999);
         assertThat(Totals.of(cut, rich, 2.4).cropShare())
                 .as("buds to spare: the small target is still met")
                 .isCloseTo(1, within(1e-9));

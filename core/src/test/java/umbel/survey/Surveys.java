@@ -19,6 +19,10 @@ public final class Surveys {
     private Double unionCm = 10.0;
     private Survey.Spacing spacing = new Survey.Spacing(4, 5);
     private Double latitude = 47.0;
+    private String stock = "semi-dwarfing";
+    private Double slope;
+    private Double uphill;
+    private Double net;
     private Survey.Cultivar cultivar = new Survey.Cultivar("", "standard", "moderate", "moderate");
     private final List<Survey.LimbMeasure> limbs = new ArrayList<>();
 
@@ -57,6 +61,52 @@ public final class Surveys {
 
     public Surveys spacing(double inRow, double betweenRows) {
         spacing = new Survey.Spacing(inRow, betweenRows);
+        return this;
+    }
+
+    /** Rootstock class. */
+    public Surveys stock(String vigourClass) {
+        stock = vigourClass;
+        return this;
+    }
+
+    /** The last limb added, with its last year's growth measured. */
+    public Surveys lastGrowth(double cm) {
+        Survey.LimbMeasure last = limbs.remove(limbs.size() - 1);
+        limbs.add(new Survey.LimbMeasure(
+                last.id(),
+                last.parent(),
+                last.role(),
+                last.atCm(),
+                last.bearingDeg(),
+                last.angleDeg(),
+                last.tipAngleDeg(),
+                last.diameterMm(),
+                last.lengthCm(),
+                last.ageY(),
+                cm,
+                last.condition(),
+                last.disease(),
+                last.note(),
+                last.wood()));
+        return this;
+    }
+
+    /** On sloping ground. */
+    public Surveys slope(double degrees, double uphillDeg) {
+        slope = degrees;
+        uphill = uphillDeg;
+        return this;
+    }
+
+    /** Under a net that keeps out this share of the light. */
+    public Surveys net(double share) {
+        net = share;
+        return this;
+    }
+
+    public Surveys kind(String newSpecies) {
+        species = newSpecies;
         return this;
     }
 
@@ -149,15 +199,8 @@ public final class Surveys {
         return new Survey(
                 Survey.FORMAT,
                 new Survey.TreeFacts(
-                        "test",
-                        species,
-                        leaf,
-                        system,
-                        cultivar,
-                        new Survey.Rootstock("", "semi-dwarfing"),
-                        spacing,
-                        0.0),
-                latitude == null ? null : new Survey.Site(latitude, 400.0),
+                        "test", species, leaf, system, cultivar, new Survey.Rootstock("", stock), spacing, 0.0),
+                latitude == null ? null : new Survey.Site(latitude, 400.0, slope, uphill, net),
                 LocalDate.of(2027, 2, 2),
                 new Survey.TrunkMeasure(trunkMm, trunkAtCm, heightCm, unionCm),
                 limbs);

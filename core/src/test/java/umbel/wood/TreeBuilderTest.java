@@ -294,9 +294,9 @@ class TreeBuilderTest {
     }
 
     @Test
-    void aSpeciesWithoutAFileCannotBeBuilt() {
+    void aSystemWithoutAFileCannotBeBuilt() {
         Survey survey =
-                Surveys.apple().scaffold("1", 80, 0, 55, 40, 150).as("espalier").survey();
+                Surveys.apple().scaffold("1", 80, 0, 55, 40, 150).as("pyramid").survey();
         assertThatThrownBy(() -> build(survey, 1)).isInstanceOf(NotSupported.class);
     }
 

@@ -1,5 +1,6 @@
 package umbel.app.http;
 
+import umbel.format.FieldError;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
@@ -21,7 +22,6 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.cut.ImpossibleCut;
 import umbel.knowledge.NotSupported;
-import umbel.survey.FieldError;
 import umbel.survey.InvalidSurvey;
 
 /** Every error as an RFC 9457 problem that names the fields and the way out. */

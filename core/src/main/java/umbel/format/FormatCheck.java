@@ -1,4 +1,4 @@
-package umbel.survey;
+package umbel.format;
 
 import com.networknt.schema.Error;
 import com.networknt.schema.Schema;

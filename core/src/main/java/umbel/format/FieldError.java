@@ -1,4 +1,4 @@
-package umbel.survey;
+package umbel.format;
 
 /**
  * One thing wrong with what was sent.

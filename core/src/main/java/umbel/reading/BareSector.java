@@ -1,0 +1,77 @@
+package umbel.reading;
+
+import java.util.List;
+import java.util.Locale;
+import umbel.knowledge.TrainingSystem;
+import umbel.wood.Axis;
+import umbel.wood.Role;
+import umbel.wood.Units;
+
+/** A side of the tree where no main limb stands. */
+final class BareSector implements Rule {
+
+    /** The share of five limbs: with more, the line no longer narrows. */
+    private static final double LEAST_GAP = 108;
+
+    private static final int FEW = 3;
+
+    @Override
+    public List<Finding> read(Scene scene) {
+        TrainingSystem system = scene.tree().setting().system();
+        List<Axis> mains = mains(scene);
+        int n = mains.size();
+        if (system.isPlane() || n < 2) {
+            return List.of();
+        }
+        double[] bearings = mains.stream()
+                .mapToDouble(limb -> Units.toDegrees(limb.bearing()))
+                .sorted()
+                .toArray();
+        double widest = 0;
+        double middle = 0;
+        for (int i = 0; i < n; i++) {
+            double gap = i + 1 < n ? bearings[i + 1] - bearings[i] : bearings[0] + 360 - bearings[i];
+            if (gap > widest) {
+                widest = gap;
+                middle = (bearings[i] + gap / 2) % 360;
+            }
+        }
+        double error = scene.errors().bearingDeg() * Math.sqrt(2);
+        boolean few = n <= FEW;
+        double most = few
+                ? Math.max(scene.school().bareSectorOfThreeDeg(), 360.0 / n)
+                : Math.max(LEAST_GAP, scene.school().bareSectorFactor() * 360 / n);
+        // two or three limbs spread evenly already stand at the line: only what measuring cannot explain counts
+        if (widest <= most + (few ? error : 0)) {
+            return List.of();
+        }
+        return List.of(new Finding(
+                "bare-sector",
+                Stage.FRAME,
+                List.of(),
+                "widest gap between main limbs, seen from above",
+                widest,
+                most,
+                "°",
+                Doubt.severity(widest, most) == Severity.ACT ? Severity.CONSIDER : Severity.WATCH,
+                Doubt.above(widest, most, error),
+                String.format(
+                        Locale.ROOT,
+                        "No main limb stands for %.0f° about %s: keep what grows there, bend into it, or head beside it to make a branch.",
+                        widest,
+                        Scene.compass(middle))));
+    }
+
+    /** What the surveyor called scaffolds, or else every main limb. */
+    private static List<Axis> mains(Scene scene) {
+        List<Axis> named = scene.mains().stream()
+                .filter(limb -> limb.role() == Role.SCAFFOLD)
+                .toList();
+        return named.size() >= 2 ? named : scene.mains();
+    }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return mains(scene).size() <= FEW ? "school.bareSectorOfThree_deg" : "school.bareSectorFactor";
+    }
+}

@@ -1,0 +1,56 @@
+package umbel.reading;
+
+import java.util.List;
+import java.util.Locale;
+import umbel.wood.Axis;
+import umbel.wood.Role;
+import umbel.wood.Setting;
+
+/** Room left empty along the row after the years in which the tree should have filled it. */
+final class BoxNotFilled implements Rule {
+
+    @Override
+    public List<Finding> read(Scene scene) {
+        Setting setting = scene.tree().setting();
+        if (setting.isFilling()) {
+            return List.of();
+        }
+        double room = Math.min(setting.inRow(), setting.system().shape().spread());
+        double ahead = 0;
+        double behind = 0;
+        for (Axis axis : scene.tree().axes()) {
+            if (axis.role() == Role.SUCKER) {
+                continue;
+            }
+            double along = scene.inRowAxes(axis.course().point(axis.course().size() - 1))[0];
+            ahead = Math.max(ahead, along);
+            behind = Math.max(behind, -along);
+        }
+        double empty = 1 - Math.min(room, ahead + behind) / room;
+        double most = scene.school().boxGapShare();
+        if (empty <= most) {
+            return List.of();
+        }
+        return List.of(new Finding(
+                "box-not-filled",
+                Stage.TRAIN,
+                List.of(),
+                "share of the room along the row left empty",
+                empty,
+                most,
+                "",
+                Severity.CONSIDER,
+                Doubt.above(empty, most, scene.errors().lengthShare()),
+                String.format(
+                        Locale.ROOT,
+                        "In leaf %d the tree fills %.0f %% of its room along the row; it should have filled it by leaf %d. Encourage: head, carry less crop.",
+                        setting.leaf(),
+                        100 * (1 - empty),
+                        setting.system().shape().fullAtLeaf())));
+    }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return "school.boxGapShare";
+    }
+}

@@ -1,0 +1,54 @@
+package umbel.reading;
+
+import java.util.List;
+import umbel.knowledge.Species;
+import umbel.survey.Survey;
+import umbel.wood.Axis;
+import umbel.wood.AxisKind;
+import umbel.wood.Role;
+import umbel.wood.Setting;
+import umbel.wood.Units;
+
+/**
+ * Last season's extension growth as measured, and what the tree's kind, stock and age ask for: its own report on its vigour.
+ *
+ * @param measured the leader's where it was measured, else the median of the measured main limbs, cm; NaN without either
+ * @param limbs how many were measured
+ * @param from least wanted, cm
+ * @param to most wanted, cm
+ * @param line the knowledge line the wanted range comes from
+ */
+record Extension(double measured, int limbs, double from, double to, String line) {
+
+    static Extension of(Scene scene) {
+        Setting setting = scene.tree().setting();
+        Species.Vigour vigour = setting.species().vigour();
+        boolean byLeader = !setting.system().topped() && setting.grownMeasured().contains(Survey.TRUNK);
+        // limbs that are laid down and renewed are meant to stay calm: only the leader still fills the space
+        boolean young =
+                setting.isFilling() && (byLeader || setting.system().scaffolds().permanent());
+        List<Double> wanted = young ? vigour.youngCm() : setting.isDwarfed() ? vigour.dwarfingCm() : vigour.bearingCm();
+        String line = young ? "young_cm" : setting.isDwarfed() ? "dwarfing_cm" : "bearing_cm";
+        double share = scene.school().vigourShare();
+        if (byLeader) {
+            double leader = Units.toCm(scene.tree().trunk().lastGrowth());
+            return new Extension(leader, 1, wanted.get(0) * share, wanted.get(1) * share, "species.vigour." + line);
+        }
+        double[] grown = scene.frame().stream()
+                .filter(limb -> setting.grownMeasured().contains(limb.id()))
+                .filter(limb -> limb.age() >= 2 && limb.conditions().isEmpty())
+                .filter(limb -> scene.parent(limb).kind() == AxisKind.TRUNK || limb.role() == Role.LEADER)
+                .mapToDouble(Axis::lastGrowth)
+                .map(Units::toCm)
+                .sorted()
+                .toArray();
+        double median = grown.length == 0 ? Double.NaN : (grown[(grown.length - 1) / 2] + grown[grown.length / 2]) / 2;
+        return new Extension(
+                median, grown.length, wanted.get(0) * share, wanted.get(1) * share, "species.vigour." + line);
+    }
+
+    /** One sigma of the median, cm. */
+    double error(Scene scene) {
+        return Math.max(1, measured * (scene.errors().lengthShare() + 0.15 / Math.sqrt(Math.max(1, limbs))));
+    }
+}

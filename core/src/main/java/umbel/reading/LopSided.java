@@ -1,0 +1,75 @@
+package umbel.reading;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import umbel.crop.HarvestLoad;
+import umbel.wood.Axis;
+import umbel.wood.Units;
+import umbel.wood.Vec;
+
+/** More wood and crop on one side of the trunk than on the other. */
+final class LopSided implements Rule {
+
+    private static final int MOST_LIMBS = 3;
+
+    @Override
+    public List<Finding> read(Scene scene) {
+        List<Axis> mains = scene.mains();
+        if (mains.size() < 2) {
+            return List.of();
+        }
+        boolean plane = scene.tree().setting().system().isPlane();
+        double x = 0;
+        double y = 0;
+        double all = 0;
+        for (Axis limb : mains) {
+            Vec out = limb.course().at(limb.length() * 0.5).level();
+            double mass = massOf(scene, limb);
+            double[] at = plane ? new double[] {scene.inRowAxes(out)[0], 0} : new double[] {out.x(), out.y()};
+            x += mass * at[0];
+            y += mass * at[1];
+            all += mass * out.length();
+        }
+        double share = all == 0 ? 0 : Math.hypot(x, y) / all;
+        double most = scene.school().lopSidedShare();
+        if (share <= most) {
+            return List.of();
+        }
+        double bearing =
+                plane ? scene.tree().setting().rowBearing() + (x < 0 ? Math.PI : 0) : new Vec(x, y, 0).bearing();
+        List<String> heavy = mains.stream()
+                .filter(limb -> Math.cos(limb.bearing() - bearing) > 0.5)
+                .sorted(Comparator.comparingDouble((Axis limb) -> massOf(scene, limb))
+                        .reversed())
+                .limit(MOST_LIMBS)
+                .map(Axis::id)
+                .toList();
+        double error = share * scene.errors().diameterShare() * 2;
+        return List.of(new Finding(
+                "lop-sided",
+                Stage.FRAME,
+                heavy,
+                "pull of wood and crop to one side",
+                share,
+                most,
+                "",
+                Doubt.severity(share, most),
+                Doubt.above(share, most, error),
+                String.format(
+                        Locale.ROOT,
+                        "Wood and crop lean towards %s by %.0f %% of a tree all on one side: lighten the heavy side, leave the light one.",
+                        Scene.compass(Units.toDegrees(bearing)),
+                        100 * share)));
+    }
+
+    private static double massOf(Scene scene, Axis limb) {
+        HarvestLoad.LimbLoad load = scene.load().on(limb.id());
+        return load.mass();
+    }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return "school.lopSidedShare";
+    }
+}

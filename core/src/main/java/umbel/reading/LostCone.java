@@ -1,0 +1,91 @@
+package umbel.reading;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import umbel.wood.Axis;
+
+/** An upper tier that reaches as far as the one below, and shades it. */
+final class LostCone implements Rule {
+
+    private static final double TIER = 0.6;
+    private static final double LEAST_REACH = 0.4;
+    private static final double LEAST_SPAN = 0.8;
+    private static final int FROM_LEAF = 3;
+
+    @Override
+    public List<Finding> read(Scene scene) {
+        List<Axis> mains = scene.mains();
+        if (!scene.tree().setting().system().isCone()
+                || scene.tree().setting().leaf() < FROM_LEAF
+                || mains.size() < 4) {
+            return List.of();
+        }
+        double low = mains.get(0).at();
+        double span = mains.get(mains.size() - 1).at() - low;
+        if (span < LEAST_SPAN) {
+            return List.of();
+        }
+        int tiers = (int) Math.max(2, Math.min(4, Math.round(span / TIER)));
+        List<List<Axis>> byTier = new ArrayList<>();
+        for (int t = 0; t < tiers; t++) {
+            byTier.add(new ArrayList<>());
+        }
+        for (Axis limb : mains) {
+            int t = (int) Math.min(tiers - 1.0, (limb.at() - low) / Math.max(1e-6, span) * tiers);
+            byTier.get(t).add(limb);
+        }
+        byTier.removeIf(List::isEmpty);
+        List<Finding> found = new ArrayList<>();
+        double most = scene.school().coneShare();
+        for (int t = 1; t < byTier.size(); t++) {
+            double below = reachOf(byTier.get(t - 1));
+            double above = reachOf(byTier.get(t));
+            double ratio = above / Math.max(1e-6, below);
+            if (above < LEAST_REACH || ratio < most) {
+                continue;
+            }
+            List<Axis> tooLong = byTier.get(t).stream()
+                    .filter(limb -> Scene.reachOf(limb) >= below * most)
+                    .sorted(Comparator.comparingDouble((Axis limb) -> Scene.reachOf(limb))
+                            .reversed())
+                    .toList();
+            found.add(new Finding(
+                    "lost-cone",
+                    Stage.FRAME,
+                    (tooLong.isEmpty() ? byTier.get(t) : tooLong)
+                            .stream().map(Axis::id).toList(),
+                    "reach of the tier against the one below",
+                    ratio,
+                    most,
+                    "",
+                    Doubt.severity(ratio, most),
+                    Doubt.above(ratio, most, ratio * scene.errors().lengthShare() * Math.sqrt(2)),
+                    String.format(
+                            Locale.ROOT,
+                            "The tier from %.1f m reaches %.1f m, the one below it %.1f m: the lower tier must always reach further out.",
+                            byTier.get(t).get(0).at(),
+                            above,
+                            below)));
+        }
+        return found;
+    }
+
+    /** Mean of the two furthest. */
+    private static double reachOf(List<Axis> tier) {
+        return tier.stream()
+                .mapToDouble(Scene::reachOf)
+                .map(reach -> -reach)
+                .sorted()
+                .limit(2)
+                .map(reach -> -reach)
+                .average()
+                .orElse(0);
+    }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return "school.coneShare";
+    }
+}

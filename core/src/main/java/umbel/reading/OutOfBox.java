@@ -1,0 +1,70 @@
+package umbel.reading;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import umbel.knowledge.TrainingSystem;
+import umbel.wood.Axis;
+import umbel.wood.Role;
+import umbel.wood.Setting;
+import umbel.wood.Units;
+
+/** A limb beyond the room its row, its aisle or its wall gives the tree. */
+final class OutOfBox implements Rule {
+
+    @Override
+    public List<Finding> read(Scene scene) {
+        Setting setting = scene.tree().setting();
+        TrainingSystem system = setting.system();
+        double allowance = Units.fromCm(scene.school().boxAllowanceCm());
+        double alongMost = Math.max(setting.inRow(), system.shape().spread()) / 2 + allowance;
+        double aisleMost = Math.max(system.shape().depth() / 2, (setting.betweenRows() - system.aisle()) / 2);
+        double acrossMost = (system.isPlane() ? system.shape().depth() / 2 : aisleMost) + allowance;
+        List<Finding> found = new ArrayList<>();
+        for (Axis limb : scene.limbs()) {
+            if (limb.role() == Role.SUCKER) {
+                continue;
+            }
+            double along = 0;
+            double across = 0;
+            for (int i = 0; i < limb.course().size(); i++) {
+                double[] at = scene.inRowAxes(limb.course().point(i));
+                along = Math.max(along, Math.abs(at[0]));
+                across = Math.max(across, Math.abs(at[1]));
+            }
+            boolean intoAisle = across / acrossMost >= along / alongMost;
+            double value = intoAisle ? across : along;
+            double most = intoAisle ? acrossMost : alongMost;
+            if (value <= most) {
+                continue;
+            }
+            String where = !intoAisle ? "into its neighbour" : system.isPlane() ? "out of its plane" : "into the aisle";
+            found.add(new Finding(
+                    "out-of-box",
+                    Stage.FRAME,
+                    List.of(limb.id()),
+                    intoAisle ? "reach across the row" : "reach along the row",
+                    value,
+                    most,
+                    "m",
+                    Doubt.severity(value, most),
+                    Doubt.above(value, most, value * scene.errors().lengthShare()),
+                    String.format(
+                            Locale.ROOT,
+                            "Limb %s reaches %.2f m from the trunk, %.0f cm %s.",
+                            limb.id(),
+                            value,
+                            Units.toCm(value - most),
+                            where)));
+        }
+        found.sort(Comparator.comparingDouble((Finding one) -> one.value() / one.threshold())
+                .reversed());
+        return found;
+    }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return "school.boxAllowance_cm";
+    }
+}

@@ -1,0 +1,38 @@
+package umbel.reading;
+
+import java.util.List;
+import java.util.Locale;
+
+/** More extension growth than the tree's kind, stock and age ask for. */
+final class OverVigour implements Rule {
+
+    @Override
+    public List<Finding> read(Scene scene) {
+        Extension extension = Extension.of(scene);
+        double most = extension.to();
+        if (extension.limbs() == 0 || extension.measured() <= most) {
+            return List.of();
+        }
+        return List.of(new Finding(
+                "over-vigour",
+                Stage.TRAIN,
+                List.of(),
+                "last extension growth",
+                extension.measured(),
+                most,
+                "cm",
+                Doubt.severity(extension.measured(), most),
+                Doubt.above(extension.measured(), most, extension.error(scene)),
+                String.format(
+                        Locale.ROOT,
+                        "It grew %.0f cm last season; %.0f to %.0f is enough at its age. Cut late or in summer and less, bend, let it crop.",
+                        extension.measured(),
+                        extension.from(),
+                        extension.to())));
+    }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return Extension.of(scene).line();
+    }
+}

@@ -1,0 +1,45 @@
+package umbel.reading;
+
+import java.util.List;
+import java.util.Locale;
+import umbel.wood.Setting;
+import umbel.wood.Units;
+
+/** A tree on dwarfing stock far stronger than its row: the scion may have rooted by itself. */
+final class ScionRooted implements Rule {
+
+    @Override
+    public List<Finding> read(Scene scene) {
+        Setting setting = scene.tree().setting();
+        Double median = scene.company().rowMedianSection();
+        if (median == null || median <= 0 || !setting.isDwarfed()) {
+            return List.of();
+        }
+        double ratio = setting.trunkSection() / median;
+        double most = scene.school().scionRootedRatio();
+        if (ratio <= most) {
+            return List.of();
+        }
+        return List.of(new Finding(
+                "scion-rooted",
+                Stage.SUCKERS,
+                List.of("trunk"),
+                "trunk section against the row's median",
+                ratio,
+                most,
+                "",
+                Severity.CONSIDER,
+                Doubt.above(ratio, most, 2 * ratio * scene.errors().diameterShare()),
+                String.format(
+                        Locale.ROOT,
+                        "Its trunk has %.1f times the section of the row's median (%.0f cm² against %.0f) on a dwarfing stock: inspect the union for roots of its own.",
+                        ratio,
+                        Units.toCm2(setting.trunkSection()),
+                        Units.toCm2(median))));
+    }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return "school.scionRootedRatio";
+    }
+}

@@ -1,0 +1,44 @@
+package umbel.reading;
+
+import java.util.List;
+import java.util.Locale;
+import umbel.crop.CropReading;
+import umbel.wood.Setting;
+
+/** A bearing tree with too few flower buds for the crop it could carry. */
+final class UnderCrop implements Rule {
+
+    @Override
+    public List<Finding> read(Scene scene) {
+        CropReading crop = scene.crop();
+        Setting setting = scene.tree().setting();
+        double least = scene.school().underCropRatio();
+        boolean young = setting.leaf() <= setting.bearingLeaf() + 1;
+        if (young || crop.canFinish() <= 0 || crop.ratio() >= least) {
+            return List.of();
+        }
+        return List.of(new Finding(
+                "under-crop",
+                Stage.DETAIL,
+                List.of(),
+                "fruits the buds would set against what trunk and leaf can finish",
+                crop.ratio(),
+                least,
+                "",
+                Doubt.severity(crop.ratio(), least),
+                Doubt.below(
+                        crop.ratio(),
+                        least,
+                        Math.max(0.05, crop.ratio() * scene.errors().countShare())),
+                String.format(
+                        Locale.ROOT,
+                        "The buds would set about %.0f fruits where the tree could finish about %.0f. Spare what bears, let light in, bend.",
+                        crop.expectedFruits(),
+                        crop.canFinish())));
+    }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return "school.underCropRatio";
+    }
+}

@@ -1,0 +1,38 @@
+package umbel.reading;
+
+import java.util.List;
+import java.util.Locale;
+
+/** Less extension growth than the tree's kind, stock and age ask for. */
+final class UnderVigour implements Rule {
+
+    @Override
+    public List<Finding> read(Scene scene) {
+        Extension extension = Extension.of(scene);
+        double least = extension.from();
+        if (extension.limbs() == 0 || extension.measured() >= least) {
+            return List.of();
+        }
+        return List.of(new Finding(
+                "under-vigour",
+                Stage.TRAIN,
+                List.of(),
+                "last extension growth",
+                extension.measured(),
+                least,
+                "cm",
+                Doubt.severity(extension.measured(), least),
+                Doubt.below(extension.measured(), least, extension.error(scene)),
+                String.format(
+                        Locale.ROOT,
+                        "It grew only %.0f cm last season; %.0f to %.0f is wanted at its age. Cut in winter, thin old spurs, carry less crop.",
+                        extension.measured(),
+                        extension.from(),
+                        extension.to())));
+    }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return Extension.of(scene).line();
+    }
+}

@@ -1,0 +1,65 @@
+package umbel.reading;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import umbel.crop.HarvestLoad;
+import umbel.wood.Axis;
+import umbel.wood.Condition;
+import umbel.wood.Role;
+import umbel.wood.Units;
+
+/** A limb whose tip will hang too low once it carries its crop. */
+final class WillDrop implements Rule {
+
+    private static final double STIFFNESS_ERROR = 0.4;
+
+    @Override
+    public List<Finding> read(Scene scene) {
+        if (scene.tree().setting().system().tied()) {
+            return List.of();
+        }
+        double least = scene.school().dropClearanceCm();
+        List<Finding> found = new ArrayList<>();
+        for (HarvestLoad.LimbLoad load : scene.load().limbs()) {
+            Axis limb = scene.tree().find(load.limb()).orElseThrow();
+            double tip = Units.toCm(load.tipAtHarvest());
+            if (limb.role() == Role.SUCKER
+                    || limb.is(Condition.DEAD)
+                    || limb.at() < scene.tree().setting().unionAt()
+                            && scene.parent(limb) == scene.tree().trunk()
+                    || tip >= least) {
+                continue;
+            }
+            double drop = Units.toCm(load.tipNow()) - tip;
+            double error = Math.hypot(
+                    STIFFNESS_ERROR * drop,
+                    Units.toCm(limb.length()) * scene.errors().lengthShare());
+            found.add(new Finding(
+                    "will-drop",
+                    Stage.FRAME,
+                    List.of(limb.id()),
+                    "height of the tip under its crop",
+                    tip,
+                    least,
+                    "cm",
+                    Doubt.severity(tip, least),
+                    Doubt.below(tip, least, error),
+                    String.format(
+                            Locale.ROOT,
+                            "Limb %s carries %.1f kg of fruit at harvest and its tip comes down from %.0f to %.0f cm.",
+                            limb.id(),
+                            load.fruitMass(),
+                            Units.toCm(load.tipNow()),
+                            Math.max(0, tip))));
+        }
+        found.sort(Comparator.comparingDouble(Finding::value));
+        return found;
+    }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return "school.dropClearance_cm";
+    }
+}

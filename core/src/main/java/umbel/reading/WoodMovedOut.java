@@ -1,0 +1,76 @@
+package umbel.reading;
+
+import java.util.List;
+import java.util.Locale;
+import umbel.wood.Units;
+
+/** Fruiting wood that has followed the light upward and outward, or does so year on year. */
+final class WoodMovedOut implements Rule {
+
+    private static final double ERROR = 0.04;
+    private static final int FROM_LEAF = 4;
+
+    @Override
+    public List<Finding> read(Scene scene) {
+        FruitingCentre now = FruitingCentre.of(scene.tree(), scene.light());
+        FruitingCentre earlier = scene.company().earlier();
+        if (earlier != null && scene.company().yearsSince() > 0) {
+            return sinceEarlier(scene, now, earlier);
+        }
+        double most = scene.school().movedOutShare();
+        if (scene.tree().setting().leaf() < FROM_LEAF || now.alongLimbs() <= most) {
+            return List.of();
+        }
+        return List.of(finding(
+                "place of lit fruiting wood, from trunk (0) to limbs' ends (1)",
+                now.alongLimbs(),
+                most,
+                "",
+                Doubt.above(now.alongLimbs(), most, ERROR),
+                String.format(
+                        Locale.ROOT,
+                        "What fruits in light stands %.0f %% of the way out along the limbs; the inside is bare. Renew low and close to the frame.",
+                        100 * now.alongLimbs())));
+    }
+
+    private static List<Finding> sinceEarlier(Scene scene, FruitingCentre now, FruitingCentre earlier) {
+        double years = scene.company().yearsSince();
+        double up = Units.toCm(now.height() - earlier.height()) / years;
+        double out = Units.toCm(now.out() - earlier.out()) / years;
+        double move = Math.max(up, out);
+        double most = scene.school().movedOutAYearCm();
+        if (scene.tree().setting().isFilling() || move <= most) {
+            return List.of();
+        }
+        return List.of(finding(
+                up >= out ? "rise of the fruiting wood" : "outward move of the fruiting wood",
+                move,
+                most,
+                "cm a year",
+                Doubt.above(move, most, most / 2),
+                String.format(
+                        Locale.ROOT,
+                        "The centre of the lit fruiting wood moved %.0f cm up and %.0f cm out a year since the last survey. Renew low.",
+                        up,
+                        out)));
+    }
+
+    private static Finding finding(String measure, double value, double most, String unit, double sure, String reason) {
+        return new Finding(
+                "wood-moved-out",
+                Stage.RENEWAL,
+                List.of(),
+                measure,
+                value,
+                most,
+                unit,
+                Doubt.severity(value, most),
+                sure,
+                reason);
+    }
+
+    @Override
+    public String judgedBy(Scene scene, Finding finding) {
+        return finding.unit().isEmpty() ? "school.movedOutShare" : "school.movedOutAYear_cm";
+    }
+}
