@@ -22,6 +22,8 @@ import umbel.survey.SurveyReader;
  * @param school school id; classic by default
  * @param years winters to plan over, 1…5
  * @param seed of the small wood's arrangement
+ * @param schoolLines lines of the school set otherwise, by name
+ * @param block what is known of the trees around it
  */
 public record AssessRequest(
         Survey survey,
@@ -31,7 +33,9 @@ public record AssessRequest(
         String school,
         LimitsAsked limits,
         Integer years,
-        Long seed) {
+        Long seed,
+        Map<String, Object> schoolLines,
+        BlockKnown block) {
 
     private static final FormatCheck FORMAT = new FormatCheck("umbel-assess-1");
     private static final JsonMapper JSON = JsonMapper.builder().build();
@@ -41,6 +45,22 @@ public record AssessRequest(
             Double woodShare,
             Integer bigCuts,
             @JsonProperty("reach_m") Double reachM) {}
+
+    /** The trees around it: the median trunk diameter of the row or block; null when not known. */
+    public record BlockKnown(@JsonProperty("trunkMedian_mm") Double trunkMedianMm) {}
+
+    /** A request with the school as it stands, of a tree read for itself. */
+    public AssessRequest(
+            Survey survey,
+            String phase,
+            LocalDate on,
+            Map<String, Double> goals,
+            String school,
+            LimitsAsked limits,
+            Integer years,
+            Long seed) {
+        this(survey, phase, on, goals, school, limits, years, seed, null, null);
+    }
 
     /** The plain request: a survey, everything else by default. */
     public static AssessRequest of(Survey survey) {
@@ -71,6 +91,15 @@ public record AssessRequest(
         }
         AssessRequest rest = JSON.treeToValue(document, AssessRequest.class);
         return new AssessRequest(
-                survey, rest.phase(), rest.on(), rest.goals(), rest.school(), rest.limits(), rest.years(), rest.seed());
+                survey,
+                rest.phase(),
+                rest.on(),
+                rest.goals(),
+                rest.school(),
+                rest.limits(),
+                rest.years(),
+                rest.seed(),
+                rest.schoolLines(),
+                rest.block());
     }
 }

@@ -7,15 +7,35 @@ import java.util.List;
 /** The answer to an {@link AssessRequest}, in the units and names of the open format. */
 public record Assessment(ReadingAnswer reading, List<PlanAnswer> plans, Timing timing, List<Measure> measureNext) {
 
-    /** Light, crop and findings of the tree as found, and which survey fields were estimated. */
+    /** Light, crop, findings and limbs under their crop of the tree as found, and which survey fields were estimated. */
     public record ReadingAnswer(
-            LightAnswer light, CropAnswer crop, List<FindingAnswer> findings, List<String> estimated) {}
+            LightAnswer light,
+            CropAnswer crop,
+            List<FindingAnswer> findings,
+            List<HarvestAnswer> harvest,
+            List<String> estimated) {}
+
+    /**
+     * One measured limb under its crop at harvest.
+     *
+     * @param droopDeg how far its tip comes down
+     * @param breakRisk chance that it breaks at the union under the crop it is meant to carry, wind left out
+     */
+    public record HarvestAnswer(
+            String limb,
+            double fruits,
+            @JsonProperty("fruit_kg") double fruitKg,
+            @JsonProperty("tipNow_cm") double tipNowCm,
+            @JsonProperty("tipAtHarvest_cm") double tipAtHarvestCm,
+            @JsonProperty("droop_deg") double droopDeg,
+            double breakRisk) {}
 
     /** Shares of fruiting sites under 30 and 50 % of open light; share of the ground's light caught. */
     public record LightAnswer(double under30, double under50, double interception) {}
 
-    /** Flower buds, fruits they would set, fruits wanted. */
-    public record CropAnswer(double flowerBuds, double expectedFruits, double targetFruits) {}
+    /** Flower buds, fruits they would set, fruits wanted, fruits its leaf can finish, fruits to thin by hand. */
+    public record CropAnswer(
+            double flowerBuds, double expectedFruits, double targetFruits, double leafFruits, double thinningLeft) {}
 
     /** One finding. */
     public record FindingAnswer(
@@ -28,7 +48,18 @@ public record Assessment(ReadingAnswer reading, List<PlanAnswer> plans, Timing t
             String unit,
             String severity,
             double confidence,
-            String reason) {}
+            String reason,
+            JudgedBy by) {}
+
+    /**
+     * Where a finding's threshold comes from.
+     *
+     * @param source school, system, species or survey
+     * @param name of the school, system or species
+     * @param line the line of its file
+     * @param text in words, with what the usual school would hold where this one differs
+     */
+    public record JudgedBy(String source, String name, String line, String text) {}
 
     /** One plan. */
     public record PlanAnswer(String name, List<StepAnswer> steps, TotalsAnswer totals, List<LeftAnswer> leftAlone) {}

@@ -1,13 +1,12 @@
 package umbel.assess;
 
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import umbel.crop.CropReading;
+import umbel.crop.HarvestLoad;
 import umbel.cut.Effect;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
@@ -22,6 +21,8 @@ import umbel.plan.Planner;
 import umbel.plan.Step;
 import umbel.plan.Totals;
 import umbel.plan.Wish;
+import umbel.reading.Certainty;
+import umbel.reading.Company;
 import umbel.reading.Finding;
 import umbel.reading.TreeReader;
 import umbel.wood.Condition;
@@ -48,7 +49,9 @@ public final class Assessor {
 
     /** The school a request asks for. */
     public School school(AssessRequest request) {
-        return knowledge.school(request.school() == null ? "classic" : request.school());
+        return knowledge.school(
+                request.school() == null ? "classic" : request.school(),
+                request.schoolLines() == null ? Map.of() : request.schoolLines());
     }
 
     /** The limits a request asks for, the usual ones where it is silent. */
@@ -87,29 +90,74 @@ public final class Assessor {
     public Assessment assess(AssessRequest request) {
         Tree tree = tree(request);
         Wish wish = wish(request, tree, List.of(), Set.of());
-        TreeReader.Reading reading =
-                TreeReader.read(tree, wish.school(), wish.limits().reach());
+        Company company = company(request);
+        TreeReader.Reading first =
+                TreeReader.read(tree, wish.school(), wish.limits().reach(), company);
+        Certainty.Answer certainty = certainty(request, wish.limits().reach(), company, first);
+        TreeReader.Reading reading = new TreeReader.Reading(first.light(), first.crop(), certainty.findings());
         List<Plan> plans = Planner.plans(tree, reading, wish);
         return new Assessment(
-                reading(tree, reading),
+                reading(tree, reading, wish.school()),
                 plans.stream().map(plan -> plan(tree, plan)).toList(),
                 timing(tree, request.phase() == null ? "dormant" : request.phase()),
-                measureNext(reading.findings()));
+                measureNext(certainty));
+    }
+
+    /** What a request tells of the trees around. */
+    public static Company company(AssessRequest request) {
+        Double median = request.block() == null ? null : request.block().trunkMedianMm();
+        return median == null ? Company.NONE : new Company(Units.section(Units.fromMm(median)), null, 0);
+    }
+
+    /** How sure a reading is, by reading the survey again with measuring errors drawn. */
+    public Certainty.Answer certainty(
+            AssessRequest request, double reach, Company company, TreeReader.Reading reading) {
+        return Certainty.of(
+                request.survey(),
+                knowledge,
+                request.seed() == null ? USUAL_SEED : request.seed(),
+                school(request),
+                reach,
+                company,
+                reading.findings());
     }
 
     /** A reading in the format's words. */
-    public Assessment.ReadingAnswer reading(Tree tree, TreeReader.Reading reading) {
+    public Assessment.ReadingAnswer reading(Tree tree, TreeReader.Reading reading, School school) {
         LightReading light = reading.light();
+        Sources sources = new Sources(knowledge, tree.setting(), school);
         return new Assessment.ReadingAnswer(
                 new Assessment.LightAnswer(
                         round(light.shareUnder(0.30)), round(light.shareUnder(0.50)), round(light.interception())),
                 crop(reading.crop()),
-                reading.findings().stream().map(Assessor::finding).toList(),
+                reading.findings().stream()
+                        .map(finding -> finding(finding, sources))
+                        .toList(),
+                harvest(HarvestLoad.of(tree, light, reading.crop())),
                 tree.setting().estimated());
     }
 
-    /** A finding in the format's words. */
-    public static Assessment.FindingAnswer finding(Finding finding) {
+    /** Limbs under their crop in the format's words. */
+    public static List<Assessment.HarvestAnswer> harvest(HarvestLoad load) {
+        return load.limbs().stream()
+                .map(limb -> new Assessment.HarvestAnswer(
+                        limb.limb(),
+                        Units.round(limb.fruits(), 0),
+                        Units.round(limb.fruitMass(), 1),
+                        cm(limb.tipNow()),
+                        cm(limb.tipAtHarvest()),
+                        Units.round(Units.toDegrees(limb.droop()), 0),
+                        round(limb.breakRisk())))
+                .toList();
+    }
+
+    /** Findings in the format's words. */
+    public List<Assessment.FindingAnswer> findings(Tree tree, School school, List<Finding> findings) {
+        Sources sources = new Sources(knowledge, tree.setting(), school);
+        return findings.stream().map(finding -> finding(finding, sources)).toList();
+    }
+
+    private static Assessment.FindingAnswer finding(Finding finding, Sources sources) {
         return new Assessment.FindingAnswer(
                 finding.rule(),
                 word(finding.stage()),
@@ -120,7 +168,8 @@ public final class Assessor {
                 finding.unit(),
                 finding.severity().word(),
                 round(finding.confidence()),
-                finding.reason());
+                finding.reason(),
+                sources.of(finding));
     }
 
     /** A plan in the format's words. */
@@ -237,34 +286,20 @@ public final class Assessor {
         return new Assessment.Timing(applies.verdict(), reasons);
     }
 
-    /** The one or two measurements behind the least sure findings. */
-    public static List<Assessment.Measure> measureNext(List<Finding> findings) {
-        Set<String> seen = new LinkedHashSet<>();
-        List<Assessment.Measure> next = new ArrayList<>();
-        findings.stream()
-                .filter(finding ->
-                        finding.confidence() < 0.85 && !finding.limbs().isEmpty())
-                .sorted(Comparator.comparingDouble(Finding::confidence))
-                .forEach(finding -> {
-                    String limb = finding.limbs().get(0);
-                    if (next.size() < 2 && seen.add(limb)) {
-                        next.add(new Assessment.Measure(
-                                limb,
-                                finding.measure(),
-                                String.format(
-                                        Locale.ROOT,
-                                        "%s is %.0f %% sure: %s",
-                                        finding.rule(),
-                                        100 * finding.confidence(),
-                                        finding.reason())));
-                    }
-                });
-        return next;
+    /** What to measure next in the format's words. */
+    public static List<Assessment.Measure> measureNext(Certainty.Answer certainty) {
+        return certainty.measureNext().stream()
+                .map(one -> new Assessment.Measure(one.limb(), one.what(), one.why()))
+                .toList();
     }
 
     private static Assessment.CropAnswer crop(CropReading crop) {
         return new Assessment.CropAnswer(
-                Math.round(crop.flowerBuds()), Math.round(crop.expectedFruits()), Math.round(crop.targetFruits()));
+                Math.round(crop.flowerBuds()),
+                Math.round(crop.expectedFruits()),
+                Math.round(crop.targetFruits()),
+                Math.round(crop.leafFruits()),
+                Math.round(crop.thinningLeft()));
     }
 
     private static double round(double value) {

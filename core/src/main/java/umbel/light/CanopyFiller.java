@@ -9,18 +9,19 @@ import umbel.wood.Vec;
 
 /**
  * Places the leaves and the wood of a tree in a canopy grid, always in the order of the axes, so that equal trees give
- * equal bits. Leaves stand about the wood on their stalks: each point's leaf is spread over the corners of an
- * octahedron, unless the cells are wider than that.
+ * equal bits. Leaves stand about the wood on their stalks: each point's leaf is spread through a ball, less by what the
+ * grid itself spreads; cells as wide as that need nothing more.
  */
 final class CanopyFiller {
 
-    private static final double[][] AROUND = {{1, 0, 0}, {-1, 0, 0}, {0, 1, 0}, {0, -1, 0}, {0, 0, 1}, {0, 0, -1}};
+    private static final int AROUND_COUNT = 16;
+    private static final int SHELL_STEP = 7;
+    private static final double[][] AROUND = evenlyAround();
 
     private final CanopyGrid grid;
     private final Tree tree;
     private final double every;
     private final double spread;
-    private final boolean coarse;
     private final double sin;
     private final double cos;
     private final double east;
@@ -33,14 +34,29 @@ final class CanopyFiller {
         this.tree = tree;
         Setting setting = tree.setting();
         every = 0.8 * cell;
-        spread = setting.trade().light().leafSpreadCm() / 100;
-        coarse = cell > spread;
+        // spreading over cells and reading between them moves leaf by a root mean square of about one cell edge already
+        double wanted = setting.trade().light().leafSpreadCm() / 100;
+        spread = Math.sqrt(Math.max(0, wanted * wanted - cell * cell));
         sin = Math.sin(setting.rowBearing());
         cos = Math.cos(setting.rowBearing());
         east = setting.slope().east();
         north = setting.slope().north();
         middleX = setting.inRow() / 2;
         middleY = setting.betweenRows() / 2;
+    }
+
+    /** Points spread evenly through a ball whose root mean square radius is one: a golden spiral, each shell in turn. */
+    private static double[][] evenlyAround() {
+        double[][] points = new double[AROUND_COUNT][];
+        double ball = Math.sqrt(5.0 / 3);
+        for (int i = 0; i < AROUND_COUNT; i++) {
+            double z = 1 - (2 * i + 1.0) / AROUND_COUNT;
+            double angle = Math.PI * (3 - Math.sqrt(5)) * i;
+            double radius = ball * Math.cbrt((i * SHELL_STEP % AROUND_COUNT + 0.5) / AROUND_COUNT);
+            double level = radius * Math.sqrt(1 - z * z);
+            points[i] = new double[] {level * Math.cos(angle), level * Math.sin(angle), radius * z};
+        }
+        return points;
     }
 
     void fill() {
@@ -88,7 +104,7 @@ final class CanopyFiller {
     }
 
     private void leaf(Vec at, double area) {
-        if (coarse) {
+        if (spread == 0) {
             deposit(at.x(), at.y(), at.z(), area);
             return;
         }

@@ -32,7 +32,7 @@ final class ShapeFaults {
                 case LOP_SIDED -> lean();
                 case LOST_CONE -> spreadTheTop();
                 case OUT_OF_BOX -> outgrow();
-                case NOT_FILLED -> each(limb -> with(limb, limb.diameterMm(), limb.lengthCm() * 0.42));
+                case NOT_FILLED -> each(limb -> with(limb, limb.diameterMm(), limb.lengthCm() * 0.3));
                 case OLD_SPURS -> each(this::aged);
                 case MOVED_OUT -> each(this::bareInside);
                 case RANK_GROWTH -> each(limb -> grown(limb, 130));

@@ -288,7 +288,7 @@ class AssessorTest {
         Assessment answer = assessor.assess(AssessRequest.of(survey));
         assertThat(answer.measureNext()).hasSize(1);
         assertThat(answer.measureNext().get(0).limb()).isEqualTo("1");
-        assertThat(answer.measureNext().get(0).what()).isEqualTo("crotch angle");
+        assertThat(answer.measureNext().get(0).what()).isEqualTo("angle");
     }
 
     private List<String> rules(Survey survey, String school) {

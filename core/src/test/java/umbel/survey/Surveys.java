@@ -20,6 +20,7 @@ public final class Surveys {
     private Survey.Spacing spacing = new Survey.Spacing(4, 5);
     private Double latitude = 47.0;
     private String stock = "semi-dwarfing";
+    private String label = "test";
     private Double slope;
     private Double uphill;
     private Double net;
@@ -61,6 +62,11 @@ public final class Surveys {
 
     public Surveys spacing(double inRow, double betweenRows) {
         spacing = new Survey.Spacing(inRow, betweenRows);
+        return this;
+    }
+
+    public Surveys labelled(String words) {
+        label = words;
         return this;
     }
 
@@ -199,7 +205,7 @@ public final class Surveys {
         return new Survey(
                 Survey.FORMAT,
                 new Survey.TreeFacts(
-                        "test", species, leaf, system, cultivar, new Survey.Rootstock("", stock), spacing, 0.0),
+                        label, species, leaf, system, cultivar, new Survey.Rootstock("", stock), spacing, 0.0),
                 latitude == null ? null : new Survey.Site(latitude, 400.0, slope, uphill, net),
                 LocalDate.of(2027, 2, 2),
                 new Survey.TrunkMeasure(trunkMm, trunkAtCm, heightCm, unionCm),

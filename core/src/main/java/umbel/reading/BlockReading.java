@@ -1,0 +1,172 @@
+package umbel.reading;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.ToDoubleFunction;
+import umbel.wood.Axis;
+import umbel.wood.Condition;
+import umbel.wood.Tree;
+import umbel.wood.Units;
+
+/**
+ * A block seen as a whole: what its surveyed trees have in common, which of them stand out, how even they are.
+ *
+ * @param trees trees read
+ * @param medianSection median trunk cross-section, m²; 0 where no tree was read
+ * @param common rules that hold on several trees, the most frequent first
+ * @param outliers trees unlike the rest, with the reason
+ * @param evenness how even the trees are, by measure
+ */
+public record BlockReading(
+        int trees, double medianSection, List<Common> common, List<Outlier> outliers, List<Evenness> evenness) {
+
+    private static final double RUNT = 1 / 1.8;
+    private static final double STRONG = 1.4;
+    private static final int LEAST_FOR_OUTLIERS = 3;
+
+    /**
+     * One tree as read.
+     *
+     * @param id what the caller knows it by
+     * @param alive whether any limb lives
+     */
+    public record TreeRead(
+            long id,
+            String label,
+            double section,
+            boolean dwarfed,
+            boolean alive,
+            double height,
+            double under30,
+            double cropRatio,
+            List<Finding> findings) {
+
+        /** A tree as its reading tells it. */
+        public static TreeRead of(long id, String label, Tree tree, TreeReader.Reading reading) {
+            boolean alive = tree.limbs().isEmpty() || tree.limbs().stream().anyMatch(limb -> !limb.is(Condition.DEAD));
+            return new TreeRead(
+                    id,
+                    label,
+                    tree.setting().trunkSection(),
+                    tree.setting().isDwarfed(),
+                    alive,
+                    tree.axes().stream()
+                            .filter(Axis::isFrame)
+                            .mapToDouble(axis -> axis.course().top())
+                            .max()
+                            .orElse(0),
+                    reading.light().shareUnder(0.30),
+                    reading.crop().ratio(),
+                    reading.findings());
+        }
+    }
+
+    /** A rule that several trees break: how many, of how many, how many of them call for action. */
+    public record Common(String rule, int trees, double share, int act, String example) {}
+
+    /** A tree unlike its fellows: scion-rooted, runt or gap. */
+    public record Outlier(long id, String label, String kind, String reason) {}
+
+    /** Mean and coefficient of variation of one measure over the trees. */
+    public record Evenness(String measure, String unit, double mean, double variation) {}
+
+    /** Reads a block from its trees. */
+    public static BlockReading of(List<TreeRead> trees) {
+        double median = median(trees);
+        return new BlockReading(trees.size(), median, common(trees), outliers(trees, median), evenness(trees));
+    }
+
+    private static double median(List<TreeRead> trees) {
+        double[] sections = trees.stream()
+                .filter(TreeRead::alive)
+                .mapToDouble(TreeRead::section)
+                .sorted()
+                .toArray();
+        return sections.length == 0 ? 0 : (sections[(sections.length - 1) / 2] + sections[sections.length / 2]) / 2;
+    }
+
+    private static List<Common> common(List<TreeRead> trees) {
+        Map<String, List<Finding>> strongest = new HashMap<>();
+        for (TreeRead tree : trees) {
+            Map<String, Finding> own = new HashMap<>();
+            for (Finding finding : tree.findings()) {
+                own.merge(finding.rule(), finding, (a, b) -> b.severity().compareTo(a.severity()) > 0 ? b : a);
+            }
+            own.forEach((rule, finding) ->
+                    strongest.computeIfAbsent(rule, key -> new ArrayList<>()).add(finding));
+        }
+        return strongest.entrySet().stream()
+                .map(entry -> new Common(
+                        entry.getKey(),
+                        entry.getValue().size(),
+                        entry.getValue().size() / (double) trees.size(),
+                        (int) entry.getValue().stream()
+                                .filter(one -> one.severity() == Severity.ACT)
+                                .count(),
+                        entry.getValue().get(0).reason()))
+                .sorted(Comparator.comparingInt(Common::trees)
+                        .thenComparingInt(Common::act)
+                        .reversed()
+                        .thenComparing(Common::rule))
+                .toList();
+    }
+
+    private static List<Outlier> outliers(List<TreeRead> trees, double median) {
+        List<Outlier> outliers = new ArrayList<>();
+        for (TreeRead tree : trees) {
+            double ratio = median == 0 ? 1 : tree.section() / median;
+            if (!tree.alive()) {
+                outliers.add(new Outlier(tree.id(), tree.label(), "gap", "No limb of it lives: a gap in the row."));
+            } else if (trees.size() < LEAST_FOR_OUTLIERS) {
+                continue;
+            } else if (ratio < RUNT) {
+                outliers.add(new Outlier(
+                        tree.id(),
+                        tree.label(),
+                        "runt",
+                        String.format(
+                                Locale.ROOT,
+                                "Its trunk has %.0f %% of the median section: look for the cause before pruning it.",
+                                100 * ratio)));
+            } else if (ratio > STRONG && tree.dwarfed()) {
+                outliers.add(new Outlier(
+                        tree.id(),
+                        tree.label(),
+                        "scion-rooted",
+                        String.format(
+                                Locale.ROOT,
+                                "Its trunk has %.1f times the median section (%.0f cm²) on a dwarfing stock: inspect the union.",
+                                ratio,
+                                Units.toCm2(tree.section()))));
+            }
+        }
+        return outliers;
+    }
+
+    private static List<Evenness> evenness(List<TreeRead> trees) {
+        List<TreeRead> alive = trees.stream().filter(TreeRead::alive).toList();
+        if (alive.isEmpty()) {
+            return List.of();
+        }
+        return List.of(
+                evenness(alive, "trunk section", "cm²", tree -> Units.toCm2(tree.section())),
+                evenness(alive, "height", "m", TreeRead::height),
+                evenness(alive, "fruiting wood under 30 % light", "%", tree -> 100 * tree.under30()),
+                evenness(alive, "fruits set against what can be finished", "", TreeRead::cropRatio));
+    }
+
+    private static Evenness evenness(
+            List<TreeRead> trees, String measure, String unit, ToDoubleFunction<TreeRead> value) {
+        double mean = trees.stream().mapToDouble(value).average().orElse(0);
+        double square = trees.stream()
+                .mapToDouble(value)
+                .map(one -> (one - mean) * (one - mean))
+                .average()
+                .orElse(0);
+        return new Evenness(measure, unit, mean, mean == 0 ? 0 : Math.sqrt(square) / mean);
+    }
+}
