@@ -17,8 +17,8 @@ public class UmbelApplication {
     }
 
     @Bean
-    Knowledge knowledge() {
-        return Knowledge.shipped();
+    Knowledge knowledge(UmbelSettings settings) {
+        return Knowledge.with(settings.knowledge());
     }
 
     @Bean

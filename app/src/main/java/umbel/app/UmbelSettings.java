@@ -1,5 +1,6 @@
 package umbel.app;
 
+import java.nio.file.Path;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.util.unit.DataSize;
 
@@ -8,6 +9,7 @@ import org.springframework.util.unit.DataSize;
  *
  * @param demo whether to fill an empty data folder with the demo holding
  * @param largestBody largest request body accepted
+ * @param knowledge folder of the holding's own species, systems, schools, cultivars and rootstocks; need not exist
  */
 @ConfigurationProperties("umbel")
-public record UmbelSettings(boolean demo, DataSize largestBody) {}
+public record UmbelSettings(boolean demo, DataSize largestBody, Path knowledge) {}

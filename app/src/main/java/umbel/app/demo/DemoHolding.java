@@ -25,10 +25,11 @@ import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
+import umbel.practice.YearBefore;
 import umbel.survey.Survey;
 import umbel.survey.SurveyReader;
 
-/** Fills an empty data folder with an invented holding: three blocks and their surveyed trees, each with faults. */
+/** Fills an empty data folder with an invented holding: blocks of many kinds and their surveyed trees, each with faults. */
 @Component
 @Lazy(false)
 class DemoHolding {
@@ -84,6 +85,121 @@ class DemoHolding {
         kilnField(holding);
         longWall(holding);
         southCourt(holding);
+        geanWalk(holding);
+        hobBank(holding);
+        sunStep(holding);
+        gardenFence(holding);
+        nurseryCorner(holding);
+        karoTerrace(holdings.save(new Holding("Karo Terrace", -41, 60)));
+    }
+
+    private void geanWalk(Holding holding) {
+        Block block = blocks.save(new Block(
+                holding,
+                "Gean Walk",
+                "cherry-sweet",
+                "slender-axe",
+                "Nightjar, Pale Wren",
+                "dwarfing",
+                year() - 6,
+                260,
+                2.1,
+                4.5,
+                10,
+                "Many even, thin limbs; a fifth renewed each year in dry weather."));
+        surveyTwice(block, 2, 4, 6, 401, "Nightjar", Fault.HANGERS, Fault.THICK_LIMB);
+        survey(block, 2, 9, 6, 402, "Pale Wren", Fault.OLD_SPURS);
+        survey(block, 5, 1, 1, 403, "Nightjar");
+    }
+
+    private void hobBank(Holding holding) {
+        Block block = blocks.save(new Block(
+                holding,
+                "Hob Bank",
+                "plum-japanese",
+                "open-centre",
+                "Velvet Hob",
+                "seedling",
+                year() - 28,
+                14,
+                5,
+                6,
+                40,
+                "Old trees, fruit at the top; lowered over three winters."));
+        surveyTwice(block, 1, 1, 28, 501, "Velvet Hob", Fault.TOO_TALL, Fault.WATER_SPROUTS, Fault.OLD_SPURS);
+        survey(block, 1, 5, 28, 502, "Velvet Hob", Fault.TOO_TALL, Fault.DEAD_LIMB, Fault.LOP_SIDED);
+    }
+
+    private void sunStep(Holding holding) {
+        Block block = blocks.save(new Block(
+                holding,
+                "Sun Step",
+                "apricot",
+                "open-centre",
+                "Small Lantern",
+                "semi-vigorous",
+                year() - 2,
+                24,
+                4,
+                5,
+                120,
+                "Young frames on a south slope."));
+        survey(block, 1, 3, 2, 601, "Small Lantern", Fault.TIGHT_CROTCH);
+        survey(block, 2, 2, 2, 602, "Small Lantern");
+    }
+
+    private void gardenFence(Holding holding) {
+        Block block = blocks.save(new Block(
+                holding,
+                "Garden Fence",
+                "pear",
+                "espalier",
+                "Dame Orrin",
+                "semi-dwarfing",
+                year() - 9,
+                6,
+                4,
+                3,
+                90,
+                "Three tiers on the fence; short-spurred in summer."));
+        surveyTwice(block, 1, 2, 9, 701, "Dame Orrin", Fault.WATER_SPROUTS);
+        survey(block, 1, 4, 9, 702, "Dame Orrin", Fault.OUT_OF_BOX);
+    }
+
+    private void nurseryCorner(Holding holding) {
+        Block block = blocks.save(new Block(
+                holding,
+                "Nursery Corner",
+                "plum-european",
+                "central-leader",
+                "Lantern Gage",
+                "semi-vigorous",
+                year() - 3,
+                30,
+                5,
+                5.5,
+                10,
+                "Newly planted, to choose a system by."));
+        survey(block, 1, 1, 3, 801, "Lantern Gage", Fault.RIVAL_LEADER);
+        survey(block, 1, 2, 3, 802, "Lantern Gage", Fault.WEAK_GROWTH);
+    }
+
+    private void karoTerrace(Holding holding) {
+        Block block = blocks.save(new Block(
+                holding,
+                "Karo Terrace",
+                "citrus",
+                "open-centre",
+                "Tui Gold",
+                "semi-vigorous",
+                year() - 7,
+                40,
+                4,
+                5,
+                75,
+                "The other hemisphere: after harvest and after frost."));
+        survey(block, 1, 6, 7, 901, "Tui Gold", Fault.LOW_LIMB, Fault.CROSSING_LIMBS);
+        survey(block, 2, 3, 7, 902, "Tui Gold");
     }
 
     private void kilnField(Holding holding) {
@@ -165,7 +281,18 @@ class DemoHolding {
 
     private SurveyEntry survey(Block block, int row, int place, int leaf, long seed, String cultivar, Fault... faults) {
         OrchardTree tree = trees.save(new OrchardTree(block, row, place));
-        Survey made = PracticeTree.survey(block.system(), leaf, seed, faults);
+        return save(tree, block, PracticeTree.survey(block.species(), block.system(), leaf, seed, faults), cultivar);
+    }
+
+    /** A tree surveyed last year as well. */
+    private void surveyTwice(Block block, int row, int place, int leaf, long seed, String cultivar, Fault... faults) {
+        SurveyEntry now = survey(block, row, place, leaf, seed, cultivar, faults);
+        Survey before = YearBefore.of(SurveyReader.read(now.document()));
+        surveys.save(new SurveyEntry(
+                now.tree(), now.surveyedOn().minusYears(1), SurveyReader.write(before), clock.instant()));
+    }
+
+    private SurveyEntry save(OrchardTree tree, Block block, Survey made, String cultivar) {
         Survey.TreeFacts facts = made.tree();
         String habit = cultivar.equals("Merrow Late") ? "tip" : "standard";
         LocalDate day = LocalDate.now(clock).minusDays(3);
@@ -180,7 +307,7 @@ class DemoHolding {
                         new Survey.Rootstock("", block.stock()),
                         facts.spacing(),
                         block.rowBearingDeg()),
-                made.site(),
+                Survey.Site.level(block.holding().latitudeDeg(), block.holding().elevationM()),
                 day,
                 made.trunk(),
                 made.limbs());

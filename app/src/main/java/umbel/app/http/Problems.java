@@ -1,6 +1,5 @@
 package umbel.app.http;
 
-import umbel.format.FieldError;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
@@ -21,6 +20,7 @@ import org.springframework.web.servlet.resource.NoResourceFoundException;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.cut.ImpossibleCut;
+import umbel.format.FieldError;
 import umbel.knowledge.NotSupported;
 import umbel.survey.InvalidSurvey;
 
@@ -63,10 +63,10 @@ public class Problems {
 
     @ExceptionHandler
     ProblemDetail notSupported(NotSupported e) {
-        String field = e.field().equals("school") ? "school" : "survey." + e.field();
+        String field = e.field().startsWith("school") ? e.field() : "survey." + e.field();
         return problem(
                 HttpStatus.UNPROCESSABLE_CONTENT,
-                e.known() ? "Not yet supported" : "Unknown",
+                "Unknown",
                 e.getMessage(),
                 List.of(new FieldError(field, e.getMessage())));
     }

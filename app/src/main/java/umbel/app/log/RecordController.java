@@ -1,6 +1,5 @@
 package umbel.app.log;
 
-import umbel.format.FieldError;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
@@ -32,6 +31,7 @@ import umbel.app.plan.PlanService;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.assess.Mark;
+import umbel.format.FieldError;
 import umbel.survey.InvalidSurvey;
 
 /** Keeps what was done to a tree, and tells its history. */

@@ -14,8 +14,12 @@ import umbel.app.plan.WorkRepository;
 import umbel.app.survey.Readings;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
+import umbel.knowledge.Cultivar;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.PlanRules;
+import umbel.knowledge.Rootstock;
+import umbel.knowledge.Species;
+import umbel.knowledge.TrainingSystem;
 import umbel.reading.Finding;
 import umbel.reading.Severity;
 import umbel.wood.Units;
@@ -58,6 +62,7 @@ public class HoldingService {
     /** One block. */
     public record BlockLine(
             long id,
+            String holding,
             String name,
             String species,
             String speciesName,
@@ -111,12 +116,17 @@ public class HoldingService {
     /** A choice by id and name. */
     public record Choice(String id, String name, String why) {}
 
-    /** A system with the species it is supported for. */
+    /** A system with the species it is usually chosen for. */
     public record SystemChoice(String id, String name, List<String> species) {}
 
     /** What can be chosen from. */
     public record KnownThings(
-            List<Choice> species, List<SystemChoice> systems, List<Choice> schools, List<PlanRules.Purpose> purposes) {}
+            List<Choice> species,
+            List<SystemChoice> systems,
+            List<Choice> schools,
+            List<PlanRules.Purpose> purposes,
+            List<Cultivar> cultivars,
+            List<Rootstock> rootstocks) {}
 
     @Transactional(readOnly = true)
     public HoldingPage page() {
@@ -164,16 +174,25 @@ public class HoldingService {
                         .map(one -> new Choice(one.id(), one.name(), ""))
                         .toList(),
                 knowledge.allSystems().stream()
-                        .map(one -> new SystemChoice(one.id(), one.name(), one.species()))
+                        .map(one -> new SystemChoice(one.id(), one.name(), usedFor(one)))
                         .toList(),
                 knowledge.allSchools().stream()
                         .map(one -> new Choice(one.id(), one.name(), one.why()))
                         .toList(),
-                knowledge.plan().purposes());
+                knowledge.plan().purposes(),
+                knowledge.cultivars(),
+                knowledge.rootstocks());
+    }
+
+    private List<String> usedFor(TrainingSystem system) {
+        return knowledge.allSpecies().stream()
+                .filter(species -> species.systems().contains(system.id()))
+                .map(Species::id)
+                .toList();
     }
 
     private TreeLine line(SurveyEntry entry, Work work) {
-        Readings.ReadTree read = readings.of(entry, null, null);
+        Readings.ReadTree read = readings.of(entry);
         List<Finding> findings = read.reading().findings();
         List<WorkRecord> done =
                 records.findByTreeIdOrderByDoneOnDescIdDesc(entry.tree().id());
@@ -201,24 +220,23 @@ public class HoldingService {
     }
 
     private BlockLine line(Block block) {
-        boolean supported =
-                knowledge.allSpecies().stream().anyMatch(one -> one.id().equals(block.species()))
-                        && knowledge.allSystems().stream()
-                                .anyMatch(one -> one.id().equals(block.system())
-                                        && one.species().contains(block.species()));
+        boolean supported = knowledge.allSpecies().stream()
+                        .anyMatch(one -> one.id().equals(block.species()))
+                && knowledge.allSystems().stream().anyMatch(one -> one.id().equals(block.system()));
         return new BlockLine(
                 block.id(),
+                block.holding().name(),
                 block.name(),
                 block.species(),
                 knowledge.allSpecies().stream()
                         .filter(one -> one.id().equals(block.species()))
-                        .map(umbel.knowledge.Species::name)
+                        .map(Species::name)
                         .findFirst()
                         .orElse(block.species()),
                 block.system(),
                 knowledge.allSystems().stream()
                         .filter(one -> one.id().equals(block.system()))
-                        .map(umbel.knowledge.TrainingSystem::name)
+                        .map(TrainingSystem::name)
                         .findFirst()
                         .orElse(block.system()),
                 block.cultivar(),

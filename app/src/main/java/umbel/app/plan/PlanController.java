@@ -39,6 +39,18 @@ class PlanController {
         return plans.marked(id, decisions);
     }
 
+    /** What limbs take from each other, and sections through the tree. */
+    @GetMapping("/light")
+    TreeAnswers.LightLayer light(@PathVariable long id) {
+        return plans.light(id);
+    }
+
+    /** The tree under its crop. */
+    @GetMapping("/harvest")
+    TreeAnswers.HarvestLayer harvest(@PathVariable long id) {
+        return plans.harvest(id);
+    }
+
     /** What could be done to one limb, and what each would do beside the marks so far. */
     @PostMapping("/limbs/{limb}/options")
     List<TreeAnswers.Option> options(

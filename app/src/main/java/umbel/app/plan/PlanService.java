@@ -1,6 +1,8 @@
 package umbel.app.plan;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -20,6 +22,7 @@ import umbel.assess.Assessment;
 import umbel.assess.Assessor;
 import umbel.assess.Mark;
 import umbel.assess.Words;
+import umbel.crop.HarvestLoad;
 import umbel.cut.CutTree;
 import umbel.cut.Effect;
 import umbel.cut.ImpossibleCut;
@@ -27,6 +30,9 @@ import umbel.cut.Operation;
 import umbel.cut.Options;
 import umbel.cut.Target;
 import umbel.knowledge.Knowledge;
+import umbel.knowledge.SchoolLines;
+import umbel.light.LightSection;
+import umbel.light.LightTaken;
 import umbel.plan.Limits;
 import umbel.plan.Plan;
 import umbel.plan.Planner;
@@ -38,6 +44,7 @@ import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Tree;
 import umbel.wood.Units;
+import umbel.wood.Vec;
 
 /** Joins a saved tree with the core's reading, cutting and planning. */
 @Service
@@ -80,7 +87,8 @@ public class PlanService {
         return new TreeAnswers.TreePage(
                 name(tree, survey, read),
                 StandDrawing.of(read.tree(), read.reading().light()),
-                assessor.reading(read.tree(), read.reading()),
+                TargetShape.of(read.tree().setting()),
+                assessor.reading(read.tree(), sure(survey, read), read.school()),
                 new TreeAnswers.LimitsInForce(
                         limits.woodShare(),
                         limits.bigCuts(),
@@ -95,14 +103,15 @@ public class PlanService {
 
     @Transactional(readOnly = true)
     public TreeAnswers.Plans plans(long treeId, Decisions decisions) {
-        Readings.ReadTree read = read(newest(treeId), decisions);
+        SurveyEntry survey = newest(treeId);
+        Readings.ReadTree read = read(survey, decisions);
         AssessRequest request = request(read, decisions);
         Wish wish = assessor.wish(request, read.tree(), operations(decisions), new HashSet<>(decisions.refused()));
-        List<Plan> plans = Planner.plans(read.tree(), read.reading(), wish);
+        List<Plan> plans = Planner.plans(read.tree(), sure(survey, read), wish);
         return new TreeAnswers.Plans(
                 plans.stream().map(plan -> assessor.plan(read.tree(), plan)).toList(),
                 assessor.timing(read.tree(), "dormant"),
-                Assessor.measureNext(read.reading().findings()));
+                Assessor.measureNext(readings.certaintyOf(survey, read)));
     }
 
     @Transactional(readOnly = true)
@@ -116,9 +125,94 @@ public class PlanService {
                 cuts(cut),
                 moved(cut),
                 effects(cut, limits.reach()),
-                TreeReader.findings(cut.left(), read.school(), sum.light(), limits.reach()).stream()
-                        .map(Assessor::finding)
-                        .toList());
+                assessor.findings(
+                        read.tree(),
+                        read.school(),
+                        TreeReader.findings(cut.left(), read.school(), sum.light(), limits.reach(), read.company())));
+    }
+
+    /** What each limb takes from the others, and two sections through the tree: along its row and across it. */
+    @Transactional(readOnly = true)
+    public TreeAnswers.LightLayer light(long treeId) {
+        Readings.ReadTree read = standing(treeId);
+        double row = read.tree().setting().rowBearing();
+        return new TreeAnswers.LightLayer(
+                LightTaken.of(read.tree()).stream()
+                        .map(shade -> new TreeAnswers.ShadeLine(
+                                shade.limb(),
+                                Units.round(shade.fromTree(), 4),
+                                shade.fromLimbs().entrySet().stream()
+                                        .limit(6)
+                                        .map(entry -> new TreeAnswers.ShadeOn(
+                                                entry.getKey(), Units.round(entry.getValue(), 3)))
+                                        .toList()))
+                        .toList(),
+                List.of(
+                        section(LightSection.of(read.tree(), row)),
+                        section(LightSection.of(read.tree(), row + Math.PI / 2))));
+    }
+
+    private static TreeAnswers.Section section(LightSection section) {
+        return new TreeAnswers.Section(
+                Units.round(Units.toDegrees(section.bearing()), 1),
+                section.from(),
+                section.step(),
+                section.columns(),
+                Arrays.stream(section.light())
+                        .map(light -> Units.round(light, 3))
+                        .toArray());
+    }
+
+    /** The tree under the crop it is meant to carry. */
+    @Transactional(readOnly = true)
+    public TreeAnswers.HarvestLayer harvest(long treeId) {
+        Readings.ReadTree read = standing(treeId);
+        HarvestLoad load = HarvestLoad.drawn(
+                read.tree(), read.reading().light(), read.reading().crop());
+        HarvestLoad unthinned =
+                HarvestLoad.unthinned(read.tree(), read.reading().light());
+        List<TreeAnswers.Moved> moved = new ArrayList<>();
+        List<TreeAnswers.Hung> hung = new ArrayList<>();
+        for (Axis axis : load.tree().axes()) {
+            Axis was = read.tree().axis(axis.index());
+            Vec end = axis.course().at(axis.length());
+            if (end.minus(was.course().at(was.length())).length() > 0.004) {
+                moved.add(new TreeAnswers.Moved(
+                        axis.index(), StandDrawing.line(axis, null).points()));
+            }
+        }
+        double share = read.reading().crop().expectedFruits() <= 0
+                ? 0
+                : load.fruits() / read.reading().crop().flowerBuds();
+        for (Axis axis : load.tree().axes()) {
+            if (axis.flowerBuds() * share > 0.02) {
+                Vec at = axis.course().at(axis.length());
+                hung.add(new TreeAnswers.Hung(axis.index(), Units.round(axis.flowerBuds() * share, 2), new double[] {
+                    Units.round(at.x(), 3), Units.round(at.y(), 3), Units.round(at.z(), 3)
+                }));
+            }
+        }
+        return new TreeAnswers.HarvestLayer(
+                moved,
+                hung,
+                Units.round(2 * Math.cbrt(read.tree().setting().fruitMass() / 1000 / 4.19), 4),
+                Assessor.harvest(load),
+                Assessor.harvest(unthinned));
+    }
+
+    /** The newest survey of a tree as it was read under what is decided on it. */
+    @Transactional(readOnly = true)
+    public Readings.ReadTree standing(long treeId) {
+        SurveyEntry survey = newest(treeId);
+        return read(survey, standing(treeId, survey).decisions());
+    }
+
+    private TreeReader.Reading sure(SurveyEntry survey, Readings.ReadTree read) {
+        TreeReader.Reading reading = read.reading();
+        return new TreeReader.Reading(
+                reading.light(),
+                reading.crop(),
+                readings.certaintyOf(survey, read).findings());
     }
 
     @Transactional(readOnly = true)
@@ -357,10 +451,26 @@ public class PlanService {
         return readings.of(
                 survey,
                 decisions.school(),
-                decisions.hold() == null ? null : decisions.hold().reachM());
+                lines(decisions),
+                decisions.hold() == null ? null : decisions.hold().reachM(),
+                readings.companyOf(survey));
     }
 
-    private static AssessRequest request(Readings.ReadTree read, Decisions decisions) {
+    /** The school's own lines as the core wants them: yes and no are kept as 1 and 0. */
+    private Map<String, Object> lines(Decisions decisions) {
+        if (decisions.schoolLines().isEmpty()) {
+            return Map.of();
+        }
+        Map<String, Object> usual = SchoolLines.of(knowledge.school("classic"));
+        Map<String, Object> lines = new HashMap<>();
+        decisions
+                .schoolLines()
+                .forEach((line, value) ->
+                        lines.put(line, usual.get(line) instanceof Boolean ? (Object) (value != 0) : (Object) value));
+        return lines;
+    }
+
+    private AssessRequest request(Readings.ReadTree read, Decisions decisions) {
         Decisions.Hold hold = decisions.hold();
         return new AssessRequest(
                 read.request().survey(),
@@ -370,6 +480,8 @@ public class PlanService {
                 decisions.school(),
                 hold == null ? null : new AssessRequest.LimitsAsked(hold.woodShare(), hold.bigCuts(), hold.reachM()),
                 null,
+                null,
+                lines(decisions),
                 null);
     }
 

@@ -35,6 +35,7 @@ public final class TreeAnswers {
     public record TreePage(
             TreeName name,
             StandDrawing drawing,
+            TargetShape target,
             Assessment.ReadingAnswer reading,
             LimitsInForce limits,
             List<LimbLine> limbs,
@@ -111,6 +112,29 @@ public final class TreeAnswers {
             double flowerShare,
             double under30Before,
             double under30After) {}
+
+    /** What a limb takes from another: mean light its sites would gain without it. */
+    public record ShadeOn(String limb, double light) {}
+
+    /** What a limb takes from the whole tree, and from which limbs most. */
+    public record ShadeLine(String limb, double fromTree, List<ShadeOn> fromLimbs) {}
+
+    /** Light on an upright plane through the trunk; rows from the ground up. */
+    public record Section(double bearingDeg, double fromM, double stepM, int columns, double[] light) {}
+
+    /** Light between limbs, and through the tree. */
+    public record LightLayer(List<ShadeLine> shades, List<Section> sections) {}
+
+    /** Fruit on one axis and where it hangs. */
+    public record Hung(int axis, double fruits, double[] place) {}
+
+    /** The tree at harvest: what moved, what hangs where, each limb thinned to the target and unthinned. */
+    public record HarvestLayer(
+            List<Moved> moved,
+            List<Hung> hung,
+            double fruitDiameterM,
+            List<Assessment.HarvestAnswer> limbs,
+            List<Assessment.HarvestAnswer> unthinned) {}
 
     /** Decisions to keep, and the version they were made from. */
     public record Keep(Decisions decisions, long version) {}

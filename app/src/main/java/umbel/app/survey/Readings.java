@@ -2,35 +2,64 @@ package umbel.app.survey;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Component;
 import umbel.assess.AssessRequest;
 import umbel.assess.Assessor;
 import umbel.knowledge.School;
+import umbel.light.LightModel;
+import umbel.reading.Certainty;
+import umbel.reading.Company;
+import umbel.reading.FruitingCentre;
 import umbel.reading.TreeReader;
+import umbel.survey.Survey;
 import umbel.survey.SurveyReader;
 import umbel.wood.Tree;
+import umbel.wood.Units;
 
 /** Trees built and read from saved surveys, kept while they are looked at. Saved surveys never change, so these cannot go stale. */
 @Component
 public class Readings {
 
-    private static final int MOST = 200;
+    private static final int MOST = 300;
+    private static final double DAYS_A_YEAR = 365.25;
 
     private final Assessor assessor;
+    private final SurveyRepository surveys;
     private final Cache<Key, ReadTree> kept =
             Caffeine.newBuilder().maximumSize(MOST).build();
+    private final Cache<Key, Certainty.Answer> sure =
+            Caffeine.newBuilder().maximumSize(MOST).build();
+    private final Cache<Long, Company> companies =
+            Caffeine.newBuilder().expireAfterWrite(Duration.ofMinutes(1)).build();
+    private final Cache<Long, Double> trunks =
+            Caffeine.newBuilder().maximumSize(20_000).build();
 
-    private record Key(long surveyId, String school, double reach) {}
+    private record Key(long surveyId, String school, double reach, Map<String, Object> lines, Company company) {}
 
     /** A saved survey's tree, and what was read on it. */
-    public record ReadTree(AssessRequest request, Tree tree, School school, TreeReader.Reading reading) {}
+    public record ReadTree(
+            AssessRequest request, Tree tree, School school, Company company, TreeReader.Reading reading) {}
 
-    public Readings(Assessor assessor) {
+    public Readings(Assessor assessor, SurveyRepository surveys) {
         this.assessor = assessor;
+        this.surveys = surveys;
     }
 
-    /** The survey's tree, read by a school and for a reach; null takes the usual ones. */
-    public ReadTree of(SurveyEntry survey, String school, Double reachM) {
+    /** The survey's tree, read by the usual school and for the usual reach, for itself alone. */
+    public ReadTree of(SurveyEntry survey) {
+        return of(survey, null, Map.of(), null, Company.NONE);
+    }
+
+    /**
+     * The survey's tree, read by a school and for a reach; null takes the usual ones.
+     *
+     * @param lines lines of the school set otherwise
+     */
+    public ReadTree of(SurveyEntry survey, String school, Map<String, Object> lines, Double reachM, Company company) {
         AssessRequest request = new AssessRequest(
                 SurveyReader.read(survey.document()),
                 null,
@@ -39,12 +68,56 @@ public class Readings {
                 school,
                 reachM == null ? null : new AssessRequest.LimitsAsked(null, null, reachM),
                 null,
+                null,
+                lines,
                 null);
         School judged = assessor.school(request);
         Tree built = assessor.tree(request);
         double reach = assessor.limits(request, built).reach();
         return kept.get(
-                new Key(survey.id(), judged.id(), reach),
-                key -> new ReadTree(request, built, judged, TreeReader.read(built, judged, reach)));
+                new Key(survey.id(), judged.id(), reach, lines, company),
+                key -> new ReadTree(request, built, judged, company, TreeReader.read(built, judged, reach, company)));
+    }
+
+    /** How sure that reading is, found by reading again with measuring errors drawn; some tenths of a second the first time. */
+    public Certainty.Answer certaintyOf(SurveyEntry survey, ReadTree read) {
+        double reach = assessor.limits(read.request(), read.tree()).reach();
+        Map<String, Object> lines =
+                read.request().schoolLines() == null ? Map.of() : read.request().schoolLines();
+        return sure.get(
+                new Key(survey.id(), read.school().id(), reach, lines, read.company()),
+                key -> assessor.certainty(read.request(), reach, read.company(), read.reading()));
+    }
+
+    /** What the newest surveys of its block and its own earlier one tell of a tree; up to a minute old. */
+    public Company companyOf(SurveyEntry survey) {
+        return companies.get(survey.id(), id -> lookAround(survey));
+    }
+
+    private Company lookAround(SurveyEntry survey) {
+        double[] sections = surveys.findNewestOfBlock(survey.tree().block().id()).stream()
+                .mapToDouble(this::trunkSection)
+                .sorted()
+                .toArray();
+        Double median = sections.length < 3 ? null : sections[sections.length / 2];
+        List<SurveyEntry> own =
+                surveys.findByTreeIdOrderBySurveyedOnDescIdDesc(survey.tree().id());
+        SurveyEntry earlier = own.stream()
+                .filter(one -> one.surveyedOn().isBefore(survey.surveyedOn().minusDays(200)))
+                .findFirst()
+                .orElse(null);
+        if (earlier == null) {
+            return new Company(median, null, 0);
+        }
+        Tree before = assessor.tree(AssessRequest.of(SurveyReader.read(earlier.document())));
+        double years = ChronoUnit.DAYS.between(earlier.surveyedOn(), survey.surveyedOn()) / DAYS_A_YEAR;
+        return new Company(median, FruitingCentre.of(before, LightModel.read(before)), years);
+    }
+
+    private double trunkSection(SurveyEntry survey) {
+        return trunks.get(survey.id(), id -> {
+            Survey read = SurveyReader.read(survey.document());
+            return Units.section(Units.fromMm(read.trunk().diameterMm()));
+        });
     }
 }

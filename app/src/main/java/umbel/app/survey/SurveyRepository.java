@@ -16,4 +16,11 @@ public interface SurveyRepository extends JpaRepository<SurveyEntry, Long> {
     @Query("select s from SurveyEntry s where not exists (select 1 from SurveyEntry t where t.tree = s.tree"
             + " and (t.surveyedOn > s.surveyedOn or (t.surveyedOn = s.surveyedOn and t.id > s.id)))")
     List<SurveyEntry> findNewest();
+
+    /** The newest survey of every tree of one block. */
+    @Query("select s from SurveyEntry s where s.tree.block.id = :block and not exists (select 1 from SurveyEntry t"
+            + " where t.tree = s.tree"
+            + " and (t.surveyedOn > s.surveyedOn or (t.surveyedOn = s.surveyedOn and t.id > s.id)))"
+            + " order by s.tree.rowNo, s.tree.placeNo")
+    List<SurveyEntry> findNewestOfBlock(long block);
 }

@@ -15,7 +15,7 @@ import umbel.app.UmbelSettings;
 
 class BodyLimitTest {
 
-    private final BodyLimit limit = new BodyLimit(new UmbelSettings(false, DataSize.ofKilobytes(1)));
+    private final BodyLimit limit = new BodyLimit(new UmbelSettings(false, DataSize.ofKilobytes(1), null));
 
     @Test
     void aStatedLengthOverTheLimitIsRefusedBeforeAnythingIsRead() throws Exception {

@@ -22,8 +22,8 @@ class TreeApiTest {
     void theHoldingShowsWhatEachTreeNeeds() {
         JsonNode holding = umbel.get("/api/holding").json();
         assertThat(holding.get("name").asString()).isEqualTo("Halden Combe Orchards");
-        assertThat(holding.get("blocks")).hasSize(3);
-        assertThat(holding.get("trees").size()).isGreaterThanOrEqualTo(10);
+        assertThat(holding.get("blocks")).hasSize(9);
+        assertThat(holding.get("trees").size()).isGreaterThanOrEqualTo(20);
         holding.get("trees").forEach(tree -> {
             assertThat(tree.get("act").asInt())
                     .isLessThanOrEqualTo(tree.get("all").asInt());

@@ -5,35 +5,37 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import umbel.assess.Assessor;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.NotSupported;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
+import umbel.reading.Company;
 import umbel.reading.Finding;
 import umbel.survey.SurveyReader;
 
 class ReadingsTest {
 
-    private final Readings readings = new Readings(new Assessor(Knowledge.shipped()));
+    private final Readings readings = new Readings(new Assessor(Knowledge.shipped()), mock(SurveyRepository.class));
 
     @Test
     void aSavedSurveyIsReadOnceForEachSchoolAndReach() {
         SurveyEntry entry = entry(1, Fault.TIGHT_CROTCH);
-        Readings.ReadTree first = readings.of(entry, null, null);
-        assertThat(readings.of(entry, null, null)).isSameAs(first);
-        assertThat(readings.of(entry, "classic", null))
+        Readings.ReadTree first = readings.of(entry);
+        assertThat(readings.of(entry)).isSameAs(first);
+        assertThat(readings.of(entry, "classic", Map.of(), null, Company.NONE))
                 .as("the usual school by name")
                 .isSameAs(first);
-        assertThat(readings.of(entry, "gentle", null)).isNotSameAs(first);
-        assertThat(readings.of(entry, null, 1.5)).isNotSameAs(first);
+        assertThat(readings.of(entry, "gentle", Map.of(), null, Company.NONE)).isNotSameAs(first);
+        assertThat(readings.of(entry, null, Map.of(), 1.5, Company.NONE)).isNotSameAs(first);
     }
 
     @Test
     void differentSurveysAreDifferentTrees() {
-        Readings.ReadTree plain = readings.of(entry(1), null, null);
-        Readings.ReadTree tight = readings.of(entry(2, Fault.TIGHT_CROTCH), null, null);
+        Readings.ReadTree plain = readings.of(entry(1));
+        Readings.ReadTree tight = readings.of(entry(2, Fault.TIGHT_CROTCH));
         assertThat(plain.reading().findings()).extracting(Finding::rule).doesNotContain("tight-crotch");
         assertThat(tight.reading().findings()).extracting(Finding::rule).contains("tight-crotch");
     }
@@ -41,17 +43,22 @@ class ReadingsTest {
     @Test
     void reachMovesWhatIsTooHigh() {
         SurveyEntry entry = entry(3);
-        assertThat(readings.of(entry, null, 1.2).reading().findings())
+        assertThat(readings.of(entry, null, Map.of(), 1.2, Company.NONE)
+                        .reading()
+                        .findings())
                 .extracting(Finding::rule)
                 .contains("over-height");
-        assertThat(readings.of(entry, null, 3.0).reading().findings())
+        assertThat(readings.of(entry, null, Map.of(), 3.0, Company.NONE)
+                        .reading()
+                        .findings())
                 .extracting(Finding::rule)
                 .doesNotContain("over-height");
     }
 
     @Test
     void aSchoolNobodyKnowsIsRefused() {
-        assertThatThrownBy(() -> readings.of(entry(4), "wild", null)).isInstanceOf(NotSupported.class);
+        assertThatThrownBy(() -> readings.of(entry(4), "wild", Map.of(), null, Company.NONE))
+                .isInstanceOf(NotSupported.class);
     }
 
     private static SurveyEntry entry(long id, Fault... faults) {

@@ -1,0 +1,128 @@
+package umbel.app.exchange;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import umbel.app.http.NotFound;
+import umbel.app.orchard.Block;
+import umbel.app.orchard.BlockRepository;
+import umbel.app.orchard.OrchardTree;
+import umbel.app.orchard.TreeRepository;
+import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.SurveyRepository;
+import umbel.assess.AssessRequest;
+import umbel.assess.Assessor;
+import umbel.format.FieldError;
+import umbel.survey.InvalidSurvey;
+import umbel.survey.Survey;
+import umbel.survey.SurveyCsv;
+import umbel.survey.SurveyReader;
+
+/**
+ * Brings a table of surveys into a block. A tree's label ends in its row and place, as {@code Long Wall 3-14}; a survey that a
+ * tree already has, word for word, is not written again, so a table may be sent twice.
+ */
+@Service
+public class SurveyImport {
+
+    private static final Pattern PLACE = Pattern.compile("(?:^|.*\\s)(\\d{1,4})-(\\d{1,4})$");
+
+    private final BlockRepository blocks;
+    private final TreeRepository trees;
+    private final SurveyRepository surveys;
+    private final Assessor assessor;
+    private final Clock clock = Clock.systemDefaultZone();
+
+    public SurveyImport(BlockRepository blocks, TreeRepository trees, SurveyRepository surveys, Assessor assessor) {
+        this.blocks = blocks;
+        this.trees = trees;
+        this.surveys = surveys;
+        this.assessor = assessor;
+    }
+
+    /** What became, or would become, of one tree of the table: new-tree, new-survey or there-already. */
+    public record Line(String label, int row, int place, int limbs, String outcome) {}
+
+    /** What a table does. */
+    public record Outcome(List<Line> trees, boolean written) {}
+
+    private record Placed(Survey survey, int row, int place) {}
+
+    /** What the table would write. */
+    @Transactional(readOnly = true)
+    public Outcome preview(long blockId, String table) {
+        Block block = blocks.findById(blockId).orElseThrow(() -> new NotFound("block", blockId));
+        return new Outcome(placed(table).stream().map(one -> line(block, one)).toList(), false);
+    }
+
+    /** Writes the table. */
+    @Transactional
+    public Outcome write(long blockId, String table) {
+        Block block = blocks.findById(blockId).orElseThrow(() -> new NotFound("block", blockId));
+        List<Line> lines = new ArrayList<>();
+        for (Placed one : placed(table)) {
+            Line line = line(block, one);
+            lines.add(line);
+            if (!line.outcome().equals("there-already")) {
+                OrchardTree tree = trees.findByBlockIdAndRowNoAndPlaceNo(blockId, one.row(), one.place())
+                        .orElseGet(() -> trees.save(new OrchardTree(block, one.row(), one.place())));
+                surveys.save(
+                        new SurveyEntry(tree, dayOf(one.survey()), SurveyReader.write(one.survey()), clock.instant()));
+            }
+        }
+        return new Outcome(lines, true);
+    }
+
+    private Line line(Block block, Placed one) {
+        OrchardTree tree = trees.findByBlockIdAndRowNoAndPlaceNo(block.id(), one.row(), one.place())
+                .orElse(null);
+        String document = SurveyReader.write(one.survey());
+        boolean there = tree != null
+                && surveys.findByTreeIdOrderBySurveyedOnDescIdDesc(tree.id()).stream()
+                        .anyMatch(entry -> entry.document().equals(document));
+        return new Line(
+                block.name() + " " + one.row() + "-" + one.place(),
+                one.row(),
+                one.place(),
+                one.survey().limbs().size(),
+                there ? "there-already" : tree == null ? "new-tree" : "new-survey");
+    }
+
+    private List<Placed> placed(String table) {
+        List<Placed> placed = new ArrayList<>();
+        List<FieldError> errors = new ArrayList<>();
+        Set<String> seen = new HashSet<>();
+        int number = 0;
+        for (Survey survey : SurveyCsv.read(table)) {
+            number++;
+            String label = survey.tree().label() == null ? "" : survey.tree().label();
+            Matcher match = PLACE.matcher(label);
+            if (!match.matches()) {
+                errors.add(new FieldError(
+                        "tree " + number + ", label", "'" + label + "' does not end in row and place, as 3-14."));
+                continue;
+            }
+            if (!seen.add(match.group(1) + "-" + match.group(2) + " " + survey.surveyedOn())) {
+                errors.add(new FieldError(
+                        "tree " + number + ", label", "The table holds " + label + " twice for the same day."));
+            }
+            assessor.tree(AssessRequest.of(survey));
+            placed.add(new Placed(survey, Integer.parseInt(match.group(1)), Integer.parseInt(match.group(2))));
+        }
+        if (!errors.isEmpty()) {
+            throw new InvalidSurvey(errors);
+        }
+        return placed;
+    }
+
+    private LocalDate dayOf(Survey survey) {
+        return survey.surveyedOn() == null ? LocalDate.now(clock) : survey.surveyedOn();
+    }
+}

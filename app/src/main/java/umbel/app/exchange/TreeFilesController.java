@@ -1,0 +1,109 @@
+package umbel.app.exchange;
+
+import io.swagger.v3.oas.annotations.Hidden;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import umbel.app.plan.PlanService;
+import umbel.app.survey.Readings;
+import umbel.app.survey.SurveyRepository;
+import umbel.drawing.TreeGltf;
+import umbel.drawing.TreeSvg;
+import umbel.survey.SurveyCsv;
+import umbel.survey.SurveyReader;
+import umbel.wood.Units;
+
+/** Trees as files of open formats, and tables of surveys in. */
+@RestController
+@RequestMapping("/api")
+class TreeFilesController {
+
+    private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
+    private static final MediaType SVG = new MediaType("image", "svg+xml", StandardCharsets.UTF_8);
+    private static final MediaType GLTF = new MediaType("model", "gltf+json");
+
+    private final PlanService plans;
+    private final SurveyRepository surveys;
+    private final SurveyImport imports;
+
+    TreeFilesController(PlanService plans, SurveyRepository surveys, SurveyImport imports) {
+        this.plans = plans;
+        this.surveys = surveys;
+        this.imports = imports;
+    }
+
+    /** The newest survey of a tree as a table. */
+    @Hidden
+    @GetMapping("/trees/{id}/survey.csv")
+    ResponseEntity<String> table(@PathVariable long id) {
+        Readings.ReadTree read = plans.standing(id);
+        return file(
+                CSV, name(read, "csv"), SurveyCsv.write(List.of(read.request().survey())));
+    }
+
+    /** The tree drawn level from one side. */
+    @Hidden
+    @GetMapping("/trees/{id}/drawing.svg")
+    ResponseEntity<String> drawing(@PathVariable long id, @RequestParam(defaultValue = "180") double from) {
+        Readings.ReadTree read = plans.standing(id);
+        return file(SVG, name(read, "svg"), TreeSvg.draw(read.tree(), Units.fromDegrees(from)));
+    }
+
+    /** The tree in three dimensions. */
+    @Hidden
+    @GetMapping("/trees/{id}/tree.gltf")
+    ResponseEntity<String> solid(@PathVariable long id) {
+        Readings.ReadTree read = plans.standing(id);
+        return file(GLTF, name(read, "gltf"), TreeGltf.write(read.tree()));
+    }
+
+    /** The newest surveys of a block's trees as one table. */
+    @Hidden
+    @GetMapping("/blocks/{id}/surveys.csv")
+    @Transactional(readOnly = true)
+    ResponseEntity<String> tables(@PathVariable long id) {
+        return file(
+                CSV,
+                "surveys.csv",
+                SurveyCsv.write(surveys.findNewestOfBlock(id).stream()
+                        .map(entry -> SurveyReader.read(entry.document()))
+                        .toList()));
+    }
+
+    /** What a table of surveys would write into a block; writes nothing. */
+    @PostMapping(value = "/blocks/{id}/surveys/preview", consumes = "text/csv")
+    SurveyImport.Outcome preview(@PathVariable long id, @RequestBody String table) {
+        return imports.preview(id, table);
+    }
+
+    /** Writes a table of surveys into a block, all or nothing; what is there already is passed over. */
+    @PostMapping(value = "/blocks/{id}/surveys", consumes = "text/csv")
+    SurveyImport.Outcome write(@PathVariable long id, @RequestBody String table) {
+        return imports.write(id, table);
+    }
+
+    private static String name(Readings.ReadTree read, String ending) {
+        String label = read.tree().setting().label();
+        return (label.isEmpty() ? "tree" : label.replaceAll("[^A-Za-z0-9]+", "-")) + "." + ending;
+    }
+
+    private static ResponseEntity<String> file(MediaType type, String name, String content) {
+        return ResponseEntity.ok()
+                .contentType(type)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment().filename(name).build().toString())
+                .body(content);
+    }
+}

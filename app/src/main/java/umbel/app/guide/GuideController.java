@@ -1,0 +1,152 @@
+package umbel.app.guide;
+
+import java.util.List;
+import java.util.Map;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import umbel.knowledge.Knowledge;
+import umbel.knowledge.School;
+import umbel.knowledge.SchoolLines;
+import umbel.knowledge.Species;
+import umbel.knowledge.TrainingSystem;
+
+/** What the program knows, for reading: kinds of tree, systems, schools side by side. */
+@RestController
+@RequestMapping("/api/guide")
+class GuideController {
+
+    private final Knowledge knowledge;
+
+    GuideController(Knowledge knowledge) {
+        this.knowledge = knowledge;
+    }
+
+    /** A season's phase for a kind of tree. */
+    public record PhaseLine(String phase, String verdict, String reason) {}
+
+    /** A kind of tree as it is read. */
+    public record SpeciesPage(
+            String id,
+            String name,
+            String kind,
+            List<String> systems,
+            List<Double> idealLengthCm,
+            List<Double> idealDiameterMm,
+            double spurAgeMostY,
+            double shareAYear,
+            double woodShare,
+            int bigCuts,
+            String cropBasis,
+            double fruitsPerCm2,
+            double thinningCm,
+            List<Double> youngGrowthCm,
+            List<Double> bearingGrowthCm,
+            double coldC,
+            List<PhaseLine> phases,
+            List<String> cautions) {}
+
+    /** What is done in one leaf. */
+    public record YearLine(int leaf, String what) {}
+
+    /** A training system as it is read. */
+    public record SystemPage(
+            String id,
+            String name,
+            String form,
+            double heightM,
+            double spreadM,
+            double depthM,
+            int fullAtLeaf,
+            double inRowM,
+            double betweenRowsM,
+            List<String> stocks,
+            String support,
+            List<Double> minutesATree,
+            String cost,
+            List<YearLine> steps,
+            String mature,
+            String strengths,
+            String risks) {}
+
+    /** A school and its lines by name; yes and no as 1 and 0. */
+    public record SchoolPage(String id, String name, String why, Map<String, Double> lines, List<String> switches) {}
+
+    /** All of it. */
+    public record Guide(List<SpeciesPage> species, List<SystemPage> systems, List<SchoolPage> schools) {}
+
+    /** What the program knows. */
+    @GetMapping
+    Guide guide() {
+        return new Guide(
+                knowledge.allSpecies().stream().map(GuideController::page).toList(),
+                knowledge.allSystems().stream().map(GuideController::page).toList(),
+                knowledge.allSchools().stream().map(GuideController::page).toList());
+    }
+
+    private static SpeciesPage page(Species one) {
+        return new SpeciesPage(
+                one.id(),
+                one.name(),
+                one.kind(),
+                one.systems(),
+                one.smallWood().ideal().lengthCm(),
+                one.smallWood().ideal().diameterMm(),
+                one.renewal().spurAgeMost(),
+                one.renewal().shareAYear(),
+                one.hardness().woodShare(),
+                one.hardness().bigCuts(),
+                one.crop().basis(),
+                one.crop().fruitsPerCm2(),
+                one.thinning().spacingCm(),
+                one.vigour().youngCm(),
+                one.vigour().bearingCm(),
+                one.growing().coldC(),
+                List.of("dormant", "delayed-dormant", "bloom", "early-summer", "summer", "after-harvest").stream()
+                        .map(phase -> new PhaseLine(
+                                phase,
+                                one.phases().get(phase).verdict(),
+                                one.phases().get(phase).reason()))
+                        .toList(),
+                one.cautions());
+    }
+
+    private static SystemPage page(TrainingSystem one) {
+        return new SystemPage(
+                one.id(),
+                one.name(),
+                one.form(),
+                one.shape().height(),
+                one.shape().spread(),
+                one.shape().depth(),
+                one.shape().fullAtLeaf(),
+                one.spacing().inRow(),
+                one.spacing().betweenRows(),
+                one.stocks(),
+                one.support(),
+                one.work().minutesATree(),
+                one.cost(),
+                one.steps().stream()
+                        .map(step -> new YearLine(step.leaf(), step.what()))
+                        .toList(),
+                one.mature(),
+                one.strengths(),
+                one.risks());
+    }
+
+    private static SchoolPage page(School one) {
+        Map<String, Object> lines = SchoolLines.of(one);
+        Map<String, Double> numbers = new java.util.TreeMap<>();
+        lines.forEach(
+                (line, value) -> numbers.put(line, value instanceof Boolean yes ? (yes ? 1.0 : 0.0) : (Double) value));
+        return new SchoolPage(
+                one.id(),
+                one.name(),
+                one.why(),
+                numbers,
+                lines.entrySet().stream()
+                        .filter(entry -> entry.getValue() instanceof Boolean)
+                        .map(Map.Entry::getKey)
+                        .toList());
+    }
+}

@@ -1,0 +1,97 @@
+package umbel.app.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+import umbel.app.RunningUmbel;
+import umbel.app.survey.SurveyRepository;
+import umbel.practice.PracticeTree;
+import umbel.survey.Survey;
+import umbel.survey.SurveyCsv;
+
+@ExtendWith(RunningUmbel.class)
+class TreeFilesApiTest {
+
+    private final RunningUmbel umbel;
+
+    TreeFilesApiTest(RunningUmbel umbel) {
+        this.umbel = umbel;
+    }
+
+    private static Survey labelled(String label, long seed) {
+        Survey made = PracticeTree.survey("central-leader", 9, seed);
+        Survey.TreeFacts facts = made.tree();
+        return new Survey(
+                made.format(),
+                new Survey.TreeFacts(
+                        label,
+                        facts.species(),
+                        facts.leaf(),
+                        facts.system(),
+                        facts.cultivar(),
+                        facts.rootstock(),
+                        facts.spacing(),
+                        facts.rowBearingDeg()),
+                made.site(),
+                made.surveyedOn(),
+                made.trunk(),
+                made.limbs());
+    }
+
+    private RunningUmbel.Answer send(String path, String table) {
+        return umbel.send("POST", path, table, "text/csv");
+    }
+
+    @Test
+    void aTreeIsGivenAsTableDrawingAndSolid() {
+        RunningUmbel.Answer table = umbel.get("/api/trees/1/survey.csv");
+        assertThat(table.status()).isEqualTo(200);
+        assertThat(table.type()).startsWith("text/csv");
+        assertThat(SurveyCsv.read(table.text())).hasSize(1);
+        assertThat(umbel.get("/api/trees/1/drawing.svg").text()).startsWith("<svg");
+        assertThat(umbel.get("/api/trees/1/tree.gltf")
+                        .json()
+                        .at("/asset/version")
+                        .asString())
+                .isEqualTo("2.0");
+        assertThat(umbel.get("/api/trees/99999/tree.gltf").status()).isEqualTo(404);
+    }
+
+    @Test
+    void aTableIsPreviewedWrittenOnceAndPassedOverTheSecondTime() {
+        SurveyRepository surveys = umbel.part(SurveyRepository.class);
+        String table = SurveyCsv.write(List.of(labelled("Kiln Field 77-1", 1), labelled("Kiln Field 77-2", 2)));
+        long before = surveys.count();
+        JsonNode preview = send("/api/blocks/1/surveys/preview", table).json();
+        assertThat(preview.at("/written").asBoolean()).isFalse();
+        assertThat(preview.at("/trees/0/outcome").asString()).isEqualTo("new-tree");
+        assertThat(surveys.count()).isEqualTo(before);
+        assertThat(send("/api/blocks/1/surveys", table).status()).isEqualTo(200);
+        assertThat(surveys.count()).isEqualTo(before + 2);
+        JsonNode again = send("/api/blocks/1/surveys", table).json();
+        assertThat(again.at("/trees/1/outcome").asString()).isEqualTo("there-already");
+        assertThat(surveys.count()).isEqualTo(before + 2);
+    }
+
+    @Test
+    void oneFaultyRowRefusesTheWholeTableAndNamesIt() {
+        SurveyRepository surveys = umbel.part(SurveyRepository.class);
+        long before = surveys.count();
+        String table = SurveyCsv.write(List.of(labelled("Kiln Field 78-1", 1), labelled("the old one", 2)));
+        RunningUmbel.Answer answer = send("/api/blocks/1/surveys", table);
+        assertThat(answer.status()).isEqualTo(400);
+        assertThat(answer.json().at("/errors/0/field").asString()).isEqualTo("tree 2, label");
+        Survey.LimbMeasure first = labelled("Kiln Field 78-1", 1).limbs().get(0);
+        String where = ",%s,trunk,%s,%.0f,%.0f,".formatted(first.id(), first.role(), first.atCm(), first.bearingDeg());
+        String whole = SurveyCsv.write(List.of(labelled("Kiln Field 78-1", 1)));
+        assertThat(whole).contains(where);
+        RunningUmbel.Answer turned =
+                send("/api/blocks/1/surveys", whole.replace(where, where.replaceFirst("\\d+,$", "999,")));
+        assertThat(turned.json().at("/errors/0/field").asString()).isEqualTo("line 2, bearing_deg");
+        assertThat(surveys.count()).isEqualTo(before);
+        assertThat(send("/api/blocks/4711/surveys", table).status()).isEqualTo(404);
+    }
+}
