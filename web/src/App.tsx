@@ -1,8 +1,9 @@
-import { Link, NavLink, Outlet, useParams } from 'react-router';
+import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
 
 /** The frame round every page: the name, the way about, and which tree one is at. */
 export function App() {
   const { id } = useParams();
+  const atTree = useLocation().pathname.startsWith('/trees/');
   const here = (to: string, words: string) => (
     <NavLink
       to={to}
@@ -16,14 +17,14 @@ export function App() {
   );
   return (
     <div className="flex h-full flex-col">
-      <header className="no-print flex items-center gap-7 border-b border-line bg-paper px-5">
+      <header className="no-print flex items-center gap-7 border-b border-line bg-paper px-5 max-sm:gap-4 max-sm:px-3">
         <Link to="/" className="flex items-center gap-2 font-display text-[21px] font-bold tracking-tight">
           <img src="/mark.svg" alt="" width={24} height={24} />
           Umbel
         </Link>
-        <nav aria-label="Main" className="flex gap-5">
+        <nav aria-label="Main" className="flex flex-1 gap-5 overflow-x-auto max-sm:gap-3.5">
           {here('/', 'Holding')}
-          {id && (
+          {id && atTree && (
             <>
               {here(`/trees/${id}`, 'Tree')}
               {here(`/trees/${id}/survey`, 'Survey')}
@@ -31,6 +32,10 @@ export function App() {
               {here(`/trees/${id}/record`, 'Record')}
             </>
           )}
+          <span className="ml-auto flex gap-5 max-sm:gap-3.5">
+            {here('/compare', 'Side by side')}
+            {here('/guide', 'Guide')}
+          </span>
         </nav>
       </header>
       <main className="min-h-0 flex-1 overflow-auto print:overflow-visible">

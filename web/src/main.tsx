@@ -5,11 +5,15 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { App } from './App';
+import { BlockPage } from './block/BlockPage';
+import { GuidePage } from './guide/GuidePage';
 import { HoldingPage } from './holding/HoldingPage';
 import './index.css';
 import { RecordPage } from './record/RecordPage';
 import { SheetPage } from './sheets/SheetPage';
 import { SurveyPage } from './survey/SurveyPage';
+import { WalkPage } from './survey/WalkPage';
+import { ComparePage } from './tree/ComparePage';
 import { TreePage } from './tree/TreePage';
 import { Failed } from './ui/States';
 
@@ -25,6 +29,10 @@ const router = createBrowserRouter([
       { index: true, element: <HoldingPage /> },
       { path: 'trees/:id', element: <TreePage /> },
       { path: 'trees/:id/survey', element: <SurveyPage /> },
+      { path: 'trees/:id/walk', element: <WalkPage /> },
+      { path: 'blocks/:id', element: <BlockPage /> },
+      { path: 'compare', element: <ComparePage /> },
+      { path: 'guide', element: <GuidePage /> },
       { path: 'trees/:id/sheet', element: <SheetPage /> },
       { path: 'trees/:id/record', element: <RecordPage /> },
       { path: '*', element: <Failed error={new Error('There is no such page.')} /> },

@@ -22,6 +22,13 @@ export type RecordLine = Schemas['RecordLine'];
 export type RecordEntry = Schemas['Entry'];
 export type SurveyDocument = Schemas['Survey'];
 export type LimbMeasure = Schemas['LimbMeasure'];
+export type LightLayer = Schemas['LightLayer'];
+export type HarvestLayer = Schemas['HarvestLayer'];
+export type TargetShape = Schemas['TargetShape'];
+export type Guide = Schemas['Guide'];
+export type BlockProgress = Schemas['Progress'];
+export type Measure = Schemas['Measure'];
+export type ImportOutcome = Schemas['Outcome'];
 export type Knowledge = Schemas['KnownThings'];
 
 /** A field the server found wrong, by its path in what was sent. */

@@ -118,12 +118,20 @@ function BlockSection({
     <section className="mt-7" aria-labelledby={`block-${block.id}`}>
       <div className="flex flex-wrap items-baseline gap-x-4 border-b-2 border-ink pb-1.5">
         <h2 id={`block-${block.id}`} className="text-[20px] font-bold">
-          {block.name}
+          <Link to={`/blocks/${block.id}`} className="underline-offset-4 hover:underline">
+            {block.name}
+          </Link>
         </h2>
         <p className="text-[14px] text-muted">
           {block.treeCount.toLocaleString()} {block.speciesName.toLowerCase()} trees ({block.cultivar}),{' '}
           {block.systemName.toLowerCase()}, {block.inRowM} × {block.betweenRowsM} m, planted{' '}
-          {block.plantedYear}. {block.note}
+          {block.plantedYear}. {block.note}{' '}
+          <Link
+            to={`/blocks/${block.id}`}
+            className="font-semibold whitespace-nowrap text-ink underline underline-offset-4"
+          >
+            Read the block
+          </Link>
         </p>
       </div>
       {trees.length === 0 && <p className="py-3 text-muted">No tree of this block is surveyed yet.</p>}

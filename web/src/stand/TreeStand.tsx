@@ -1,8 +1,10 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { HarvestLayer, LightLayer, TargetShape } from '../api/client';
 import { Camera, type View } from './camera';
 import { flagAt, paintFlags, placeFlags, type Flag, type Placed } from './flags';
 import type { Stand } from './geometry';
-import { paintTree, pick, type Drawn, type Picked, type Showing } from './paint';
+import { paintSection, paintTarget } from './overlays';
+import { paintFruit, paintTree, pick, type Drawn, type Picked, type Showing } from './paint';
 import { paletteNow } from './palette';
 import { paintNeighbours, paintScenery, paintShadow } from './scenery';
 import { paintStaff } from './staff';
@@ -24,6 +26,15 @@ interface Props {
   /** What a cut at the place under the pointer would be, in a few words. */
   cutWords: (picked: Picked) => string;
   margins?: { top: number; side: number; bottom: number };
+  /** What stands behind or on the tree beside its wood. */
+  extras?: Extras;
+}
+
+/** The outline wanted at its age, a slice through the light, fruit where it hangs. */
+export interface Extras {
+  target?: TargetShape | undefined;
+  section?: LightLayer['sections'][number] | undefined;
+  fruit?: { hung: HarvestLayer['hung']; diameter: number } | undefined;
 }
 
 const TURN = 0.008;
@@ -42,6 +53,7 @@ export function TreeStand(props: Props) {
   const [hover, setHover] = useState<Picked | null>(null);
   const [dusk, setDusk] = useState(0);
   const margins = props.margins;
+  const extras = props.extras;
   const bottom = margins?.bottom ?? 52;
 
   useEffect(() => {
@@ -86,7 +98,16 @@ export function TreeStand(props: Props) {
       paintNeighbours(g, camera, stand, colours);
       paintStaff(g, camera, stand, lines, colours);
       paintShadow(g, camera, stand, colours);
+      if (extras?.target) {
+        paintTarget(g, camera, extras.target, stand.rowBearing, colours);
+      }
       drawn.current = paintTree(g, camera, stand, showing, colours);
+      if (extras?.section) {
+        paintSection(g, camera, extras.section, colours);
+      }
+      if (extras?.fruit) {
+        paintFruit(g, camera, extras.fruit.hung, extras.fruit.diameter, colours);
+      }
       paintNames(g, drawn.current, names, colours);
       placed.current = showing.stage === 'marks' ? placeFlags(flags, camera) : [];
       paintFlags(g, placed.current, colours);
@@ -97,7 +118,7 @@ export function TreeStand(props: Props) {
     return () => {
       cancelAnimationFrame(frame);
     };
-  }, [camera, stand, showing, flags, lines, names, size, hover, cutting, cutWords, dusk]);
+  }, [camera, stand, showing, flags, lines, names, size, hover, cutting, cutWords, dusk, extras]);
 
   const place = (event: React.PointerEvent | React.MouseEvent): [number, number] => {
     const box = event.currentTarget.getBoundingClientRect();

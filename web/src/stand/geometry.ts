@@ -14,7 +14,8 @@ export interface StandAxis {
   along: Float64Array;
   ages: Uint8Array;
   dead: boolean;
-  estimated: boolean;
+  /** How much of it somebody saw: measured, counted or estimated. */
+  seen: string;
   shootClass: string | null;
   attitude: string | null;
   flowerBuds: number;
@@ -169,7 +170,7 @@ function ready(line: AxisLine, index: number, lines: AxisLine[], points: number[
     along,
     ages,
     dead: line.conditions.includes('dead'),
-    estimated: line.seen === 'estimated',
+    seen: line.seen,
     shootClass: line.shootClass,
     attitude: line.attitude,
     flowerBuds: line.flowerBuds,

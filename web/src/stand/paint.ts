@@ -2,9 +2,12 @@ import { Camera } from './camera';
 import type { Stand, StandAxis } from './geometry';
 import { lightOf, mixed, woodOf, type Palette } from './palette';
 
+/** What the drawing tells: wood by age, light, flower buds, fruit at harvest, or how much of it was measured. */
+export type Layer = 'wood' | 'light' | 'crop' | 'harvest' | 'seen';
+
 /** How the tree is shown. */
 export interface Showing {
-  layer: 'wood' | 'light';
+  layer: Layer;
   /** found: nothing is marked; marks: what goes is in tape; after: what goes is gone. */
   stage: 'found' | 'marks' | 'after';
   /** Metres kept of each axis that is cut, and the mark that took it. */
@@ -134,6 +137,14 @@ function wood(
   const haze = Math.min(0.75, fog + dim);
   if (showing.layer === 'light') {
     lightWood(g, one, to, haze, colours);
+    return;
+  }
+  if (showing.layer === 'crop') {
+    cropWood(g, one, to, haze, colours);
+    return;
+  }
+  if (showing.layer === 'seen') {
+    seenWood(g, one, to, haze, colours);
     return;
   }
   if (axis.kind === 'spur') {
@@ -430,6 +441,79 @@ function lightWood(
     g.arc(x, y, size * 1.1, 0, 2 * Math.PI);
   }
   g.fill();
+}
+
+/** The crop layer: wood stands back, every flower bud shows where it is by the size of its disc. */
+function cropWood(g: CanvasRenderingContext2D, one: Drawn, to: number, haze: number, colours: Palette): void {
+  const { axis } = one;
+  if (axis.kind !== 'spur' && axis.kind !== 'shoot') {
+    solid(g, one, 0, to, Math.min(0.85, haze + 0.25), [128, 118, 110], colours);
+    return;
+  }
+  if (axis.kind === 'shoot') {
+    g.strokeStyle = mixed([150, 140, 132], colours.fog, haze);
+    g.lineWidth = Math.max(0.8, (one.ws[0] ?? 1) * 0.7);
+    trace(g, one, 0, to);
+    g.stroke();
+  }
+  if (axis.flowerBuds <= 0.02) {
+    return;
+  }
+  const places = axis.kind === 'spur' ? 1 : Math.max(1, Math.min(4, Math.round(axis.flowerBuds / 3)));
+  const size = 1.5 + 2.2 * Math.sqrt(Math.min(3, axis.flowerBuds / places));
+  g.fillStyle = mixed(colours.blossom, colours.fog, haze * 0.6);
+  g.strokeStyle = mixed(colours.blossomEdge, colours.fog, haze * 0.6);
+  g.lineWidth = 0.8;
+  for (let k = 0; k < places; k++) {
+    const at = axis.kind === 'spur' ? axis.length : (to * (k + 1)) / (places + 0.4);
+    const [x, y] = between(one, at);
+    g.beginPath();
+    g.arc(x, y, size, 0, 2 * Math.PI);
+    g.fill();
+    g.stroke();
+  }
+}
+
+/** What was measured in ink, what was counted in brown, what is only expected in pale broken lines. */
+function seenWood(g: CanvasRenderingContext2D, one: Drawn, to: number, haze: number, colours: Palette): void {
+  const { seen } = one.axis;
+  if (seen === 'measured') {
+    solid(g, one, 0, to, haze, colours.measured, colours);
+    return;
+  }
+  const counted = seen === 'counted';
+  g.strokeStyle = mixed(counted ? colours.counted : colours.expected, colours.fog, haze);
+  g.lineWidth = Math.max(1.1, (one.ws[0] ?? 1) * 0.8);
+  g.setLineDash(counted ? [] : [4, 3]);
+  trace(g, one, 0, to);
+  g.stroke();
+  g.setLineDash([]);
+}
+
+/** Fruit where it hangs at harvest: near ones over far ones, a number of fruits as one disc of their size together. */
+export function paintFruit(
+  g: CanvasRenderingContext2D,
+  camera: Camera,
+  fruit: { fruits: number; place: number[] }[],
+  diameter: number,
+  colours: Palette,
+): void {
+  const seen = fruit
+    .map((one) => ({ one, at: camera.see(one.place[0] ?? 0, one.place[1] ?? 0, one.place[2] ?? 0) }))
+    .sort((a, b) => b.at.depth - a.at.depth);
+  for (const { one, at } of seen) {
+    const size = Math.max(
+      1.6,
+      (diameter / 2) * at.scale * Math.sqrt(Math.min(6, Math.max(0.25, one.fruits))),
+    );
+    g.fillStyle = colours.fruit;
+    g.strokeStyle = colours.fruitEdge;
+    g.lineWidth = 0.8;
+    g.beginPath();
+    g.arc(at.x, at.y + size * 0.8, size, 0, 2 * Math.PI);
+    g.fill();
+    g.stroke();
+  }
 }
 
 /** Wood marked to go, in tape: clear on the frame, faint on twigs, fainter behind. */

@@ -21,6 +21,14 @@ export interface Palette {
   light: [number, number, number][];
   cutFace: string;
   shadow: string;
+  blossom: [number, number, number];
+  blossomEdge: [number, number, number];
+  measured: [number, number, number];
+  counted: [number, number, number];
+  expected: [number, number, number];
+  fruit: string;
+  fruitEdge: string;
+  target: string;
 }
 
 export const DAY: Palette = {
@@ -57,6 +65,14 @@ export const DAY: Palette = {
   ],
   cutFace: '#ead9b8',
   shadow: 'rgba(52, 46, 34, 0.13)',
+  blossom: [246, 226, 214],
+  blossomEdge: [142, 74, 70],
+  measured: [66, 56, 50],
+  counted: [150, 92, 62],
+  expected: [122, 132, 138],
+  fruit: '#c9952f',
+  fruitEdge: '#6b4a10',
+  target: '#3f6a33',
 };
 
 export const DUSK: Palette = {
@@ -92,6 +108,14 @@ export const DUSK: Palette = {
   ],
   cutFace: '#f3e4c6',
   shadow: 'rgba(0, 0, 0, 0.22)',
+  blossom: [250, 232, 222],
+  blossomEdge: [120, 62, 60],
+  measured: [226, 216, 204],
+  counted: [214, 160, 124],
+  expected: [150, 162, 170],
+  fruit: '#e2b552',
+  fruitEdge: '#5a3f10',
+  target: '#b5d59a',
 };
 
 /** The palette the reader's system asks for. */

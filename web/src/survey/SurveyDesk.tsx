@@ -1,18 +1,18 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
-import { answer, api, Problem, type Drawing, type FieldError, type SurveyDocument } from '../api/client';
+import { Link, useNavigate } from 'react-router';
+import { answer, api, Problem, type SurveyDocument } from '../api/client';
 import { FIRST_VIEW, type View } from '../stand/camera';
 import { prepare } from '../stand/geometry';
 import type { Showing } from '../stand/paint';
 import { TreeStand } from '../stand/TreeStand';
 import { Button } from '../ui/Button';
-import { percent } from '../ui/words';
+import { dropDraft, keepDraft, keptDraft } from './draft';
 import { byField, formFrom, surveyFrom, type SurveyForm } from './form';
 import { LimbGrid } from './LimbGrid';
 import { TreeFacts } from './TreeFacts';
+import { usePreview } from './usePreview';
 
-const DRAW_AFTER = 300;
 const MARGINS = { top: 24, side: 36, bottom: 150 };
 const nothing = () => undefined;
 const noWords = () => '';
@@ -24,28 +24,12 @@ interface Props {
   again: boolean;
 }
 
-function draftKey(id: number): string {
-  return `umbel-survey-draft-${id}`;
-}
-
-function keptDraft(id: number): SurveyForm | null {
-  try {
-    const kept = localStorage.getItem(draftKey(id));
-    return kept ? (JSON.parse(kept) as SurveyForm) : null;
-  } catch {
-    return null;
-  }
-}
-
 /** The survey being typed, and the tree growing beside it. What is typed survives a reload. */
 export function SurveyDesk({ id, label, first, again }: Props) {
   const [draft] = useState(() => keptDraft(id));
   const [form, setForm] = useState(draft ?? first);
   const [touched, setTouched] = useState(draft !== null);
-  const [errors, setErrors] = useState<FieldError[]>([]);
-  const [trouble, setTrouble] = useState('');
-  const [drawing, setDrawing] = useState<Drawing | null>(null);
-  const [summary, setSummary] = useState('');
+  const { drawing, errors, setErrors, trouble, setTrouble, summary } = usePreview(form);
   const [chosen, setChosen] = useState<string | null>(null);
   const [view, setView] = useState<View>(FIRST_VIEW);
   const file = useRef<HTMLInputElement>(null);
@@ -64,40 +48,15 @@ export function SurveyDesk({ id, label, first, again }: Props) {
 
   useEffect(() => {
     if (touched) {
-      localStorage.setItem(draftKey(id), JSON.stringify(form));
+      keepDraft(id, form);
     }
-    let current = true;
-    const wait = setTimeout(() => {
-      answer(api.POST('/api/survey/preview', { body: surveyFrom(form) }))
-        .then((preview) => {
-          if (!current) return;
-          setDrawing(preview.drawing);
-          setErrors([]);
-          setTrouble('');
-          setSummary(
-            `${preview.drawing.axes.length} pieces of wood; ${percent(preview.light.under30)} of the fruiting wood in shade.` +
-              (preview.estimated.length > 0
-                ? ` Estimated: ${preview.estimated.map((field) => field.split('.').pop() ?? field).join(', ')}.`
-                : ''),
-          );
-        })
-        .catch((error: unknown) => {
-          if (!current) return;
-          setErrors(error instanceof Problem ? error.errors : []);
-          setTrouble(error instanceof Error ? error.message : 'The drawing failed.');
-        });
-    }, DRAW_AFTER);
-    return () => {
-      current = false;
-      clearTimeout(wait);
-    };
   }, [form, id, touched]);
 
   const save = useMutation({
     mutationFn: () =>
       answer(api.POST('/api/trees/{id}/surveys', { params: { path: { id } }, body: surveyFrom(form) })),
     onSuccess: () => {
-      localStorage.removeItem(draftKey(id));
+      dropDraft(id);
       queries.clear();
       void go(`/trees/${id}`);
     },
@@ -185,12 +144,18 @@ export function SurveyDesk({ id, label, first, again }: Props) {
                 event.target.value = '';
               }}
             />
+            <Link
+              to={`/trees/${id}/walk`}
+              className="min-h-9 rounded-md border border-muted/50 px-3 py-1.5 text-[14px] font-semibold hover:bg-sand"
+            >
+              Step by step
+            </Link>
             <Button onClick={() => file.current?.click()}>Import</Button>
             <Button onClick={exportFile}>Export</Button>
             {touched && (
               <Button
                 onClick={() => {
-                  localStorage.removeItem(draftKey(id));
+                  dropDraft(id);
                   setForm(first);
                   setTouched(false);
                 }}

@@ -1,54 +1,12 @@
-import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
-import { answer, api, type BlockLine, type SurveyDocument } from '../api/client';
 import { Failed, Loading } from '../ui/States';
-import { formFrom, type SurveyForm } from './form';
 import { SurveyDesk } from './SurveyDesk';
+import { useStart } from './useStart';
 
-const today = () => new Date().toISOString().slice(0, 10);
-
-function firstForm(label: string, block: BlockLine, newest: SurveyDocument | null): SurveyForm {
-  if (newest) {
-    return { ...formFrom(newest), label, surveyedOn: today() };
-  }
-  return {
-    ...formFrom({ format: 'umbel-survey/1', limbs: [] }),
-    label,
-    species: block.species,
-    system: block.system,
-    leaf: String(new Date().getFullYear() - block.plantedYear),
-    cultivar: block.cultivar.split(',')[0] ?? '',
-    stock: block.stock,
-    inRow: String(block.inRowM),
-    betweenRows: String(block.betweenRowsM),
-    rowBearing: String(block.rowBearingDeg),
-    latitude: String(block.latitudeDeg),
-    elevation: String(block.elevationM),
-    surveyedOn: today(),
-    union: '10',
-  };
-}
-
-/** A new survey of a tree, begun from its last one or from what its block is. */
+/** A new survey of a tree at a desk, begun from its last one or from what its block is. */
 export function SurveyPage() {
   const id = Number(useParams()['id']);
-  const start = useQuery({
-    queryKey: ['survey-start', id],
-    queryFn: async () => {
-      const place = await answer(api.GET('/api/trees/{id}/place', { params: { path: { id } } }));
-      const newest =
-        place.surveyId == null
-          ? null
-          : await answer(api.GET('/api/surveys/{id}', { params: { path: { id: place.surveyId } } }));
-      return {
-        form: firstForm(place.label, place.block, newest),
-        label: place.label,
-        again: newest !== null,
-      };
-    },
-    gcTime: 0,
-    staleTime: Infinity,
-  });
+  const start = useStart(id);
   if (start.isPending) return <Loading what="Getting the survey ready…" />;
   if (start.isError) return <Failed error={start.error} retry={() => void start.refetch()} />;
   return (

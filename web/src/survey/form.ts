@@ -77,7 +77,8 @@ let nextKey = 0;
 
 function freshKey(): string {
   nextKey += 1;
-  return `row-${nextKey}`;
+  // a draft brings its own keys from an earlier visit: a counter alone would meet them again
+  return `row-${Date.now().toString(36)}-${nextKey}`;
 }
 
 const text = (value: number | string | null | undefined) =>
@@ -261,6 +262,18 @@ export function nextLimb(limbs: LimbRow[]): LimbRow {
     spurs: '',
     spurAge: '',
     flowerBuds: '',
+  };
+}
+
+/** A limb like another, under its own number, a little further round. */
+export function copyOf(limb: LimbRow, limbs: LimbRow[]): LimbRow {
+  const fresh = nextLimb(limbs);
+  const bearing = Number(limb.bearing_deg);
+  return {
+    ...limb,
+    key: fresh.key,
+    id: fresh.id,
+    bearing_deg: Number.isNaN(bearing) ? limb.bearing_deg : String((bearing + 30) % 360),
   };
 }
 

@@ -1,10 +1,13 @@
-import type { Finding } from '../api/client';
+import { Link } from 'react-router';
+import type { Finding, Measure } from '../api/client';
 import { percent, RULE_WORDS, SEVERITY_WORDS, STAGE_WORDS } from '../ui/words';
 
 interface Props {
   found: Finding[];
   /** What is still wrong after the marks. */
   left: Finding[] | undefined;
+  /** What to measure again to settle what is doubtful. */
+  measureNext: Measure[] | undefined;
   onPoint: (limbs: string[]) => void;
   onSelect: (limb: string) => void;
 }
@@ -31,7 +34,7 @@ function figures(finding: Finding): string {
 }
 
 /** Everything that is wrong with the tree, in the order of the work, and what the marks have already answered. */
-export function FindingsPanel({ found, left, onPoint, onSelect }: Props) {
+export function FindingsPanel({ found, left, measureNext, onPoint, onSelect }: Props) {
   if (found.length === 0) {
     return <p className="p-5">Nothing is wrong with this tree, as far as it was measured.</p>;
   }
@@ -39,6 +42,29 @@ export function FindingsPanel({ found, left, onPoint, onSelect }: Props) {
   const stages = [...new Set(found.map((finding) => finding.stage))];
   return (
     <div className="pb-4">
+      {measureNext && measureNext.length > 0 && (
+        <section className="border-b border-line bg-sand px-5 py-2.5 text-[14px]" aria-label="Measure next">
+          <h3 className="text-[13.5px] font-semibold">Measure next, if you doubt it</h3>
+          <ul>
+            {measureNext.map((one) => (
+              <li key={one.limb + one.what}>
+                <button
+                  type="button"
+                  className="text-left underline-offset-4 hover:underline"
+                  onClick={() => {
+                    onSelect(one.limb);
+                  }}
+                >
+                  <b>
+                    {one.what} of {one.limb === 'trunk' ? 'the trunk' : `limb ${one.limb}`}
+                  </b>{' '}
+                  <span className="text-muted">{one.why}</span>
+                </button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       {stages.map((stage) => (
         <section key={stage} aria-label={STAGE_WORDS[stage] ?? stage}>
           <h3 className="px-5 pt-4 pb-1 text-[13.5px] font-semibold text-muted">
@@ -86,6 +112,15 @@ export function FindingsPanel({ found, left, onPoint, onSelect }: Props) {
                         {figures(finding)} · {Math.round(finding.confidence * 100)} % sure
                       </span>
                     </button>
+                    <p className="-mt-1 px-5 pb-1.5 text-[12.5px] text-muted">
+                      {finding.by.text}{' '}
+                      <Link
+                        to={`/guide?rule=${finding.rule}`}
+                        className="font-semibold text-ink underline underline-offset-4"
+                      >
+                        Why this matters
+                      </Link>
+                    </p>
                   </li>
                 );
               })}

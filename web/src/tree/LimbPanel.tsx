@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
-import { answer, api, type LimbLine, type TreePage } from '../api/client';
+import { answer, api, type LightLayer, type LimbLine, type TreePage } from '../api/client';
 import { keyOf, limbOf } from '../api/marks';
 import { Button } from '../ui/Button';
 import { Failed } from '../ui/States';
@@ -11,6 +11,7 @@ interface Props {
   id: number;
   limb: string;
   page: TreePage;
+  light: LightLayer | undefined;
   work: Work;
   onClose: () => void;
   onSelect: (limb: string) => void;
@@ -19,7 +20,7 @@ interface Props {
 const compass = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'];
 
 /** The selected limb: what it is, its numbers, what is wrong with it, and what each possible cut would do. */
-export function LimbPanel({ id, limb, page, work, onClose, onSelect }: Props) {
+export function LimbPanel({ id, limb, page, light, work, onClose, onSelect }: Props) {
   const line = page.limbs.find((one) => one.id === limb);
   const children = page.limbs.filter((one) => one.parent === limb);
   const findings = page.reading.findings.filter((finding) =>
@@ -50,6 +51,7 @@ export function LimbPanel({ id, limb, page, work, onClose, onSelect }: Props) {
         </Button>
       </div>
       {line && <Numbers line={line} />}
+      <Beyond limb={limb} page={page} light={light} />
       {findings.length > 0 && (
         <ul className="mt-3 border-t border-line">
           {findings.map((finding) => (
@@ -119,6 +121,38 @@ export function LimbPanel({ id, limb, page, work, onClose, onSelect }: Props) {
         </p>
       )}
     </section>
+  );
+}
+
+/** What hangs on the limb at harvest, and whose light it takes. */
+function Beyond({ limb, page, light }: { limb: string; page: TreePage; light: LightLayer | undefined }) {
+  const load = page.reading.harvest.find((one) => one.limb === limb);
+  const shade = light?.shades.find((one) => one.limb === limb);
+  const from = (shade?.fromLimbs ?? []).slice(0, 3);
+  if ((!load || load.fruits < 1) && from.length === 0) {
+    return null;
+  }
+  return (
+    <ul className="mt-2.5 px-5 text-[13.5px]">
+      {load && load.fruits >= 1 && (
+        <li>
+          <b>At harvest</b> it carries {load.fruit_kg} kg ({load.fruits} fruits); its tip comes from{' '}
+          {Math.round(load.tipNow_cm)} to {Math.round(load.tipAtHarvest_cm)} cm
+          {load.breakRisk >= 0.02 ? `; ${percent(load.breakRisk)} to break at the union` : ''}.
+        </li>
+      )}
+      {from.length > 0 && (
+        <li>
+          <b>It shades</b>{' '}
+          {from
+            .map(
+              (one) => `${one.limb === 'trunk' ? 'the leader' : `limb ${one.limb}`} by ${percent(one.light)}`,
+            )
+            .join(', ')}
+          .
+        </li>
+      )}
+    </ul>
   );
 }
 

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Decisions } from '../api/client';
+import { SchoolLines } from './SchoolLines';
 
 /** By which school, and for what purpose. */
 export function PlanChoices({
@@ -58,6 +59,7 @@ export function PlanChoices({
           ))}
         </select>
       </label>
+      <SchoolLines decisions={decisions} onChange={onChange} />
     </div>
   );
 }

@@ -7,13 +7,14 @@ import { keyOf, limbOf } from '../api/marks';
 import { FIRST_VIEW, type View } from '../stand/camera';
 import { prepare } from '../stand/geometry';
 import { LimbClock } from '../stand/LimbClock';
-import type { Picked, Showing } from '../stand/paint';
-import { TreeStand } from '../stand/TreeStand';
+import type { Layer, Picked, Showing } from '../stand/paint';
+import { TreeStand, type Extras } from '../stand/TreeStand';
 import { Button } from '../ui/Button';
 import { day } from '../ui/words';
 import { cutFrom } from './cutFrom';
 import { FindingsPanel } from './FindingsPanel';
 import { Gauges } from './Gauges';
+import { Layers, useLayers, type Shown } from './Layers';
 import { LimbPanel } from './LimbPanel';
 import { LimbsPanel } from './LimbsPanel';
 import { PlanPanel } from './PlanPanel';
@@ -32,7 +33,11 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
   const [selected, setSelected] = useState<string | null>(null);
   const [pointed, setPointed] = useState<string[]>([]);
   const [tab, setTab] = useState('plan');
-  const [layer, setLayer] = useState<Showing['layer']>('wood');
+  const [shown, setShown] = useState<Shown>('wood');
+  const [target, setTarget] = useState(false);
+  const [along, setAlong] = useState(false);
+  const layers = useLayers(id, shown, selected !== null);
+  const layer: Layer = shown === 'section' ? 'wood' : shown;
   const [stage, setStage] = useState<Showing['stage']>('marks');
   const [cutting, setCutting] = useState(false);
   const [numbered, setNumbered] = useState(false);
@@ -40,7 +45,16 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
   const planFor = { ...work.decisions, marks: [] as Mark[] };
   const [round, setRound] = useState<Mark[]>([]);
   const plans = useQuery({
-    queryKey: ['plans', id, planFor.refused, planFor.school, planFor.goals, planFor.hold, round],
+    queryKey: [
+      'plans',
+      id,
+      planFor.refused,
+      planFor.school,
+      planFor.schoolLines,
+      planFor.goals,
+      planFor.hold,
+      round,
+    ],
     queryFn: () =>
       answer(
         api.POST('/api/trees/{id}/plans', { params: { path: { id } }, body: { ...planFor, marks: round } }),
@@ -50,7 +64,8 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
   });
 
   // without a bend the drawing stays the very same, so that a mark need not shape it anew
-  const bent = stage === 'found' ? undefined : work.marked?.moved;
+  const hanging = shown === 'harvest' ? layers.harvest?.moved : undefined;
+  const bent = hanging ?? (stage === 'found' ? undefined : work.marked?.moved);
   const moved = useMemo(
     () => (bent && bent.length > 0 ? new Map(bent.map((one) => [one.axis, one.points])) : NOT_MOVED),
     [bent],
@@ -65,6 +80,17 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
     return new Set(ids.map((limb) => limb.split('/')[0] ?? limb));
   }, [selected, pointed]);
   const showing: Showing = useMemo(() => ({ layer, stage, cuts, lit }), [layer, stage, cuts, lit]);
+  const extras: Extras = useMemo(
+    () => ({
+      target: target ? page.target : undefined,
+      section: shown === 'section' ? layers.light?.sections[along ? 0 : 1] : undefined,
+      fruit:
+        shown === 'harvest' && layers.harvest
+          ? { hung: layers.harvest.hung, diameter: layers.harvest.fruitDiameterM }
+          : undefined,
+    }),
+    [target, page.target, shown, layers.light, layers.harvest, along],
+  );
   const flags = useMemo(
     () =>
       (work.marked?.effects ?? []).map((effect, i) => ({
@@ -146,7 +172,8 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
         else work.take({ operation: 'remove', limb: selected });
       } else if (key === 'c') setCutting((on) => !on);
       else if (key === 'h') setStage((now) => (now === 'after' ? 'marks' : 'after'));
-      else if (key === 'l') setLayer((now) => (now === 'wood' ? 'light' : 'wood'));
+      else if (key === 'l') setShown((now) => (now === 'light' ? 'wood' : 'light'));
+      else if (key === 't') setTarget((on) => !on);
       else if (key === 'escape') {
         setCutting(false);
         select(null);
@@ -179,6 +206,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
               if (mark) select(limbOf(mark));
             }}
             cutWords={cutWords}
+            extras={extras}
           />
           <div className="pointer-events-none absolute top-4 left-5 text-[#241f1c] dark:text-[#f1ece3]">
             <h1 className="text-[25px] font-bold">{name.label}</h1>
@@ -191,38 +219,18 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
             </p>
           </div>
           <div className="absolute top-4 right-4 flex flex-col items-end gap-2">
-            <div className="flex gap-1 bg-paper/85 p-1" role="group" aria-label="What the drawing shows">
-              {(
-                [
-                  ['wood', 'Wood'],
-                  ['light', 'Light'],
-                ] as const
-              ).map(([value, words]) => (
-                <button
-                  key={value}
-                  type="button"
-                  aria-pressed={layer === value}
-                  onClick={() => {
-                    setLayer(value);
-                  }}
-                  className={`min-h-8 px-3 text-[14px] ${layer === value ? 'bg-ink font-semibold text-paper' : 'hover:bg-sand'}`}
-                >
-                  {words}
-                </button>
-              ))}
-              <button
-                type="button"
-                aria-pressed={numbered}
-                onClick={() => {
-                  setNumbered(!numbered);
-                }}
-                className={`min-h-8 px-3 text-[14px] ${numbered ? 'bg-ink font-semibold text-paper' : 'hover:bg-sand'}`}
-              >
-                Numbers
-              </button>
-            </div>
-            {layer === 'light' && <LightKey />}
-            {layer === 'wood' && <WoodKey />}
+            <Layers
+              shown={shown}
+              onShown={setShown}
+              target={target}
+              onTarget={setTarget}
+              numbered={numbered}
+              onNumbered={setNumbered}
+              along={along}
+              onAlong={setAlong}
+              page={page}
+              waiting={layers.waiting}
+            />
           </div>
           <div className="absolute right-4 bottom-4">
             <LimbClock
@@ -276,6 +284,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
             id={id}
             limb={selected}
             page={page}
+            light={layers.light}
             work={work}
             onClose={() => {
               select(null);
@@ -318,6 +327,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
             <Tabs.Content value="findings" className="min-h-0 flex-1 overflow-auto">
               <FindingsPanel
                 found={page.reading.findings}
+                measureNext={plans.data?.measureNext}
                 left={work.marked?.findings}
                 onPoint={setPointed}
                 onSelect={select}
@@ -365,41 +375,4 @@ function cutWords(hit: Picked): string {
       : `remove limb ${limbOf(mark)}`;
   }
   return `${mark.operation ?? ''} ${limbOf(mark)} at ${Math.round(mark.at_cm ?? 0)} cm`;
-}
-
-function LightKey() {
-  const steps = [
-    ['■', 'under 30 %: buds die', '#3e466c'],
-    ['▲', '30 to 50 %: fruit, few new buds', '#ba8a1e'],
-    ['●', 'over 50 %: fruit and buds', '#62923c'],
-  ] as const;
-  return (
-    <ul className="bg-paper/85 px-3 py-2 text-[13px]" aria-label="Light over the season">
-      {steps.map(([shape, words, colour]) => (
-        <li key={words}>
-          <span style={{ color: colour }}>{shape}</span> {words}
-        </li>
-      ))}
-    </ul>
-  );
-}
-
-function WoodKey() {
-  return (
-    <ul className="flex gap-3 bg-paper/85 px-3 py-1 text-[12.5px]" aria-label="Wood by age">
-      {(
-        [
-          ['#a03a2c', 'last year'],
-          ['#7e4a38', '2'],
-          ['#6c503e', '3'],
-          ['#54493f', 'older'],
-        ] as const
-      ).map(([colour, words]) => (
-        <li key={words} className="flex items-center gap-1.5">
-          <span className="h-[4px] w-4" style={{ background: colour }} />
-          {words}
-        </li>
-      ))}
-    </ul>
-  );
 }

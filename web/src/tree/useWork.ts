@@ -56,7 +56,10 @@ export function useWork(id: number, page: TreePage): Work {
       )
         .then((kept) => {
           version.current = kept.version;
-          if (saved.current.school !== decisions.school) {
+          if (
+            saved.current.school !== decisions.school ||
+            saved.current.schoolLines !== decisions.schoolLines
+          ) {
             void queries.invalidateQueries({ queryKey: ['tree', id] }); // another school reads the tree otherwise
           }
           saved.current = decisions;

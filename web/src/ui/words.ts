@@ -14,6 +14,19 @@ export const RULE_WORDS: Record<string, string> = {
   shade: 'Shade',
   'over-height': 'Too high',
   crowding: 'Crowded shoots',
+  'bare-sector': 'Bare side',
+  'lost-cone': 'Top as wide as the base',
+  'out-of-box': 'Out of its room',
+  'box-not-filled': 'Room left empty',
+  'lop-sided': 'Lop-sided',
+  'old-wood': 'Wood too old',
+  'wood-moved-out': 'Fruiting wood moved out',
+  'over-vigour': 'Too much growth',
+  'under-vigour': 'Too little growth',
+  'over-crop': 'More buds than it can carry',
+  'under-crop': 'Few flower buds',
+  'scion-rooted': 'Rooted above the union?',
+  'will-drop': 'Will hang too low',
 };
 
 /** The stages of the work, as they are said at the tree. */
@@ -25,6 +38,43 @@ export const STAGE_WORDS: Record<string, string> = {
   renewal: 'Young wood for old',
   detail: 'Detail',
   train: 'Bend what stays',
+};
+
+/** Lines of a school in plain words. */
+export const LINE_WORDS: Record<string, string> = {
+  rivalDiameterRatio: 'second top: thickness against the leader',
+  rivalInclination_deg: 'second top: lean under, °',
+  rivalHeightShare: 'second top: height against the leader',
+  limbRatio: 'limb against the stem it grows from',
+  crotchAngle_deg: 'tight crotch under, °',
+  stackBearing_deg: 'stacked: bearings within, °',
+  stackLight: 'stacked: lower limb’s light under',
+  crossingClearance_cm: 'crossing: clearance, cm',
+  inwardAngle_deg: 'inward: within, °',
+  sproutLength_cm: 'water sprout: longer than, cm a year',
+  sproutInclination_deg: 'water sprout: lean under, °',
+  lightForFruit: 'light that fruit needs',
+  lightForFlowers: 'light that flower buds need',
+  shadedShareMost: 'shaded fruiting wood, most',
+  crowdingFactor: 'crowding, times the kind’s own most',
+  bareSectorFactor: 'bare side: times an even share',
+  bareSectorOfThree_deg: 'bare side with three limbs, °',
+  coneShare: 'upper tier’s reach against the lower',
+  boxAllowance_cm: 'out of its room by more than, cm',
+  boxGapShare: 'room left empty, most',
+  lopSidedShare: 'lop-sided from',
+  oldShareMost: 'old wood, most',
+  movedOutShare: 'fruiting wood out along the limbs, most',
+  movedOutAYear_cm: 'fruiting wood moves, cm a year',
+  vigourShare: 'growth targets, times the kind’s own',
+  overCropRatio: 'buds against what can be carried, most',
+  underCropRatio: 'buds against what can be carried, least',
+  scionRootedRatio: 'trunk against its row, most',
+  dropClearance_cm: 'tip under crop, lowest, cm',
+  woodShareFactor: 'small wood to take, times the kind’s own most',
+  bigCutsFactor: 'big cuts, times the usual',
+  bendBeforeCut: 'bend before cutting',
+  bench: 'bench cuts allowed',
 };
 
 export const SEVERITY_WORDS: Record<string, string> = { act: 'act', consider: 'consider', watch: 'watch' };

@@ -1,0 +1,292 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { answer, api, Problem, type BlockProgress, type ImportOutcome } from '../api/client';
+import { Button } from '../ui/Button';
+import { Failed, Loading } from '../ui/States';
+import { percent, RULE_WORDS } from '../ui/words';
+
+const ASK_EVERY = 400;
+const OUTLIER_WORDS: Record<string, string> = {
+  'scion-rooted': 'far stronger',
+  runt: 'runt',
+  gap: 'gap',
+};
+const OUTCOME_WORDS: Record<string, string> = {
+  'new-tree': 'new tree',
+  'new-survey': 'new survey',
+  'there-already': 'there already',
+};
+
+/** A whole block: read in the background, what its trees share, which stand out, how even they are; tables in and out. */
+export function BlockPage() {
+  const id = Number(useParams()['id']);
+  const blocks = useQuery({ queryKey: ['blocks'], queryFn: () => answer(api.GET('/api/blocks')) });
+  const block = blocks.data?.find((one) => one.id === id);
+  if (blocks.isPending) return <Loading what="Finding the block…" />;
+  if (blocks.isError) return <Failed error={blocks.error} retry={() => void blocks.refetch()} />;
+  if (!block) return <Failed error={new Error('There is no such block.')} />;
+  return (
+    <div className="mx-auto max-w-[1080px] px-6 py-6">
+      <h1 className="text-[28px] font-bold">{block.name}</h1>
+      <p className="text-muted">
+        {block.treeCount.toLocaleString()} {block.speciesName.toLowerCase()} trees,{' '}
+        {block.systemName.toLowerCase()}, planted {block.plantedYear}. {block.note}
+      </p>
+      <ReadBlock id={id} />
+      <Tables id={id} />
+    </div>
+  );
+}
+
+function ReadBlock({ id }: { id: number }) {
+  const [job, setJob] = useState<number | null>(null);
+  const begin = useMutation({
+    mutationFn: () => answer(api.POST('/api/blocks/{id}/reading', { params: { path: { id } } })),
+    onSuccess: (progress) => {
+      setJob(progress.job);
+    },
+  });
+  const progress = useQuery({
+    queryKey: ['reading', job],
+    queryFn: () => answer(api.GET('/api/readings/{job}', { params: { path: { job: job ?? 0 } } })),
+    enabled: job !== null,
+    refetchInterval: (query) => {
+      const state = query.state.data?.state;
+      return state === 'waiting' || state === 'running' || state === undefined ? ASK_EVERY : false;
+    },
+  });
+  const cancel = useMutation({
+    mutationFn: () => answer(api.DELETE('/api/readings/{job}', { params: { path: { job: job ?? 0 } } })),
+    onSuccess: () => void progress.refetch(),
+  });
+  const now = progress.data;
+  const busy = now?.state === 'waiting' || now?.state === 'running';
+  return (
+    <section aria-labelledby="read-block" className="mt-6">
+      <div className="flex flex-wrap items-center gap-4 border-b-2 border-ink pb-2">
+        <h2 id="read-block" className="text-[20px] font-bold">
+          The block as a whole
+        </h2>
+        {busy ? (
+          <>
+            <progress
+              value={now.done}
+              max={Math.max(1, now.total)}
+              aria-label="Trees read"
+              className="h-2 w-52"
+            />
+            <span role="status">
+              {now.done} of {now.total} trees read
+            </span>
+            <Button
+              onClick={() => {
+                cancel.mutate();
+              }}
+            >
+              Stop
+            </Button>
+          </>
+        ) : (
+          <Button
+            weight={now?.result ? 'plain' : 'ink'}
+            disabled={begin.isPending}
+            onClick={() => {
+              begin.mutate();
+            }}
+          >
+            {now?.result ? 'Read again' : 'Read every surveyed tree'}
+          </Button>
+        )}
+      </div>
+      {begin.isError && <Failed error={begin.error} />}
+      {progress.isError && <Failed error={progress.error} />}
+      {now?.state === 'cancelled' && <p className="py-3">Stopped after {now.done} trees.</p>}
+      {now?.state === 'failed' && <Failed error={new Error(now.trouble)} />}
+      {now?.result && <Result result={now.result} />}
+      {!now && !begin.isPending && (
+        <p className="py-3 text-muted">
+          Tells what is wrong with most trees, which of them stand out, and how even the block is.
+        </p>
+      )}
+    </section>
+  );
+}
+
+function Result({ result }: { result: NonNullable<BlockProgress['result']> }) {
+  if (result.trees === 0) {
+    return <p className="py-3 text-muted">No tree of this block is surveyed yet.</p>;
+  }
+  return (
+    <div className="grid grid-cols-[1fr_340px] gap-10 pt-3 max-md:grid-cols-1">
+      <div>
+        <h3 className="text-[17px] font-bold">What its trees share</h3>
+        {result.common.length === 0 && <p className="text-moss">Nothing is wrong with any of them.</p>}
+        <ul>
+          {result.common.map((one) => (
+            <li key={one.rule} className="grid grid-cols-[1fr_110px] gap-4 border-b border-line py-2">
+              <span>
+                <Link
+                  to={`/guide?rule=${one.rule}`}
+                  className="font-semibold underline-offset-4 hover:underline"
+                >
+                  {RULE_WORDS[one.rule] ?? one.rule}
+                </Link>
+                <span className="block text-[13.5px] text-muted">For one: {one.example}</span>
+              </span>
+              <span className="text-[14px]">
+                <b>
+                  {one.trees} of {result.trees}
+                </b>{' '}
+                trees
+                <span className="mt-1 block h-[5px] bg-line/70" aria-hidden>
+                  <span className="block h-full bg-ink" style={{ width: percent(one.share) }} />
+                </span>
+                <span className="text-[12.5px] text-muted">{one.act} to act on</span>
+              </span>
+            </li>
+          ))}
+        </ul>
+      </div>
+      <div>
+        <h3 className="text-[17px] font-bold">Which stand out</h3>
+        {result.outliers.length === 0 && <p className="text-[14px] text-muted">None of them.</p>}
+        <ul>
+          {result.outliers.map((one) => (
+            <li key={one.id} className="border-b border-line py-2 text-[14px]">
+              <Link to={`/trees/${one.id}`} className="font-semibold underline underline-offset-4">
+                {one.label}
+              </Link>
+              , {OUTLIER_WORDS[one.kind] ?? one.kind}. {one.reason}
+            </li>
+          ))}
+        </ul>
+        <h3 className="mt-5 text-[17px] font-bold">How even it is</h3>
+        <table className="w-full text-[14px]">
+          <thead>
+            <tr className="border-b border-line text-left text-[12.5px] text-muted">
+              <th className="font-normal">Measure</th>
+              <th className="font-normal">Mean</th>
+              <th className="font-normal">Varies by</th>
+            </tr>
+          </thead>
+          <tbody>
+            {result.evenness.map((one) => (
+              <tr key={one.measure} className="border-b border-line">
+                <td className="py-1 pr-2">{one.measure}</td>
+                <td className="pr-2 whitespace-nowrap">
+                  {Math.round(one.mean * 10) / 10} {one.unit}
+                </td>
+                <td>{percent(one.variation)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </div>
+  );
+}
+
+function Tables({ id }: { id: number }) {
+  const file = useRef<HTMLInputElement>(null);
+  const [table, setTable] = useState('');
+  const queries = useQueryClient();
+  const send = async (path: string): Promise<ImportOutcome> => {
+    const got = await fetch(path, { method: 'POST', headers: { 'Content-Type': 'text/csv' }, body: table });
+    const body = (await got.json()) as ImportOutcome & {
+      detail?: string;
+      errors?: { field: string; message: string }[];
+    };
+    if (!got.ok) throw new Problem(body.detail ?? 'The table was refused.', got.status, body.errors ?? []);
+    return body;
+  };
+  const preview = useQuery({
+    queryKey: ['table', id, table],
+    queryFn: () => send(`/api/blocks/${id}/surveys/preview`),
+    enabled: table !== '',
+    retry: false,
+    gcTime: 0,
+  });
+  const write = useMutation({
+    mutationFn: () => send(`/api/blocks/${id}/surveys`),
+    onSuccess: () => {
+      setTable('');
+      void queries.invalidateQueries();
+    },
+  });
+  const trouble = preview.error ?? write.error;
+  return (
+    <section aria-labelledby="tables" className="mt-9">
+      <h2 id="tables" className="border-b-2 border-ink pb-2 text-[20px] font-bold">
+        Survey tables
+      </h2>
+      <p className="py-2 text-[14px] text-muted">
+        One limb a row; a tree’s label ends in its row and place. A table is shown before it is written, and
+        written whole or not at all.
+      </p>
+      <div className="flex flex-wrap gap-2">
+        <a
+          href={`/api/blocks/${id}/surveys.csv`}
+          className="rounded-md border border-muted/50 px-3 py-1.5 text-[14px] font-semibold hover:bg-sand"
+        >
+          Take the surveys out
+        </a>
+        <input
+          ref={file}
+          type="file"
+          accept=".csv,text/csv"
+          className="hidden"
+          aria-label="Survey table to take in"
+          onChange={(event) => {
+            const one = event.target.files?.[0];
+            if (one) void one.text().then(setTable);
+            event.target.value = '';
+          }}
+        />
+        <Button onClick={() => file.current?.click()}>Take a table in</Button>
+      </div>
+      {trouble && (
+        <div role="alert" className="mt-3 border-l-4 border-lichen bg-lichen-wash px-3 py-2 text-[14px]">
+          <p className="font-semibold">Nothing was written.</p>
+          {trouble instanceof Problem && trouble.errors.length > 0 ? (
+            <ul>
+              {trouble.errors.slice(0, 12).map((error) => (
+                <li key={error.field + error.message}>
+                  <b>{error.field}</b> {error.message}
+                </li>
+              ))}
+            </ul>
+          ) : (
+            <p>{trouble.message}</p>
+          )}
+        </div>
+      )}
+      {write.data && (
+        <p role="status" className="mt-3 text-moss">
+          Written: {write.data.trees.filter((tree) => tree.outcome !== 'there-already').length} surveys.
+        </p>
+      )}
+      {preview.data && (
+        <div className="mt-3">
+          <ul className="text-[14px]">
+            {preview.data.trees.map((tree) => (
+              <li key={tree.label + tree.outcome}>
+                <b>{tree.label}</b>, {tree.limbs} limbs: {OUTCOME_WORDS[tree.outcome] ?? tree.outcome}
+              </li>
+            ))}
+          </ul>
+          <Button
+            weight="ink"
+            className="mt-2"
+            disabled={write.isPending}
+            onClick={() => {
+              write.mutate();
+            }}
+          >
+            Write these
+          </Button>
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,315 @@
+import type { LimbRow, SurveyForm } from './form';
+import { Gauge } from './Gauge';
+import { Big, Stepper } from './Thumb';
+
+/** The questions asked of each limb, in the order the hand goes. */
+export const STEPS = ['place', 'direction', 'angle', 'thickness', 'length', 'wood', 'condition'] as const;
+export type LimbStep = (typeof STEPS)[number];
+
+export const STEP_WORDS: Record<LimbStep, string> = {
+  place: 'Where does it start?',
+  direction: 'Which way does it go?',
+  angle: 'How steep is it?',
+  thickness: 'How thick at the base?',
+  length: 'How long?',
+  wood: 'What does it carry?',
+  condition: 'Is it sound?',
+};
+
+const CLOCK = [12, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11];
+const THICK: [string, number][] = [
+  ['pencil', 8],
+  ['finger', 15],
+  ['thumb', 22],
+  ['wrist', 55],
+];
+const LONG = [40, 60, 90, 130, 180, 250];
+const COUNTS: [string, string, string][] = [
+  ['pencil/side', 'pencil shoots to the sides', 'shoots'],
+  ['strong/up', 'strong uprights', 'shoots'],
+  ['matchstick/side', 'matchstick shoots', 'shoots'],
+  ['pencil/down', 'hanging shoots', 'shoots'],
+];
+const SEEN = ['sound', 'dead', 'broken', 'diseased', 'splitting', 'damaged'];
+
+interface Props {
+  step: LimbStep;
+  form: SurveyForm;
+  limb: LimbRow;
+  fault: (field: string) => string | undefined;
+  ideal: number;
+  change: (next: Partial<LimbRow>) => void;
+  /** Goes on once one tap has answered. */
+  onward: () => void;
+}
+
+/** One question of one limb, answered with one tap where it can be. */
+export function LimbSteps({ step, form, limb, fault, ideal, change, onward }: Props) {
+  const answerWith = (next: Partial<LimbRow>) => {
+    change(next);
+    onward();
+  };
+  const row = Number(form.rowBearing) || 0;
+  const hourOf = (bearing: number) => ((Math.round(((bearing - row + 720) % 360) / 30) + 11) % 12) + 1;
+  if (step === 'place') {
+    const carriers = form.limbs.filter((one) => one.key !== limb.key && one.parent === 'trunk').slice(-5);
+    return (
+      <div className="grid gap-3">
+        <div className="flex flex-wrap gap-2" role="group" aria-label="It grows from">
+          <Big
+            chosen={limb.parent === 'trunk'}
+            onClick={() => {
+              change({ parent: 'trunk' });
+            }}
+          >
+            trunk
+          </Big>
+          {carriers.map((one) => (
+            <Big
+              key={one.key}
+              chosen={limb.parent === one.id}
+              onClick={() => {
+                change({ parent: one.id, role: 'lateral' });
+              }}
+            >
+              limb {one.id}
+            </Big>
+          ))}
+        </div>
+        <Stepper
+          name={limb.parent === 'trunk' ? 'Height on the trunk' : `Along limb ${limb.parent}`}
+          unit="cm"
+          step={5}
+          value={limb.at_cm}
+          fault={fault('at_cm')}
+          change={(at_cm) => {
+            change({ at_cm });
+          }}
+        />
+      </div>
+    );
+  }
+  if (step === 'direction') {
+    return (
+      <div className="grid gap-3">
+        <p className="text-[14.5px] text-muted">As on a clock seen from above; 12 is along the row.</p>
+        <div className="grid grid-cols-6 gap-2" role="group" aria-label="Direction as on a clock">
+          {CLOCK.map((hour) => (
+            <Big
+              key={hour}
+              chosen={hourOf(Number(limb.bearing_deg)) === hour}
+              onClick={() => {
+                answerWith({ bearing_deg: String(Math.round((row + (hour % 12) * 30 + 360) % 360)) });
+              }}
+              className="px-0"
+            >
+              {hour}
+            </Big>
+          ))}
+        </div>
+        <Stepper
+          name="Bearing from north"
+          unit="°"
+          step={10}
+          value={limb.bearing_deg}
+          fault={fault('bearing_deg')}
+          change={(bearing_deg) => {
+            change({ bearing_deg });
+          }}
+        />
+        <Gauge
+          take={(angle, bearing) => {
+            change({
+              angle_deg: String(angle),
+              ...(bearing === null ? {} : { bearing_deg: String(bearing) }),
+            });
+          }}
+        />
+      </div>
+    );
+  }
+  if (step === 'angle') {
+    return (
+      <div className="grid gap-3">
+        <div className="grid grid-cols-3 gap-2">
+          {(
+            [
+              ['steep', 30],
+              ['as it should', ideal],
+              ['flat', 88],
+            ] as const
+          ).map(([words, degrees]) => (
+            <Big
+              key={words}
+              chosen={Number(limb.angle_deg) === degrees}
+              onClick={() => {
+                answerWith({ angle_deg: String(degrees) });
+              }}
+            >
+              {words}
+              <span className="block text-[13px] font-normal">{degrees}°</span>
+            </Big>
+          ))}
+        </div>
+        <Stepper
+          name="Degrees from upright"
+          unit="°"
+          step={5}
+          value={limb.angle_deg}
+          fault={fault('angle_deg')}
+          change={(angle_deg) => {
+            change({ angle_deg });
+          }}
+        />
+        <Gauge
+          take={(angle) => {
+            answerWith({ angle_deg: String(angle) });
+          }}
+        />
+      </div>
+    );
+  }
+  if (step === 'thickness') {
+    return (
+      <div className="grid gap-3">
+        <div className="grid grid-cols-4 gap-2">
+          {THICK.map(([words, mm]) => (
+            <Big
+              key={words}
+              chosen={Number(limb.diameter_mm) === mm}
+              onClick={() => {
+                answerWith({ diameter_mm: String(mm) });
+              }}
+              className="px-1"
+            >
+              {words}
+              <span className="block text-[13px] font-normal">{mm} mm</span>
+            </Big>
+          ))}
+        </div>
+        <Stepper
+          name="Thickness"
+          unit="mm"
+          step={2}
+          value={limb.diameter_mm}
+          fault={fault('diameter_mm')}
+          change={(diameter_mm) => {
+            change({ diameter_mm });
+          }}
+        />
+      </div>
+    );
+  }
+  if (step === 'length') {
+    return (
+      <div className="grid gap-3">
+        <div className="grid grid-cols-3 gap-2">
+          {LONG.map((cm) => (
+            <Big
+              key={cm}
+              chosen={Number(limb.length_cm) === cm}
+              onClick={() => {
+                answerWith({ length_cm: String(cm) });
+              }}
+            >
+              {cm} cm
+            </Big>
+          ))}
+        </div>
+        <Stepper
+          name="Length"
+          unit="cm"
+          step={10}
+          value={limb.length_cm}
+          fault={fault('length_cm')}
+          change={(length_cm) => {
+            change({ length_cm });
+          }}
+        />
+      </div>
+    );
+  }
+  if (step === 'wood') {
+    return (
+      <div className="grid gap-2">
+        <p className="text-[14.5px] text-muted">
+          Count, or leave it: what is not counted is estimated for its kind.
+        </p>
+        {COUNTS.map(([cell, words]) => (
+          <Count
+            key={cell}
+            words={words}
+            value={limb.shoots[cell] ?? ''}
+            change={(count) => {
+              change({ shoots: { ...limb.shoots, [cell]: count } });
+            }}
+          />
+        ))}
+        <Count
+          words="spurs"
+          value={limb.spurs}
+          by={5}
+          change={(spurs) => {
+            change({ spurs });
+          }}
+        />
+      </div>
+    );
+  }
+  return (
+    <div className="grid grid-cols-2 gap-2">
+      {SEEN.map((condition) => (
+        <Big
+          key={condition}
+          chosen={limb.condition === condition}
+          onClick={() => {
+            change({ condition });
+          }}
+        >
+          {condition}
+        </Big>
+      ))}
+    </div>
+  );
+}
+
+function Count({
+  words,
+  value,
+  by = 1,
+  change,
+}: {
+  words: string;
+  value: string;
+  by?: number;
+  change: (count: string) => void;
+}) {
+  const now = value === '' ? null : Number(value);
+  return (
+    <div className="grid grid-cols-[1fr_52px_56px_52px] items-center gap-2 text-[16px]">
+      <span>{words}</span>
+      <Big
+        aria-label={`fewer ${words}`}
+        disabled={now === null}
+        onClick={() => {
+          change(now === null || now - by < 0 ? '' : String(now - by));
+        }}
+        className="px-0"
+      >
+        −
+      </Big>
+      <span className="text-center text-[19px] font-bold" aria-live="polite">
+        {now ?? <span className="text-[13px] font-normal text-muted">not yet</span>}
+      </span>
+      <Big
+        aria-label={`more ${words}`}
+        onClick={() => {
+          change(String((now ?? 0) + by));
+        }}
+        className="px-0"
+      >
+        +
+      </Big>
+    </div>
+  );
+}

@@ -1,0 +1,82 @@
+import type { ButtonHTMLAttributes } from 'react';
+
+/** A button for a thumb in a glove. */
+export function Big({
+  chosen = false,
+  className = '',
+  ...rest
+}: ButtonHTMLAttributes<HTMLButtonElement> & { chosen?: boolean }) {
+  return (
+    <button
+      type="button"
+      aria-pressed={chosen}
+      className={`min-h-12 rounded-md border px-3 text-[17px] font-semibold disabled:opacity-40 ${
+        chosen ? 'border-ink bg-ink text-paper' : 'border-muted/50 bg-paper hover:bg-sand'
+      } ${className}`}
+      {...rest}
+    />
+  );
+}
+
+/** A number with a thumb's step down and up, that can be typed too. */
+export function Stepper({
+  name,
+  unit,
+  value,
+  step,
+  fault,
+  change,
+}: {
+  name: string;
+  unit: string;
+  value: string;
+  step: number;
+  fault?: string | undefined;
+  change: (value: string) => void;
+}) {
+  const by = (sign: number) => {
+    const now = Number(value.replace(',', '.')) || 0;
+    change(String(Math.max(0, Math.round((now + sign * step) * 10) / 10)));
+  };
+  return (
+    <div>
+      <div className="grid grid-cols-[64px_1fr_64px] items-end gap-2">
+        <Big
+          aria-label={`${name}: less`}
+          onClick={() => {
+            by(-1);
+          }}
+        >
+          −
+        </Big>
+        <label className="text-[14px] text-muted">
+          {name}, {unit}
+          <input
+            inputMode="decimal"
+            value={value}
+            aria-invalid={fault !== undefined}
+            onChange={(event) => {
+              change(event.target.value);
+            }}
+            className={`block min-h-12 w-full rounded-md border bg-paper text-center text-[22px] font-bold text-ink ${
+              fault ? 'border-2 border-lichen' : 'border-muted/45'
+            }`}
+          />
+        </label>
+        <Big
+          aria-label={`${name}: more`}
+          onClick={() => {
+            by(1);
+          }}
+        >
+          +
+        </Big>
+      </div>
+      {fault && (
+        <p role="alert" className="mt-1 text-[14.5px] font-semibold text-lichen">
+          {fault}
+        </p>
+      )}
+    </div>
+  );
+}

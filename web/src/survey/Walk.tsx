@@ -1,0 +1,281 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { answer, api, Problem } from '../api/client';
+import { FIRST_VIEW, type View } from '../stand/camera';
+import { prepare } from '../stand/geometry';
+import type { Showing } from '../stand/paint';
+import { TreeStand } from '../stand/TreeStand';
+import { dropDraft, keepDraft, keptDraft } from './draft';
+import { byField, copyOf, nextLimb, surveyFrom, type LimbRow, type SurveyForm } from './form';
+import { LimbList } from './LimbList';
+import { LimbSteps, STEPS, STEP_WORDS } from './LimbSteps';
+import { oddities } from './odd';
+import { Big, Stepper } from './Thumb';
+import { usePreview } from './usePreview';
+
+const MARGINS = { top: 14, side: 16, bottom: 22 };
+const nothing = () => undefined;
+const noWords = () => '';
+/** Where the surveyor is: at the trunk, at a limb's question, or looking over the list. */
+type Place = { at: 'trunk' } | { at: 'limb'; key: string; step: number } | { at: 'list' };
+
+/** A survey by thumb: one question at a time, the tree growing above it, nothing lost on reload. */
+export function Walk({ id, label, first }: { id: number; label: string; first: SurveyForm }) {
+  const [past, setPast] = useState<SurveyForm[]>([keptDraft(id) ?? first]);
+  const [place, setPlace] = useState<Place>(first.limbs.length > 0 ? { at: 'list' } : { at: 'trunk' });
+  const [view, setView] = useState<View>(FIRST_VIEW);
+  const [touched, setTouched] = useState(false);
+  const form = past[past.length - 1] ?? first;
+  const { drawing, errors, trouble, setTrouble } = usePreview(form);
+  const go = useNavigate();
+  const queries = useQueryClient();
+  const guide = useQuery({
+    queryKey: ['guide'],
+    queryFn: () => answer(api.GET('/api/guide')),
+    staleTime: Infinity,
+  });
+  const system = guide.data?.systems.find((one) => one.id === form.system);
+  const ideal = system?.form === 'plane' || (system && system.spreadM < 2.5) ? 85 : 55;
+
+  useEffect(() => {
+    if (touched) keepDraft(id, form);
+  }, [form, id, touched]);
+
+  const change = (next: SurveyForm) => {
+    setPast((all) => [...all.slice(-60), next]);
+    setTouched(true);
+  };
+  const changeLimb = (key: string, next: Partial<LimbRow>) => {
+    change({ ...form, limbs: form.limbs.map((limb) => (limb.key === key ? { ...limb, ...next } : limb)) });
+  };
+  const beginLimb = () => {
+    const limb = nextLimb(form.limbs);
+    const begun = form.limbs.length === 0 ? { ...limb, angle_deg: String(ideal) } : limb;
+    change({ ...form, limbs: [...form.limbs, begun] });
+    setPlace({ at: 'limb', key: begun.key, step: 0 });
+  };
+  const save = useMutation({
+    mutationFn: () =>
+      answer(api.POST('/api/trees/{id}/surveys', { params: { path: { id } }, body: surveyFrom(form) })),
+    onSuccess: () => {
+      dropDraft(id);
+      queries.clear();
+      void go(`/trees/${id}`);
+    },
+    onError: (error) => {
+      setTrouble(error instanceof Problem ? error.message : 'It was not saved.');
+    },
+  });
+
+  const faults = useMemo(() => byField(errors), [errors]);
+  const stand = useMemo(() => (drawing ? prepare(drawing) : null), [drawing]);
+  const index = place.at === 'limb' ? form.limbs.findIndex((limb) => limb.key === place.key) : -1;
+  const limb = form.limbs[index];
+  const lit = limb?.id ?? '';
+  const showing: Showing = useMemo(
+    () => ({ layer: 'wood', stage: 'found', cuts: new Map(), lit: new Set(lit ? [lit] : []) }),
+    [lit],
+  );
+  const names = useMemo(() => new Map(lit ? [[lit, lit]] : []), [lit]);
+  const step = place.at === 'limb' ? (STEPS[place.step] ?? 'place') : 'place';
+  const onward = () => {
+    if (place.at !== 'limb') return;
+    if (place.step + 1 < STEPS.length) setPlace({ ...place, step: place.step + 1 });
+    else setPlace({ at: 'list' });
+  };
+  const back = () => {
+    if (place.at === 'limb' && place.step > 0) setPlace({ ...place, step: place.step - 1 });
+    else setPlace({ at: 'list' });
+  };
+  const asked = limb ? oddities(form, limb) : [];
+
+  return (
+    <div className="mx-auto flex h-full max-w-[560px] flex-col">
+      <div className="flex items-center justify-between gap-2 px-4 pt-2">
+        <h1 className="text-[19px] leading-tight font-bold">{label}</h1>
+        <div className="flex gap-1">
+          <button
+            type="button"
+            className="min-h-11 px-3 text-[16px] font-semibold disabled:opacity-40"
+            disabled={past.length < 2}
+            onClick={() => {
+              setPast((all) => all.slice(0, -1));
+            }}
+          >
+            Undo
+          </button>
+          <Link
+            to={`/trees/${id}/survey`}
+            className="grid min-h-11 place-items-center px-2 text-[16px] font-semibold"
+          >
+            Table
+          </Link>
+        </div>
+      </div>
+      <div className="relative h-[30%] min-h-[150px] shrink-0">
+        {stand ? (
+          <TreeStand
+            stand={stand}
+            view={view}
+            onView={setView}
+            showing={showing}
+            flags={[]}
+            lines={[]}
+            names={names}
+            label={`The tree so far, ${form.limbs.length} limbs`}
+            cutting={false}
+            onPick={(hit) => {
+              const row = form.limbs.find((one) => one.id === hit?.axis.limb);
+              if (row) setPlace({ at: 'limb', key: row.key, step: 0 });
+            }}
+            onFlag={nothing}
+            cutWords={noWords}
+            margins={MARGINS}
+          />
+        ) : (
+          <p className="p-5 text-muted">The tree grows here as you measure it.</p>
+        )}
+      </div>
+      <div className="min-h-0 flex-1 overflow-auto px-4 py-3">
+        {place.at === 'trunk' && <TrunkSteps form={form} faults={faults} change={change} />}
+        {place.at === 'limb' && limb && (
+          <>
+            <p className="text-[14.5px] text-muted">
+              Limb {limb.id}, question {place.step + 1} of {STEPS.length}
+            </p>
+            <h2 className="mb-3 text-[22px] font-bold">{STEP_WORDS[step]}</h2>
+            <LimbSteps
+              step={step}
+              form={form}
+              limb={limb}
+              ideal={ideal}
+              fault={(field) => faults.get(`limbs[${index}].${field}`)}
+              change={(next) => {
+                changeLimb(limb.key, next);
+              }}
+              onward={onward}
+            />
+            {asked.length > 0 && (
+              <ul
+                className="mt-3 border-l-4 border-lichen bg-lichen-wash px-3 py-2 text-[15px]"
+                role="status"
+              >
+                {asked.map((words) => (
+                  <li key={words}>{words} Is that right?</li>
+                ))}
+              </ul>
+            )}
+          </>
+        )}
+        {place.at === 'list' && (
+          <LimbList
+            limbs={form.limbs}
+            faults={faults}
+            edit={(key) => {
+              setPlace({ at: 'limb', key, step: 0 });
+            }}
+            change={(limbs) => {
+              change({ ...form, limbs });
+            }}
+            copy={(row) => {
+              const twin = copyOf(row, form.limbs);
+              change({ ...form, limbs: [...form.limbs, twin] });
+              setPlace({ at: 'limb', key: twin.key, step: 0 });
+            }}
+            trunk={() => {
+              setPlace({ at: 'trunk' });
+            }}
+          />
+        )}
+      </div>
+      {trouble !== '' && place.at === 'list' && (
+        <p role="alert" className="mx-4 border-l-4 border-lichen bg-lichen-wash px-3 py-2 text-[15px]">
+          {trouble}
+        </p>
+      )}
+      <div className="grid grid-cols-[1fr_2fr] gap-2 border-t border-line bg-paper px-4 py-2.5">
+        {place.at === 'limb' ? (
+          <>
+            <Big onClick={back}>Back</Big>
+            <Big chosen onClick={onward}>
+              {place.step + 1 < STEPS.length ? 'Next' : 'Done with this limb'}
+            </Big>
+          </>
+        ) : place.at === 'trunk' ? (
+          <>
+            <Big
+              onClick={() => {
+                setPlace({ at: 'list' });
+              }}
+            >
+              List
+            </Big>
+            <Big chosen onClick={beginLimb}>
+              First limb
+            </Big>
+          </>
+        ) : (
+          <>
+            <Big onClick={beginLimb}>Next limb</Big>
+            <Big
+              chosen
+              disabled={save.isPending || trouble !== ''}
+              onClick={() => {
+                save.mutate();
+              }}
+            >
+              Save the survey
+            </Big>
+          </>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function TrunkSteps({
+  form,
+  faults,
+  change,
+}: {
+  form: SurveyForm;
+  faults: ReadonlyMap<string, string>;
+  change: (form: SurveyForm) => void;
+}) {
+  return (
+    <div className="grid gap-3">
+      <h2 className="text-[22px] font-bold">The trunk first</h2>
+      <Stepper
+        name="Trunk thickness at knee height"
+        unit="mm"
+        step={5}
+        value={form.trunkDiameter}
+        fault={faults.get('trunk.diameter_mm')}
+        change={(trunkDiameter) => {
+          change({ ...form, trunkDiameter });
+        }}
+      />
+      <Stepper
+        name="Height of its top"
+        unit="cm"
+        step={10}
+        value={form.trunkHeight}
+        fault={faults.get('trunk.height_cm')}
+        change={(trunkHeight) => {
+          change({ ...form, trunkHeight });
+        }}
+      />
+      <Stepper
+        name="Graft union at"
+        unit="cm"
+        step={1}
+        value={form.union}
+        fault={faults.get('trunk.unionAt_cm')}
+        change={(union) => {
+          change({ ...form, union });
+        }}
+      />
+    </div>
+  );
+}

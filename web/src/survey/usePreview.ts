@@ -1,0 +1,42 @@
+import { useEffect, useState } from 'react';
+import { answer, api, Problem, type Drawing, type FieldError } from '../api/client';
+import { percent } from '../ui/words';
+import { surveyFrom, type SurveyForm } from './form';
+
+const DRAW_AFTER = 300;
+
+/** The tree as typed so far, drawn by the server a moment after the last change, with what is wrong in it. */
+export function usePreview(form: SurveyForm) {
+  const [drawing, setDrawing] = useState<Drawing | null>(null);
+  const [errors, setErrors] = useState<FieldError[]>([]);
+  const [trouble, setTrouble] = useState('');
+  const [summary, setSummary] = useState('');
+  useEffect(() => {
+    let current = true;
+    const wait = setTimeout(() => {
+      answer(api.POST('/api/survey/preview', { body: surveyFrom(form) }))
+        .then((preview) => {
+          if (!current) return;
+          setDrawing(preview.drawing);
+          setErrors([]);
+          setTrouble('');
+          setSummary(
+            `${preview.drawing.axes.length} pieces of wood; ${percent(preview.light.under30)} of the fruiting wood in shade.` +
+              (preview.estimated.length > 0
+                ? ` Estimated: ${preview.estimated.map((field) => field.split('.').pop() ?? field).join(', ')}.`
+                : ''),
+          );
+        })
+        .catch((error: unknown) => {
+          if (!current) return;
+          setErrors(error instanceof Problem ? error.errors : []);
+          setTrouble(error instanceof Error ? error.message : 'The drawing failed.');
+        });
+    }, DRAW_AFTER);
+    return () => {
+      current = false;
+      clearTimeout(wait);
+    };
+  }, [form]);
+  return { drawing, errors, setErrors, trouble, setTrouble, summary };
+}

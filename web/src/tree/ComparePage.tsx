@@ -1,0 +1,188 @@
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { answer, api, type TreePage } from '../api/client';
+import { FIRST_VIEW, type View } from '../stand/camera';
+import { prepare } from '../stand/geometry';
+import type { Layer, Showing } from '../stand/paint';
+import { TreeStand } from '../stand/TreeStand';
+import { Failed, Loading } from '../ui/States';
+import { percent, RULE_WORDS } from '../ui/words';
+
+const MARGINS = { top: 70, side: 30, bottom: 44 };
+const NONE: ReadonlyMap<string, string> = new Map();
+const nothing = () => undefined;
+const noWords = () => '';
+const LAYERS: [Layer, string][] = [
+  ['wood', 'Wood'],
+  ['light', 'Light'],
+  ['crop', 'Buds'],
+  ['seen', 'Seen'],
+];
+
+/** Two trees side by side, turned together, at one scale. */
+export function ComparePage() {
+  const [params, setParams] = useSearchParams();
+  const [view, setView] = useState<View>(FIRST_VIEW);
+  const [layer, setLayer] = useState<Layer>('wood');
+  const holding = useQuery({ queryKey: ['holding'], queryFn: () => answer(api.GET('/api/holding')) });
+  const trees = holding.data?.trees ?? [];
+  const left = Number(params.get('left') ?? trees[0]?.id ?? 0);
+  const right = Number(params.get('right') ?? trees[1]?.id ?? 0);
+  if (holding.isPending) return <Loading what="Finding the trees…" />;
+  if (holding.isError) return <Failed error={holding.error} retry={() => void holding.refetch()} />;
+  if (trees.length === 0) return <p className="p-8 text-muted">No tree is surveyed yet.</p>;
+  const choose = (side: 'left' | 'right', id: string) => {
+    setParams({ left: String(left), right: String(right), [side]: id });
+  };
+  return (
+    <div className="flex h-full flex-col">
+      <div className="flex flex-wrap items-center gap-4 border-b border-line px-5 py-2">
+        <h1 className="text-[20px] font-bold">Side by side</h1>
+        <div className="flex bg-sand p-1" role="group" aria-label="What the drawings show">
+          {LAYERS.map(([id, words]) => (
+            <button
+              key={id}
+              type="button"
+              aria-pressed={layer === id}
+              onClick={() => {
+                setLayer(id);
+              }}
+              className={`min-h-8 px-3 text-[14px] ${layer === id ? 'bg-ink font-semibold text-paper' : 'hover:bg-paper'}`}
+            >
+              {words}
+            </button>
+          ))}
+        </div>
+        <p className="text-[14px] text-muted">Drag either: both turn.</p>
+      </div>
+      <div className="grid min-h-0 flex-1 grid-cols-2 max-md:grid-cols-1">
+        {(
+          [
+            ['left', left],
+            ['right', right],
+          ] as const
+        ).map(([side, id]) => (
+          <Side key={side} id={id} layer={layer} view={view} onView={setView}>
+            <label className="sr-only" htmlFor={`tree-${side}`}>
+              Tree on the {side}
+            </label>
+            <select
+              id={`tree-${side}`}
+              value={id}
+              onChange={(event) => {
+                choose(side, event.target.value);
+              }}
+              className="min-h-9 rounded-md border border-muted/50 bg-paper px-2 font-semibold"
+            >
+              {trees.map((tree) => (
+                <option key={tree.id} value={tree.id}>
+                  {tree.label}
+                </option>
+              ))}
+            </select>
+          </Side>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+function Side({
+  id,
+  layer,
+  view,
+  onView,
+  children,
+}: {
+  id: number;
+  layer: Layer;
+  view: View;
+  onView: (view: View) => void;
+  children: React.ReactNode;
+}) {
+  const page = useQuery({
+    queryKey: ['tree', id],
+    queryFn: () => answer(api.GET('/api/trees/{id}', { params: { path: { id } } })),
+  });
+  return (
+    <section className="flex min-h-[420px] flex-col border-r border-line" aria-label="One of the two trees">
+      <div className="relative min-h-0 flex-1">
+        {page.data && <Drawn page={page.data} layer={layer} view={view} onView={onView} />}
+        {page.isPending && <Loading what="Walking up to the tree…" />}
+        {page.isError && <Failed error={page.error} />}
+        <div className="absolute top-3 left-4">{children}</div>
+      </div>
+      {page.data && <Facts page={page.data} />}
+    </section>
+  );
+}
+
+function Drawn({
+  page,
+  layer,
+  view,
+  onView,
+}: {
+  page: TreePage;
+  layer: Layer;
+  view: View;
+  onView: (view: View) => void;
+}) {
+  const stand = useMemo(() => prepare(page.drawing), [page.drawing]);
+  const showing: Showing = useMemo(
+    () => ({ layer, stage: 'found', cuts: new Map(), lit: new Set() }),
+    [layer],
+  );
+  return (
+    <TreeStand
+      stand={stand}
+      view={view}
+      onView={onView}
+      showing={showing}
+      flags={[]}
+      lines={[]}
+      names={NONE}
+      label={`${page.name.label}, ${page.drawing.top.toFixed(1)} m tall`}
+      cutting={false}
+      onPick={nothing}
+      onFlag={nothing}
+      cutWords={noWords}
+      margins={MARGINS}
+    />
+  );
+}
+
+function Facts({ page }: { page: TreePage }) {
+  const { reading, name } = page;
+  const act = reading.findings.filter((finding) => finding.severity === 'act');
+  return (
+    <dl className="grid grid-cols-4 gap-3 border-t border-line bg-paper px-5 py-3 text-[14px]">
+      {(
+        [
+          ['Kind', `${name.speciesName}, leaf ${name.leaf}`],
+          ['In shade', percent(reading.light.under30)],
+          ['Fruits set, wanted', `${reading.crop.expectedFruits}, ${reading.crop.targetFruits}`],
+          ['Catches', `${percent(reading.light.interception)} of the light`],
+        ] as const
+      ).map(([term, words]) => (
+        <div key={term}>
+          <dt className="text-[12.5px] text-muted">{term}</dt>
+          <dd className="font-semibold">{words}</dd>
+        </div>
+      ))}
+      <div className="col-span-4">
+        <dt className="text-[12.5px] text-muted">To act on</dt>
+        <dd>
+          {act.length === 0
+            ? 'nothing'
+            : [...new Set(act.map((finding) => RULE_WORDS[finding.rule] ?? finding.rule))].join(', ')}
+          .{' '}
+          <Link to={`/trees/${name.id}`} className="font-semibold underline underline-offset-4">
+            Go to the tree
+          </Link>
+        </dd>
+      </div>
+    </dl>
+  );
+}
