@@ -9,7 +9,7 @@ export function App() {
       to={to}
       end
       className={({ isActive }) =>
-        `border-b-[3px] px-1 pt-3.5 pb-2.5 ${isActive ? 'border-ink font-semibold' : 'border-transparent text-muted hover:text-ink'}`
+        `whitespace-nowrap border-b-[3px] px-1 pt-3.5 pb-2.5 ${isActive ? 'border-ink font-semibold' : 'border-transparent text-muted hover:text-ink'}`
       }
     >
       {words}
@@ -20,7 +20,7 @@ export function App() {
       <header className="no-print flex items-center gap-7 border-b border-line bg-paper px-5 max-sm:gap-4 max-sm:px-3">
         <Link to="/" className="flex items-center gap-2 font-display text-[21px] font-bold tracking-tight">
           <img src="/mark.svg" alt="" width={24} height={24} />
-          Umbel
+          <span className="max-sm:sr-only">Umbel</span>
         </Link>
         <nav aria-label="Main" className="flex flex-1 gap-5 overflow-x-auto max-sm:gap-3.5">
           {here('/', 'Holding')}

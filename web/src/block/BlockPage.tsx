@@ -140,7 +140,7 @@ function Result({ result }: { result: NonNullable<BlockProgress['result']> }) {
                 </b>{' '}
                 trees
                 <span className="mt-1 block h-[5px] bg-line/70" aria-hidden>
-                  <span className="block h-full bg-ink" style={{ width: percent(one.share) }} />
+                  <span className="block h-full bg-ink" style={{ width: `${one.share * 100}%` }} />
                 </span>
                 <span className="text-[12.5px] text-muted">{one.act} to act on</span>
               </span>

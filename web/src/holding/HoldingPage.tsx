@@ -203,7 +203,7 @@ function Shade({ share }: { share: number }) {
       <span className="mt-1 block h-[5px] bg-line/70" aria-hidden>
         <span
           className={`block h-full ${share > 0.2 ? 'bg-lichen' : 'bg-moss'}`}
-          style={{ width: percent(share) }}
+          style={{ width: `${share * 100}%` }}
         />
       </span>
     </span>

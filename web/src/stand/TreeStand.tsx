@@ -26,6 +26,8 @@ interface Props {
   /** What a cut at the place under the pointer would be, in a few words. */
   cutWords: (picked: Picked) => string;
   margins?: { top: number; side: number; bottom: number };
+  /** Size to fit in the picture instead of the tree's own, to show two at one scale. */
+  frame?: { top: number; radius: number };
   /** What stands behind or on the tree beside its wood. */
   extras?: Extras;
 }
@@ -54,6 +56,8 @@ export function TreeStand(props: Props) {
   const [dusk, setDusk] = useState(0);
   const margins = props.margins;
   const extras = props.extras;
+  const frameTop = props.frame?.top ?? stand.top;
+  const frameRadius = props.frame?.radius ?? stand.radius;
   const bottom = margins?.bottom ?? 52;
 
   useEffect(() => {
@@ -78,8 +82,15 @@ export function TreeStand(props: Props) {
   }, []);
 
   const camera = useMemo(
-    () => new Camera(stand, view, Math.max(1, size.width), Math.max(1, size.height), margins),
-    [stand, view, size, margins],
+    () =>
+      new Camera(
+        { top: frameTop, radius: frameRadius },
+        view,
+        Math.max(1, size.width),
+        Math.max(1, size.height),
+        margins,
+      ),
+    [frameTop, frameRadius, view, size, margins],
   );
 
   useEffect(() => {

@@ -148,6 +148,8 @@ function ready(line: AxisLine, index: number, lines: AxisLine[], points: number[
   const parent = lines[line.parent];
   if (parent && FRAME.has(line.kind)) {
     own = smooth(joined(line, parent, own), line.kind === 'limb' ? 2 : 1);
+  } else if (line.kind === 'shoot' && line.length > 0.45) {
+    own = smooth(own, 2);
   } else if (line.kind === 'trunk') {
     own = smooth(own, 2).map((bead) => ({ ...bead, d: bead.d * (1 + 0.55 * Math.exp(-bead.z / 0.09)) }));
   }
@@ -176,6 +178,17 @@ function ready(line: AxisLine, index: number, lines: AxisLine[], points: number[
     flowerBuds: line.flowerBuds,
     light: line.light ?? null,
   };
+}
+
+/** How far a drawing reaches from its trunk, metres. */
+export function radiusOf(drawing: Drawing): number {
+  let radius = 0.5;
+  for (const axis of drawing.axes) {
+    for (let i = 0; i < axis.points.length; i += 4) {
+      radius = Math.max(radius, Math.hypot(axis.points[i] ?? 0, axis.points[i + 1] ?? 0));
+    }
+  }
+  return radius;
 }
 
 /**

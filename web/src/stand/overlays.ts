@@ -103,7 +103,7 @@ export function paintSection(
       const b = corner(column + 1, row);
       const c = corner(column + 1, row + 1);
       const d = corner(column, row + 1);
-      g.globalAlpha = light < 0.5 ? 0.72 : 0.62 * Math.min(1, (0.95 - light) / 0.3);
+      g.globalAlpha = light < 0.5 ? 0.72 : 0.34 * Math.min(1, (0.95 - light) / 0.35);
       g.fillStyle = sectionColour(light, colours);
       g.beginPath();
       g.moveTo(a.x, a.y);

@@ -52,7 +52,11 @@ export function LimbSteps({ step, form, limb, fault, ideal, change, onward }: Pr
   const row = Number(form.rowBearing) || 0;
   const hourOf = (bearing: number) => ((Math.round(((bearing - row + 720) % 360) / 30) + 11) % 12) + 1;
   if (step === 'place') {
-    const carriers = form.limbs.filter((one) => one.key !== limb.key && one.parent === 'trunk').slice(-5);
+    const carriers = form.limbs.filter(
+      (one, i) =>
+        one.key !== limb.key &&
+        (one.id === limb.parent || (one.parent === 'trunk' && i >= form.limbs.length - 8)),
+    );
     return (
       <div className="grid gap-3">
         <div className="flex flex-wrap gap-2" role="group" aria-label="It grows from">

@@ -1,9 +1,9 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQueries, useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { answer, api, type TreePage } from '../api/client';
 import { FIRST_VIEW, type View } from '../stand/camera';
-import { prepare } from '../stand/geometry';
+import { prepare, radiusOf } from '../stand/geometry';
 import type { Layer, Showing } from '../stand/paint';
 import { TreeStand } from '../stand/TreeStand';
 import { Failed, Loading } from '../ui/States';
@@ -29,6 +29,18 @@ export function ComparePage() {
   const trees = holding.data?.trees ?? [];
   const left = Number(params.get('left') ?? trees[0]?.id ?? 0);
   const right = Number(params.get('right') ?? trees[1]?.id ?? 0);
+  const pages = useQueries({
+    queries: [left, right].map((id) => ({
+      queryKey: ['tree', id],
+      queryFn: () => answer(api.GET('/api/trees/{id}', { params: { path: { id } } })),
+      enabled: id > 0,
+    })),
+  });
+  const drawings = pages.map((page) => page.data?.drawing);
+  const frame = {
+    top: Math.max(...drawings.map((drawing) => drawing?.top ?? 1)),
+    radius: Math.max(...drawings.map((drawing) => (drawing ? radiusOf(drawing) : 0.5))),
+  };
   if (holding.isPending) return <Loading what="Finding the trees…" />;
   if (holding.isError) return <Failed error={holding.error} retry={() => void holding.refetch()} />;
   if (trees.length === 0) return <p className="p-8 text-muted">No tree is surveyed yet.</p>;
@@ -59,11 +71,19 @@ export function ComparePage() {
       <div className="grid min-h-0 flex-1 grid-cols-2 max-md:grid-cols-1">
         {(
           [
-            ['left', left],
-            ['right', right],
+            ['left', left, 0],
+            ['right', right, 1],
           ] as const
-        ).map(([side, id]) => (
-          <Side key={side} id={id} layer={layer} view={view} onView={setView}>
+        ).map(([side, id, i]) => (
+          <Side
+            key={side}
+            page={pages[i]?.data}
+            error={pages[i]?.error ?? null}
+            frame={frame}
+            layer={layer}
+            view={view}
+            onView={setView}
+          >
             <label className="sr-only" htmlFor={`tree-${side}`}>
               Tree on the {side}
             </label>
@@ -89,42 +109,44 @@ export function ComparePage() {
 }
 
 function Side({
-  id,
+  page,
+  error,
+  frame,
   layer,
   view,
   onView,
   children,
 }: {
-  id: number;
+  page: TreePage | undefined;
+  error: Error | null;
+  frame: { top: number; radius: number };
   layer: Layer;
   view: View;
   onView: (view: View) => void;
   children: React.ReactNode;
 }) {
-  const page = useQuery({
-    queryKey: ['tree', id],
-    queryFn: () => answer(api.GET('/api/trees/{id}', { params: { path: { id } } })),
-  });
   return (
     <section className="flex min-h-[420px] flex-col border-r border-line" aria-label="One of the two trees">
       <div className="relative min-h-0 flex-1">
-        {page.data && <Drawn page={page.data} layer={layer} view={view} onView={onView} />}
-        {page.isPending && <Loading what="Walking up to the tree…" />}
-        {page.isError && <Failed error={page.error} />}
+        {page && <Drawn page={page} frame={frame} layer={layer} view={view} onView={onView} />}
+        {!page && !error && <Loading what="Walking up to the tree…" />}
+        {error && <Failed error={error} />}
         <div className="absolute top-3 left-4">{children}</div>
       </div>
-      {page.data && <Facts page={page.data} />}
+      {page && <Facts page={page} />}
     </section>
   );
 }
 
 function Drawn({
   page,
+  frame,
   layer,
   view,
   onView,
 }: {
   page: TreePage;
+  frame: { top: number; radius: number };
   layer: Layer;
   view: View;
   onView: (view: View) => void;
@@ -137,6 +159,7 @@ function Drawn({
   return (
     <TreeStand
       stand={stand}
+      frame={frame}
       view={view}
       onView={onView}
       showing={showing}
@@ -157,7 +180,7 @@ function Facts({ page }: { page: TreePage }) {
   const { reading, name } = page;
   const act = reading.findings.filter((finding) => finding.severity === 'act');
   return (
-    <dl className="grid grid-cols-4 gap-3 border-t border-line bg-paper px-5 py-3 text-[14px]">
+    <dl className="grid grid-cols-4 gap-3 min-h-[132px] border-t border-line bg-paper px-5 py-3 text-[14px]">
       {(
         [
           ['Kind', `${name.speciesName}, leaf ${name.leaf}`],

@@ -26,6 +26,8 @@ class SiteErrorTest {
     private static final double FINE = 0.025;
     private static final int DIRECTIONS = 500;
     private static final int SITES = 70;
+    /** Pieces that a slice of wood is laid out in over its thickness. */
+    private static final int THICK = 12;
     /** Area of the pieces a leaf cloud is scattered in, m²: many a leaf, so that chance clumps do not count. */
     private static final double LEAF = 0.00004;
 
@@ -93,7 +95,10 @@ class SiteErrorTest {
                 for (int i = 0; i < pieces; i++) {
                     double along = axis.length() * (i + 0.5) / pieces;
                     double bark = Math.PI * axis.diameterAt(along) * axis.length() / pieces;
-                    put(grid, setting, axis.course().at(along), bark / 2);
+                    for (int k = 0; k < THICK; k++) {
+                        Vec off = inBall(random).times(axis.diameterAt(along) / 2);
+                        put(grid, setting, axis.course().at(along).plus(off), bark / 2 / THICK);
+                    }
                 }
             }
         }

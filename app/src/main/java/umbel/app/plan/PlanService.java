@@ -184,10 +184,15 @@ public class PlanService {
         double share = read.reading().crop().expectedFruits() <= 0
                 ? 0
                 : load.fruits() / read.reading().crop().flowerBuds();
+        // whole fruits: shares of a fruit on many spurs are carried along until they make one
+        double owed = 0.5;
         for (Axis axis : load.tree().axes()) {
-            if (axis.flowerBuds() * share > 0.02) {
+            owed += axis.flowerBuds() * share;
+            int here = (int) Math.floor(owed);
+            owed -= here;
+            if (here > 0) {
                 Vec at = axis.course().at(axis.length());
-                hung.add(new TreeAnswers.Hung(axis.index(), Units.round(axis.flowerBuds() * share, 2), new double[] {
+                hung.add(new TreeAnswers.Hung(axis.index(), here, new double[] {
                     Units.round(at.x(), 3), Units.round(at.y(), 3), Units.round(at.z(), 3)
                 }));
             }

@@ -126,7 +126,7 @@ public final class TreeAnswers {
     public record LightLayer(List<ShadeLine> shades, List<Section> sections) {}
 
     /** Fruit on one axis and where it hangs. */
-    public record Hung(int axis, double fruits, double[] place) {}
+    public record Hung(int axis, int fruits, double[] place) {}
 
     /** The tree at harvest: what moved, what hangs where, each limb thinned to the target and unthinned. */
     public record HarvestLayer(
