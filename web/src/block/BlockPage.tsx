@@ -30,8 +30,8 @@ export function BlockPage() {
     <div className="mx-auto max-w-[1080px] px-6 py-6">
       <h1 className="text-[28px] font-bold">{block.name}</h1>
       <p className="text-muted">
-        {block.treeCount.toLocaleString()} {block.speciesName.toLowerCase()} trees,{' '}
-        {block.systemName.toLowerCase()}, planted {block.plantedYear}. {block.note}
+        {block.treeCount.toLocaleString()} {block.speciesName} trees, {block.systemName.toLowerCase()},
+        planted {block.plantedYear}. {block.note}
       </p>
       <ReadBlock id={id} />
       <Tables id={id} />

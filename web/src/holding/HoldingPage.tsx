@@ -123,7 +123,7 @@ function BlockSection({
           </Link>
         </h2>
         <p className="text-[14px] text-muted">
-          {block.treeCount.toLocaleString()} {block.speciesName.toLowerCase()} trees ({block.cultivar}),{' '}
+          {block.treeCount.toLocaleString()} {block.speciesName} trees ({block.cultivar}),{' '}
           {block.systemName.toLowerCase()}, {block.inRowM} × {block.betweenRowsM} m, planted{' '}
           {block.plantedYear}. {block.note}{' '}
           <Link

@@ -79,8 +79,8 @@ export function SheetPage() {
         <div>
           <h1 className="text-[30px] font-bold">{name.label}</h1>
           <p className="text-[15px]">
-            {name.cultivar} {name.speciesName.toLowerCase()}, {name.systemName.toLowerCase()}, leaf{' '}
-            {name.leaf}. Surveyed {day(name.surveyedOn)}.
+            {name.cultivar} {name.speciesName}, {name.systemName.toLowerCase()}, leaf {name.leaf}. Surveyed{' '}
+            {day(name.surveyedOn)}.
           </p>
         </div>
         <p className="text-right text-[15px]">

@@ -1,3 +1,4 @@
+import type { Drawing } from '../api/client';
 import type { Stand } from './geometry';
 
 /** Where the viewer stands and how large the tree is seen. */
@@ -15,6 +16,25 @@ export interface View {
 
 /** From due south, a little above: the usual photograph of a tree. */
 export const FIRST_VIEW: View = { bearing: Math.PI, tilt: 0.1, zoom: 1, panX: 0, panY: 0 };
+
+const FLAT = 0.4;
+
+/** The first look at a tree: from the south, or square on where it is trained in one plane along its row. */
+export function firstViewOf(drawing: Drawing): View {
+  const row = (drawing.rowBearingDeg * Math.PI) / 180;
+  let along = 0;
+  let across = 0;
+  for (const axis of drawing.axes) {
+    if (axis.kind === 'limb') {
+      const x = axis.points[axis.points.length - 4] ?? 0;
+      const y = axis.points[axis.points.length - 3] ?? 0;
+      along = Math.max(along, Math.abs(x * Math.sin(row) + y * Math.cos(row)));
+      across = Math.max(across, Math.abs(x * Math.cos(row) - y * Math.sin(row)));
+    }
+  }
+  const flat = along > 0.5 && across < along * FLAT;
+  return flat ? { ...FIRST_VIEW, bearing: row + Math.PI / 2 } : FIRST_VIEW;
+}
 
 const EYE_DISTANCE = 13;
 

@@ -39,7 +39,7 @@ export function Gauge({ take }: { take: (angle: number, bearing: number | null) 
               onChange={(event) => {
                 setTilt(Number(event.target.value));
               }}
-              className="block h-11 w-full"
+              className="block h-11 w-full accent-ink"
             />
           </label>
           <label className="text-[14px] text-muted">
@@ -52,7 +52,7 @@ export function Gauge({ take }: { take: (angle: number, bearing: number | null) 
               onChange={(event) => {
                 setHeading(Number(event.target.value));
               }}
-              className="block h-11 w-full"
+              className="block h-11 w-full accent-ink"
             />
           </label>
         </div>

@@ -17,7 +17,7 @@ export function LimbList({ limbs, faults, edit, change, copy, trunk }: Props) {
     if (one) next.splice(to, 0, one);
     change(next);
   };
-  const small = 'min-h-11 min-w-11 rounded-md border border-muted/40 text-[17px] disabled:opacity-35';
+  const small = 'min-h-11 min-w-11 rounded-md border border-muted/40 px-1.5 text-[15px] disabled:opacity-35';
   return (
     <div>
       <div className="flex items-center justify-between">
@@ -67,7 +67,7 @@ export function LimbList({ limbs, faults, edit, change, copy, trunk }: Props) {
                     copy(limb);
                   }}
                 >
-                  ⧉
+                  copy
                 </button>
                 <button
                   type="button"

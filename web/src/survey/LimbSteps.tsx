@@ -139,7 +139,7 @@ export function LimbSteps({ step, form, limb, fault, ideal, change, onward }: Pr
           {(
             [
               ['steep', 30],
-              ['as it should', ideal],
+              ['wanted', ideal],
               ['flat', 88],
             ] as const
           ).map(([words, degrees]) => (

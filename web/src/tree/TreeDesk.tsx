@@ -4,7 +4,7 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type Mark, type TreePage } from '../api/client';
 import { keyOf, limbOf } from '../api/marks';
-import { FIRST_VIEW, type View } from '../stand/camera';
+import { firstViewOf, type View } from '../stand/camera';
 import { prepare } from '../stand/geometry';
 import { LimbClock } from '../stand/LimbClock';
 import type { Layer, Picked, Showing } from '../stand/paint';
@@ -29,7 +29,7 @@ const NO_NAMES: ReadonlyMap<string, string> = new Map();
 /** The heart: the drawing, the gauges and the list of the work, all of one selection. */
 export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
   const work = useWork(id, page);
-  const [view, setView] = useState<View>(FIRST_VIEW);
+  const [view, setView] = useState<View>(() => firstViewOf(page.drawing));
   const [selected, setSelected] = useState<string | null>(null);
   const [pointed, setPointed] = useState<string[]>([]);
   const [tab, setTab] = useState('plan');
@@ -211,8 +211,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
           <div className="pointer-events-none absolute top-4 left-5 text-[#241f1c] dark:text-[#f1ece3]">
             <h1 className="text-[25px] font-bold">{name.label}</h1>
             <p className="text-[14px]">
-              {name.cultivar} {name.speciesName.toLowerCase()}, {name.systemName.toLowerCase()}, leaf{' '}
-              {name.leaf}
+              {name.cultivar} {name.speciesName}, {name.systemName.toLowerCase()}, leaf {name.leaf}
             </p>
             <p className="text-[13px] opacity-80">
               {name.limbs} limbs measured {day(name.surveyedOn)}; twigs arranged from the counts

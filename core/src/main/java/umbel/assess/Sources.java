@@ -51,9 +51,16 @@ final class Sources {
     private String bySchool(String line) {
         Object own = lines.get(line);
         Object other = usual.get(line);
-        String text = String.format(Locale.ROOT, "By the %s school: %s.", school.name(), own);
+        String text = String.format(Locale.ROOT, "By the %s school: %s.", school.name(), plain(own));
         return own == null || own.equals(other)
                 ? text
-                : text + String.format(Locale.ROOT, " The classic school holds %s.", other);
+                : text + String.format(Locale.ROOT, " The classic school holds %s.", plain(other));
+    }
+
+    private static String plain(Object value) {
+        if (value instanceof Boolean yes) {
+            return yes ? "yes" : "no";
+        }
+        return String.valueOf(value).replaceFirst("\\.0$", "");
     }
 }

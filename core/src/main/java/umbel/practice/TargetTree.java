@@ -16,6 +16,7 @@ final class TargetTree {
 
     private static final double GOLDEN_ANGLE = 137.5;
     private static final double FORKED_FROM = 115;
+    private static final double THIRD_FROM = 210;
 
     private final Species species;
     private final TrainingSystem system;
@@ -171,6 +172,18 @@ final class TargetTree {
                 diameter * 0.36,
                 length * 0.32,
                 Math.max(2, age - 3));
+        if (length > THIRD_FROM) {
+            addLimb(
+                    id + "c",
+                    id,
+                    "lateral",
+                    length * 0.8,
+                    heading + side * between(50, 62),
+                    own + 2 + between(-3, 3),
+                    diameter * 0.26,
+                    length * 0.22,
+                    Math.max(2, age - 4));
+        }
     }
 
     /** Short renewable wood on uprights, or uprights on a level cane, all in the plane. */
@@ -244,7 +257,10 @@ final class TargetTree {
         double ideal = (species.smallWood().ideal().lengthCm().get(0)
                         + species.smallWood().ideal().lengthCm().get(1))
                 / 2;
-        double per = Math.min(usual.shootsPerMetre(), species.smallWood().shootsPerMetreMost()) * 0.62 * metres;
+        // an old frame carries more side wood on each metre
+        double branched = system.scaffolds().permanent() ? 1 + 0.05 * Math.min(14, age) : 1;
+        double per =
+                branched * Math.min(usual.shootsPerMetre(), species.smallWood().shootsPerMetreMost()) * 0.62 * metres;
         double pencil = 1 - usual.shootMix().get("matchstick");
         List<Survey.ShootCount> shoots = new ArrayList<>();
         shoots.add(count("pencil", "side", per * pencil * 0.55, ideal));
@@ -255,7 +271,7 @@ final class TargetTree {
                 "side",
                 per * (1 - pencil),
                 species.wood().shootLengthCm().get("matchstick")));
-        double spurs = age >= 2 ? metres * usual.spursPerMetre() * 0.8 : 0;
+        double spurs = age >= 2 ? branched * metres * usual.spursPerMetre() * 0.8 : 0;
         return new Survey.SmallWood(
                 shoots,
                 new Survey.SpurCount((int) Math.round(spurs), Math.max(1, Math.min(usual.spurAge(), age - 1.0))),

@@ -318,7 +318,9 @@ public final class TreeBuilder {
         double phase = dice.between(0, 2 * Math.PI);
         double slow = dice.between(2.5, 4.5);
         double quick = dice.between(8, 12);
-        double sway = WANDER * Math.min(1, 0.4 + length / 2);
+        // wires hold a tied limb to its line
+        double held = setting.system().tied() ? 0.3 : 1;
+        double sway = WANDER * held * Math.min(1, 0.4 + length / 2);
         int steps = Math.max(3, (int) Math.ceil(length / STEP));
         List<Vec> points = new ArrayList<>();
         points.add(origin);

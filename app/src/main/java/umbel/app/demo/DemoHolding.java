@@ -160,7 +160,7 @@ class DemoHolding {
                 6,
                 4,
                 3,
-                90,
+                10,
                 "Three tiers on the fence; short-spurred in summer."));
         surveyTwice(block, 1, 2, 9, 701, "Dame Orrin", Fault.WATER_SPROUTS);
         survey(block, 1, 4, 9, 702, "Dame Orrin", Fault.OUT_OF_BOX);

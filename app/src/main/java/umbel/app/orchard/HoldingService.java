@@ -230,7 +230,7 @@ public class HoldingService {
                 block.species(),
                 knowledge.allSpecies().stream()
                         .filter(one -> one.id().equals(block.species()))
-                        .map(Species::name)
+                        .map(one -> one.names().one())
                         .findFirst()
                         .orElse(block.species()),
                 block.system(),

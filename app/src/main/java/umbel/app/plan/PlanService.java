@@ -422,7 +422,7 @@ public class PlanService {
                 tree.block().id(),
                 tree.block().name(),
                 read.tree().setting().species().id(),
-                read.tree().setting().species().name(),
+                read.tree().setting().species().names().one(),
                 read.tree().setting().system().id(),
                 read.tree().setting().system().name(),
                 cultivarOf(read, tree),
