@@ -22,8 +22,10 @@ type Place = { at: 'trunk' } | { at: 'limb'; key: string; step: number } | { at:
 
 /** A survey by thumb: one question at a time, the tree growing above it, nothing lost on reload. */
 export function Walk({ id, label, first }: { id: number; label: string; first: SurveyForm }) {
-  const [past, setPast] = useState<SurveyForm[]>([keptDraft(id) ?? first]);
-  const [place, setPlace] = useState<Place>(first.limbs.length > 0 ? { at: 'list' } : { at: 'trunk' });
+  const [past, setPast] = useState<SurveyForm[]>(() => [keptDraft(id) ?? first]);
+  const [place, setPlace] = useState<Place>(
+    (past[0] ?? first).limbs.length > 0 ? { at: 'list' } : { at: 'trunk' },
+  );
   const [view, setView] = useState<View>(FIRST_VIEW);
   const [touched, setTouched] = useState(false);
   const form = past[past.length - 1] ?? first;

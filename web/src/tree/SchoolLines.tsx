@@ -34,7 +34,9 @@ export function SchoolLines({
     setOpen(false);
   };
   return (
+    // not modal: the library's scroll lock writes styles into the page, which the content policy forbids
     <Dialog.Root
+      modal={false}
       open={open}
       onOpenChange={(next) => {
         setTyped({});
@@ -50,7 +52,7 @@ export function SchoolLines({
         </Dialog.Trigger>
       </p>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-ink/40" />
+        <div className="fixed inset-0 bg-ink/40" aria-hidden />
         <Dialog.Content className="fixed top-1/2 left-1/2 flex max-h-[86vh] w-[min(560px,94vw)] -translate-x-1/2 -translate-y-1/2 flex-col bg-paper">
           <div className="border-b border-line px-6 pt-5 pb-3">
             <Dialog.Title className="text-[20px] font-bold">

@@ -35,6 +35,15 @@ class AccessibilityTest {
         "/trees/5/survey, surveyed again, dark",
         "/trees/13/sheet, Mark what is to be cut, light",
         "/trees/13/record, Its history, light",
+        "/trees/17/walk, 7 limbs, light",
+        "/trees/17/walk, 7 limbs, dark",
+        "/blocks/3, The block as a whole, light",
+        "/blocks/3, The block as a whole, dark",
+        "/compare, In shade, light",
+        "/guide, What to look for, light",
+        "/guide?tab=schools, Intensive wall, dark",
+        "/guide?tab=systems, Slender axe, light",
+        "/guide?tab=species, Quince, dark",
         "/nowhere, There is no such page, light",
     })
     void aViewHasNoSeriousBarrier(String path, String shows, String scheme) {
