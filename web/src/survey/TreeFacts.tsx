@@ -14,10 +14,13 @@ const STOCKS = ['', 'very-dwarfing', 'dwarfing', 'semi-dwarfing', 'semi-vigorous
 
 /** What the tree is, and its trunk. */
 export function TreeFacts({ form, faults, known, change }: Props) {
-  const systems = (known?.systems ?? []).filter((system) => system.species.includes(form.species));
+  // the usual systems of this kind first, every other after
+  const usual = (system: Knowledge['systems'][number]) => (system.species.includes(form.species) ? 0 : 1);
+  const systems = [...(known?.systems ?? [])].sort((a, b) => usual(a) - usual(b));
   const same = (ids: string[]) =>
     ids.map((id) => ({ id, name: id === '' ? 'not known' : id.replace(/-/g, ' ') }));
   const fault = (field: string) => faults.get(field) ?? faults.get(`survey.${field}`);
+  const cultivars = (known?.cultivars ?? []).filter((one) => one.species === form.species);
   return (
     <div className="grid grid-cols-4 gap-x-4 gap-y-2.5 max-sm:grid-cols-2">
       <Choice
@@ -43,12 +46,18 @@ export function TreeFacts({ form, faults, known, change }: Props) {
       />
       <Field
         name="Cultivar"
+        list="known-cultivars"
         value={form.cultivar}
         fault={fault('tree.cultivar.name')}
         change={(cultivar) => {
           change({ cultivar });
         }}
       />
+      <datalist id="known-cultivars">
+        {cultivars.map((one) => (
+          <option key={one.name} value={one.name} />
+        ))}
+      </datalist>
       <Choice
         name="Habit"
         value={form.habit}

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { answer, api, type TreePage } from '../api/client';
+import { answer, api, type LightLayer, type TreePage } from '../api/client';
+import { percent } from '../ui/words';
 import type { Layer } from '../stand/paint';
 
 /** What the drawing can show, in the order a grower asks. */
@@ -25,11 +26,13 @@ interface Props {
   onAlong: (along: boolean) => void;
   page: TreePage;
   waiting: boolean;
+  light: LightLayer | undefined;
 }
 
 /** Chooses what the drawing shows, and says how to read it. */
 export function Layers(props: Props) {
-  const { shown, onShown, target, onTarget, numbered, onNumbered, along, onAlong, page, waiting } = props;
+  const { shown, onShown, target, onTarget, numbered, onNumbered, along, onAlong, page, waiting, light } =
+    props;
   const look = (on: boolean) =>
     `min-h-8 px-2.5 text-[14px] ${on ? 'bg-ink font-semibold text-paper' : 'hover:bg-sand'}`;
   return (
@@ -76,7 +79,11 @@ export function Layers(props: Props) {
         </div>
       </div>
       <div className="max-w-[330px] bg-paper/90 px-3 py-1.5 text-[12.5px]" aria-live="polite">
-        {waiting ? 'Working it out…' : <Key shown={shown} along={along} onAlong={onAlong} page={page} />}
+        {waiting ? (
+          'Working it out…'
+        ) : (
+          <Key shown={shown} along={along} onAlong={onAlong} page={page} light={light} />
+        )}
         {target && (
           <p className="mt-0.5 border-t border-line pt-1 first:mt-0 first:border-0 first:pt-0">
             <b>Leaf {page.name.leaf}:</b> {page.target.heightM.toFixed(1)} m tall,{' '}
@@ -93,7 +100,9 @@ function Key({
   along,
   onAlong,
   page,
+  light,
 }: {
+  light: LightLayer | undefined;
   shown: Shown;
   along: boolean;
   onAlong: (along: boolean) => void;
@@ -131,6 +140,16 @@ function Key({
             </li>
           ))}
         </ul>
+        {light && light.shades.length > 0 && (
+          <p>
+            A window would open most at{' '}
+            {light.shades
+              .slice(0, 2)
+              .map((shade) => `limb ${shade.limb} (+${percent(shade.fromTree)})`)
+              .join(' and ')}
+            .
+          </p>
+        )}
         {shown === 'section' && (
           <button
             type="button"
@@ -209,7 +228,7 @@ export function useLayers(id: number, shown: Shown, always: boolean) {
   const light = useQuery({
     queryKey: ['light', id],
     queryFn: () => answer(api.GET('/api/trees/{id}/light', { params: { path: { id } } })),
-    enabled: shown === 'section' || always,
+    enabled: shown === 'section' || shown === 'light' || always,
     staleTime: Infinity,
   });
   const harvest = useQuery({

@@ -229,6 +229,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
               onAlong={setAlong}
               page={page}
               waiting={layers.waiting}
+              light={layers.light}
             />
           </div>
           <div className="absolute right-4 bottom-4">
@@ -334,6 +335,24 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
             </Tabs.Content>
             <Tabs.Content value="limbs" className="min-h-0 flex-1 overflow-auto">
               <LimbsPanel limbs={page.limbs} going={going} onPoint={setPointed} onSelect={select} />
+              <p className="px-5 py-3 text-[13.5px] text-muted">
+                Take this tree out as{' '}
+                {(
+                  [
+                    ['survey.csv', 'a table'],
+                    ['drawing.svg', 'a drawing'],
+                    ['tree.gltf', 'a solid'],
+                  ] as const
+                ).map(([file, words]) => (
+                  <a
+                    key={file}
+                    href={`/api/trees/${id}/${file}`}
+                    className="mr-3 font-semibold text-ink underline underline-offset-4"
+                  >
+                    {words}
+                  </a>
+                ))}
+              </p>
             </Tabs.Content>
           </Tabs.Root>
         )}

@@ -31,6 +31,8 @@ import umbel.knowledge.School;
 import umbel.plan.Totals;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
+import umbel.reading.Certainty;
+import umbel.reading.Company;
 import umbel.reading.Finding;
 import umbel.reading.TreeReader;
 import umbel.survey.Survey;
@@ -50,10 +52,12 @@ public class CoreBenchmarks {
     private static final Map<String, String> NAMES = Map.of(
             "surveyToReading", "survey to full reading",
             "oneMark", "re-evaluation after one mark",
+            "certainty", "how sure: sixty readings with errors drawn",
             "plans", "assess: reading and four plans");
     private static final Map<String, String> AIMS = Map.of(
             "surveyToReading/300", "aim 15 ms",
             "surveyToReading/2000", "aim 50 ms",
+            "certainty/2000", "aim 600 ms",
             "oneMark/300", "aim 15 ms",
             "oneMark/2000", "aim 15 ms");
 
@@ -103,6 +107,12 @@ public class CoreBenchmarks {
         return TreeReader.findings(cut.left(), school, sum.light(), REACH);
     }
 
+    /** The survey read again sixty times with measuring errors drawn. */
+    @Benchmark
+    public Certainty.Answer certainty() {
+        return assessor.certainty(request, REACH, Company.NONE, reading);
+    }
+
     /** The whole answer of the assess address. */
     @Benchmark
     public Assessment plans() {
@@ -110,6 +120,7 @@ public class CoreBenchmarks {
     }
 
     public static void main(String[] args) throws RunnerException {
+        BlockOfTrees.measure();
         Collection<RunResult> results = new Runner(new OptionsBuilder()
                         .include(CoreBenchmarks.class.getSimpleName())
                         .verbosity(VerboseMode.SILENT)

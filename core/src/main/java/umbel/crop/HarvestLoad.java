@@ -156,7 +156,7 @@ public record HarvestLoad(Tree tree, List<LimbLoad> limbs, double fruits) {
             double density = setting.species().wood().greenDensity();
             for (int i = count - 1; i >= 0; i--) {
                 Axis axis = tree.axis(i);
-                double wood = axis.volume(0, axis.length()) * density;
+                double wood = volume(axis) * density;
                 Vec middle = axis.course().at(axis.length() * 0.4);
                 wholeMass[i] += wood + fruitMass[i];
                 wx[i] += wood * middle.x() + fx[i];
@@ -171,6 +171,16 @@ public record HarvestLoad(Tree tree, List<LimbLoad> limbs, double fruits) {
                 }
             }
             return fruits;
+        }
+
+        /** Wood volume, m³; a twig as one frustum. */
+        private static double volume(Axis axis) {
+            if (!axis.kind().isSmallWood()) {
+                return axis.volume(0, axis.length());
+            }
+            double base = axis.baseDiameter();
+            double tip = axis.diameters()[axis.diameters().length - 1];
+            return Math.PI / 12 * axis.length() * (base * base + base * tip + tip * tip);
         }
 
         private Axis hangOne(Axis axis, List<Axis> hung, Turn[][] turns) {

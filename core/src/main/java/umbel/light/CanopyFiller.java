@@ -14,8 +14,8 @@ import umbel.wood.Vec;
  */
 final class CanopyFiller {
 
-    private static final int AROUND_COUNT = 16;
-    private static final int SHELL_STEP = 7;
+    private static final int AROUND_COUNT = 12;
+    private static final int SHELL_STEP = 5;
     private static final double[][] AROUND = evenlyAround();
 
     private final CanopyGrid grid;
@@ -75,7 +75,7 @@ final class CanopyFiller {
 
     private void alongLeaves(Axis axis, double start) {
         double span = axis.length() - start;
-        int points = Math.max(1, (int) Math.ceil(span / every));
+        int points = Math.max(1, (int) Math.ceil(span / Math.max(every, spread)));
         for (int i = 0; i < points; i++) {
             leaf(axis.course().at(start + span * (i + 0.5) / points), axis.leafArea() / points);
         }

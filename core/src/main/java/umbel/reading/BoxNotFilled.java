@@ -2,8 +2,7 @@ package umbel.reading;
 
 import java.util.List;
 import java.util.Locale;
-import umbel.wood.Axis;
-import umbel.wood.Role;
+import umbel.wood.Envelope;
 import umbel.wood.Setting;
 
 /** Room left empty along the row after the years in which the tree should have filled it. */
@@ -16,17 +15,7 @@ final class BoxNotFilled implements Rule {
             return List.of();
         }
         double room = Math.min(setting.inRow(), setting.system().shape().spread());
-        double ahead = 0;
-        double behind = 0;
-        for (Axis axis : scene.tree().axes()) {
-            if (axis.role() == Role.SUCKER) {
-                continue;
-            }
-            double along = scene.inRowAxes(axis.course().point(axis.course().size() - 1))[0];
-            ahead = Math.max(ahead, along);
-            behind = Math.max(behind, -along);
-        }
-        double empty = 1 - Math.min(room, ahead + behind) / room;
+        double empty = 1 - Math.min(room, Envelope.of(scene.tree()).alongRow()) / room;
         double most = scene.school().boxGapShare();
         if (empty <= most) {
             return List.of();
