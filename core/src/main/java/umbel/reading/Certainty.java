@@ -32,7 +32,9 @@ import umbel.wood.TreeBuilder;
 public final class Certainty {
 
     private static final double DOUBTFUL_FROM = 0.12;
-    private static final double LEAST_LINK = 0.2;
+    /** With sixty draws chance alone correlates to ±0.13 (one sigma); a link must stand well clear of that. */
+    private static final double LEAST_LINK = 0.33;
+
     private static final int MOST_MEASURES = 2;
     private static final int SITES_LOOKED_AT = 700;
 

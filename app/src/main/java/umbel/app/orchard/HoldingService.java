@@ -14,10 +14,8 @@ import umbel.app.plan.WorkRepository;
 import umbel.app.survey.Readings;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
-import umbel.knowledge.Cultivar;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.PlanRules;
-import umbel.knowledge.Rootstock;
 import umbel.knowledge.Species;
 import umbel.knowledge.TrainingSystem;
 import umbel.reading.Finding;
@@ -125,8 +123,14 @@ public class HoldingService {
             List<SystemChoice> systems,
             List<Choice> schools,
             List<PlanRules.Purpose> purposes,
-            List<Cultivar> cultivars,
-            List<Rootstock> rootstocks) {}
+            List<NamedCultivar> cultivars,
+            List<NamedStock> rootstocks) {}
+
+    /** A cultivar somebody named, and its species. */
+    public record NamedCultivar(String name, String species) {}
+
+    /** A rootstock somebody named, and its vigour class. */
+    public record NamedStock(String name, String vigourClass) {}
 
     @Transactional(readOnly = true)
     public HoldingPage page() {
@@ -180,8 +184,12 @@ public class HoldingService {
                         .map(one -> new Choice(one.id(), one.name(), one.why()))
                         .toList(),
                 knowledge.plan().purposes(),
-                knowledge.cultivars(),
-                knowledge.rootstocks());
+                knowledge.cultivars().stream()
+                        .map(one -> new NamedCultivar(one.name(), one.species()))
+                        .toList(),
+                knowledge.rootstocks().stream()
+                        .map(one -> new NamedStock(one.name(), one.vigourClass()))
+                        .toList());
     }
 
     private List<String> usedFor(TrainingSystem system) {
