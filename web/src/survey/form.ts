@@ -232,9 +232,11 @@ export function surveyFrom(form: SurveyForm): SurveyDocument {
   };
 }
 
-/** The next limb, walking up and round: like the last, a hand higher, a good third of the clock on. */
+const STRAYS = new Set(['water-sprout', 'sucker', 'hanger']);
+
+/** The next limb, walking up and round: like the last of the frame, a hand higher, a good third of the clock on. */
 export function nextLimb(limbs: LimbRow[]): LimbRow {
-  const last = limbs[limbs.length - 1];
+  const last = [...limbs].reverse().find((limb) => !STRAYS.has(limb.role)) ?? limbs[limbs.length - 1];
   const used = new Set(limbs.map((limb) => limb.id));
   let id = limbs.length + 1;
   while (used.has(String(id))) {
