@@ -1,0 +1,132 @@
+import type { Camera } from './camera';
+import { lightOf, mixed, type Palette } from './palette';
+import { between, solid, trace, type Drawn } from './strokes';
+
+/** The crop layer: wood stands back, every flower bud shows where it is by the size of its disc. */
+export function cropWood(
+  g: CanvasRenderingContext2D,
+  one: Drawn,
+  to: number,
+  haze: number,
+  colours: Palette,
+): void {
+  const { axis } = one;
+  if (axis.kind !== 'spur' && axis.kind !== 'shoot') {
+    solid(g, one, 0, to, Math.min(0.85, haze + 0.25), [128, 118, 110], colours);
+    return;
+  }
+  if (axis.kind === 'shoot') {
+    g.strokeStyle = mixed([150, 140, 132], colours.fog, haze);
+    g.lineWidth = Math.max(0.8, (one.ws[0] ?? 1) * 0.7);
+    trace(g, one, 0, to);
+    g.stroke();
+  }
+  if (axis.flowerBuds <= 0.02) {
+    return;
+  }
+  const places = axis.kind === 'spur' ? 1 : Math.max(1, Math.min(4, Math.round(axis.flowerBuds / 3)));
+  const size = 1.5 + 2.2 * Math.sqrt(Math.min(3, axis.flowerBuds / places));
+  g.fillStyle = mixed(colours.blossom, colours.fog, haze * 0.6);
+  g.strokeStyle = mixed(colours.blossomEdge, colours.fog, haze * 0.6);
+  g.lineWidth = 0.8;
+  for (let k = 0; k < places; k++) {
+    const at = axis.kind === 'spur' ? axis.length : (to * (k + 1)) / (places + 0.4);
+    const [x, y] = between(one, at);
+    g.beginPath();
+    g.arc(x, y, size, 0, 2 * Math.PI);
+    g.fill();
+    g.stroke();
+  }
+}
+
+/** What was measured in ink, what was counted in brown, what is only expected in pale broken lines. */
+export function seenWood(
+  g: CanvasRenderingContext2D,
+  one: Drawn,
+  to: number,
+  haze: number,
+  colours: Palette,
+): void {
+  const { seen } = one.axis;
+  if (seen === 'measured') {
+    solid(g, one, 0, to, haze, colours.measured, colours);
+    return;
+  }
+  const counted = seen === 'counted';
+  g.strokeStyle = mixed(counted ? colours.counted : colours.expected, colours.fog, haze);
+  g.lineWidth = Math.max(1.1, (one.ws[0] ?? 1) * 0.8);
+  g.setLineDash(counted ? [] : [4, 3]);
+  trace(g, one, 0, to);
+  g.stroke();
+  g.setLineDash([]);
+}
+
+/** The light layer: wood stands back in grey, every fruiting place shows its light by colour and by shape. */
+export function lightWood(
+  g: CanvasRenderingContext2D,
+  one: Drawn,
+  to: number,
+  haze: number,
+  colours: Palette,
+): void {
+  const { axis } = one;
+  if (axis.kind !== 'spur' && axis.kind !== 'shoot') {
+    solid(g, one, 0, to, Math.min(0.85, haze + 0.3), [128, 124, 118], colours);
+    return;
+  }
+  const step = axis.light === null ? null : lightOf(axis.light);
+  const colour = step === null ? null : (colours.light[step] ?? null);
+  if (axis.kind === 'shoot') {
+    g.strokeStyle = colour
+      ? mixed(colour, colours.fog, haze * 0.5)
+      : mixed([150, 146, 140], colours.fog, haze);
+    g.lineWidth = Math.max(colour ? 1.6 : 0.8, one.ws[0] ?? 1);
+    trace(g, one, 0, to);
+    g.stroke();
+    return;
+  }
+  if (!colour || step === null) {
+    return;
+  }
+  const x = one.xs[one.xs.length - 1] ?? 0;
+  const y = one.ys[one.ys.length - 1] ?? 0;
+  const size = Math.max(2.1, (one.ws[0] ?? 1) * 0.8);
+  g.fillStyle = mixed(colour, colours.fog, haze * 0.5);
+  g.beginPath();
+  if (step === 0) {
+    g.rect(x - size, y - size, 2 * size, 2 * size);
+  } else if (step === 1) {
+    g.moveTo(x, y - size * 1.3);
+    g.lineTo(x + size * 1.2, y + size);
+    g.lineTo(x - size * 1.2, y + size);
+  } else {
+    g.arc(x, y, size * 1.1, 0, 2 * Math.PI);
+  }
+  g.fill();
+}
+
+/** Fruit where it hangs at harvest: near ones over far ones, a number of fruits as one disc of their size together. */
+export function paintFruit(
+  g: CanvasRenderingContext2D,
+  camera: Camera,
+  fruit: { fruits: number; place: number[] }[],
+  diameter: number,
+  colours: Palette,
+): void {
+  const seen = fruit
+    .map((one) => ({ one, at: camera.see(one.place[0] ?? 0, one.place[1] ?? 0, one.place[2] ?? 0) }))
+    .sort((a, b) => b.at.depth - a.at.depth);
+  for (const { one, at } of seen) {
+    const size = Math.max(
+      1.6,
+      (diameter / 2) * at.scale * Math.sqrt(Math.min(6, Math.max(0.25, one.fruits))),
+    );
+    g.fillStyle = colours.fruit;
+    g.strokeStyle = colours.fruitEdge;
+    g.lineWidth = 0.8;
+    g.beginPath();
+    g.arc(at.x, at.y + size * 0.8, size, 0, 2 * Math.PI);
+    g.fill();
+    g.stroke();
+  }
+}
