@@ -54,6 +54,7 @@ export function TreeStand(props: Props) {
   const drag = useRef<{ x: number; y: number; moved: boolean; pan: boolean; view: View } | null>(null);
   const [size, setSize] = useState({ width: 0, height: 0 });
   const [hover, setHover] = useState<Picked | null>(null);
+  const [turning, setTurning] = useState(false);
   const [dusk, setDusk] = useState(0);
   const margins = props.margins;
   const extras = props.extras;
@@ -113,7 +114,7 @@ export function TreeStand(props: Props) {
       if (extras?.target) {
         paintTarget(g, camera, extras.target, stand.rowBearing, colours);
       }
-      drawn.current = paintTree(g, camera, stand, showing, colours);
+      drawn.current = paintTree(g, camera, stand, showing, colours, turning);
       if (extras?.section) {
         paintSection(g, camera, extras.section, colours);
       }
@@ -130,7 +131,7 @@ export function TreeStand(props: Props) {
     return () => {
       cancelAnimationFrame(frame);
     };
-  }, [camera, stand, showing, flags, lines, names, size, hover, cutting, cutWords, dusk, extras]);
+  }, [camera, stand, showing, flags, lines, names, size, hover, cutting, cutWords, dusk, extras, turning]);
 
   const place = (event: React.PointerEvent | React.MouseEvent): [number, number] => {
     const box = event.currentTarget.getBoundingClientRect();
@@ -230,6 +231,7 @@ export function TreeStand(props: Props) {
           return;
         }
         from.moved = true;
+        setTurning(true);
         if (from.pan) {
           onView({ ...from.view, panX: from.view.panX + dx, panY: from.view.panY + dy });
         } else {
@@ -243,6 +245,7 @@ export function TreeStand(props: Props) {
       onPointerUp={(event) => {
         const from = drag.current;
         drag.current = null;
+        setTurning(false);
         if (!from || from.moved) {
           return;
         }
@@ -253,6 +256,10 @@ export function TreeStand(props: Props) {
         } else {
           onPick(pick(drawn.current, x, y, REACH));
         }
+      }}
+      onPointerCancel={() => {
+        drag.current = null;
+        setTurning(false);
       }}
       onPointerLeave={() => {
         setHover(null);

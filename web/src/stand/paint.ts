@@ -18,13 +18,22 @@ export interface Showing {
   lit: ReadonlySet<string>;
 }
 
-/** Paints every axis, far ones first, and returns where they stand for picking. */
+/** Wood under so many pixels is one stroke, over it a body with light and shade. */
+const THIN = 2.6;
+const THIN_WHILE_TURNING = 8;
+
+/**
+ * Paints every axis, far ones first, and returns where they stand for picking.
+ *
+ * @param quick while the tree is being turned: buds and spurs are left out and middling wood is drawn in one stroke
+ */
 export function paintTree(
   g: CanvasRenderingContext2D,
   camera: Camera,
   stand: Stand,
   showing: Showing,
   colours: Palette,
+  quick = false,
 ): Drawn[] {
   const drawn = stand.axes.map((axis) => project(camera, axis)).sort((a, b) => b.depth - a.depth);
   g.lineCap = 'round';
@@ -36,11 +45,11 @@ export function paintTree(
     const cut = showing.stage === 'found' ? undefined : showing.cuts.get(one.axis.index);
     const fog = Math.max(0, Math.min(0.5, 0.22 + (one.depth / Math.max(1, stand.radius)) * 0.28));
     if (!cut) {
-      wood(g, one, 0, one.axis.length, fog, showing, colours);
+      wood(g, one, 0, one.axis.length, fog, showing, colours, quick);
       continue;
     }
     if (cut.kept > 0) {
-      wood(g, one, 0, cut.kept, fog, showing, colours);
+      wood(g, one, 0, cut.kept, fog, showing, colours, quick);
     }
     if (showing.stage === 'marks') {
       taped(g, one, cut.kept, fog, colours);
@@ -75,6 +84,7 @@ function wood(
   fog: number,
   showing: Showing,
   colours: Palette,
+  quick: boolean,
 ): void {
   const { axis } = one;
   const dim = showing.lit.size > 0 && !showing.lit.has(axis.limb) && axis.kind !== 'trunk' ? 0.3 : 0;
@@ -92,16 +102,16 @@ function wood(
     return;
   }
   if (axis.kind === 'spur') {
-    spur(g, one, haze, colours);
+    if (!quick) spur(g, one, haze, colours);
     return;
   }
   const base = axis.dead ? colours.dead : null;
-  if ((one.ws[0] ?? 0) < 2.6) {
+  if ((one.ws[0] ?? 0) < (quick ? THIN_WHILE_TURNING : THIN)) {
     thin(g, one, to, haze, base, colours);
   } else {
     solid(g, one, from, to, haze, base, colours);
   }
-  if (axis.kind === 'shoot' && (one.ws[0] ?? 0) > 2.2) {
+  if (!quick && axis.kind === 'shoot' && (one.ws[0] ?? 0) > 2.2) {
     shootBuds(g, one, to, haze, colours);
   }
 }
