@@ -190,7 +190,8 @@ function Key({
 }
 
 function HarvestKey({ page }: { page: TreePage }) {
-  const low = page.reading.harvest.filter((limb) => limb.tipAtHarvest_cm < 40 && limb.fruits > 0);
+  // by the finding, so that the school's own line holds here too
+  const low = page.reading.findings.filter((finding) => finding.rule === 'will-drop');
   const weak = page.reading.harvest.filter((limb) => limb.breakRisk >= 0.1);
   const names = (limbs: { limb: string }[]) =>
     limbs
@@ -203,7 +204,16 @@ function HarvestKey({ page }: { page: TreePage }) {
         Thinned to {Math.min(page.reading.crop.targetFruits, page.reading.crop.expectedFruits)} fruits. Limbs
         bend as their wood lets them.
       </p>
-      {low.length > 0 && <p>Tips under 40 cm: limb {names(low)}.</p>}
+      {low.length > 0 && (
+        <p>
+          Tips under {low[0]?.threshold} cm: limb{' '}
+          {low
+            .slice(0, 4)
+            .map((finding) => finding.limbs[0])
+            .join(', ')}
+          .
+        </p>
+      )}
       {weak.length > 0 && <p>One in ten or more to break: limb {names(weak)}.</p>}
       {low.length === 0 && weak.length === 0 && <p>No tip touches down, no union is at its limit.</p>}
     </div>

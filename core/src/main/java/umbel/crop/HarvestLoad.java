@@ -33,8 +33,6 @@ import umbel.wood.Vec;
 public record HarvestLoad(Tree tree, List<LimbLoad> limbs, double fruits) {
 
     private static final double GRAVITY = 9.81;
-    private static final double THICK_RATIO = 0.5;
-    private static final double TIGHT_DEGREES = 40;
 
     /**
      * One measured limb under its crop.
@@ -291,10 +289,11 @@ public record HarvestLoad(Tree tree, List<LimbLoad> limbs, double fruits) {
             double left = 1;
             double crotch = Units.toDegrees(
                     limb.course().directionAt(0).angleTo(parent.course().directionAt(limb.at())));
-            if (crotch < TIGHT_DEGREES) {
+            if (crotch < rule.tightUnderDeg()) {
                 left *= weak.tight();
             }
-            if (parent.kind() == AxisKind.TRUNK && limb.baseDiameter() > THICK_RATIO * parent.diameterAt(limb.at())) {
+            if (parent.kind() == AxisKind.TRUNK
+                    && limb.baseDiameter() > rule.thickOver() * parent.diameterAt(limb.at())) {
                 left *= weak.thick();
             }
             if (limb.is(Condition.SPLITTING)) {

@@ -29,6 +29,9 @@ public record Trade(
     /** Strength left at a poor union, how wood strength varies (one sigma), how far a limb droops before it gives way. */
     public record CropLoad(
             UnionWeakness unionWeakness,
+            @JsonProperty("tightUnder_deg") double tightUnderDeg,
+            double thickOver,
+            double stiffnessSpread,
             double strengthSpread,
             @JsonProperty("bendMost_deg") double bendMostDeg) {}
 

@@ -13,14 +13,13 @@ import umbel.wood.Units;
 /** A limb whose tip will hang too low once it carries its crop. */
 final class WillDrop implements Rule {
 
-    private static final double STIFFNESS_ERROR = 0.4;
-
     @Override
     public List<Finding> read(Scene scene) {
         if (scene.tree().setting().system().tied()) {
             return List.of();
         }
         double least = scene.school().dropClearanceCm();
+        double spread = scene.tree().setting().trade().cropLoad().stiffnessSpread();
         List<Finding> found = new ArrayList<>();
         for (HarvestLoad.LimbLoad load : scene.load().limbs()) {
             Axis limb = scene.tree().find(load.limb()).orElseThrow();
@@ -34,8 +33,7 @@ final class WillDrop implements Rule {
             }
             double drop = Units.toCm(load.tipNow()) - tip;
             double error = Math.hypot(
-                    STIFFNESS_ERROR * drop,
-                    Units.toCm(limb.length()) * scene.errors().lengthShare());
+                    spread * drop, Units.toCm(limb.length()) * scene.errors().lengthShare());
             found.add(new Finding(
                     "will-drop",
                     Stage.FRAME,
