@@ -62,9 +62,40 @@ public record Assessment(ReadingAnswer reading, List<PlanAnswer> plans, Timing t
     public record JudgedBy(String source, String name, String line, String text) {}
 
     /** One plan. */
-    public record PlanAnswer(String name, List<StepAnswer> steps, TotalsAnswer totals, List<LeftAnswer> leftAlone) {}
+    public record PlanAnswer(
+            String name,
+            List<StepAnswer> steps,
+            TotalsAnswer totals,
+            List<YearAnswer> years,
+            List<LeftAnswer> leftAlone) {}
 
-    /** One step; {@code title}, {@code place}, {@code numbers} and {@code answer} are the parts of {@code text}. */
+    /** A figure, and between what it would lie in seasons harder and kinder than usual. */
+    public record RangeAnswer(double low, double middle, double high) {}
+
+    /**
+     * One season after a plan, by the growth model.
+     *
+     * @param year seasons from now, 1 the next
+     * @param fruits finished
+     * @param growth of all new wood, metres
+     * @param extensionCm mean length of ends and shoots that grew long
+     * @param sprouts shoots from dormant buds, and rank uprights
+     */
+    public record YearAnswer(
+            int year,
+            RangeAnswer fruits,
+            @JsonProperty("growth_m") RangeAnswer growth,
+            @JsonProperty("extension_cm") RangeAnswer extensionCm,
+            RangeAnswer sprouts,
+            RangeAnswer under30,
+            RangeAnswer interception,
+            @JsonProperty("height_m") RangeAnswer height,
+            RangeAnswer flowerBuds) {}
+
+    /**
+     * One step; {@code title}, {@code place}, {@code numbers} and {@code answer} are the parts of {@code text}; {@code skipped}
+     * tells what comes of leaving it, null where there is nothing to tell.
+     */
     public record StepAnswer(
             int order,
             int year,
@@ -94,13 +125,45 @@ public record Assessment(ReadingAnswer reading, List<PlanAnswer> plans, Timing t
             boolean beyondArgument,
             double gain,
             Alternative alternative,
+            TrainingAnswer training,
             String title,
             String place,
             String numbers,
             String answer,
             String reason,
+            String skipped,
             String text,
             List<String> cautions) {}
+
+    /**
+     * How a limb is bent; null for cuts.
+     *
+     * @param possible whether limb, crotch and anchors take it
+     * @param device clip, spreader, tie-down, tie-to-trunk, wire-tie, weight or tie-up
+     * @param lengthCm of spreader or string, knots not counted
+     * @param anchors in the ground
+     * @param steps visits to bring it down in
+     * @param from where the other end sits: x east, y north, z up, metres
+     * @param to where it sits on the bent limb
+     * @param instead what to cut back to where it cannot be bent
+     */
+    public record TrainingAnswer(
+            String limb,
+            boolean possible,
+            String why,
+            String device,
+            @JsonProperty("toAngle_deg") double toAngleDeg,
+            @JsonProperty("alongLimb_cm") double alongLimbCm,
+            @JsonProperty("length_cm") double lengthCm,
+            @JsonProperty("pull_N") double pullN,
+            @JsonProperty("mass_kg") double massKg,
+            int anchors,
+            int steps,
+            int weeks,
+            double[] from,
+            double[] to,
+            String instead,
+            String text) {}
 
     /** The next best answer; {@code keep} (leave it) when nothing else came near. */
     public record Alternative(
@@ -114,7 +177,8 @@ public record Assessment(ReadingAnswer reading, List<PlanAnswer> plans, Timing t
             double gain) {}
 
     /**
-     * What this visit comes to. {@code cropYear3} is null: it needs a growth forecast, which this version does not make.
+     * What this visit comes to. {@code cropYear3} is the crop of the third season against the same tree left alone; null where
+     * years to come were not asked for, or the tree left alone would bear nothing.
      */
     @JsonInclude(JsonInclude.Include.ALWAYS)
     public record TotalsAnswer(

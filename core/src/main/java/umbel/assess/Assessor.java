@@ -7,9 +7,11 @@ import java.util.Map;
 import java.util.Set;
 import umbel.crop.CropReading;
 import umbel.crop.HarvestLoad;
+import umbel.cut.BudSide;
 import umbel.cut.Effect;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
+import umbel.growth.Forecast;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.School;
 import umbel.knowledge.Species;
@@ -25,10 +27,12 @@ import umbel.reading.Certainty;
 import umbel.reading.Company;
 import umbel.reading.Finding;
 import umbel.reading.TreeReader;
+import umbel.training.Training;
 import umbel.wood.Condition;
 import umbel.wood.Tree;
 import umbel.wood.TreeBuilder;
 import umbel.wood.Units;
+import umbel.wood.Vec;
 
 /** Reads a survey, plans for it and puts the answer into the open format's names and units. */
 public final class Assessor {
@@ -44,7 +48,12 @@ public final class Assessor {
 
     /** The tree of a request. */
     public Tree tree(AssessRequest request) {
-        return TreeBuilder.build(request.survey(), knowledge, request.seed() == null ? USUAL_SEED : request.seed());
+        return TreeBuilder.build(request.survey(), knowledge, seed(request));
+    }
+
+    /** The seed of a request's small wood and of the seasons it is grown through. */
+    public static long seed(AssessRequest request) {
+        return request.seed() == null ? USUAL_SEED : request.seed();
     }
 
     /** The school a request asks for. */
@@ -95,10 +104,10 @@ public final class Assessor {
                 TreeReader.read(tree, wish.school(), wish.limits().reach(), company);
         Certainty.Answer certainty = certainty(request, wish.limits().reach(), company, first);
         TreeReader.Reading reading = new TreeReader.Reading(first.light(), first.crop(), certainty.findings());
-        List<Plan> plans = Planner.plans(tree, reading, wish);
+        List<Plan> plans = Planner.plans(tree, reading, wish, seed(request));
         return new Assessment(
                 reading(tree, reading, wish.school()),
-                plans.stream().map(plan -> plan(tree, plan)).toList(),
+                plans(tree, plans),
                 timing(tree, request.phase() == null ? "dormant" : request.phase()),
                 measureNext(certainty));
     }
@@ -113,13 +122,7 @@ public final class Assessor {
     public Certainty.Answer certainty(
             AssessRequest request, double reach, Company company, TreeReader.Reading reading) {
         return Certainty.of(
-                request.survey(),
-                knowledge,
-                request.seed() == null ? USUAL_SEED : request.seed(),
-                school(request),
-                reach,
-                company,
-                reading.findings());
+                request.survey(), knowledge, seed(request), school(request), reach, company, reading.findings());
     }
 
     /** A reading in the format's words. */
@@ -172,12 +175,18 @@ public final class Assessor {
                 sources.of(finding));
     }
 
-    /** A plan in the format's words. */
-    public Assessment.PlanAnswer plan(Tree tree, Plan plan) {
+    /** Plans in the format's words; the last is doing nothing, which the others' years are told against. */
+    public List<Assessment.PlanAnswer> plans(Tree tree, List<Plan> plans) {
+        Plan nothing = plans.get(plans.size() - 1);
+        return plans.stream().map(plan -> plan(tree, plan, nothing)).toList();
+    }
+
+    private Assessment.PlanAnswer plan(Tree tree, Plan plan, Plan nothing) {
         return new Assessment.PlanAnswer(
                 plan.name(),
                 plan.steps().stream().map(step -> step(tree, step)).toList(),
-                totals(plan.totals()),
+                totals(plan.totals(), cropYear3(plan, nothing)),
+                outlook(plan.outlook()),
                 plan.leftAlone().stream()
                         .map(left -> new Assessment.LeftAnswer(
                                 left.finding().rule(),
@@ -205,7 +214,7 @@ public final class Assessor {
                 operation.kind().word(),
                 cm(operation.at()),
                 blankToNull(operation.toLimb()),
-                operation.kind().isHeading() ? "outward" : null,
+                bud(tree, operation),
                 angle(operation),
                 keep(operation),
                 Units.round(Units.toMm(effect.diameter()), 1),
@@ -223,16 +232,52 @@ public final class Assessor {
                 step.rules(),
                 round(step.confidence()),
                 step.closeCall(),
-                step.beyondArgument(),
+                step.settled(),
                 Units.round(step.gain(), 4),
                 alternative(tree, step),
+                trainingOf(tree, operation),
                 title,
                 place,
                 numbers,
                 answer,
                 step.reason(),
+                step.rules().isEmpty()
+                        ? null
+                        : knowledge.plan().skipped().get(step.rules().get(0)),
                 text,
                 Words.cautions(tree, operation, effect, knowledge.cautions()));
+    }
+
+    /** How an operation's limb is held at its new angle; null where it bends nothing. */
+    public static Assessment.TrainingAnswer trainingOf(Tree tree, Operation operation) {
+        return operation.kind() == OperationKind.BEND
+                ? training(tree, Training.of(tree, tree.find(operation.limb()).orElseThrow(), operation.toAngle()))
+                : null;
+    }
+
+    /** How a limb is bent, in the format's words. */
+    public static Assessment.TrainingAnswer training(Tree tree, Training training) {
+        return new Assessment.TrainingAnswer(
+                training.limb(),
+                training.possible(),
+                training.why(),
+                training.device().word(),
+                Units.round(Units.toDegrees(training.toAngle()), 0),
+                cm(training.alongLimb()),
+                cm(training.length()),
+                Units.round(training.pull(), 0),
+                Units.round(training.mass(), 2),
+                training.anchors(),
+                training.steps(),
+                training.weeks(),
+                place(training.from()),
+                place(training.to()),
+                training.instead() == null ? null : Words.title(tree, training.instead()),
+                Words.training(training));
+    }
+
+    private static double[] place(Vec at) {
+        return new double[] {Units.round(at.x(), 3), Units.round(at.y(), 3), Units.round(at.z(), 3)};
     }
 
     private static Assessment.Alternative alternative(Tree tree, Step step) {
@@ -251,8 +296,47 @@ public final class Assessor {
                         Units.round(step.alternativeGain(), 4));
     }
 
-    /** Totals in the format's words. */
+    private static Double cropYear3(Plan plan, Plan nothing) {
+        if (plan.outlook().size() < 3) {
+            return null;
+        }
+        double uncut = nothing.outlook().get(2).fruits().middle();
+        return uncut < 1 ? null : round(plan.outlook().get(2).fruits().middle() / uncut);
+    }
+
+    /** Years to come in the format's words. */
+    public static List<Assessment.YearAnswer> outlook(List<Forecast.Outlook> years) {
+        return years.stream()
+                .map(year -> new Assessment.YearAnswer(
+                        year.year(),
+                        range(year.fruits(), 0),
+                        range(year.newLength(), 1),
+                        range(year.extension(), 0, 100),
+                        range(year.sprouts(), 0),
+                        range(year.under30(), 3),
+                        range(year.interception(), 3),
+                        range(year.height(), 2),
+                        range(year.flowerBuds(), 0)))
+                .toList();
+    }
+
+    private static Assessment.RangeAnswer range(Forecast.Range range, int digits) {
+        return range(range, digits, 1);
+    }
+
+    private static Assessment.RangeAnswer range(Forecast.Range range, int digits, double factor) {
+        return new Assessment.RangeAnswer(
+                Units.round(range.low() * factor, digits),
+                Units.round(range.middle() * factor, digits),
+                Units.round(range.high() * factor, digits));
+    }
+
+    /** Totals in the format's words, of this visit alone. */
     public static Assessment.TotalsAnswer totals(Totals totals) {
+        return totals(totals, null);
+    }
+
+    private static Assessment.TotalsAnswer totals(Totals totals, Double cropYear3) {
         return new Assessment.TotalsAnswer(
                 round(totals.woodShare()),
                 totals.bigCuts(),
@@ -262,7 +346,7 @@ public final class Assessor {
                 round(totals.under30()),
                 round(totals.under50()),
                 round(totals.cropShare()),
-                null,
+                cropYear3,
                 Math.round(totals.sprouts()),
                 Math.round(totals.crop().flowerBuds()),
                 Math.round(totals.crop().expectedFruits()),
@@ -308,6 +392,13 @@ public final class Assessor {
 
     private static double cm(double metres) {
         return Units.round(Units.toCm(metres), 1);
+    }
+
+    private static String bud(Tree tree, Operation operation) {
+        boolean headed = operation.kind() == OperationKind.HEAD || operation.kind() == OperationKind.TIP;
+        return headed
+                ? BudSide.of(tree, tree.find(operation.limb()).orElseThrow()).word()
+                : operation.kind() == OperationKind.SHORTEN ? "outward" : null;
     }
 
     private static Double angle(Operation operation) {

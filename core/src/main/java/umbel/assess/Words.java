@@ -4,13 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
-import umbel.cut.Bending;
+import umbel.cut.BudSide;
 import umbel.cut.Effect;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Target;
 import umbel.knowledge.Caution;
-import umbel.knowledge.Trade;
+import umbel.training.Device;
+import umbel.training.Training;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Condition;
@@ -42,12 +43,26 @@ public final class Words {
             case TIP -> "Tip " + limb;
             case BEND -> String.format(Locale.ROOT, "Bring %s to %.0f°", limb, Units.toDegrees(operation.toAngle()));
             case RUB -> "Rub off " + limb;
+            case RENEW_STUB ->
+                String.format(Locale.ROOT, "Renew %s from a %.0f cm stub", limb, Units.toCm(operation.at()));
+            case SHORT_SPUR ->
+                String.format(
+                        Locale.ROOT,
+                        "Short-spur %s on %s to %.0f cm",
+                        groupName(tree, operation),
+                        limb,
+                        Units.toCm(operation.at()));
+            case THIN_SPURS ->
+                String.format(Locale.ROOT, "Thin the spurs on %s to the young %d", limb, operation.keep());
+            case DEFLOWER ->
+                operation.limb().equals("trunk") ? "Take the flowers off the tree" : "Take the flowers off " + limb;
+            case KEEP -> "Keep " + limb;
+            case WATCH -> operation.limb().equals("trunk") ? "Look again next winter" : "Watch " + limb;
         };
     }
 
     /** Where exactly, and how. */
     public static String place(Tree tree, Operation operation) {
-        Trade trade = tree.setting().trade();
         return switch (operation.kind()) {
             case REMOVE ->
                 operation.onGroup()
@@ -64,15 +79,32 @@ public final class Words {
                         name(operation.toLimb()),
                         Units.toCm(operation.at()));
             case SHORTEN -> "Into the older wood, above a fruit bud or a weak side branch that heads outward.";
-            case HEAD, TIP ->
-                String.format(
-                        Locale.ROOT,
-                        "%.0f mm above a bud that faces outward, at %.0f cm, sloped away from it.",
-                        trade.stub().budMm(),
-                        Units.toCm(operation.at()));
+            case HEAD, TIP -> headPlace(tree, operation);
             case BEND -> bendPlace(tree, operation);
             case RUB -> "Pull or rub it off with its base while it is soft; cut close if it is woody.";
+            case RENEW_STUB ->
+                String.format(
+                        Locale.ROOT,
+                        "%.0f cm out from the union, through sound wood with dormant buds, sloped so that water runs off; the sky above must stay open.",
+                        Units.toCm(operation.at()));
+            case SHORT_SPUR -> "Above the third leaf or bud of each; leave a longer one only where a gap has no spur.";
+            case THIN_SPURS -> "The oldest and most shaded ones out at their base; the young, well lit ones stay.";
+            case DEFLOWER -> "Each cluster by hand at bloom, leaves left on.";
+            case KEEP -> "Nothing to cut.";
+            case WATCH -> "Nothing to cut this time.";
         };
+    }
+
+    private static String headPlace(Tree tree, Operation operation) {
+        Axis axis = tree.find(operation.limb()).orElseThrow();
+        BudSide bud = BudSide.of(tree, axis);
+        return String.format(
+                Locale.ROOT,
+                "%.0f mm above a bud that faces %s (%s), at %.0f cm, sloped about 45° away from it.",
+                tree.setting().trade().stub().budMm(),
+                bud.word(),
+                Units.compass(bud.bearing()),
+                Units.toCm(operation.at()));
     }
 
     private static String removePlace(Tree tree, String id) {
@@ -91,13 +123,50 @@ public final class Words {
 
     private static String bendPlace(Tree tree, Operation operation) {
         Axis limb = tree.find(operation.limb()).orElseThrow();
-        Bending.Verdict verdict = Bending.judge(limb, operation.toAngle(), tree.setting());
-        String steps = verdict.steps() > 1 ? " in " + verdict.steps() + " visits" : "";
         return String.format(
                 Locale.ROOT,
-                "From %.0f°%s, with a spreader or a tie in a loose loop; stop if the crotch opens.",
+                "From %.0f°: %s",
                 Units.toDegrees(limb.baseInclination()),
-                steps);
+                training(Training.of(tree, limb, operation.toAngle())));
+    }
+
+    /** How a limb is held at its angle, in a sentence or two. */
+    public static String training(Training training) {
+        double along = Units.toCm(training.alongLimb());
+        double length = Units.toCm(training.length());
+        String held = switch (training.device()) {
+            case CLIP -> "a spring clip at the crotch while it is soft.";
+            case SPREADER ->
+                String.format(
+                        Locale.ROOT,
+                        "a spreader of %.0f cm, %.0f cm out on the limb and as far up the trunk.",
+                        length,
+                        along);
+            case TIE_DOWN ->
+                String.format(
+                        Locale.ROOT,
+                        "a tie %.0f cm out, %.0f cm of string straight down to %s in the ground, pull %.0f N.",
+                        along,
+                        length,
+                        training.anchors() > 1 ? "two anchors set at an angle" : "an anchor",
+                        training.pull());
+            case TIE_TO_TRUNK ->
+                String.format(
+                        Locale.ROOT,
+                        "a tie %.0f cm out, %.0f cm of string to the foot of the trunk, pull %.0f N.",
+                        along,
+                        length,
+                        training.pull());
+            case WIRE_TIE -> String.format(Locale.ROOT, "a tie %.0f cm out to the wire %.0f cm away.", along, length);
+            case WEIGHT -> String.format(Locale.ROOT, "a weight of %.1f kg hung %.0f cm out.", training.mass(), along);
+            case TIE_UP ->
+                String.format(Locale.ROOT, "a tie %.0f cm out, %.0f cm of string up to the leader.", along, length);
+        };
+        return held + " " + training.why()
+                + (training.device() == Device.CLIP
+                        ? ""
+                        : " Loose loop; look at it in June and after wind, off when it stays, in about "
+                                + training.weeks() + " weeks.");
     }
 
     private static String whatItIs(Tree tree, String id) {

@@ -42,12 +42,12 @@ public final class CutTree {
         for (int i = 0; i < operations.size(); i++) {
             Operation operation = operations.get(i);
             check(found, operation);
-            if (operation.kind() == OperationKind.BEND) {
+            if (!operation.kind().cuts()) {
                 continue;
             }
             double at = operation.kind().takesAll() ? 0 : operation.at();
             for (Axis target : Target.of(found, operation)) {
-                if (at < kept[target.index()]) {
+                if (at < kept[target.index()] - 1e-9) {
                     kept[target.index()] = at;
                     takenBy[target.index()] = i;
                 }
@@ -58,23 +58,46 @@ public final class CutTree {
         }
         Tree left = found.cutTo(kept);
         for (Operation operation : operations) {
-            if (operation.kind() == OperationKind.BEND
-                    && left.find(operation.limb()).isPresent()) {
+            boolean there = left.find(operation.onLimb()).isPresent();
+            if (there && operation.kind() == OperationKind.BEND) {
                 left = left.bent(operation.limb(), operation.toAngle());
+            } else if (there && operation.kind() == OperationKind.DEFLOWER) {
+                left = left.deflowered(operation.limb());
             }
         }
         return new CutTree(found, List.copyOf(operations), kept, takenBy, left);
     }
 
+    /** Those operations that can be made on a tree as it is: for work planned on what it was. */
+    public static List<Operation> possible(Tree tree, List<Operation> operations) {
+        return operations.stream()
+                .filter(operation -> {
+                    try {
+                        check(tree, operation);
+                        return true;
+                    } catch (ImpossibleCut e) {
+                        return false;
+                    }
+                })
+                .toList();
+    }
+
     private static void check(Tree found, Operation operation) {
         List<Axis> targets = Target.of(found, operation);
-        if (targets.isEmpty() && operation.keep() == 0) {
+        if (targets.isEmpty() && operation.keep() == 0 && operation.kind() != OperationKind.THIN_SPURS) {
             throw new ImpossibleCut("limb", "There is no '" + operation.limb() + "' on this tree.");
         }
         if (operation.kind() == OperationKind.BEND && (operation.onGroup() || Double.isNaN(operation.toAngle()))) {
             throw new ImpossibleCut("toAngle_deg", "A bend needs one limb and the angle to bring it to.");
         }
-        boolean partway = !operation.kind().takesAll() && operation.kind() != OperationKind.BEND;
+        if (operation.kind() == OperationKind.SHORT_SPUR && !(operation.onGroup() && operation.at() > 0)) {
+            throw new ImpossibleCut("at_cm", "Short-spurring cuts a group of shoots to a length of more than 0 cm.");
+        }
+        if (operation.kind() == OperationKind.THIN_SPURS && !operation.limb().endsWith("/spurs")) {
+            throw new ImpossibleCut("limb", "Spur thinning is for a limb's spurs, such as '4/spurs'.");
+        }
+        boolean partway =
+                operation.kind().cuts() && !operation.kind().takesAll() && operation.kind() != OperationKind.SHORT_SPUR;
         if (partway
                 && (operation.onGroup()
                         || !(operation.at() > 0)

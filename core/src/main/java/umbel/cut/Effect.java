@@ -5,7 +5,6 @@ import java.util.List;
 import umbel.knowledge.Species;
 import umbel.knowledge.Trade;
 import umbel.wood.Axis;
-import umbel.wood.AxisKind;
 import umbel.wood.Condition;
 import umbel.wood.Role;
 import umbel.wood.Tree;
@@ -60,9 +59,12 @@ public record Effect(
         for (int i = 0; i < cut.operations().size(); i++) {
             Operation operation = cut.operations().get(i);
             effects.add(
-                    operation.kind() == OperationKind.BEND
-                            ? bend(cut.found(), operation, reach)
-                            : cutting(cut, i, losses, reach));
+                    switch (operation.kind()) {
+                        case BEND -> bend(cut.found(), operation, reach);
+                        case DEFLOWER -> deflowering(cut, operation, losses, reach);
+                        case KEEP, WATCH -> nothing();
+                        default -> cutting(cut, i, losses, reach);
+                    });
         }
         return effects;
     }
@@ -74,6 +76,34 @@ public record Effect(
         double minutes = Labour.minutes(
                 Tool.TIE, 0, 1, false, ladder, found.setting().trade().work());
         return new Effect(Tool.TIE, 0, 0, height, false, false, false, 0, 0, 0, 0, ladder, minutes, 0);
+    }
+
+    /** Flowers come off by hand, cluster by cluster. */
+    private static Effect deflowering(CutTree cut, Operation operation, Losses losses, double reach) {
+        Tree found = cut.found();
+        Axis limb = found.find(operation.limb()).orElseThrow();
+        double buds = 0;
+        double top = 0;
+        for (Axis axis : found.axes()) {
+            if (axis.flowerBuds() > 0 && axis.index() >= limb.index() && found.growsFrom(axis, limb)) {
+                buds += axis.flowerBuds();
+                top = Math.max(top, axis.course().top());
+            }
+        }
+        boolean ladder = top > reach;
+        double minutes = Labour.minutes(
+                Tool.HAND,
+                0,
+                (int) Math.ceil(buds),
+                false,
+                ladder,
+                found.setting().trade().work());
+        double share = losses.flowerAll == 0 ? 0 : buds / losses.flowerAll;
+        return new Effect(Tool.HAND, 0, 0, top, false, false, false, 0, 0, share, 0, ladder, minutes, 0);
+    }
+
+    private static Effect nothing() {
+        return new Effect(Tool.HAND, 0, 0, 0, false, false, false, 0, 0, 0, 0, false, 0, 0);
     }
 
     private static Effect cutting(CutTree cut, int index, Losses losses, double reach) {
@@ -111,8 +141,8 @@ public record Effect(
 
     private static double sprouts(OperationKind kind, Cuts cuts, Species.Response response) {
         return switch (kind) {
-            case HEAD, TIP, SHORTEN -> response.sproutsPerHeading() * cuts.count;
-            case RUB, BEND -> 0;
+            case HEAD, TIP, SHORTEN, RENEW_STUB -> response.sproutsPerHeading() * cuts.count;
+            case RUB, BEND, SHORT_SPUR, THIN_SPURS, DEFLOWER, KEEP, WATCH -> 0;
             case REMOVE, RENEW_BEVEL, REDUCE, LOWER_LEADER -> response.sproutsPerWoundCm2() * Units.toCm2(cuts.wound);
         };
     }
@@ -160,7 +190,7 @@ public record Effect(
                 double diameter = target.diameterAt(at);
                 thickest = Math.max(thickest, diameter);
                 highest = Math.max(highest, target.course().at(at).z());
-                boolean mere = target.kind() == AxisKind.SHOOT || target.is(Condition.DEAD);
+                boolean mere = target.kind().isSmallWood() || target.is(Condition.DEAD);
                 wound += mere ? 0 : Units.section(diameter);
             }
             return new Cuts(targets.size(), thickest, highest, wound);

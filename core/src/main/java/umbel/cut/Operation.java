@@ -25,6 +25,11 @@ public record Operation(OperationKind kind, String limb, double at, String toLim
         return new Operation(OperationKind.REMOVE, group, 0, "", Double.NaN, keep);
     }
 
+    /** Spurs of a limb thinned to the youngest {@code keep}. */
+    public static Operation thinSpurs(String limb, int keep) {
+        return new Operation(OperationKind.THIN_SPURS, limb + "/spurs", 0, "", Double.NaN, keep);
+    }
+
     /** A cut partway along a limb, {@code at} metres from its origin. */
     public static Operation cutAt(OperationKind kind, String limb, double at) {
         return new Operation(kind, limb, at, "", Double.NaN, 0);

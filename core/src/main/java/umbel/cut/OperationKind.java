@@ -22,7 +22,19 @@ public enum OperationKind {
     /** A limb brought to another angle. */
     BEND,
     /** A soft or small shoot taken by hand. */
-    RUB;
+    RUB,
+    /** A limb cut to a stub with dormant buds, for new shoots to choose one of. */
+    RENEW_STUB,
+    /** Each shoot of a group cut to a few buds, for spurs at its foot. */
+    SHORT_SPUR,
+    /** Part of a limb's spurs out, the young and well lit ones left. */
+    THIN_SPURS,
+    /** Flowers off a limb and all that grows from it; off the trunk: off the whole tree. */
+    DEFLOWER,
+    /** Left as it is, on purpose. */
+    KEEP,
+    /** Left for now, to be looked at again. */
+    WATCH;
 
     /** The kind the open format writes as {@code word}, if there is one. */
     public static Optional<OperationKind> of(String word) {
@@ -41,11 +53,16 @@ public enum OperationKind {
 
     /** Whether the whole target goes. */
     public boolean takesAll() {
-        return this == REMOVE || this == RENEW_BEVEL || this == RUB;
+        return this == REMOVE || this == RENEW_BEVEL || this == RUB || this == THIN_SPURS;
+    }
+
+    /** Whether wood is cut at all. */
+    public boolean cuts() {
+        return this != BEND && this != DEFLOWER && this != KEEP && this != WATCH;
     }
 
     /** Whether the cut breaks the tip's control and wakes the buds below it. */
     public boolean isHeading() {
-        return this == HEAD || this == TIP || this == SHORTEN;
+        return this == HEAD || this == TIP || this == SHORTEN || this == SHORT_SPUR;
     }
 }

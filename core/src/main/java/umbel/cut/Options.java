@@ -95,7 +95,10 @@ public final class Options {
         double to = Units.fromDegrees(wanted.idealAngleDeg());
         double turn = to - limb.baseInclination();
         boolean worth = Math.abs(Units.toDegrees(turn)) >= 10;
-        return worth && Bending.judge(limb, to, tree.setting()).possible()
+        Axis parent = tree.axis(limb.parent());
+        boolean crotchHolds = limb.baseDiameter()
+                <= tree.setting().trade().bending().crotchRatioMost() * parent.diameterAt(limb.at());
+        return worth && crotchHolds && Bending.judge(limb, to, tree.setting()).possible()
                 ? Optional.of(Operation.bend(limb.id(), to))
                 : Optional.empty();
     }

@@ -33,7 +33,8 @@ public final class Target {
         }
         List<Axis> worstFirst = new ArrayList<>(group);
         Species.Ideal ideal = tree.setting().species().smallWood().ideal();
-        worstFirst.sort(Comparator.comparingDouble((Axis shoot) -> badness(tree, shoot, ideal))
+        boolean spurs = operation.kind() == OperationKind.THIN_SPURS;
+        worstFirst.sort(Comparator.comparingDouble((Axis axis) -> spurs ? axis.age() : badness(tree, axis, ideal))
                 .reversed()
                 .thenComparing(Axis::index));
         return worstFirst.subList(0, Math.max(0, worstFirst.size() - operation.keep()));

@@ -18,7 +18,8 @@ public record PlanRules(
         List<Purpose> purposes,
         Map<String, Double> goals,
         int years,
-        Lowering lowering) {
+        Lowering lowering,
+        Map<String, String> skipped) {
 
     /** A common purpose of pruning, as goal weights. */
     public record Purpose(String id, String name, Map<String, Double> goals) {}

@@ -26,6 +26,7 @@ public record Species(
         Load load,
         Thinning thinning,
         Growing growing,
+        Growth growth,
         List<String> cautions,
         Hardness hardness,
         Response response,
@@ -133,4 +134,48 @@ public record Species(
 
     /** Whether a season's phase suits cutting: {@code not, allowed, better, best}; stricter where disease is recorded. */
     public record PhaseRule(String verdict, String reason, PhaseRule whenDiseased) {}
+
+    /**
+     * How its sinks grow, for {@code umbel.growth}: masses are dry grams, each is explained in the species files and in
+     * docs/model/growth.md.
+     */
+    public record Growth(
+            @JsonProperty("extensionCost_g") double extensionCostG,
+            @JsonProperty("extensionMost_m") double extensionMost,
+            @JsonProperty("nodeGap_mm") double nodeGapMm,
+            double nodeCrowding,
+            @JsonProperty("least_g") Least least,
+            Strength strength,
+            Inhibition inhibition,
+            double uprightness,
+            FruitLoad load,
+            double collarBuds,
+            double latentSurvival,
+            SpurLoss spurLoss,
+            @JsonProperty("spurLife_y") double spurLife,
+            @JsonProperty("thickening_cm2PerM2") double thickening,
+            double rise,
+            @JsonProperty("budAngle_deg") double budAngleDeg) {}
+
+    /** What a bud must get to open, to grow long, and to wake from dormancy, grams. */
+    public record Least(double bud, double shoot, double sprout) {}
+
+    /** Sink strength of a lateral bud, a spur and a dormant bud beside a tip's 1. */
+    public record Strength(double bud, double spur, double dormant) {}
+
+    /**
+     * How what grows beyond holds back: a bud's strength, its threshold for growing long, and a side branch's claim
+     * (apical control); fading over a distance.
+     */
+    public record Inhibition(
+            double strength,
+            double threshold,
+            @JsonProperty("reach_m") double reach,
+            double control) {}
+
+    /** Fruit dry mass a square metre of leaf at which half the flower buds form, and how sharply. */
+    public record FruitLoad(@JsonProperty("half_kgPerM2") double half, double sharpness) {}
+
+    /** Share of spurs dying in a year in full light, and how many more in the dark. */
+    public record SpurLoss(double yearly, double shade) {}
 }

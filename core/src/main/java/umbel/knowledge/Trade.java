@@ -21,7 +21,9 @@ public record Trade(
         CropLoad cropLoad,
         CertaintySettings certainty,
         Crop crop,
-        Bending bending) {
+        Bending bending,
+        Training training,
+        Growth growth) {
 
     /** A rootstock class: size of the full-grown tree and a year's extension, each against its seedling's. */
     public record Stock(double size, double extension) {}
@@ -44,8 +46,8 @@ public record Trade(
     /** Light below which set falls off in proportion, share of open sky. */
     public record Crop(double fullSetLight) {}
 
-    /** Length of the limb's base over which a bend is taken up. */
-    public record Bending(@JsonProperty("overLength_cm") double overLengthCm) {}
+    /** Length of the limb's base over which a bend is taken up; a limb thicker than this of its parent tears its crotch. */
+    public record Bending(@JsonProperty("overLength_cm") double overLengthCm, double crotchRatioMost) {}
 
     /** Largest cut by tool, and from where a cut is made in three steps or left to qualified people. */
     public record Tools(
@@ -67,7 +69,14 @@ public record Trade(
 
     /** Where reduction and heading cuts may be made. */
     public record Stub(
-            double reductionRatio, @JsonProperty("bud_mm") double budMm) {}
+            @JsonProperty("top_cm") double topCm,
+            @JsonProperty("low_cm") double lowCm,
+            double lightLeast,
+            double scaffoldLightLeast,
+            @JsonProperty("shortSpur_cm") double shortSpurCm,
+            @JsonProperty("scaffold_cm") double scaffoldCm,
+            double reductionRatio,
+            @JsonProperty("bud_mm") double budMm) {}
 
     /** Minutes by tool and circumstance. */
     public record Work(
@@ -142,4 +151,110 @@ public record Trade(
             int toDay,
             int stepDays,
             @JsonProperty("stepHourAngle_deg") double stepHourAngleDeg) {}
+
+    /** Devices that bend limbs, and what holds them; lengths and forces in the names. */
+    public record Training(
+            Clip clip,
+            Spreader spreader,
+            Weight weight,
+            Tie tie,
+            @JsonProperty("wireReach_cm") double wireReachCm,
+            @JsonProperty("anchorHolds_N") double anchorHolds,
+            double windFactor,
+            int weeksToSet,
+            @JsonProperty("lengthStep_cm") double lengthStepCm) {}
+
+    /** Longest and thickest shoot a spring clip holds. */
+    public record Clip(
+            @JsonProperty("lengthMost_cm") double lengthMostCm,
+            @JsonProperty("diameterMost_mm") double diameterMostMm) {}
+
+    /** Where a spreader sits from the union on limb and trunk, its longest, the flattest angle and hardest push it serves for. */
+    public record Spreader(
+            @JsonProperty("alongLimb_cm") double alongLimbCm,
+            @JsonProperty("alongTrunk_cm") double alongTrunkCm,
+            @JsonProperty("longest_cm") double longestCm,
+            @JsonProperty("angleMost_deg") double angleMostDeg,
+            @JsonProperty("pullMost_N") double pullMost) {}
+
+    /** Heaviest hanging weight, and the thickest limb it is used on. */
+    public record Weight(
+            @JsonProperty("massMost_kg") double massMost,
+            @JsonProperty("diameterMost_mm") double diameterMostMm) {}
+
+    /** How far out a tie sits, height of its peg, the highest point worth tying to the ground, and string for loops and knots. */
+    public record Tie(
+            double alongShare,
+            @JsonProperty("pegHeight_cm") double pegHeightCm,
+            @JsonProperty("heightMost_cm") double heightMostCm,
+            @JsonProperty("knot_cm") double knotCm) {}
+
+    /** Constants of the source and sink model that hold for all kinds; each is explained in {@code trade.yaml}. */
+    public record Growth(
+            double reserveSpent,
+            double reserveAbove,
+            double fruitSlows,
+            double sharing,
+            double lightOnSink,
+            double hangingSink,
+            double shortSink,
+            double wornSpur,
+            @JsonProperty("assimilation_kgPerM2") double assimilation,
+            double idleLeaf,
+            double lightHalf,
+            double respiration,
+            double woodUpkeep,
+            double fruitShareMost,
+            double fruitDryShare,
+            double thinnedTo,
+            double fruitDropBelow,
+            double storedLeast,
+            double stored,
+            @JsonProperty("storeMost_kgPerM2") double storeMost,
+            double unspentBack,
+            double rootShare,
+            @JsonProperty("dryWood_kgPerM3") double dryWood,
+            Half flowerLight,
+            double tipPipes,
+            double spareBuds,
+            WaterHeight waterHeight,
+            double levelFlowers,
+            double flowerVigour,
+            double ownFruit,
+            double treeLoad,
+            Shade shadeDeath,
+            double ageDeath,
+            double bareDeath,
+            @JsonProperty("shootDiameter_mm") ShootFoot shootDiameter,
+            @JsonProperty("cell_cm") double cellCm,
+            Map<String, Double> stocks,
+            Laid thickening,
+            double noise,
+            Inferred inferred,
+            UsualPruning usualPruning,
+            Spread spread) {}
+
+    /** Wood laid on against the usual: times the spare share of the gain, and its bounds. */
+    public record Laid(double plenty, double least, double most) {}
+
+    /** How far vigour is believed as it shows (a power), and between what vigour and flowering are held. */
+    public record Inferred(double vigourTrust, List<Double> vigour, List<Double> flowering) {}
+
+    /** Share of the kind's most wood taken in a usual winter, by whether the tree fills its space yet. */
+    public record UsualPruning(double bearing, double filling) {}
+
+    /** Light at which half the flower buds form, and how steeply. */
+    public record Half(double half, double width) {}
+
+    /** How suddenly growth weakens towards the full height of the kind. */
+    public record WaterHeight(double power) {}
+
+    /** Light under which spurs begin to die, and the power it goes with. */
+    public record Shade(double under, double power) {}
+
+    /** Base diameter of a one-year shoot: at no length, and more for each metre, millimetres. */
+    public record ShootFoot(double foot, double perMetre) {}
+
+    /** How seasons differ, one sigma, as shares. */
+    public record Spread(double vigour, double set) {}
 }

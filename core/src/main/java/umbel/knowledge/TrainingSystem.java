@@ -31,6 +31,7 @@ public record TrainingSystem(
         Map<Integer, Double> yields,
         String cost,
         List<YearStep> steps,
+        List<Act> programme,
         String mature,
         String strengths,
         String risks) {
@@ -86,6 +87,37 @@ public record TrainingSystem(
             int count,
             @JsonProperty("reach_m") double reach,
             @JsonProperty("angle_deg") double angleDeg) {}
+
+    /**
+     * One act of the system's programme: what is done to a tree in certain leaves, as the plan carries it out.
+     *
+     * @param from first leaf it is done in
+     * @param to last leaf
+     * @param act what, as {@code head-leader}
+     * @param season dormant, summer or any; dormant when null
+     * @param share of a length, or of the limbs; null where the act needs none
+     * @param at height above ground or distance, centimetres; null where the act needs none
+     * @param keep how many to leave; null where the act needs none
+     * @param cut the cut that renews; null where the act needs none
+     * @param why a sentence a grower would say
+     */
+    public record Act(
+            int from,
+            int to,
+            String act,
+            String season,
+            Double share,
+            @JsonProperty("at_cm") Double at,
+            Integer keep,
+            String cut,
+            String why) {
+
+        /** Whether it is due in a leaf and season. */
+        public boolean due(int leaf, boolean summer) {
+            boolean now = season == null ? !summer : season.equals("any") || season.equals("summer") == summer;
+            return leaf >= from && leaf <= to && now;
+        }
+    }
 
     /** What is done in one leaf on the way to the full tree; 0 is planting. */
     public record YearStep(int leaf, @JsonProperty("do") String what) {}

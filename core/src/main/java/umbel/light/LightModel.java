@@ -55,13 +55,6 @@ public final class LightModel {
 
     private static PeriodicSweep.Result sweep(Tree tree, List<Vec> places, double cell, int directions) {
         Setting setting = tree.setting();
-        CanopyGrid grid = new CanopyGrid(
-                setting.inRow(),
-                setting.betweenRows(),
-                topOverGround(tree),
-                cell,
-                setting.light().extinction());
-        new CanopyFiller(grid, tree, cell).fill();
         double[] xs = new double[places.size()];
         double[] ys = new double[xs.length];
         double[] zs = new double[xs.length];
@@ -71,6 +64,20 @@ public final class LightModel {
             ys[s] = at[1];
             zs[s] = at[2];
         }
+        return sweepInRow(tree, xs, ys, zs, cell, directions);
+    }
+
+    /** Light at points given in row axes with the trunk in the middle of the box, heights over the ground. */
+    static PeriodicSweep.Result sweepInRow(
+            Tree tree, double[] xs, double[] ys, double[] zs, double cell, int directions) {
+        Setting setting = tree.setting();
+        CanopyGrid grid = new CanopyGrid(
+                setting.inRow(),
+                setting.betweenRows(),
+                topOverGround(tree),
+                cell,
+                setting.light().extinction());
+        new CanopyFiller(grid, tree, cell).fill();
         double[] rise = Sky.toRow(setting.slope().east(), setting.slope().north(), 0, setting.rowBearing());
         Sky sky = SkyCache.season(directions, setting).overSlope(rise[0], rise[1]);
         PeriodicSweep.Result result = new PeriodicSweep(grid, xs, ys, zs).under(sky);
@@ -92,7 +99,7 @@ public final class LightModel {
     }
 
     /** Height of the highest wood over the ground beneath it, metres. */
-    private static double topOverGround(Tree tree) {
+    static double topOverGround(Tree tree) {
         Setting.Slope slope = tree.setting().slope();
         if (slope.rise() == 0) {
             return tree.top();
@@ -108,7 +115,7 @@ public final class LightModel {
     }
 
     /** Row axes with the trunk in the middle of the box, heights over the ground beneath. */
-    private static double[] inBox(Setting setting, Vec place) {
+    static double[] inBox(Setting setting, Vec place) {
         double[] at = Sky.toRow(place.x(), place.y(), place.z(), setting.rowBearing());
         at[0] += setting.inRow() / 2;
         at[1] += setting.betweenRows() / 2;

@@ -35,7 +35,7 @@ record Appraisal(double uncharged, double woodShare) {
     /** What does not change between appraisals of one tree. */
     record Ground(Tree found, double cropTarget, double litFound, int stride) {
 
-        private static final int SITES_LOOKED_AT = 500;
+        private static final int SITES_LOOKED_AT = 300;
 
         static Ground of(Tree found, PlanRules rules) {
             int stride = Math.max(1, Site.of(found).size() / SITES_LOOKED_AT);
@@ -76,7 +76,7 @@ record Appraisal(double uncharged, double woodShare) {
                 + goals.height() * worth.withinReach() * (lit == 0 ? 0 : low / lit)
                 + goals.renewal() * worth.renewal() * young
                 - goals.structure() * (worth.structure() * faults(left, light, wish) + worth.frame() * missing(left))
-                - goals.height() * worth.height() * tooHigh(left, wish)
+                - goals.height() * worth.height() * tooHigh(ground, left, wish)
                 - goals.labour() * work.minutes() / worth.labourMinutes()
                 - worth.wound() * work.wound() / left.setting().trunkSection();
         return new Appraisal(sum, cut.woodShare());
@@ -119,16 +119,23 @@ record Appraisal(double uncharged, double woodShare) {
                 / (double) wanted.count().get(0);
     }
 
-    /** Height over the limit, summed over leader and limbs so that each one lowered counts, as a share of the limit. */
-    private static double tooHigh(Tree left, Wish wish) {
+    /**
+     * Height over the limit, summed over leader and limbs so that each one lowered counts: as a share of the limit, or on a
+     * tree that is far over it of what was over it as found.
+     */
+    private static double tooHigh(Ground ground, Tree left, Wish wish) {
         double limit = wish.limits().reach() * left.setting().system().reachFactor();
+        return above(left, limit) / Math.max(limit, above(ground.found(), limit));
+    }
+
+    private static double above(Tree tree, double limit) {
         double above = 0;
-        for (Axis axis : left.axes()) {
+        for (Axis axis : tree.axes()) {
             if (axis.isFrame() && axis.role() != Role.SUCKER) {
                 above += Math.max(0, axis.course().top() - limit);
             }
         }
-        return Math.min(1, above / limit);
+        return above;
     }
 
     /** Minutes of all cuts, and the section of live wood they lay open, m². */

@@ -1,10 +1,31 @@
 package umbel.plan;
 
 import umbel.cut.Operation;
+import umbel.cut.OperationKind;
 import umbel.reading.Finding;
+import umbel.reading.Stage;
 
-/** One operation that would answer one finding. */
-record Candidate(Operation operation, Finding finding, boolean beyondArgument) {
+/**
+ * One operation that may come into a plan: it answers a finding, or the training system asks for it, or a grower marked it.
+ *
+ * @param finding null where it answers none
+ * @param settled whether it stands outside the weighing: nobody argues, or the system's programme has it
+ */
+record Candidate(Operation operation, Finding finding, boolean settled, Stage stage, String reason) {
+
+    static Candidate of(Operation operation, Finding finding, boolean settled) {
+        Stage stage = operation.kind() == OperationKind.BEND ? Stage.TRAIN : finding.stage();
+        return new Candidate(operation, finding, settled, stage, finding.reason());
+    }
+
+    static Candidate bySystem(Operation operation, Stage stage, String why) {
+        return new Candidate(operation, null, true, stage, why);
+    }
+
+    static Candidate byHand(Operation operation) {
+        Stage stage = operation.kind() == OperationKind.BEND ? Stage.TRAIN : Stage.DETAIL;
+        return new Candidate(operation, null, false, stage, "Marked by hand.");
+    }
 
     String key() {
         return Wish.key(operation);

@@ -17,8 +17,10 @@ public record Limits(double woodShare, int bigCuts, double reach) {
     public static Limits usual(Species species, TrainingSystem system, School school, double reach) {
         double share = Math.min(
                 0.6, species.hardness().woodShare() * school.preferences().woodShareFactor());
-        double cuts = Math.min(species.hardness().bigCuts(), system.bigCuts())
-                * school.preferences().bigCutsFactor();
+        int most = system.scaffolds().permanent()
+                ? Math.min(species.hardness().bigCuts(), system.bigCuts())
+                : system.bigCuts();
+        double cuts = most * school.preferences().bigCutsFactor();
         return new Limits(share, (int) Math.max(1, Math.round(cuts)), reach);
     }
 }

@@ -7,10 +7,10 @@ import java.util.Optional;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Options;
+import umbel.cut.Stubs;
 import umbel.cut.Target;
 import umbel.knowledge.PlanRules;
 import umbel.knowledge.School;
-import umbel.knowledge.TrainingSystem;
 import umbel.reading.Finding;
 import umbel.reading.Severity;
 import umbel.wood.Axis;
@@ -24,15 +24,22 @@ final class Remedies {
 
     private static final int MOST_FOR_SHADE = 7;
     private static final int LEAST_UPRIGHTS = 3;
+    private static final int MOST_FOR_BLOOM = 4;
+    private static final int LEAST_SPURS = 6;
+    private static final double SPURS_LEFT = 0.67;
+    private static final int OLD_SCAFFOLD = 8;
 
     private final Tree tree;
     private final School school;
     private final PlanRules rules;
+    private final boolean tall;
+    private Stubs stubs;
 
-    Remedies(Tree tree, School school, PlanRules rules) {
+    Remedies(Tree tree, School school, PlanRules rules, boolean tall) {
         this.tree = tree;
         this.school = school;
         this.rules = rules;
+        this.tall = tall;
     }
 
     /** Candidates for one finding; empty where nothing sensible can be done. */
@@ -50,6 +57,8 @@ final class Remedies {
             case "out-of-box", "lost-cone", "will-drop" -> forTooLong(finding);
             case "lop-sided" -> forHeavySide(finding);
             case "old-wood" -> forOld(finding);
+            case "over-crop" -> forHeavyBloom();
+            case "box-not-filled" -> forEmptyRoom();
             case "shade" -> forShade();
             case "crowding" -> forCrowding(finding);
             case "inward", "hanger", "water-sprout" -> forStray(finding.limbs().get(0));
@@ -59,7 +68,7 @@ final class Remedies {
                 || finding.rule().equals("unsound-wood") && finding.severity() == Severity.ACT;
         List<Candidate> candidates = new ArrayList<>();
         for (int i = 0; i < operations.size(); i++) {
-            candidates.add(new Candidate(operations.get(i), finding, settled && i == 0));
+            candidates.add(Candidate.of(operations.get(i), finding, settled && i == 0));
         }
         return candidates;
     }
@@ -68,8 +77,20 @@ final class Remedies {
         return tree.find(finding.limbs().get(i)).orElseThrow();
     }
 
-    /** The usual cut that takes a whole limb: by hand when it is a soft shoot, by the system's way when it is thick. */
-    private static Operation wholeOf(Axis limb) {
+    /**
+     * The usual cut that takes a whole limb: by hand when it is a soft shoot; back to a stub when it is an old scaffold of a
+     * tree that is to come down, so that it grows anew from low.
+     */
+    private Operation wholeOf(Axis limb) {
+        Optional<Operation> stub = tall
+                        && limb.parent() == 0
+                        && limb.age() >= OLD_SCAFFOLD
+                        && limb.conditions().isEmpty()
+                ? stubs().of(limb)
+                : Optional.empty();
+        if (stub.isPresent()) {
+            return stub.get();
+        }
         boolean soft = limb.age() <= 1 && limb.baseDiameter() < 0.008;
         return soft ? Operation.whole(OperationKind.RUB, limb.id()) : Operation.remove(limb.id());
     }
@@ -96,10 +117,10 @@ final class Remedies {
 
     private List<Operation> forThick(Axis limb) {
         List<Operation> operations = new ArrayList<>();
-        TrainingSystem system = tree.setting().system();
-        boolean bevel = system.thickLimbCut().equals(OperationKind.RENEW_BEVEL.word())
-                && tree.axis(limb.parent()).kind() == AxisKind.TRUNK;
-        operations.add(bevel ? Operation.whole(OperationKind.RENEW_BEVEL, limb.id()) : Operation.remove(limb.id()));
+        operations.add(renewal(limb));
+        if (!operations.get(0).kind().equals(OperationKind.REMOVE)) {
+            operations.add(Operation.remove(limb.id()));
+        }
         reductions(limb).forEach(operations::add);
         Options.shortening(limb).ifPresent(operations::add);
         return operations;
@@ -155,6 +176,10 @@ final class Remedies {
             shortenBelow(limb, Math.max(limit, lowest)).ifPresent(operations::add);
             if (limb.role() != Role.SCAFFOLD && limb.role() != Role.LEADER) {
                 operations.add(Operation.remove(id));
+            }
+            boolean renews = tree.setting().system().thickLimbCut().equals(OperationKind.RENEW_STUB.word());
+            if (limb.parent() == 0 && (renews || limb.age() >= OLD_SCAFFOLD)) {
+                stubs().of(limb).ifPresent(operations::add);
             }
         }
         return operations;
@@ -212,26 +237,84 @@ final class Remedies {
         return operations;
     }
 
-    /** The oldest limbs renewed, as many as the species renews in a year. */
+    /** The oldest limbs renewed, as many as the species renews in a year; where spurs are old, those thinned. */
     private List<Operation> forOld(Finding finding) {
         long mains = tree.limbsOn(tree.trunk()).size();
         long share = Math.max(
                 1, Math.round(mains * tree.setting().species().renewal().shareAYear()));
         boolean renews = !tree.setting().system().scaffolds().permanent();
-        return finding.limbs().stream()
+        List<Operation> operations = new ArrayList<>(finding.limbs().stream()
                 .limit(share)
                 .map(id -> tree.find(id).orElseThrow())
                 .filter(limb -> limb.kind() == AxisKind.LIMB && (renews || limb.role() != Role.SCAFFOLD))
                 .map(this::renewal)
+                .toList());
+        finding.limbs().forEach(id -> youngSpurs(id).ifPresent(operations::add));
+        return operations;
+    }
+
+    /** A limb's spurs thinned to those not past their age, where that leaves some and takes some. */
+    private Optional<Operation> youngSpurs(String limb) {
+        double most = tree.setting().species().renewal().spurAgeMost();
+        List<Axis> spurs = tree.smallWoodOn(limb).stream()
+                .filter(axis -> axis.kind() == AxisKind.SPUR)
+                .toList();
+        int young = (int) spurs.stream().filter(axis -> axis.age() <= most).count();
+        int keep = Math.max(young, spurs.size() / 2);
+        return keep > 0 && keep < spurs.size() ? Optional.of(Operation.thinSpurs(limb, keep)) : Optional.empty();
+    }
+
+    /** Pruning as the first thinning: the limbs with most flower buds lose a third of their spurs, the old ones. */
+    private List<Operation> forHeavyBloom() {
+        List<Operation> operations = new ArrayList<>();
+        tree.limbs().stream()
+                .filter(limb -> limb.role() != Role.SUCKER)
+                .sorted(Comparator.comparingDouble((Axis limb) -> -buds(limb)))
+                .limit(MOST_FOR_BLOOM)
+                .forEach(limb -> {
+                    int spurs = (int) tree.smallWoodOn(limb.id()).stream()
+                            .filter(axis -> axis.kind() == AxisKind.SPUR)
+                            .count();
+                    int keep = (int) Math.ceil(spurs * SPURS_LEFT);
+                    if (keep < spurs && spurs >= LEAST_SPURS) {
+                        operations.add(Operation.thinSpurs(limb.id(), keep));
+                    }
+                });
+        return operations;
+    }
+
+    private double buds(Axis limb) {
+        return tree.smallWoodOn(limb.id()).stream()
+                .mapToDouble(Axis::flowerBuds)
+                .sum();
+    }
+
+    /** Ends headed so that they branch and fill the room. */
+    private List<Operation> forEmptyRoom() {
+        return tree.limbsOn(tree.trunk()).stream()
+                .filter(limb -> limb.conditions().isEmpty() && limb.role() != Role.SUCKER)
+                .map(Options::heading)
+                .flatMap(Optional::stream)
                 .toList();
     }
 
     /** The system's way of taking a limb that is to be grown anew. */
     private Operation renewal(Axis limb) {
         boolean onTrunk = tree.axis(limb.parent()).kind() == AxisKind.TRUNK;
-        return onTrunk && tree.setting().system().thickLimbCut().equals(OperationKind.RENEW_BEVEL.word())
-                ? Operation.whole(OperationKind.RENEW_BEVEL, limb.id())
+        String way = tree.setting().system().thickLimbCut();
+        if (onTrunk && way.equals(OperationKind.RENEW_BEVEL.word())) {
+            return Operation.whole(OperationKind.RENEW_BEVEL, limb.id());
+        }
+        return onTrunk && way.equals(OperationKind.RENEW_STUB.word())
+                ? stubs().of(limb).orElse(Operation.remove(limb.id()))
                 : Operation.remove(limb.id());
+    }
+
+    private Stubs stubs() {
+        if (stubs == null) {
+            stubs = new Stubs(tree, tree.limbsOn(tree.trunk()));
+        }
+        return stubs;
     }
 
     /** Windows from above: upper and inner limbs out or back, uprights off, crowded shoots thinned. */

@@ -17,7 +17,7 @@ import umbel.reading.Stage;
  * @param closeCall whether the alternative is nearly as good
  * @param alternative the next best answer to the same finding; leaving it alone when nothing else came near
  * @param alternativeGain what the alternative would add
- * @param beyondArgument whether it stands outside the weighing: suckers and unsound wood
+ * @param settled whether it stands outside the weighing: suckers and unsound wood
  */
 public record Step(
         int order,
@@ -32,7 +32,7 @@ public record Step(
         boolean closeCall,
         Operation alternative,
         double alternativeGain,
-        boolean beyondArgument) {
+        boolean settled) {
 
     public Step {
         rules = List.copyOf(rules);
@@ -53,6 +53,6 @@ public record Step(
                 closeCall,
                 alternative,
                 alternativeGain,
-                beyondArgument);
+                settled);
     }
 }

@@ -59,7 +59,7 @@ final class BareSector implements Rule {
                         Locale.ROOT,
                         "No main limb stands for %.0f° about %s: keep what grows there, bend into it, or head beside it to make a branch.",
                         widest,
-                        Scene.compass(middle))));
+                        Units.compass(Units.fromDegrees(middle)))));
     }
 
     /** What the surveyor called scaffolds, or else every main limb. */

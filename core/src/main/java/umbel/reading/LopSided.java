@@ -59,7 +59,7 @@ final class LopSided implements Rule {
                 String.format(
                         Locale.ROOT,
                         "Wood and crop lean towards %s by %.0f %% of a tree all on one side: lighten the heavy side, leave the light one.",
-                        Scene.compass(Units.toDegrees(bearing)),
+                        Units.compass(bearing),
                         100 * share)));
     }
 

@@ -25,10 +25,6 @@ final class Scene {
     /** How far from a fork its step in thickness no longer shows, metres. */
     private static final double CLEAR_OF_FORK = 0.10;
 
-    private static final String[] COMPASS = {
-        "north", "north-east", "east", "south-east", "south", "south-west", "west", "north-west"
-    };
-
     private final Tree tree;
     private final School.Thresholds school;
     private final LightReading light;
@@ -190,11 +186,6 @@ final class Scene {
             reach = Math.max(reach, limb.course().point(i).level().length());
         }
         return reach;
-    }
-
-    /** A bearing in degrees as the word of its eighth of the compass. */
-    static String compass(double degrees) {
-        return COMPASS[(int) Math.floorMod(Math.round(degrees / 45), 8L)];
     }
 
     /** Smallest turn between two bearings, degrees 0…180. */

@@ -8,5 +8,6 @@ public enum Stage {
     UPRIGHTS,
     RENEWAL,
     DETAIL,
-    TRAIN
+    TRAIN,
+    CROP
 }

@@ -155,7 +155,7 @@ public record Axis(
     }
 
     /** This axis with another number of flower buds. */
-    Axis bearing(double buds) {
+    public Axis bearing(double buds) {
         return with(index, parent, course, diameters, leafArea, siteWeight, buds, lastGrowth);
     }
 

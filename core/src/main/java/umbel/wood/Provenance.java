@@ -7,5 +7,7 @@ public enum Provenance {
     /** Counted on the tree; where each one stands is a seeded arrangement. */
     COUNTED,
     /** Neither measured nor counted: expected for the species. */
-    ESTIMATED
+    ESTIMATED,
+    /** Not there yet, or changed since: what the growth model expects. */
+    FORECAST
 }

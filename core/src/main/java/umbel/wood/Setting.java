@@ -70,6 +70,31 @@ public record Setting(
         estimated = List.copyOf(estimated);
     }
 
+    /** The same tree in another year of its life, with the trunk it has then. */
+    public Setting inLeaf(int otherLeaf, double otherSection) {
+        return new Setting(
+                label,
+                species,
+                system,
+                trade,
+                otherLeaf,
+                habit,
+                setFactor,
+                stock,
+                inRow,
+                betweenRows,
+                rowBearing,
+                latitude,
+                otherSection,
+                unionAt,
+                vigourFactor,
+                fruitMass,
+                slope,
+                netShare,
+                grownMeasured,
+                estimated);
+    }
+
     /** Size of the full tree against what the system's usual stocks make, by cultivar and stock. */
     public double sizeFactor() {
         double usual = system.stocks().stream()

@@ -17,9 +17,6 @@ import umbel.survey.Survey;
  */
 final class SmallWoodArrangement {
 
-    /** One fruiting site every so many metres along a shoot that flowers over its length. */
-    static final double SITE_EVERY = 0.12;
-
     private final Setting setting;
     private final Species species;
     private final long seed;
@@ -282,7 +279,7 @@ final class SmallWoodArrangement {
                 group.shootClass(),
                 group.attitude(),
                 length * species.wood().leafPerShootMetre(),
-                flowersAlong ? Math.max(1, Math.round(length / SITE_EVERY)) : tipBud,
+                flowersAlong ? Math.max(1, Math.round(length / Tree.SITE_EVERY)) : tipBud,
                 flowersAlong ? length * bearing.flowerPerShootMetre() * weakness : tipBud);
     }
 

@@ -12,6 +12,9 @@ import java.util.Optional;
  */
 public final class Tree {
 
+    /** One fruiting site every so many metres along a shoot that flowers over its length. */
+    public static final double SITE_EVERY = 0.12;
+
     private final Setting setting;
     private final List<Axis> axes;
     private final Map<String, Axis> byId;
@@ -118,6 +121,17 @@ public final class Tree {
             }
         }
         return new Tree(setting, left);
+    }
+
+    /** The tree without the flower buds of one limb and all that grows from it; of the trunk: of the whole tree. */
+    public Tree deflowered(String limb) {
+        Axis from = byId.get(limb);
+        List<Axis> bare = new ArrayList<>(axes.size());
+        for (Axis axis : axes) {
+            boolean off = axis.index() >= from.index() && growsFrom(axis, from);
+            bare.add(off && axis.flowerBuds() > 0 ? axis.bearing(0) : axis);
+        }
+        return new Tree(setting, bare);
     }
 
     /** The tree with one limb, and all that grows from it, turned at its origin to another inclination (radians). */

@@ -294,7 +294,7 @@ public final class TreeBuilder {
                 null,
                 null,
                 dead ? 0 : grown * species.wood().leafPerShootMetre(),
-                flowers > 0 ? Math.ceil(grown / SmallWoodArrangement.SITE_EVERY) : 0,
+                flowers > 0 ? Math.ceil(grown / Tree.SITE_EVERY) : 0,
                 flowers));
     }
 

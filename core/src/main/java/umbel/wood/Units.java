@@ -3,6 +3,10 @@ package umbel.wood;
 /** The one place where the units of formats and screens (cm, mm, degrees) meet SI. */
 public final class Units {
 
+    private static final String[] COMPASS = {
+        "north", "north-east", "east", "south-east", "south", "south-west", "west", "north-west"
+    };
+
     private Units() {}
 
     /** Metres from centimetres. */
@@ -54,5 +58,10 @@ public final class Units {
     public static double round(double value, int digits) {
         double scale = Math.pow(10, digits);
         return Math.round(value * scale) / scale;
+    }
+
+    /** A bearing, radians from north, as the word of its eighth of the compass. */
+    public static String compass(double bearing) {
+        return COMPASS[(int) Math.floorMod(Math.round(toDegrees(bearing) / 45), 8L)];
     }
 }

@@ -76,7 +76,7 @@ class WordsTest {
         assertThat(Words.place(tree, Operation.bend("2", Math.toRadians(55))))
                 .startsWith("From 30°")
                 .contains("crotch");
-        assertThat(Words.place(tree, Operation.bend("2", Math.toRadians(85)))).contains("in 2 visits");
+        assertThat(Words.place(tree, Operation.bend("2", Math.toRadians(85)))).contains("in 2 steps");
         assertThat(Words.place(tree, Operation.whole(OperationKind.RENEW_BEVEL, "1")))
                 .contains("underside left long");
     }

@@ -184,4 +184,11 @@ class KnowledgeTest {
     private static double sum(Map<String, Double> shares) {
         return shares.values().stream().mapToDouble(Double::doubleValue).sum();
     }
+
+    @Test
+    void whatComesOfLeavingItIsToldForEveryFindingThatIsCutFor() {
+        assertThat(Knowledge.shipped().plan().skipped().keySet())
+                .contains("rival-leader", "limb-too-thick", "tight-crotch", "shade", "over-height", "water-sprout")
+                .isSubsetOf(Knowledge.shipped().plan().structure().keySet());
+    }
 }

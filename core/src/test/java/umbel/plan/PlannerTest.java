@@ -60,7 +60,7 @@ class PlannerTest {
         }
 
         List<Plan> plans() {
-            return Planner.plans(tree, reading, wish);
+            return Planner.plans(tree, reading, wish, 1);
         }
 
         Plan recommended() {
@@ -253,9 +253,7 @@ class PlannerTest {
         assertThat(plan.steps()).isNotEmpty();
         for (Step step : plan.steps()) {
             boolean hand = step.effect().diameter() <= 0.020 + 1e-9;
-            assertThat(hand || step.beyondArgument())
-                    .as(step.operation().toString())
-                    .isTrue();
+            assertThat(hand || step.settled()).as(step.operation().toString()).isTrue();
             assertThat(step.year()).isZero();
         }
     }

@@ -1,0 +1,69 @@
+package umbel.growth;
+
+import umbel.knowledge.Trade;
+import umbel.light.LightField;
+import umbel.wood.Axis;
+import umbel.wood.AxisKind;
+import umbel.wood.Tree;
+
+/** What a season's leaf makes, by the light it stands in. */
+final class Carbon {
+
+    private Carbon() {}
+
+    /** Dry mass the tree's leaf makes in a season, kilograms. */
+    static double assimilated(Tree tree, LightField field) {
+        Trade.Growth trade = tree.setting().trade().growth();
+        double sum = 0;
+        for (Axis axis : tree.axes()) {
+            if (axis.leafArea() > 0 && Leafage.grows(axis)) {
+                sum += axis.leafArea() * rate(field.at(axis.course().at(leafPlace(axis))), trade);
+            }
+        }
+        return trade.assimilation() * sum;
+    }
+
+    /** What the leaf makes under a crop: leaf that no fruit draws on works less (Palmer and others, 1997). */
+    static double drawnOn(double could, double asked, Trade.Growth trade) {
+        double full = trade.fruitShareMost() * could;
+        double drawn = full <= 0 ? 0 : Math.min(1, asked / full);
+        return could * (1 - trade.idleLeaf() * (1 - drawn));
+    }
+
+    /** The middle of where an axis carries its own leaf, metres from its origin. */
+    private static double leafPlace(Axis axis) {
+        return switch (axis.kind()) {
+            case SPUR -> axis.length();
+            case SHOOT -> axis.length() / 2;
+            default -> axis.length() - axis.lastGrowth() / 2;
+        };
+    }
+
+    /** Share of the best a leaf makes at a light, upkeep taken off: saturating (a rectangular hyperbola). */
+    private static double rate(double light, Trade.Growth trade) {
+        return (1 + trade.lightHalf()) * light / (light + trade.lightHalf()) - trade.respiration();
+    }
+
+    /** Dry mass of all wood above ground, kilograms. */
+    static double wood(Tree tree) {
+        double volume = 0;
+        for (Axis axis : tree.axes()) {
+            if (axis.kind() != AxisKind.SPUR && Leafage.grows(axis)) {
+                volume += axis.volume(0, axis.length());
+            }
+        }
+        return volume * tree.setting().trade().growth().dryWood();
+    }
+
+    /** Surface of all living wood above ground, m²: bark and the young wood under it hold what is laid up. */
+    static double bark(Tree tree) {
+        double surface = 0;
+        for (Axis axis : tree.axes()) {
+            if (axis.kind() != AxisKind.SPUR && Leafage.grows(axis)) {
+                double ends = axis.baseDiameter() + axis.diameters()[axis.diameters().length - 1];
+                surface += Math.PI * ends / 2 * axis.length();
+            }
+        }
+        return surface;
+    }
+}

@@ -1,0 +1,88 @@
+package umbel.growth;
+
+import java.util.HashMap;
+import java.util.Map;
+import umbel.knowledge.Trade;
+import umbel.light.LightField;
+import umbel.wood.Axis;
+import umbel.wood.Setting;
+import umbel.wood.Tree;
+import umbel.wood.Units;
+
+/**
+ * The crop of one season: fruits that set, as thinned, and what they draw.
+ *
+ * @param fruits that grow on after thinning
+ * @param onLimb fruits by measured limb
+ * @param aFlower fruits for a flower bud in full light
+ */
+record Crop(double fruits, Map<String, Double> onLimb, double aFlower) {
+
+    /**
+     * Sets the crop of a tree in spring.
+     *
+     * @param most fruits left by hand thinning; infinite when nothing is thinned
+     * @param favour how well this spring sets against the usual
+     */
+    static Crop set(Tree tree, LightField field, double most, double favour) {
+        Setting setting = tree.setting();
+        double set = setting.species().crop().fruitsPerFlowerBud() * setting.setFactor() * favour;
+        double full = setting.trade().crop().fullSetLight();
+        Map<String, Double> onLimb = new HashMap<>();
+        double all = 0;
+        for (Axis axis : tree.axes()) {
+            if (axis.flowerBuds() > 0) {
+                double fruits = axis.flowerBuds()
+                        * set
+                        * Math.min(1, field.at(axis.course().at(axis.length())) / full);
+                onLimb.merge(axis.limb(), fruits, Double::sum);
+                all += fruits;
+            }
+        }
+        double left = all <= 0 ? 0 : Math.min(1, most / all);
+        onLimb.replaceAll((limb, fruits) -> fruits * left);
+        return new Crop(all * left, onLimb, set * left);
+    }
+
+    /** Fruits left by hand thinning: what a trunk of its thickness may carry, and no more than lets it flower again. */
+    static double most(Tree tree) {
+        Setting setting = tree.setting();
+        double byTrunk = setting.species().crop().fruitsPerCm2() * Units.toCm2(setting.trunkSection());
+        double load = setting.trade().growth().thinnedTo()
+                * setting.species().growth().load().half();
+        double byLeaf = load * new Leafage(tree).all() / dryFruit(setting);
+        return Math.min(byTrunk, byLeaf);
+    }
+
+    /** The crop's claim on the season: dry fruit against what last season's leaf made. */
+    static double claim(double fruits, Setting setting, double made) {
+        return made <= 0 ? 0 : fruits * dryFruit(setting) / made;
+    }
+
+    /** Dry mass of one finished fruit, kilograms. */
+    static double dryFruit(Setting setting) {
+        Trade.Growth trade = setting.trade().growth();
+        return setting.fruitMass() * trade.fruitDryShare();
+    }
+
+    /** The crop the leaf can finish: fruits drop when they would get too little. */
+    Crop finished(Tree tree, double assimilated) {
+        Trade.Growth trade = tree.setting().trade().growth();
+        double asked = fruits * dryFruit(tree.setting());
+        double given = trade.fruitShareMost() * Math.max(0, assimilated);
+        double need = trade.fruitDropBelow() * asked;
+        return need <= given || asked <= 0 ? this : times(given / need);
+    }
+
+    /** Dry mass the fruits take, kilograms. */
+    double drain(Setting setting, double assimilated) {
+        return Math.min(
+                fruits * dryFruit(setting), setting.trade().growth().fruitShareMost() * Math.max(0, assimilated));
+    }
+
+    private Crop times(double share) {
+        Map<String, Double> fewer = new HashMap<>(onLimb);
+        fewer.replaceAll((limb, count) -> count * share);
+        return new Crop(fruits * share, fewer, aFlower * share);
+    }
+}

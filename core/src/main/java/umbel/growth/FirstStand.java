@@ -1,0 +1,115 @@
+package umbel.growth;
+
+import java.util.List;
+import umbel.cut.CutTree;
+import umbel.knowledge.Species;
+import umbel.knowledge.Trade;
+import umbel.light.LightField;
+import umbel.wood.Axis;
+import umbel.wood.AxisKind;
+import umbel.wood.Setting;
+import umbel.wood.Tree;
+
+/**
+ * A tree as found, with what cannot be seen inferred from what can: its reserve from the growth it made last year, its
+ * vigour from that reserve against what its leaf makes, its readiness to flower from the flower buds it bears.
+ */
+public final class FirstStand {
+
+    private static final int DIRECTIONS = 16;
+    private static final int STEPS = 9;
+
+    private FirstStand() {}
+
+    /** The stand of a tree as surveyed. */
+    public static Stand of(Tree tree, long seed) {
+        Setting setting = tree.setting();
+        Trade.Growth trade = setting.trade().growth();
+        LightField field = LightField.of(tree, trade.cellCm() / 100, DIRECTIONS);
+        double could = Carbon.assimilated(tree, field);
+        double carriedCrop = crop(tree, field, could);
+        double made = Carbon.drawnOn(could, carriedCrop * Crop.dryFruit(setting), trade);
+        Temper usual = new Temper(1, flowering(tree, field, carriedCrop));
+        double most = trade.storeMost() * (setting.trunkSection() + 2e-4);
+        double claim = Crop.claim(carriedCrop, setting, made);
+        double reserve = reserve(tree, field, seed, most, claim, wantedOfTips(tree));
+        double net = made - carriedCrop * Crop.dryFruit(setting) - trade.woodUpkeep() * Carbon.wood(tree);
+        double thick = new Thickening(tree, net / Math.max(1e-9, made)).mass();
+        double gain = trade.stored()
+                * trade.stocks().get(setting.stock())
+                * Math.max(trade.storedLeast() * Math.max(0, net), net - thick);
+        double steady = gain <= 0 ? trade.inferred().vigour().get(1) : trade.reserveSpent() * reserve / gain;
+        double vigour = held(
+                Math.pow(steady, trade.inferred().vigourTrust()),
+                trade.inferred().vigour());
+        return new Stand(tree, 0, field, reserve, made, new Temper(vigour, usual.flowering()), seed);
+    }
+
+    /** The crop it is likely to have carried: what such flower buds set, no more than it should and its leaf can finish. */
+    private static double crop(Tree tree, LightField field, double made) {
+        return Crop.set(tree, field, Crop.most(tree), 1).finished(tree, made).fruits();
+    }
+
+    /**
+     * How much the ends that are there should grow, metres: what they grew last year, less because there are more of them
+     * to share it than after last winter's usual pruning (a shoot's mass goes with its length to the power 1.4).
+     */
+    private static double wantedOfTips(Tree tree) {
+        Setting setting = tree.setting();
+        Trade.UsualPruning usual = setting.trade().growth().usualPruning();
+        double taken =
+                setting.species().hardness().woodShare() * (setting.isFilling() ? usual.filling() : usual.bearing());
+        double sum = 0;
+        for (Axis axis : tree.axes()) {
+            if (axis.kind() != AxisKind.SPUR && Leafage.grows(axis)) {
+                sum += axis.lastGrowth();
+            }
+        }
+        return sum * Math.pow(1 - taken, 1 / 1.4);
+    }
+
+    /** The reserve that would make the tips grow as wanted, between bounds, by halving. */
+    private static double reserve(Tree tree, LightField field, long seed, double most, double claim, double wanted) {
+        Draws draws = new Draws(seed, 0);
+        Points points = new Points(CutTree.of(tree, List.of()), new Leafage(tree), field, draws);
+        double low = Math.log(most / 200);
+        double high = Math.log(most);
+        for (int i = 0; i < STEPS; i++) {
+            double middle = (low + high) / 2;
+            Sharing sharing = new Sharing(points, draws);
+            sharing.share(Season.forShoots(Math.exp(middle), claim, tree.setting()));
+            if (sharing.lengthOfTips() < wanted) {
+                low = middle;
+            } else {
+                high = middle;
+            }
+        }
+        return Math.exp((low + high) / 2);
+    }
+
+    /** Flower buds the tree bears against what light, a full crop and its wood's vigour would give. */
+    private static double flowering(Tree tree, LightField field, double fruits) {
+        Setting setting = tree.setting();
+        Trade.Growth trade = setting.trade().growth();
+        Species.Growth species = setting.species().growth();
+        double leaf = new Leafage(tree).all();
+        double load = leaf <= 0 ? 0 : fruits * Crop.dryFruit(setting) / leaf;
+        double found = 0;
+        double modelled = 0;
+        for (Axis axis : tree.axes()) {
+            if (axis.kind() == AxisKind.SPUR) {
+                found += axis.flowerBuds();
+                modelled += setting.species().bearing().perSpur(axis.age())
+                        * Ripening.byLight(field.at(axis.course().at(axis.length())), trade)
+                        * Ripening.byLoad(load, species)
+                        * Ripening.byVigour(tree.axis(axis.parent()), trade)
+                        * Ripening.byLean(tree.axis(axis.parent()), trade);
+            }
+        }
+        return modelled < 1 ? 1 : held(found / modelled, trade.inferred().flowering());
+    }
+
+    private static double held(double value, List<Double> bounds) {
+        return Math.max(bounds.get(0), Math.min(bounds.get(1), value));
+    }
+}

@@ -1,0 +1,196 @@
+package umbel.growth;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
+import umbel.knowledge.Trade;
+import umbel.light.Site;
+import umbel.wood.Axis;
+import umbel.wood.AxisKind;
+import umbel.wood.Tree;
+
+/**
+ * The next years of a tree under what is done to it, as ranges: the middle season after season, and what seasons kinder
+ * and harder than usual, or setting better and worse, would make of it.
+ *
+ * @param years from the first season on
+ */
+public record Forecast(List<Outlook> years) {
+
+    private static final double FRUIT_LIGHT = 0.30;
+    private static final double[][] SEASONS = {{0, 0}, {1, 1}, {-1, -1}};
+
+    /**
+     * The years of a tree with the middle course worked out and the ranges taken, in proportion, from another forecast of the
+     * same tree: quicker by two courses of three.
+     */
+    public static Forecast like(Forecast other, Stand start, List<Season.Work> works) {
+        List<Figures> course = course(start, works, 1);
+        List<Outlook> years = new ArrayList<>();
+        for (int y = 0; y < course.size(); y++) {
+            Figures now = course.get(y);
+            Outlook as = other.years().get(y);
+            years.add(new Outlook(
+                    y + 1,
+                    now.tree(),
+                    as.fruits().about(now.fruits()),
+                    as.flowerBuds().about(now.flowerBuds()),
+                    as.newLength().about(now.newLength()),
+                    as.extension().about(now.extension()),
+                    as.sprouts().about(now.sprouts()),
+                    as.height().about(now.height()),
+                    as.under30().about(now.under30()),
+                    as.interception().about(now.interception()),
+                    as.wood().about(now.wood())));
+        }
+        return new Forecast(years);
+    }
+
+    /** A figure with the least and the most that the seasons tried gave. */
+    public record Range(double low, double middle, double high) {
+
+        static Range of(double[] values) {
+            double low = values[0];
+            double high = values[0];
+            for (double value : values) {
+                low = Math.min(low, value);
+                high = Math.max(high, value);
+            }
+            return new Range(low, values[0], high);
+        }
+
+        /** The range about another middle, as wide in proportion. */
+        Range about(double other) {
+            return middle <= 0
+                    ? new Range(Math.min(other, low), other, Math.max(other, high))
+                    : new Range(other * low / middle, other, other * high / middle);
+        }
+    }
+
+    /**
+     * One year of a forecast.
+     *
+     * @param year seasons from now; 1 is the coming one
+     * @param tree in the winter after that season, in the middle course of things
+     * @param fruits finished
+     * @param flowerBuds for the spring after
+     * @param newLength of all new growth, metres
+     * @param extension mean length of new shoots and of ends that grew long, metres
+     * @param sprouts shoots from dormant buds about wounds, and upright ones stronger than the kind's fruiting shoots
+     * @param height of the tree, metres
+     * @param under30 share of fruiting sites under 30 % of open light
+     * @param interception share of the ground's light caught
+     * @param wood dry mass above ground, kilograms
+     */
+    public record Outlook(
+            int year,
+            Tree tree,
+            Range fruits,
+            Range flowerBuds,
+            Range newLength,
+            Range extension,
+            Range sprouts,
+            Range height,
+            Range under30,
+            Range interception,
+            Range wood) {}
+
+    /** The years of a tree as ranges. */
+    public static Forecast of(Stand start, List<Season.Work> works) {
+        Trade.Spread spread = start.tree().setting().trade().growth().spread();
+        List<List<Figures>> courses = IntStream.range(0, SEASONS.length)
+                .parallel()
+                .mapToObj(n -> course(
+                        start.with(start.temper().inSeason(1 + SEASONS[n][0] * spread.vigour())),
+                        works,
+                        1 + SEASONS[n][1] * spread.set()))
+                .toList();
+        List<Outlook> years = new ArrayList<>();
+        for (int y = 0; y < works.size(); y++) {
+            int year = y;
+            List<Figures> these =
+                    courses.stream().map(course -> course.get(year)).toList();
+            years.add(new Outlook(
+                    y + 1,
+                    these.get(0).tree(),
+                    range(these, Figures::fruits),
+                    range(these, Figures::flowerBuds),
+                    range(these, Figures::newLength),
+                    range(these, Figures::extension),
+                    range(these, Figures::sprouts),
+                    range(these, Figures::height),
+                    range(these, Figures::under30),
+                    range(these, Figures::interception),
+                    range(these, Figures::wood)));
+        }
+        return new Forecast(years);
+    }
+
+    /** The middle course alone: quicker, without ranges. */
+    public static List<Figures> middle(Stand start, List<Season.Work> works) {
+        return course(start, works, 1);
+    }
+
+    /** What one year of one course came to; see {@link Outlook}. */
+    public record Figures(
+            Tree tree,
+            double fruits,
+            double flowerBuds,
+            double newLength,
+            double extension,
+            double sprouts,
+            double height,
+            double under30,
+            double interception,
+            double wood) {}
+
+    private static List<Figures> course(Stand start, List<Season.Work> works, double set) {
+        List<Figures> figures = new ArrayList<>();
+        Stand stand = start;
+        for (Season.Work work : works) {
+            Season.Year year = Season.grow(stand, work, set);
+            stand = year.after();
+            figures.add(figures(year));
+        }
+        return figures;
+    }
+
+    private static Figures figures(Season.Year year) {
+        Tree tree = year.after().tree();
+        double shaded = 0;
+        double sites = 0;
+        for (Site site : Site.of(tree)) {
+            sites += site.weight();
+            shaded += year.after().light().at(site.place()) < FRUIT_LIGHT ? site.weight() : 0;
+        }
+        double flowers = 0;
+        for (Axis axis : tree.axes()) {
+            flowers += axis.flowerBuds();
+        }
+        return new Figures(
+                tree,
+                year.fruits(),
+                flowers,
+                year.newLength(),
+                year.extension(),
+                year.woken() + rankShoots(tree),
+                tree.top(),
+                sites <= 0 ? 0 : shaded / sites,
+                year.interception(),
+                Carbon.wood(tree));
+    }
+
+    /** New upright shoots longer than the kind's good fruiting wood. */
+    private static long rankShoots(Tree tree) {
+        double most = tree.setting().species().smallWood().ideal().lengthCm().get(1) / 100;
+        return tree.axes().stream()
+                .filter(axis -> axis.kind() == AxisKind.SHOOT
+                        && axis.attitude() == umbel.wood.Attitude.UP
+                        && axis.length() > most)
+                .count();
+    }
+
+    private static Range range(List<Figures> courses, java.util.function.ToDoubleFunction<Figures> figure) {
+        return Range.of(courses.stream().mapToDouble(figure).toArray());
+    }
+}

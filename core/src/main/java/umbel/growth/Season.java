@@ -1,0 +1,148 @@
+package umbel.growth;
+
+import java.util.List;
+import umbel.cut.CutTree;
+import umbel.cut.Operation;
+import umbel.knowledge.Species;
+import umbel.knowledge.Trade;
+import umbel.light.LightField;
+import umbel.wood.Setting;
+import umbel.wood.Tree;
+
+/**
+ * One year of a tree: winter cuts, bloom and crop, spring growth out of the reserve, light on the new leaf, what it makes
+ * and who gets it, wood thickening, flower buds formed, shaded wood dying.
+ */
+public final class Season {
+
+    private static final int DIRECTIONS = 16;
+
+    private final Stand before;
+    private final Setting setting;
+    private final Species.Growth species;
+    private final Trade.Growth trade;
+    private final Draws draws;
+
+    private Season(Stand before) {
+        this.before = before;
+        this.setting = before.tree().setting();
+        this.species = setting.species().growth();
+        this.trade = setting.trade().growth();
+        this.draws = new Draws(before.seed(), before.year());
+    }
+
+    /**
+     * What is done to a tree in one year.
+     *
+     * @param winter operations while it is dormant
+     * @param summer operations in leaf, on the tree as it has grown by then
+     * @param thinned whether fruit is thinned by hand to what the tree is meant to carry
+     * @param deflowered whether all flowers are taken off
+     */
+    public record Work(List<Operation> winter, List<Operation> summer, boolean thinned, boolean deflowered) {
+
+        /** Nothing but hand thinning. */
+        public static final Work NONE = new Work(List.of(), List.of(), true, false);
+
+        public Work {
+            winter = List.copyOf(winter);
+            summer = List.copyOf(summer);
+        }
+
+        /** Winter cuts alone, fruit thinned. */
+        public static Work dormant(List<Operation> winter) {
+            return new Work(winter, List.of(), true, false);
+        }
+    }
+
+    /**
+     * One year's outcome.
+     *
+     * @param after the tree next winter and what it carries over
+     * @param fruits finished this season
+     * @param newLength of all new growth, metres
+     * @param extension mean length of new shoots and tips that grew long, metres
+     * @param woken shoots from dormant buds
+     * @param longShoots new long shoots, tips left out
+     * @param spursLost spurs that died
+     * @param interception share of the ground's light caught
+     */
+    public record Year(
+            Stand after,
+            double fruits,
+            double newLength,
+            double extension,
+            int woken,
+            int longShoots,
+            int spursLost,
+            double interception) {}
+
+    /** Grows one season. */
+    public static Year grow(Stand before, Work work) {
+        return new Season(before).grow(work, 1);
+    }
+
+    /**
+     * Grows one season that sets more or less fruit than usual.
+     *
+     * @param set how well flowers set, 1 is usual
+     */
+    public static Year grow(Stand before, Work work, double set) {
+        return new Season(before).grow(work, set);
+    }
+
+    private Year grow(Work work, double set) {
+        CutTree cut = CutTree.of(before.tree(), CutTree.possible(before.tree(), work.winter()));
+        Leafage carried = new Leafage(before.tree());
+        double bark = Carbon.bark(before.tree());
+        double taken = bark <= 0 ? 0 : 1 - Carbon.bark(cut.left()) / bark;
+        double reserve = before.reserve() * (1 - trade.reserveAbove() * Math.max(0, taken));
+        double most = work.deflowered() ? 0 : work.thinned() ? Crop.most(cut.left()) : Double.POSITIVE_INFINITY;
+        Crop crop = Crop.set(cut.left(), before.light(), most, set);
+
+        Points points = new Points(cut, carried, before.light(), draws);
+        Sharing sharing = new Sharing(points, draws);
+        double claim = Crop.claim(crop.fruits(), setting, before.assimilated());
+        sharing.share(forShoots(reserve, claim, setting));
+        Shooting.Grown grown = Shooting.of(points, before.year() + 1);
+        double kept = reserve * (1 - trade.reserveSpent()) + trade.unspentBack() * sharing.unspent();
+
+        Tree leafy = grown.tree();
+        LightField field = LightField.of(leafy, trade.cellCm() / 100, DIRECTIONS);
+        double made = Carbon.assimilated(leafy, field);
+        if (!work.summer().isEmpty()) {
+            leafy = CutTree.of(leafy, CutTree.possible(leafy, work.summer())).left();
+            field = LightField.of(leafy, trade.cellCm() / 100, DIRECTIONS);
+            made = (made + Carbon.assimilated(leafy, field)) / 2;
+        }
+        made = Carbon.drawnOn(made, crop.fruits() * Crop.dryFruit(setting), trade);
+        Crop finished = crop.finished(leafy, made);
+        double net = made - finished.drain(setting, made) - trade.woodUpkeep() * Carbon.wood(leafy);
+        Ripening ripening = new Ripening(before, leafy, grown.bareSpurs(), field, finished, draws);
+        Thickening thickening = new Thickening(leafy, net / Math.max(1e-9, made));
+        Tree tree = ripening.ripen(thickening);
+        double saved = trade.stored()
+                * trade.stocks().get(setting.stock())
+                * before.temper().vigour()
+                * Math.max(trade.storedLeast() * Math.max(0, net), net - thickening.mass());
+        double room = trade.storeMost() * (tree.setting().trunkSection() + 2e-4);
+        Stand after = new Stand(
+                tree, before.year() + 1, field, Math.min(room, kept + saved), made, before.temper(), before.seed());
+        int grew = grown.longShoots() + grown.longTips();
+        return new Year(
+                after,
+                finished.fruits(),
+                grown.newLength(),
+                grew == 0 ? 0 : grown.newLength() / grew,
+                grown.woken(),
+                grown.longShoots(),
+                ripening.spursLost(),
+                field.caught());
+    }
+
+    /** What of a reserve goes into spring growth, less where a crop claims its part, kilograms. */
+    static double forShoots(double reserve, double claim, Setting setting) {
+        Trade.Growth trade = setting.trade().growth();
+        return trade.reserveSpent() * reserve / (1 + trade.fruitSlows() * claim);
+    }
+}
