@@ -29,6 +29,11 @@ export type Guide = Schemas['Guide'];
 export type BlockProgress = Schemas['Progress'];
 export type Measure = Schemas['Measure'];
 export type ImportOutcome = Schemas['Outcome'];
+export type Years = Schemas['Years'];
+export type Year = Schemas['YearAnswer'];
+export type Range = Schemas['RangeAnswer'];
+export type TrainingAnswer = Schemas['TrainingAnswer'];
+export type MaterialOfRow = Schemas['MaterialOfRow'];
 export type Knowledge = Schemas['KnownThings'];
 
 /** A field the server found wrong, by its path in what was sent. */

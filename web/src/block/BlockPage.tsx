@@ -5,6 +5,7 @@ import { answer, api, Problem, type BlockProgress, type ImportOutcome } from '..
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
 import { percent, RULE_WORDS } from '../ui/words';
+import { MaterialList } from '../sheets/MaterialList';
 
 const ASK_EVERY = 400;
 const OUTLIER_WORDS: Record<string, string> = {
@@ -34,8 +35,49 @@ export function BlockPage() {
         planted {block.plantedYear}. {block.note}
       </p>
       <ReadBlock id={id} />
+      <Bends id={id} />
       <Tables id={id} />
     </div>
+  );
+}
+
+/** What to carry to the rows for the limbs that are marked to be bent. */
+function Bends({ id }: { id: number }) {
+  const material = useQuery({
+    queryKey: ['material-of-block', id],
+    queryFn: () => answer(api.GET('/api/blocks/{id}/material', { params: { path: { id } } })),
+  });
+  if (material.isError) return <Failed error={material.error} />;
+  const rows = material.data ?? [];
+  const whole = rows[0];
+  return (
+    <section aria-labelledby="bends" className="mt-8">
+      <h2 id="bends" className="border-b-2 border-ink pb-2 text-[20px] font-bold">
+        To carry for bending
+      </h2>
+      {whole && whole.lines.length > 0 ? (
+        <ul>
+          {rows.map((row) => (
+            <li key={row.row} className="grid grid-cols-[120px_1fr] border-b border-line py-2">
+              <b>{row.row === 0 ? 'The block' : `Row ${row.row}`}</b>
+              <span>
+                <MaterialList list={row} />
+                <span className="text-muted">
+                  {' '}
+                  on {row.trees} {row.trees === 1 ? 'tree' : 'trees'}
+                </span>
+              </span>
+            </li>
+          ))}
+        </ul>
+      ) : (
+        <p className="py-3 text-muted">
+          {material.isPending
+            ? 'Counting…'
+            : 'No limb of this block is marked to be bent. Take a step that bends in a tree, and it is counted here.'}
+        </p>
+      )}
+    </section>
   );
 }
 

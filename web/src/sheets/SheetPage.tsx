@@ -8,6 +8,7 @@ import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
 import { day, minutes, percent, STAGE_WORDS } from '../ui/words';
 import { AboveFigure } from './AboveFigure';
+import { MaterialList } from './MaterialList';
 import { SideFigure } from './SideFigure';
 
 /** One tree's work on one printed page: two sides and above, numbered cuts, steps in order, tools, cautions. */
@@ -34,6 +35,12 @@ export function SheetPage() {
     queryKey: ['marks', id, ordered],
     enabled: steps.data !== undefined,
     queryFn: () => answer(api.POST('/api/trees/{id}/marks', { params: { path: { id } }, body: ordered })),
+  });
+  const material = useQuery({
+    queryKey: ['material', id, ordered],
+    enabled: steps.data !== undefined,
+    queryFn: () => answer(api.GET('/api/trees/{id}/material', { params: { path: { id } } })),
+    staleTime: 0,
   });
   const stand = useMemo(() => (page.data ? prepare(page.data.drawing) : null), [page.data]);
   const failed = page.error ?? steps.error ?? marked.error;
@@ -128,6 +135,11 @@ export function SheetPage() {
           </li>
         ))}
       </ol>
+      {material.data && material.data.lines.length > 0 && (
+        <p className="pt-2 text-[15px]">
+          <b>To carry for bending:</b> <MaterialList list={material.data} />.
+        </p>
+      )}
       <footer className="mt-3 grid grid-cols-[170px_1fr] gap-6 text-[14px]">
         <div>
           <b>Bring</b>

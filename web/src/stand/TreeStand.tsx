@@ -1,9 +1,9 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { HarvestLayer, LightLayer, TargetShape } from '../api/client';
+import type { HarvestLayer, LightLayer, TargetShape, TrainingAnswer } from '../api/client';
 import { Camera, type View } from './camera';
 import { flagAt, paintFlags, placeFlags, type Flag, type Placed } from './flags';
 import type { Stand } from './geometry';
-import { paintSection, paintTarget } from './overlays';
+import { paintSection, paintTarget, paintTraining } from './overlays';
 import { paintFruit } from './layers';
 import { paintTree, pick, type Drawn, type Picked, type Showing } from './paint';
 import { paletteNow } from './palette';
@@ -33,11 +33,12 @@ interface Props {
   extras?: Extras;
 }
 
-/** The outline wanted at its age, a slice through the light, fruit where it hangs. */
+/** The outline wanted at its age, a slice through the light, fruit where it hangs, what holds bent limbs. */
 export interface Extras {
   target?: TargetShape | undefined;
   section?: LightLayer['sections'][number] | undefined;
   fruit?: { hung: HarvestLayer['hung']; diameter: number } | undefined;
+  held?: TrainingAnswer[] | undefined;
 }
 
 const TURN = 0.008;
@@ -117,6 +118,9 @@ export function TreeStand(props: Props) {
       drawn.current = paintTree(g, camera, stand, showing, colours, turning);
       if (extras?.section) {
         paintSection(g, camera, extras.section, colours);
+      }
+      if (extras?.held && extras.held.length > 0) {
+        paintTraining(g, camera, extras.held, colours);
       }
       if (extras?.fruit) {
         paintFruit(g, camera, extras.fruit.hung, extras.fruit.diameter, colours);

@@ -1,4 +1,4 @@
-import type { LightLayer, TargetShape } from '../api/client';
+import type { LightLayer, TargetShape, TrainingAnswer } from '../api/client';
 import type { Camera } from './camera';
 import type { Palette } from './palette';
 
@@ -115,4 +115,45 @@ export function paintSection(
     }
   }
   g.globalAlpha = 1;
+}
+
+/** What holds bent limbs: sticks as bars, strings as fine lines with their peg, weights as a bob. */
+export function paintTraining(
+  g: CanvasRenderingContext2D,
+  camera: Camera,
+  held: TrainingAnswer[],
+  colours: Palette,
+): void {
+  g.save();
+  g.strokeStyle = colours.held;
+  g.fillStyle = colours.held;
+  g.lineCap = 'round';
+  for (const one of held) {
+    const from = camera.see(one.from[0] ?? 0, one.from[1] ?? 0, one.from[2] ?? 0);
+    const to = camera.see(one.to[0] ?? 0, one.to[1] ?? 0, one.to[2] ?? 0);
+    if (one.device === 'weight') {
+      const bob = camera.see(one.to[0] ?? 0, one.to[1] ?? 0, (one.to[2] ?? 0) - 0.18);
+      g.lineWidth = 1.4;
+      line(g, to, bob);
+      g.fillRect(bob.x - 4, bob.y, 8, 9);
+      continue;
+    }
+    g.lineWidth = one.device === 'spreader' ? 4 : 1.6;
+    line(g, from, to);
+    if (one.device === 'tie-down') {
+      line(g, { x: from.x - 5, y: from.y - 6 }, { x: from.x, y: from.y + 4 });
+      line(g, { x: from.x + 5, y: from.y - 6 }, { x: from.x, y: from.y + 4 });
+    }
+    g.beginPath();
+    g.arc(to.x, to.y, 3, 0, 2 * Math.PI);
+    g.stroke();
+  }
+  g.restore();
+}
+
+function line(g: CanvasRenderingContext2D, a: { x: number; y: number }, b: { x: number; y: number }): void {
+  g.beginPath();
+  g.moveTo(a.x, a.y);
+  g.lineTo(b.x, b.y);
+  g.stroke();
 }

@@ -29,6 +29,8 @@ export interface Palette {
   fruit: string;
   fruitEdge: string;
   target: string;
+  /** Spreaders, strings and weights. */
+  held: string;
 }
 
 export const DAY: Palette = {
@@ -73,6 +75,7 @@ export const DAY: Palette = {
   fruit: '#c9952f',
   fruitEdge: '#6b4a10',
   target: '#3f6a33',
+  held: '#2b4f7a',
 };
 
 export const DUSK: Palette = {
@@ -116,6 +119,7 @@ export const DUSK: Palette = {
   fruit: '#e2b552',
   fruitEdge: '#5a3f10',
   target: '#b5d59a',
+  held: '#9dc3ee',
 };
 
 /** The palette the reader's system asks for. */

@@ -5,10 +5,12 @@ import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
 import { minutes, percent, STAGE_WORDS } from '../ui/words';
 import { PlanChoices } from './PlanChoices';
+import { SchoolsBeside } from './SchoolsBeside';
 import { StepRow } from './StepRow';
 import type { Work } from './useWork';
 
 interface Props {
+  id: number;
   work: Work;
   plans: { plans: Plan[]; timing: { verdict: string; reasons: string[] } } | undefined;
   pending: boolean;
@@ -33,7 +35,17 @@ const TIMING_WORDS: Record<string, string> = {
 };
 
 /** The proposed work in its order; each step can be taken, changed or left. */
-export function PlanPanel({ work, plans, pending, thinking, error, onPoint, onSelect, onRethink }: Props) {
+export function PlanPanel({
+  id,
+  work,
+  plans,
+  pending,
+  thinking,
+  error,
+  onPoint,
+  onSelect,
+  onRethink,
+}: Props) {
   const [name, setName] = useState('recommended');
   const [open, setOpen] = useState<string | null>(null);
   if (pending) return <Loading what="Weighing the cuts…" />;
@@ -47,7 +59,7 @@ export function PlanPanel({ work, plans, pending, thinking, error, onPoint, onSe
   const planned = new Set(plan.steps.map((step) => step.limb));
   const own = work.marks.filter((mark) => !planned.has(mark.limb ?? ''));
   const stages = [...new Set(now.map((step) => step.stage))];
-  const missing = now.filter((step) => !work.marks.some((mark) => mark.limb === step.limb));
+  const missing = now.filter((step) => !taken.has(keyOf(step)));
   return (
     <div className="pb-4">
       <div className="flex border-b border-line px-3 text-[13px]" role="group" aria-label="How far to go">
@@ -148,6 +160,7 @@ export function PlanPanel({ work, plans, pending, thinking, error, onPoint, onSe
       <Later steps={later} onPoint={onPoint} onSelect={onSelect} />
       <Refused decisions={work.decisions} work={work} />
       <LeftAlone plan={plan} onPoint={onPoint} />
+      <SchoolsBeside id={id} decisions={work.decisions} onPoint={onPoint} />
     </div>
   );
 }

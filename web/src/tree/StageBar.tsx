@@ -1,11 +1,12 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import type { Totals } from '../api/client';
+import type { Totals, Years } from '../api/client';
 import type { View } from '../stand/camera';
 import type { Stand } from '../stand/geometry';
 import type { Showing } from '../stand/paint';
 import { SmallTree } from '../stand/SmallTree';
 import { minutes, percent } from '../ui/words';
+import type { Ahead } from './useYears';
 
 interface Props {
   stand: Stand;
@@ -17,12 +18,31 @@ interface Props {
   nothing: Totals | undefined;
   previous: number | undefined;
   next: number | undefined;
+  ahead: Ahead | null;
+  onAhead: (ahead: Ahead | null) => void;
+  years: Years | undefined;
+  yearCount: number;
 }
 
 const NONE: ReadonlySet<string> = new Set();
 
 /** The same tree as found, marked, and after the cuts; the eye compares. */
-export function StageBar({ stand, view, stage, onStage, showing, totals, nothing, previous, next }: Props) {
+export function StageBar(props: Props) {
+  const {
+    stand,
+    view,
+    stage,
+    onStage,
+    showing,
+    totals,
+    nothing,
+    previous,
+    next,
+    ahead,
+    onAhead,
+    years,
+    yearCount,
+  } = props;
   const plain = useMemo(() => {
     const at = (one: Showing['stage']): Showing => ({ ...showing, layer: 'wood', stage: one, lit: NONE });
     return { found: at('found'), marks: at('marks'), after: at('after') };
@@ -31,12 +51,12 @@ export function StageBar({ stand, view, stage, onStage, showing, totals, nothing
     { id: 'found', words: 'As found', note: nothing ? `${percent(nothing.under30After)} in shade` : '' },
     {
       id: 'marks',
-      words: 'With its marks',
+      words: 'Marked',
       note: totals && totals.cuts > 0 ? `${totals.cuts} cuts, ${minutes(totals.minutes)}` : 'nothing marked',
     },
     {
       id: 'after',
-      words: 'After the cuts',
+      words: 'After',
       note:
         totals && totals.cuts > 0
           ? `${percent(totals.under30After)} in shade, ${Math.round(totals.mass_kg)} kg off`
@@ -51,21 +71,48 @@ export function StageBar({ stand, view, stage, onStage, showing, totals, nothing
           <button
             key={card.id}
             type="button"
-            aria-pressed={stage === card.id}
+            aria-pressed={!ahead && stage === card.id}
             onClick={() => {
               onStage(card.id);
             }}
             className={`flex flex-1 items-center justify-between gap-2 border-t-[3px] border-r border-r-line px-4 text-left ${
-              stage === card.id ? 'border-t-ink bg-paper' : 'border-t-transparent bg-sand hover:bg-paper'
+              !ahead && stage === card.id
+                ? 'border-t-ink bg-paper'
+                : 'border-t-transparent bg-sand hover:bg-paper'
             }`}
           >
             <span>
               <span className="block text-[14.5px] font-semibold">{card.words}</span>
               <span className="block text-[13px] text-muted">{card.note}</span>
             </span>
-            <SmallTree stand={stand} view={view} showing={plain[card.id]} width={78} height={76} />
+            <SmallTree stand={stand} view={view} showing={plain[card.id]} width={60} height={76} />
           </button>
         ))}
+      </div>
+      <div role="group" aria-label="Years to come" className="flex">
+        {Array.from({ length: yearCount }, (_, i) => i + 1).map((year) => {
+          const expected = years?.marked[year - 1];
+          return (
+            <button
+              key={year}
+              type="button"
+              aria-pressed={ahead?.year === year}
+              title={`The tree as it is expected ${year === 1 ? 'next winter' : `in ${year} winters`}`}
+              onClick={() => {
+                onAhead(ahead?.year === year ? null : { year, alone: ahead?.alone ?? false });
+              }}
+              className={`w-[76px] border-t-[3px] border-r border-r-line px-2 text-left ${
+                ahead?.year === year ? 'border-t-ink bg-paper' : 'border-t-transparent bg-sand hover:bg-paper'
+              }`}
+            >
+              <span className="block text-[14px] font-semibold">{year === 1 ? 'Next' : `In ${year}`}</span>
+              <span className="block text-[12.5px] text-muted">{year === 1 ? 'winter' : 'winters'}</span>
+              <span className="block text-[12.5px] text-muted">
+                {expected ? `${Math.round(expected.fruits.middle)} fruits` : ''}
+              </span>
+            </button>
+          );
+        })}
       </div>
       <Step to={next} words="Next tree" sign="›" />
     </div>

@@ -1,7 +1,8 @@
+import { Link } from 'react-router';
 import type { Mark, Step } from '../api/client';
 import { keyOf, limbOf, markFrom } from '../api/marks';
 import { Button } from '../ui/Button';
-import { sureness } from '../ui/words';
+import { RULE_WORDS, sureness } from '../ui/words';
 import type { Work } from './useWork';
 
 interface Props {
@@ -63,6 +64,7 @@ export function StepRow({ step, number, changed, open, onOpen, onPoint, onSelect
         <div className="px-5 pb-3 pl-[64px] text-[14px]">
           <p>{step.reason}</p>
           <p className="mt-1 text-muted">{step.place}</p>
+          {step.skipped && <p className="mt-1 text-muted">If it is left: {lower(step.skipped)}</p>}
           {step.answer && <p className="mt-1 text-muted">{step.answer}</p>}
           {step.cautions.map((caution) => (
             <p key={caution} className="mt-1.5 border-l-[3px] border-lichen pl-2 text-[13.5px]">
@@ -74,6 +76,16 @@ export function StepRow({ step, number, changed, open, onOpen, onPoint, onSelect
             {step.closeCall ? ', a close call' : ''}. Next best:{' '}
             {other.title.charAt(0).toLowerCase() + other.title.slice(1)}.
           </p>
+          {step.rules.length > 0 && (
+            <p className="mt-1 text-[13px]">
+              Why:{' '}
+              {step.rules.map((rule) => (
+                <Link key={rule} to={`/guide?rule=${rule}`} className="mr-2.5 underline underline-offset-4">
+                  {RULE_WORDS[rule] ?? rule}
+                </Link>
+              ))}
+            </p>
+          )}
           <div className="mt-2 flex flex-wrap gap-2">
             {number === undefined ? (
               <Button
@@ -125,4 +137,8 @@ export function StepRow({ step, number, changed, open, onOpen, onPoint, onSelect
       )}
     </li>
   );
+}
+
+function lower(sentence: string): string {
+  return sentence.charAt(0).toLowerCase() + sentence.slice(1);
 }

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Tabs } from 'radix-ui';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { answer, api, type Mark, type TreePage } from '../api/client';
+import { answer, api, type Mark, type TrainingAnswer, type TreePage } from '../api/client';
 import { keyOf, limbOf } from '../api/marks';
 import { firstViewOf, type View } from '../stand/camera';
 import { prepare } from '../stand/geometry';
@@ -20,11 +20,15 @@ import { LimbsPanel } from './LimbsPanel';
 import { PlanPanel } from './PlanPanel';
 import { StageBar } from './StageBar';
 import { useWork } from './useWork';
+import { useYears, type Ahead } from './useYears';
+import { YearsPanel } from './YearsPanel';
 
 /** Operations that take a limb whole. */
 const WHOLE: ReadonlySet<string> = new Set(['remove', 'renew-bevel', 'rub']);
 const NOT_MOVED: ReadonlyMap<number, number[]> = new Map();
 const NO_NAMES: ReadonlyMap<string, string> = new Map();
+const NO_FLAGS: { label: string; at: [number, number, number]; chosen: boolean }[] = [];
+const NO_CUTS: Showing['cuts'] = new Map();
 
 /** The heart: the drawing, the gauges and the list of the work, all of one selection. */
 export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
@@ -37,10 +41,14 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
   const [target, setTarget] = useState(false);
   const [along, setAlong] = useState(false);
   const layers = useLayers(id, shown, selected !== null);
-  const layer: Layer = shown === 'section' ? 'wood' : shown;
   const [stage, setStage] = useState<Showing['stage']>('marks');
   const [cutting, setCutting] = useState(false);
   const [numbered, setNumbered] = useState(false);
+  const [ahead, setAhead] = useState<Ahead | null>(null);
+  const [yearCount, setYearCount] = useState(3);
+  const [thinned, setThinned] = useState(true);
+  const layer: Layer = shown === 'section' || (ahead && shown === 'harvest') ? 'wood' : shown;
+  const come = useYears(id, work.decisions, tab === 'years', yearCount, thinned, ahead);
 
   const planFor = { ...work.decisions, marks: [] as Mark[] };
   const [round, setRound] = useState<Mark[]>([]);
@@ -70,7 +78,9 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
     () => (bent && bent.length > 0 ? new Map(bent.map((one) => [one.axis, one.points])) : NOT_MOVED),
     [bent],
   );
-  const stand = useMemo(() => prepare(page.drawing, moved), [page.drawing, moved]);
+  const present = useMemo(() => prepare(page.drawing, moved), [page.drawing, moved]);
+  const future = useMemo(() => (come.drawing ? prepare(come.drawing, NOT_MOVED) : null), [come.drawing]);
+  const stand = ahead && future ? future : present;
   const cuts = useMemo(
     () => new Map((work.marked?.cuts ?? []).map((cut) => [cut.axis, { kept: cut.kept, mark: cut.mark }])),
     [work.marked],
@@ -79,17 +89,29 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
     const ids = pointed.length > 0 ? pointed : selected ? [selected] : [];
     return new Set(ids.map((limb) => limb.split('/')[0] ?? limb));
   }, [selected, pointed]);
-  const showing: Showing = useMemo(() => ({ layer, stage, cuts, lit }), [layer, stage, cuts, lit]);
+  const now: Showing = useMemo(() => ({ layer, stage, cuts, lit }), [layer, stage, cuts, lit]);
+  const showing: Showing = useMemo(
+    () => (ahead ? { layer, stage: 'found', cuts: NO_CUTS, lit } : now),
+    [ahead, layer, lit, now],
+  );
+  const held = useMemo(
+    () =>
+      (work.marked?.effects ?? [])
+        .map((effect) => effect.training as TrainingAnswer | null)
+        .filter((one) => one !== null),
+    [work.marked],
+  );
   const extras: Extras = useMemo(
     () => ({
       target: target ? page.target : undefined,
-      section: shown === 'section' ? layers.light?.sections[along ? 0 : 1] : undefined,
+      section: shown === 'section' && !ahead ? layers.light?.sections[along ? 0 : 1] : undefined,
       fruit:
-        shown === 'harvest' && layers.harvest
+        shown === 'harvest' && layers.harvest && !ahead
           ? { hung: layers.harvest.hung, diameter: layers.harvest.fruitDiameterM }
           : undefined,
+      held: ahead ? undefined : held,
     }),
-    [target, page.target, shown, layers.light, layers.harvest, along],
+    [target, page.target, shown, layers.light, layers.harvest, along, ahead, held],
   );
   const flags = useMemo(
     () =>
@@ -195,7 +217,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
             view={view}
             onView={setView}
             showing={showing}
-            flags={flags}
+            flags={ahead ? NO_FLAGS : flags}
             lines={lines}
             names={names}
             label={`${name.label}: ${name.limbs} limbs, ${page.drawing.top.toFixed(1)} m tall. Turn with the arrow keys. The list of limbs beside it holds the same.`}
@@ -208,7 +230,31 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
             cutWords={cutWords}
             extras={extras}
           />
-          <div className="pointer-events-none absolute top-4 left-5 text-[#241f1c] dark:text-[#f1ece3]">
+          {ahead && (
+            <div
+              className="absolute top-[104px] left-[68px] flex items-center gap-2 bg-paper/90 p-1 text-[14px]"
+              role="group"
+              aria-label="Which tree is shown"
+            >
+              {([false, true] as const).map((alone) => (
+                <button
+                  key={String(alone)}
+                  type="button"
+                  aria-pressed={ahead.alone === alone}
+                  onClick={() => {
+                    setAhead({ ...ahead, alone });
+                  }}
+                  className={`min-h-8 px-2.5 ${ahead.alone === alone ? 'bg-ink font-semibold text-paper' : 'hover:bg-sand'}`}
+                >
+                  {alone ? 'Left alone' : 'As marked'}
+                </button>
+              ))}
+              <span className="px-2 text-[13px]">
+                {come.waiting ? 'Growing…' : `expected, winter ${ahead.year}`}
+              </span>
+            </div>
+          )}
+          <div className="pointer-events-none absolute top-4 left-5 max-w-[345px] text-[#241f1c] dark:text-[#f1ece3]">
             <h1 className="text-[25px] font-bold">{name.label}</h1>
             <p className="text-[14px]">
               {name.cultivar} {name.speciesName}, {name.systemName.toLowerCase()}, leaf {name.leaf}
@@ -262,11 +308,18 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
           </div>
         </div>
         <StageBar
-          stand={stand}
+          stand={present}
           view={view}
           stage={stage}
-          onStage={setStage}
-          showing={showing}
+          onStage={(next) => {
+            setStage(next);
+            setAhead(null);
+          }}
+          showing={now}
+          ahead={ahead}
+          onAhead={setAhead}
+          years={come.years}
+          yearCount={yearCount}
           totals={work.marked?.totals}
           nothing={plans.data?.plans.find((plan) => plan.name === 'nothing')?.totals}
           previous={name.previous}
@@ -297,6 +350,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
               {(
                 [
                   ['plan', 'Plan'],
+                  ['years', 'Years'],
                   ['findings', `What is wrong (${page.reading.findings.length})`],
                   ['limbs', `Limbs (${page.limbs.length})`],
                 ] as const
@@ -312,6 +366,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
             </Tabs.List>
             <Tabs.Content value="plan" className="min-h-0 flex-1 overflow-auto">
               <PlanPanel
+                id={id}
                 work={work}
                 plans={plans.data}
                 pending={plans.isPending}
@@ -322,6 +377,21 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
                 onRethink={() => {
                   setRound(work.marks);
                 }}
+              />
+            </Tabs.Content>
+            <Tabs.Content value="years" className="min-h-0 flex-1 overflow-auto">
+              <YearsPanel
+                come={come}
+                marks={work.marks.length}
+                count={yearCount}
+                onCount={(count) => {
+                  setYearCount(count);
+                  setAhead((was) => (was && was.year > count ? { ...was, year: count } : was));
+                }}
+                thinned={thinned}
+                onThinned={setThinned}
+                ahead={ahead}
+                onAhead={setAhead}
               />
             </Tabs.Content>
             <Tabs.Content value="findings" className="min-h-0 flex-1 overflow-auto">

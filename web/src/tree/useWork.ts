@@ -23,6 +23,16 @@ export interface Work {
   redo: () => void;
 }
 
+const PARTIAL: ReadonlySet<string> = new Set(['head', 'tip', 'shorten', 'reduce']);
+
+/** Whether two marks may stand on one limb: a cut partway and a bend of what it leaves, or flowers taken off. */
+function goTogether(one: Mark, other: Mark): boolean {
+  const kinds = [one.operation ?? '', other.operation ?? ''];
+  if (kinds[0] === kinds[1]) return false;
+  if (kinds.includes('deflower')) return true;
+  return kinds.includes('bend') && kinds.some((kind) => PARTIAL.has(kind));
+}
+
 /** What the grower decides on one tree: every mark can be taken back, is shown at once and kept without being asked. */
 export function useWork(id: number, page: TreePage): Work {
   const [past, setPast] = useState<Decisions[]>([page.decisions]);
@@ -93,7 +103,7 @@ export function useWork(id: number, page: TreePage): Work {
     canUndo: now > 0,
     canRedo: now < past.length - 1,
     take: (mark) => {
-      const others = marks.filter((one) => one.limb !== mark.limb);
+      const others = marks.filter((one) => one.limb !== mark.limb || goTogether(one, mark));
       const refused = (decisions.refused ?? []).filter((key) => key !== keyOf(mark));
       change({ ...decisions, marks: [...others, mark], refused });
     },

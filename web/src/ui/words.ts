@@ -38,6 +38,7 @@ export const STAGE_WORDS: Record<string, string> = {
   renewal: 'Young wood for old',
   detail: 'Detail',
   train: 'Bend what stays',
+  crop: 'The crop',
 };
 
 /** Lines of a school in plain words. */

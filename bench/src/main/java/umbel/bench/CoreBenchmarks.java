@@ -1,9 +1,11 @@
 package umbel.bench;
 
 import java.util.Collection;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -26,9 +28,16 @@ import umbel.assess.Assessment;
 import umbel.assess.Assessor;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
+import umbel.growth.FirstStand;
+import umbel.growth.Forecast;
+import umbel.growth.Season;
+import umbel.growth.Stand;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.School;
+import umbel.plan.Plan;
+import umbel.plan.Planner;
 import umbel.plan.Totals;
+import umbel.plan.Wish;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
 import umbel.reading.Certainty;
@@ -39,7 +48,7 @@ import umbel.survey.Survey;
 import umbel.survey.SurveyReader;
 import umbel.wood.Tree;
 
-/** How long the core takes for a tree of about 300 and of about 2 000 axes. */
+/** How long the core takes for a tree of about 300, of about 800 and of about 2 000 axes. */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.SampleTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
@@ -53,16 +62,23 @@ public class CoreBenchmarks {
             "surveyToReading", "survey to full reading",
             "oneMark", "re-evaluation after one mark",
             "certainty", "how sure: sixty readings with errors drawn",
-            "plans", "assess: reading and four plans");
+            "plans", "assess: reading and four plans",
+            "alternatives", "plan with its alternatives and their years",
+            "rethink", "a step taken to the new plan",
+            "threeYears", "three grown years");
     private static final Map<String, String> AIMS = Map.of(
             "surveyToReading/300", "aim 15 ms",
             "surveyToReading/2000", "aim 50 ms",
             "certainty/2000", "aim 600 ms",
+            "alternatives/800", "aim 1000 ms",
+            "rethink/800", "aim 400 ms",
+            "threeYears/800", "aim 400 ms",
+            "threeYears/2000", "aim 1000 ms",
             "oneMark/300", "aim 15 ms",
             "oneMark/2000", "aim 15 ms");
 
     /** About how many axes the tree has. */
-    @Param({"300", "2000"})
+    @Param({"300", "800", "2000"})
     public int axes;
 
     private final Assessor assessor = new Assessor(Knowledge.shipped());
@@ -72,24 +88,32 @@ public class CoreBenchmarks {
     private Tree tree;
     private TreeReader.Reading reading;
     private List<Operation> mark;
+    private Wish wish;
+    private Wish taken;
+    private Stand stand;
 
     @Setup
     public void grow() {
-        Survey survey = axes < 1000
+        Survey survey = axes < 500
                 ? PracticeTree.survey("modified-central-leader", 9, 3, Fault.TIGHT_CROTCH, Fault.WATER_SPROUTS)
-                : PracticeTree.survey(
-                        "central-leader",
-                        24,
-                        3,
-                        Fault.STACKED_LIMBS,
-                        Fault.RIVAL_LEADER,
-                        Fault.WATER_SPROUTS,
-                        Fault.HANGERS);
+                : axes < 1000
+                        ? PracticeTree.survey("apple", "multi-leader", 12, 5, Fault.TIGHT_CROTCH, Fault.WATER_SPROUTS)
+                        : PracticeTree.survey(
+                                "central-leader",
+                                24,
+                                3,
+                                Fault.STACKED_LIMBS,
+                                Fault.RIVAL_LEADER,
+                                Fault.WATER_SPROUTS,
+                                Fault.HANGERS);
         json = SurveyReader.write(survey);
         request = AssessRequest.of(survey);
         tree = assessor.tree(request);
         reading = TreeReader.read(tree, school, REACH);
         mark = List.of(Operation.remove(tree.limbs().get(3).id()));
+        wish = assessor.wish(request, tree, List.of(), Set.of());
+        taken = assessor.wish(request, tree, mark, Set.of());
+        stand = FirstStand.of(tree, 1);
     }
 
     /** Survey text in, tree, light and findings out. */
@@ -117,6 +141,24 @@ public class CoreBenchmarks {
     @Benchmark
     public Assessment plans() {
         return assessor.assess(request);
+    }
+
+    /** The recommended plan, a gentler, a firmer and none, each with three seasons after it. */
+    @Benchmark
+    public List<Plan> alternatives() {
+        return Planner.plans(tree, reading, wish, 1);
+    }
+
+    /** The recommended plan thought again around a step that was taken. */
+    @Benchmark
+    public Plan rethink() {
+        return Planner.recommended(tree, reading, taken);
+    }
+
+    /** Three seasons of the tree left alone, the middle course. */
+    @Benchmark
+    public List<Forecast.Figures> threeYears() {
+        return Forecast.middle(stand, Collections.nCopies(3, Season.Work.NONE));
     }
 
     public static void main(String[] args) throws RunnerException {

@@ -15,6 +15,7 @@ import org.springframework.web.HttpRequestMethodNotSupportedException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.method.annotation.HandlerMethodValidationException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 import tools.jackson.core.JacksonException;
@@ -59,6 +60,16 @@ public class Problems {
                 ? e.getMessage()
                 : e.errors().size() + " fields are wrong; the first: " + e.getMessage();
         return problem(HttpStatus.BAD_REQUEST, "The survey cannot be read", detail, e.errors());
+    }
+
+    @ExceptionHandler
+    ProblemDetail outOfBounds(HandlerMethodValidationException e) {
+        List<FieldError> errors = e.getParameterValidationResults().stream()
+                .map(result -> new FieldError(
+                        result.getMethodParameter().getParameterName(),
+                        result.getResolvableErrors().get(0).getDefaultMessage()))
+                .toList();
+        return problem(HttpStatus.BAD_REQUEST, "Out of bounds", "A value is out of its bounds.", errors);
     }
 
     @ExceptionHandler

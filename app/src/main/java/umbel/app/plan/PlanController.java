@@ -1,5 +1,7 @@
 package umbel.app.plan;
 
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -7,7 +9,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import umbel.app.survey.StandDrawing;
 import umbel.assess.Assessment;
 
 /** One tree's heart: what is wrong, what to cut, and what each mark does. */
@@ -17,8 +21,33 @@ class PlanController {
 
     private final PlanService plans;
 
-    PlanController(PlanService plans) {
+    private final GrowthService growth;
+
+    PlanController(PlanService plans, GrowthService growth) {
         this.plans = plans;
+        this.growth = growth;
+    }
+
+    /** The years to come under the marks, beside the tree left alone; ranges over kinder and harder seasons. */
+    @PostMapping("/years")
+    TreeAnswers.Years years(
+            @PathVariable long id,
+            @RequestBody Decisions decisions,
+            @RequestParam(defaultValue = "3") @Min(1) @Max(5) int years,
+            @RequestParam(defaultValue = "true") boolean thinned) {
+        return growth.years(id, decisions, years, thinned);
+    }
+
+    /** The tree drawn after some of those years. */
+    @PostMapping("/years/{year}/drawing")
+    StandDrawing yearDrawn(
+            @PathVariable long id,
+            @PathVariable int year,
+            @RequestBody Decisions decisions,
+            @RequestParam(defaultValue = "3") @Min(1) @Max(5) int years,
+            @RequestParam(defaultValue = "true") boolean thinned,
+            @RequestParam(defaultValue = "false") boolean alone) {
+        return growth.drawing(id, decisions, years, thinned, year, alone);
     }
 
     /** The tree drawn and read, with what was decided so far. */
@@ -31,6 +60,12 @@ class PlanController {
     @PostMapping("/plans")
     TreeAnswers.Plans plans(@PathVariable long id, @RequestBody Decisions decisions) {
         return plans.plans(id, decisions);
+    }
+
+    /** The plan beside that of another school: which cuts differ, because of which setting. */
+    @PostMapping("/schools")
+    TreeAnswers.Beside schools(@PathVariable long id, @RequestBody Decisions decisions, @RequestParam String beside) {
+        return plans.beside(id, decisions, beside);
     }
 
     /** What the marks so far do: the gauges, what falls, what bends, what is still wrong. */

@@ -21,6 +21,7 @@ import umbel.assess.AssessRequest;
 import umbel.assess.Assessment;
 import umbel.assess.Assessor;
 import umbel.assess.Mark;
+import umbel.assess.SchoolsBeside;
 import umbel.assess.Words;
 import umbel.crop.HarvestLoad;
 import umbel.cut.CutTree;
@@ -107,11 +108,47 @@ public class PlanService {
         Readings.ReadTree read = read(survey, decisions);
         AssessRequest request = request(read, decisions);
         Wish wish = assessor.wish(request, read.tree(), operations(decisions), new HashSet<>(decisions.refused()));
-        List<Plan> plans = Planner.plans(read.tree(), sure(survey, read), wish);
+        List<Plan> plans = Planner.plans(read.tree(), sure(survey, read), wish, Assessor.seed(request));
         return new TreeAnswers.Plans(
-                plans.stream().map(plan -> assessor.plan(read.tree(), plan)).toList(),
+                assessor.plans(read.tree(), plans),
                 assessor.timing(read.tree(), "dormant"),
                 Assessor.measureNext(readings.certaintyOf(survey, read)));
+    }
+
+    /** The tree under its school and under another: both plans, and which cuts differ because of which setting. */
+    @Transactional(readOnly = true)
+    public TreeAnswers.Beside beside(long treeId, Decisions decisions, String otherSchool) {
+        SurveyEntry survey = newest(treeId);
+        Decisions plain = new Decisions(
+                List.of(),
+                decisions.refused(),
+                decisions.school(),
+                decisions.goals(),
+                decisions.hold(),
+                decisions.schoolLines());
+        Decisions other =
+                new Decisions(List.of(), decisions.refused(), otherSchool, decisions.goals(), decisions.hold(), null);
+        Seen mine = seen(survey, plain);
+        Seen theirs = seen(survey, other);
+        Tree tree = mine.read().tree();
+        return new TreeAnswers.Beside(
+                mine.view().school().name(),
+                theirs.view().school().name(),
+                assessor.plans(tree, mine.plans()).get(0),
+                assessor.plans(tree, theirs.plans()).get(0),
+                SchoolsBeside.of(tree, mine.view(), theirs.view()));
+    }
+
+    private record Seen(Readings.ReadTree read, List<Plan> plans, SchoolsBeside.View view) {}
+
+    private Seen seen(SurveyEntry survey, Decisions decisions) {
+        Readings.ReadTree read = read(survey, decisions);
+        AssessRequest request = request(read, decisions);
+        Wish wish = assessor.wish(request, read.tree(), List.of(), new HashSet<>(decisions.refused()));
+        TreeReader.Reading sure = sure(survey, read);
+        List<Plan> plans = Planner.plans(read.tree(), sure, wish, Assessor.seed(request));
+        return new Seen(
+                read, plans, new SchoolsBeside.View(wish.school(), wish.limits(), sure.findings(), plans.get(0)));
     }
 
     @Transactional(readOnly = true)
@@ -203,6 +240,12 @@ public class PlanService {
                 Units.round(2 * Math.cbrt(read.tree().setting().fruitMass() / 1000 / 4.19), 4),
                 Assessor.harvest(load),
                 Assessor.harvest(unthinned));
+    }
+
+    /** Id of the newest survey of a tree. */
+    @Transactional(readOnly = true)
+    public long newestSurvey(long treeId) {
+        return newest(treeId).id();
     }
 
     /** The newest survey of a tree as it was read under what is decided on it. */
@@ -343,6 +386,7 @@ public class PlanService {
                     Units.round(effect.minutes(), 2),
                     Units.round(effect.woodShare(), 3),
                     flag(cut, operation),
+                    Assessor.trainingOf(cut.found(), operation),
                     Words.cautions(cut.found(), operation, effect, knowledge.cautions())));
         }
         return effects;
@@ -441,6 +485,14 @@ public class PlanService {
         return named ? cultivar.name() : tree.block().cultivar();
     }
 
+    /** What was decided on a tree's newest survey; nothing where it was decided on an older one. */
+    Decisions decisions(Work work) {
+        SurveyEntry newest = newest(work.tree().id());
+        return work.survey().id().equals(newest.id())
+                ? JSON.readValue(work.document(), Decisions.class)
+                : Decisions.none();
+    }
+
     private Standing standing(long treeId, SurveyEntry survey) {
         return works.findByTreeId(treeId)
                 .map(work -> {
@@ -490,7 +542,8 @@ public class PlanService {
                 null);
     }
 
-    private static List<Operation> operations(Decisions decisions) {
+    /** The operations that were marked. */
+    static List<Operation> operations(Decisions decisions) {
         List<Operation> operations = new ArrayList<>();
         for (int i = 0; i < decisions.marks().size(); i++) {
             try {

@@ -4,6 +4,7 @@ import java.util.List;
 import umbel.app.survey.StandDrawing;
 import umbel.assess.Assessment;
 import umbel.assess.Mark;
+import umbel.assess.SchoolsBeside;
 
 /** What the tree view is sent. */
 public final class TreeAnswers {
@@ -89,7 +90,7 @@ public final class TreeAnswers {
             List<Effects> effects,
             List<Assessment.FindingAnswer> findings) {}
 
-    /** One mark in words and numbers, with where the flag stands on the drawing. */
+    /** One mark in words and numbers, with where the flag stands on the drawing; how a limb is held where it is bent. */
     public record Effects(
             Mark mark,
             String title,
@@ -99,6 +100,7 @@ public final class TreeAnswers {
             double minutes,
             double woodShare,
             double[] flag,
+            Assessment.TrainingAnswer training,
             List<String> cautions) {}
 
     /** One thing that could be done to a limb. */
@@ -135,6 +137,17 @@ public final class TreeAnswers {
             double fruitDiameterM,
             List<Assessment.HarvestAnswer> limbs,
             List<Assessment.HarvestAnswer> unthinned) {}
+
+    /** Two schools' recommended plans for one tree, and what they do otherwise. */
+    public record Beside(
+            String school,
+            String otherSchool,
+            Assessment.PlanAnswer mine,
+            Assessment.PlanAnswer other,
+            List<SchoolsBeside.Difference> differing) {}
+
+    /** Years to come of the tree under its marks, and left alone. */
+    public record Years(List<Assessment.YearAnswer> marked, List<Assessment.YearAnswer> alone) {}
 
     /** Decisions to keep, and the version they were made from. */
     public record Keep(Decisions decisions, long version) {}

@@ -1,5 +1,6 @@
 package umbel.app.plan;
 
+import java.util.List;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
 
@@ -7,4 +8,6 @@ import org.springframework.data.jpa.repository.JpaRepository;
 public interface WorkRepository extends JpaRepository<Work, Long> {
 
     Optional<Work> findByTreeId(Long treeId);
+
+    List<Work> findByTreeBlockIdOrderByTreeRowNoAscTreePlaceNoAsc(Long blockId);
 }

@@ -39,7 +39,8 @@ class AssessApiTest {
                 umbel.post("/api/assess", request(system, leaf).toString()).json();
         assertThat(answer.at("/plans")).hasSize(4);
         assertThat(answer.at("/plans/0/name").asString()).isEqualTo("recommended");
-        assertThat(answer.at("/plans/0/totals/cropYear3").isNull()).isTrue();
+        assertThat(answer.at("/plans/0/totals/cropYear3").isNumber()).isTrue();
+        assertThat(answer.at("/plans/0/years")).hasSize(3);
     }
 
     @Test

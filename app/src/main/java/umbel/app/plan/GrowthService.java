@@ -1,0 +1,90 @@
+package umbel.app.plan;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+import umbel.app.http.NotFound;
+import umbel.app.survey.Readings;
+import umbel.app.survey.StandDrawing;
+import umbel.assess.Assessor;
+import umbel.assess.Mark;
+import umbel.cut.Operation;
+import umbel.growth.FirstStand;
+import umbel.growth.Forecast;
+import umbel.growth.Season;
+import umbel.growth.Stand;
+import umbel.light.LightModel;
+
+/** Grows a saved tree on: as it is marked, and left alone. */
+@Service
+public class GrowthService {
+
+    private static final int KEPT = 6;
+    private static final long SEED = 1;
+
+    private final PlanService plans;
+    private final Map<Asked, Futures> kept = new LinkedHashMap<>(16, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Asked, Futures> eldest) {
+            return size() > KEPT;
+        }
+    };
+
+    GrowthService(PlanService plans) {
+        this.plans = plans;
+    }
+
+    private record Asked(long tree, long survey, List<Mark> marks, int years, boolean thinned) {}
+
+    private record Futures(Forecast marked, Forecast alone) {}
+
+    /** The years to come of a tree under its marks, beside the same tree left alone. */
+    public TreeAnswers.Years years(long treeId, Decisions decisions, int years, boolean thinned) {
+        Futures futures = futures(treeId, decisions, years, thinned);
+        return new TreeAnswers.Years(
+                Assessor.outlook(futures.marked().years()),
+                Assessor.outlook(futures.alone().years()));
+    }
+
+    /** The tree drawn as it is expected in the winter after so many seasons. */
+    public StandDrawing drawing(long treeId, Decisions decisions, int years, boolean thinned, int year, boolean alone) {
+        Futures futures = futures(treeId, decisions, years, thinned);
+        List<Forecast.Outlook> course = (alone ? futures.alone() : futures.marked()).years();
+        if (year < 1 || year > course.size()) {
+            throw new NotFound("year", year);
+        }
+        var tree = course.get(year - 1).tree();
+        return StandDrawing.of(tree, LightModel.glance(tree, 1));
+    }
+
+    private Futures futures(long treeId, Decisions decisions, int years, boolean thinned) {
+        Readings.ReadTree read = plans.standing(treeId);
+        Asked asked = new Asked(treeId, plans.newestSurvey(treeId), decisions.marks(), years, thinned);
+        synchronized (kept) {
+            Futures known = kept.get(asked);
+            if (known != null) {
+                return known;
+            }
+        }
+        Stand stand = FirstStand.of(read.tree(), SEED);
+        Futures grown = new Futures(
+                Forecast.of(stand, works(PlanService.operations(decisions), years, thinned)),
+                Forecast.of(stand, works(List.of(), years, thinned)));
+        synchronized (kept) {
+            kept.put(asked, grown);
+        }
+        return grown;
+    }
+
+    private static List<Season.Work> works(List<Operation> now, int years, boolean thinned) {
+        List<Season.Work> works = new ArrayList<>();
+        for (int year = 0; year < years; year++) {
+            works.add(new Season.Work(year == 0 ? now : List.of(), List.of(), thinned, false));
+        }
+        return works;
+    }
+}

@@ -1,0 +1,109 @@
+package umbel.app.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+import umbel.app.RunningUmbel;
+
+/** Years to come and other schools, as the tree view asks for them. */
+@ExtendWith(RunningUmbel.class)
+class YearsApiTest {
+
+    private static final String REMOVE_3 = "{\"marks\":[{\"operation\":\"remove\",\"limb\":\"3\"}]}";
+
+    private final RunningUmbel umbel;
+
+    YearsApiTest(RunningUmbel umbel) {
+        this.umbel = umbel;
+    }
+
+    @Test
+    void everyYearIsARangeForTheMarkedTreeAndTheOneLeftAlone() {
+        JsonNode years = umbel.post("/api/trees/2/years?years=2", REMOVE_3).json();
+        assertThat(years.at("/marked")).hasSize(2);
+        assertThat(years.at("/alone")).hasSize(2);
+        for (JsonNode year : years.at("/marked")) {
+            for (String figure : new String[] {"fruits", "under30", "height_m", "growth_m", "sprouts"}) {
+                JsonNode range = year.at("/" + figure);
+                assertThat(range.at("/low").asDouble())
+                        .as(figure)
+                        .isLessThanOrEqualTo(range.at("/middle").asDouble());
+                assertThat(range.at("/middle").asDouble())
+                        .as(figure)
+                        .isLessThanOrEqualTo(range.at("/high").asDouble());
+            }
+        }
+    }
+
+    @Test
+    void withoutMarksBothFuturesAreTheSame() {
+        JsonNode years = umbel.post("/api/trees/6/years", "{}").json();
+        assertThat(years.at("/marked")).isEqualTo(years.at("/alone"));
+    }
+
+    @Test
+    void aLimbThatIsCutIsNotInTheTreeOfNextYear() {
+        JsonNode cut = umbel.post("/api/trees/2/years/1/drawing", REMOVE_3).json();
+        JsonNode alone =
+                umbel.post("/api/trees/2/years/1/drawing?alone=true", REMOVE_3).json();
+        assertThat(has(cut, "3")).isFalse();
+        assertThat(has(alone, "3")).isTrue();
+        assertThat(has(cut, "trunk")).isTrue();
+    }
+
+    @Test
+    void aYearBeyondTheOnesAskedForIsNotThere() {
+        assertThat(umbel.post("/api/trees/2/years/3/drawing?years=2", "{}").status())
+                .isEqualTo(404);
+        assertThat(umbel.post("/api/trees/2/years?years=9", "{}").status()).isEqualTo(400);
+    }
+
+    @Test
+    void twoSchoolsDifferForASettingThatIsNamed() {
+        JsonNode beside = umbel.post("/api/trees/1/schools?beside=gentle", "{}").json();
+        assertThat(beside.at("/school").asString()).isEqualTo("Classic");
+        assertThat(beside.at("/otherSchool").asString()).isEqualTo("Gentle");
+        assertThat(beside.at("/differing").size()).isPositive();
+        for (JsonNode one : beside.at("/differing")) {
+            assertThat(one.at("/because").asString()).isNotBlank();
+            assertThat(one.at("/mine").isNull() && one.at("/other").isNull()).isFalse();
+        }
+    }
+
+    @Test
+    void aSchoolBesideItselfMakesTheSameCuts() {
+        assertThat(umbel.post("/api/trees/2/schools?beside=classic", "{}")
+                        .json()
+                        .at("/differing"))
+                .isEmpty();
+    }
+
+    @Test
+    void aBendThatIsKeptIsCountedForItsTreeItsRowAndTheBlock() {
+        JsonNode page = umbel.get("/api/trees/20").json();
+        long block = page.at("/name/blockId").asLong();
+        String keep =
+                "{\"decisions\":{\"marks\":[{\"operation\":\"bend\",\"limb\":\"1\",\"toAngle_deg\":70}]},\"version\":"
+                        + page.at("/workVersion").asLong() + "}";
+        assertThat(umbel.send("PUT", "/api/trees/20/work", keep, "application/json")
+                        .status())
+                .isEqualTo(200);
+        JsonNode ofTree = umbel.get("/api/trees/20/material").json();
+        assertThat(ofTree.at("/lines")).hasSize(1);
+        assertThat(ofTree.at("/lines/0/count").asInt()).isEqualTo(1);
+        JsonNode ofBlock = umbel.get("/api/blocks/" + block + "/material").json();
+        assertThat(ofBlock.at("/0/lines")).isEqualTo(ofTree.at("/lines"));
+        assertThat(ofBlock.at("/1/row").asInt()).isPositive();
+    }
+
+    private static boolean has(JsonNode drawing, String id) {
+        for (JsonNode axis : drawing.at("/axes")) {
+            if (axis.at("/id").asString().equals(id)) {
+                return true;
+            }
+        }
+        return false;
+    }
+}

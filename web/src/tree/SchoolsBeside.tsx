@@ -1,0 +1,124 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api, type Decisions, type Plan } from '../api/client';
+import { Failed, Loading } from '../ui/States';
+import { LINE_WORDS, minutes, percent } from '../ui/words';
+
+interface Props {
+  id: number;
+  decisions: Decisions;
+  onPoint: (limbs: string[]) => void;
+}
+
+/** The same tree by another school: which cuts differ, because of which setting, and what comes of it. */
+export function SchoolsBeside({ id, decisions, onPoint }: Props) {
+  const [other, setOther] = useState('');
+  const known = useQuery({
+    queryKey: ['knowledge'],
+    queryFn: () => answer(api.GET('/api/knowledge')),
+    staleTime: Infinity,
+  });
+  const body: Decisions = { ...decisions, marks: [] };
+  const beside = useQuery({
+    queryKey: ['beside', id, body, other],
+    queryFn: () =>
+      answer(
+        api.POST('/api/trees/{id}/schools', { params: { path: { id }, query: { beside: other } }, body }),
+      ),
+    enabled: other !== '',
+    staleTime: Infinity,
+  });
+  const schools = (known.data?.schools ?? []).filter((one) => one.id !== (decisions.school ?? 'classic'));
+  return (
+    <section aria-label="Another school" className="mt-4 border-t border-line px-5 pt-3 text-[14px]">
+      <label className="flex items-center gap-2">
+        What would another school do?
+        <select
+          value={other}
+          onChange={(event) => {
+            setOther(event.target.value);
+          }}
+          className="min-h-8 rounded-md border border-muted/50 bg-paper px-1.5"
+        >
+          <option value="">choose</option>
+          {schools.map((one) => (
+            <option key={one.id} value={one.id}>
+              {one.name}
+            </option>
+          ))}
+        </select>
+      </label>
+      {other !== '' && beside.isPending && <Loading what="Asking the other school…" />}
+      {beside.isError && <Failed error={beside.error} />}
+      {beside.data && other !== '' && (
+        <>
+          <table className="mt-2 w-full text-left text-[13px]">
+            <thead>
+              <tr className="border-b border-line">
+                <th className="py-1 font-semibold">Outcome</th>
+                <th className="font-semibold">{beside.data.school}</th>
+                <th className="font-semibold">{beside.data.otherSchool}</th>
+              </tr>
+            </thead>
+            <tbody>
+              {OUTCOMES.map(([words, say]) => (
+                <tr key={words} className="border-b border-line">
+                  <td className="py-1 text-muted">{words}</td>
+                  <td>{say(beside.data.mine)}</td>
+                  <td>{say(beside.data.other)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          {beside.data.differing.length === 0 ? (
+            <p className="mt-2">Both would make the same cuts.</p>
+          ) : (
+            <ul className="mt-2">
+              {beside.data.differing.map((one) => (
+                <li
+                  key={one.limb}
+                  className="border-b border-line py-1.5"
+                  onMouseEnter={() => {
+                    onPoint([one.limb]);
+                  }}
+                  onMouseLeave={() => {
+                    onPoint([]);
+                  }}
+                >
+                  <span className="block">
+                    <b>{beside.data.school}:</b> {(one.mine as string | null) ?? 'leaves it'}.{' '}
+                    <b>{beside.data.otherSchool}:</b> {(one.other as string | null) ?? 'leaves it'}.
+                  </span>
+                  <span className="block text-[13px] text-muted">{inWords(one.line, one.because)}</span>
+                </li>
+              ))}
+            </ul>
+          )}
+        </>
+      )}
+    </section>
+  );
+}
+
+const OUTCOMES: [string, (plan: Plan) => string][] = [
+  ['small wood taken', (plan) => percent(plan.totals.woodShare)],
+  ['in shade after', (plan) => percent(plan.totals.under30After)],
+  ['crop this year', (plan) => percent(plan.totals.cropThisYear)],
+  ['fruits in the third year', (plan) => range(plan, 2)],
+  ['sprouts next summer', (plan) => sprouts(plan)],
+  ['time', (plan) => minutes(plan.totals.minutes)],
+];
+
+function range(plan: Plan, year: number): string {
+  const fruits = plan.years[year]?.fruits;
+  return fruits ? `${Math.round(fruits.low)} to ${Math.round(fruits.high)}` : 'not told';
+}
+
+function sprouts(plan: Plan): string {
+  const first = plan.years[0]?.sprouts;
+  return first ? `${Math.round(first.low)} to ${Math.round(first.high)}` : 'not told';
+}
+
+function inWords(line: string | null | undefined, because: string): string {
+  return line && LINE_WORDS[line] ? because.replace(line, LINE_WORDS[line]) : because;
+}
