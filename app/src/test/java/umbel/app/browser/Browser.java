@@ -24,7 +24,7 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 /** Debian's own headless Chromium at the size of an office window, driven as a person would. */
 final class Browser implements BeforeAllCallback, AfterAllCallback {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(25);
+    private static final Duration PATIENCE = Duration.ofSeconds(90);
 
     private ChromeDriver driver;
 
