@@ -26,6 +26,7 @@ public record Species(
         Load load,
         Thinning thinning,
         Growing growing,
+        Season season,
         Growth growth,
         List<String> cautions,
         Hardness hardness,
@@ -70,6 +71,22 @@ public record Species(
             @JsonProperty("cold_C") double coldC,
             @JsonProperty("seedlingHeight_m") double seedlingHeight,
             List<Integer> lightSeason) {}
+
+    /**
+     * When it wakes, blooms and ripens.
+     *
+     * @param budSwellDd degree days over the trade's base from midwinter to bud swell
+     * @param bloomDd the same to bloom
+     * @param harvestAfterBloomDays from bloom to the end of harvest
+     * @param evergreen whether its year goes by flush and harvest rather than by winter
+     * @param summerCuts whether it may be cut in leaf at all
+     */
+    public record Season(
+            @JsonProperty("budSwell_dd") double budSwellDd,
+            @JsonProperty("bloom_dd") double bloomDd,
+            @JsonProperty("harvestAfterBloom_d") int harvestAfterBloomDays,
+            boolean evergreen,
+            boolean summerCuts) {}
 
     /** The fruit in running text. */
     public record Names(String one, String many) {}

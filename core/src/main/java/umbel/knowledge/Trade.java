@@ -23,7 +23,58 @@ public record Trade(
         Crop crop,
         Bending bending,
         Training training,
+        Calendar calendar,
         Growth growth) {
+
+    /**
+     * When cutting suits a day. Dates are {@code MM-dd} in the north and half a year later in the south; temperatures in °C.
+     *
+     * @param base degree days are counted over this daily mean
+     * @param petalFallDd degree days from bloom to petal fall
+     * @param softShootsDays days after petal fall in which shoots are soft
+     * @param summerEnd day on which cutting in leaf stops
+     * @param afterHarvestEnd day on which cutting after harvest stops
+     * @param leafFall first day a tree can be dormant
+     * @param dormantLatest day by which it is dormant, cold or not
+     * @param firstCold minimum of the first real cold
+     * @param forecastDays days ahead a forecast is believed for
+     * @param wetMm rain of a wet day, mm
+     * @param dryDays dry days wanted after cutting
+     * @param drop fall in temperature into deep frost that stops cutting
+     * @param wind no ladder in more, m/s
+     * @param frost usual minimum under which an evergreen's frost is not past
+     * @param youngLeaf young up to this leaf
+     * @param tenderRank tender up to this bloom rank
+     * @param spread how far the rest of a spring may lie from the usual
+     */
+    public record Calendar(
+            @JsonProperty("base_C") double base,
+            @JsonProperty("petalFall_dd") double petalFallDd,
+            @JsonProperty("softShoots_d") int softShootsDays,
+            String summerEnd,
+            String afterHarvestEnd,
+            String leafFall,
+            String dormantLatest,
+            @JsonProperty("firstCold_C") double firstCold,
+            @JsonProperty("forecast_d") int forecastDays,
+            @JsonProperty("wet_mm") double wetMm,
+            int dryDays,
+            @JsonProperty("coldMargin_C") ColdMargin coldMargin,
+            ColdDays coldDays,
+            @JsonProperty("drop_C") double drop,
+            @JsonProperty("deepFrost_C") double deepFrost,
+            @JsonProperty("heat_C") double heat,
+            @JsonProperty("wind_mPerS") double wind,
+            @JsonProperty("frost_C") double frost,
+            int youngLeaf,
+            int tenderRank,
+            @JsonProperty("spread_C") double spread) {}
+
+    /** How far over its kind's limit the cold must stay from a fresh cut: in the first days, later, and more for young trees. */
+    public record ColdMargin(double firstDays, double later, double young) {}
+
+    /** How long a cut tree is least hardy and less hardy, days. */
+    public record ColdDays(int first, int later) {}
 
     /** A rootstock class: size of the full-grown tree and a year's extension, each against its seedling's. */
     public record Stock(double size, double extension) {}

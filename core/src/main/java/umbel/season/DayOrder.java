@@ -1,0 +1,146 @@
+package umbel.season;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import umbel.season.DayAdvice.Verdict;
+
+/**
+ * Which block to go to on a day, and why not the others. The day's verdict comes first, then who would otherwise run out of
+ * days, then the order of winter: hardy and late-blooming kinds before tender ones, old trees before young.
+ */
+public final class DayOrder {
+
+    private static final double PRESSED = 0.7;
+
+    private DayOrder() {}
+
+    /**
+     * A block that has work left.
+     *
+     * @param advice for the day in question
+     * @param hours of work left in it
+     * @param daysLeft days on which it may still be cut before its window closes, that day included
+     * @param windowEnd last of those days; null when there is none
+     */
+    public record Waiting(
+            long id,
+            String name,
+            SeasonBlock block,
+            DayAdvice advice,
+            double hours,
+            int daysLeft,
+            LocalDate windowEnd) {
+
+        /** Share of the remaining days that its own work would take with so many hours a day. */
+        double pressure(double hoursADay) {
+            return daysLeft == 0 ? 0 : hours / (daysLeft * hoursADay);
+        }
+    }
+
+    /**
+     * A block at its place in the day's order.
+     *
+     * @param go whether to go there that day
+     * @param why in a sentence: why now, or why not that one
+     */
+    public record Placed(Waiting waiting, boolean go, String why) {}
+
+    /**
+     * The blocks in the order of a day.
+     *
+     * @param hoursADay hands there are, hours together
+     */
+    public static List<Placed> of(List<Waiting> blocks, double hoursADay) {
+        List<Waiting> open = blocks.stream()
+                .filter(one -> one.hours() > 0 && one.advice().verdict() != Verdict.NOT)
+                .sorted(order(hoursADay))
+                .toList();
+        List<Placed> placed = new ArrayList<>();
+        double taken = 0;
+        for (Waiting one : open) {
+            boolean go = taken < hoursADay;
+            placed.add(new Placed(
+                    one,
+                    go,
+                    go ? whyNow(one, hoursADay) : "The hands are taken: " + whyFirst(open.get(0), one, hoursADay)));
+            taken += one.hours();
+        }
+        blocks.stream()
+                .filter(one -> one.hours() > 0 && one.advice().verdict() == Verdict.NOT)
+                .map(one -> new Placed(one, false, one.advice().reasons().get(0).text()))
+                .forEach(placed::add);
+        blocks.stream()
+                .filter(one -> one.hours() <= 0)
+                .map(one -> new Placed(one, false, "Its work is done."))
+                .forEach(placed::add);
+        return placed;
+    }
+
+    private static Comparator<Waiting> order(double hoursADay) {
+        return Comparator.comparing((Waiting one) -> one.pressure(hoursADay) > PRESSED)
+                .thenComparing(one -> one.advice().verdict())
+                .thenComparing(one -> one.block().species().growing().bloomRank())
+                .thenComparing(one -> one.block().leaf())
+                .reversed();
+    }
+
+    private static String whyNow(Waiting one, double hoursADay) {
+        String reason = one.advice().reasons().get(0).text();
+        if (one.pressure(hoursADay) > PRESSED) {
+            return String.format(
+                    Locale.ROOT,
+                    "%.0f hours of work in %d days that are left for it. %s",
+                    one.hours(),
+                    one.daysLeft(),
+                    reason);
+        }
+        return reason;
+    }
+
+    private static String whyFirst(Waiting first, Waiting other, double hoursADay) {
+        if (first.pressure(hoursADay) > PRESSED && other.pressure(hoursADay) <= PRESSED) {
+            return first.name() + " would run out of days.";
+        }
+        if (first.advice().verdict() != other.advice().verdict()) {
+            return "the day suits " + first.name() + " better.";
+        }
+        int rank = first.block().species().growing().bloomRank()
+                - other.block().species().growing().bloomRank();
+        if (rank != 0) {
+            return first.name() + " is hardier and blooms later, so it comes first.";
+        }
+        if (first.block().leaf() != other.block().leaf()) {
+            return first.name() + " has the older trees, which come first.";
+        }
+        return first.name() + " comes first.";
+    }
+
+    /** How many of these days the block may be cut on, from {@code from} until its first window ends; and that window's end. */
+    public static Waiting waiting(
+            long id, String name, SeasonBlock block, List<DayAdvice> days, LocalDate from, double hours) {
+        LocalDate end = null;
+        int left = 0;
+        for (DayAdvice day : days) {
+            if (day.date().isBefore(from)) {
+                continue;
+            }
+            boolean closed = end != null && ChronoUnit.DAYS.between(end, day.date()) > 21;
+            if (closed) {
+                break;
+            }
+            if (day.verdict() != Verdict.NOT) {
+                left++;
+                end = day.date();
+            }
+        }
+        DayAdvice advice = days.stream()
+                .filter(day -> day.date().equals(from))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("The days do not hold " + from + "."));
+        return new Waiting(id, name, block, advice, hours, left, end);
+    }
+}
