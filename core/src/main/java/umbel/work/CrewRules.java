@@ -1,0 +1,92 @@
+package umbel.work;
+
+import ai.timefold.solver.core.api.score.buildin.hardmediumsoftlong.HardMediumSoftLongScore;
+import ai.timefold.solver.core.api.score.stream.Constraint;
+import ai.timefold.solver.core.api.score.stream.ConstraintCollectors;
+import ai.timefold.solver.core.api.score.stream.ConstraintFactory;
+import ai.timefold.solver.core.api.score.stream.ConstraintProvider;
+import ai.timefold.solver.core.api.score.stream.Joiners;
+
+/**
+ * What a schedule must keep, then what it should bring about, then what is nicer. Nobody has more than a day in a day, a
+ * closed day is closed, and skills are not stretched. As much work as can be finds a place. Better days, saw work before
+ * detail, hardy kinds before tender ones and whole days in one block are wishes.
+ */
+public class CrewRules implements ConstraintProvider {
+
+    private static final long SAW_FIRST = 600;
+    private static final long MOVE_ABOUT = 60;
+
+    @Override
+    public Constraint[] defineConstraints(ConstraintFactory of) {
+        return new Constraint[] {
+            noMoreThanADay(of),
+            closedDays(of),
+            skills(of),
+            unplaced(of),
+            betterDays(of),
+            sawFirst(of),
+            hardyFirst(of),
+            wholeDays(of)
+        };
+    }
+
+    private Constraint noMoreThanADay(ConstraintFactory of) {
+        return of.forEach(Chunk.class)
+                .groupBy(Chunk::shift, ConstraintCollectors.sum(Chunk::minutes))
+                .filter((shift, minutes) -> minutes > shift.minutes())
+                .penalizeLong(HardMediumSoftLongScore.ONE_HARD, (shift, minutes) -> minutes - shift.minutes())
+                .asConstraint("no more than a day");
+    }
+
+    private Constraint closedDays(ConstraintFactory of) {
+        return of.forEach(Chunk.class)
+                .filter(Chunk::onClosedDay)
+                .penalizeLong(HardMediumSoftLongScore.ONE_HARD, Chunk::minutes)
+                .asConstraint("closed days");
+    }
+
+    private Constraint skills(ConstraintFactory of) {
+        return of.forEach(Chunk.class)
+                .filter(Chunk::beyondSkill)
+                .penalizeLong(HardMediumSoftLongScore.ONE_HARD, Chunk::minutes)
+                .asConstraint("skills");
+    }
+
+    private Constraint unplaced(ConstraintFactory of) {
+        return of.forEachIncludingUnassigned(Chunk.class)
+                .filter(chunk -> chunk.shift() == null)
+                .penalizeLong(HardMediumSoftLongScore.ONE_MEDIUM, Chunk::minutes)
+                .asConstraint("work without a place");
+    }
+
+    private Constraint betterDays(ConstraintFactory of) {
+        return of.forEach(Chunk.class)
+                .penalizeLong(HardMediumSoftLongScore.ONE_SOFT, chunk -> (long) chunk.dayCost() * chunk.minutes())
+                .asConstraint("better days");
+    }
+
+    private Constraint sawFirst(ConstraintFactory of) {
+        return of.forEach(Chunk.class)
+                .join(
+                        Chunk.class,
+                        Joiners.equal(chunk -> chunk.block().blockId()),
+                        Joiners.lessThan(chunk -> chunk.kind().ordinal()),
+                        Joiners.greaterThan(chunk -> chunk.shift().date()))
+                .penalizeLong(HardMediumSoftLongScore.ONE_SOFT, (earlier, later) -> SAW_FIRST)
+                .asConstraint("saw work first");
+    }
+
+    private Constraint hardyFirst(ConstraintFactory of) {
+        return of.forEach(Chunk.class)
+                .impactLong(HardMediumSoftLongScore.ONE_SOFT, chunk -> -chunk.latenessCost())
+                .asConstraint("hardy before tender, old before young");
+    }
+
+    private Constraint wholeDays(ConstraintFactory of) {
+        return of.forEach(Chunk.class)
+                .groupBy(Chunk::shift, chunk -> chunk.block().blockId())
+                .penalizeLong(HardMediumSoftLongScore.ONE_SOFT, (shift, block) -> MOVE_ABOUT)
+                .asConstraint("whole days in one block");
+    }
+}
