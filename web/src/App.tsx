@@ -24,6 +24,8 @@ export function App() {
         </Link>
         <nav aria-label="Main" className="flex flex-1 gap-5 overflow-x-auto max-sm:gap-3.5">
           {here('/', 'Holding')}
+          {here('/season', 'Season')}
+          {here('/season/crew', 'Crew')}
           {id && atTree && (
             <>
               {here(`/trees/${id}`, 'Tree')}

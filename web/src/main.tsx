@@ -10,6 +10,8 @@ import { GuidePage } from './guide/GuidePage';
 import { HoldingPage } from './holding/HoldingPage';
 import './index.css';
 import { RecordPage } from './record/RecordPage';
+import { SchedulePage } from './season/SchedulePage';
+import { SeasonPage } from './season/SeasonPage';
 import { SheetPage } from './sheets/SheetPage';
 import { SurveyPage } from './survey/SurveyPage';
 import { WalkPage } from './survey/WalkPage';
@@ -31,6 +33,8 @@ const router = createBrowserRouter([
       { path: 'trees/:id/survey', element: <SurveyPage /> },
       { path: 'trees/:id/walk', element: <WalkPage /> },
       { path: 'blocks/:id', element: <BlockPage /> },
+      { path: 'season', element: <SeasonPage /> },
+      { path: 'season/crew', element: <SchedulePage /> },
       { path: 'compare', element: <ComparePage /> },
       { path: 'guide', element: <GuidePage /> },
       { path: 'trees/:id/sheet', element: <SheetPage /> },

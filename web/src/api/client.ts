@@ -34,6 +34,15 @@ export type Year = Schemas['YearAnswer'];
 export type Range = Schemas['RangeAnswer'];
 export type TrainingAnswer = Schemas['TrainingAnswer'];
 export type MaterialOfRow = Schemas['MaterialOfRow'];
+export type SeasonPage = Schemas['SeasonPage'];
+export type BlockSeason = Schemas['BlockSeason'];
+export type SeasonSpan = Schemas['Span'];
+export type WeatherLine = Schemas['WeatherLine'];
+export type DayPage = Schemas['DayPage'];
+export type PlacedBlock = Schemas['PlacedBlock'];
+export type SchedulePage = Schemas['SchedulePage'];
+export type PlacedLine = Schemas['PlacedLine'];
+export type CrewLine = Schemas['CrewLine'];
 export type Knowledge = Schemas['KnownThings'];
 
 /** A field the server found wrong, by its path in what was sent. */

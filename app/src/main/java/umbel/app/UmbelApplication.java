@@ -1,5 +1,6 @@
 package umbel.app;
 
+import java.time.Clock;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
@@ -19,6 +20,11 @@ public class UmbelApplication {
     @Bean
     Knowledge knowledge(UmbelSettings settings) {
         return Knowledge.with(settings.knowledge());
+    }
+
+    @Bean
+    Clock clock() {
+        return Clock.systemDefaultZone();
     }
 
     @Bean

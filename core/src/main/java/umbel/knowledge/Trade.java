@@ -136,7 +136,8 @@ public record Trade(
             double threeStepExtra,
             double bend,
             double ladderFactor,
-            double ladderMove) {}
+            double ladderMove,
+            double sawShare) {}
 
     /** One-sigma errors of a quick survey. */
     public record SurveyErrors(

@@ -21,6 +21,14 @@ public record DayAdvice(
         boolean ladder,
         Weather.Day weather) {
 
+    private static final java.util.Set<String> MAIN =
+            java.util.Set.of("dormant", "delayed-dormant", "bloom", "after-harvest");
+
+    /** Whether the year's main cutting is done in this phase; in leaf only light summer work is. */
+    public boolean forMainWork() {
+        return MAIN.contains(phase);
+    }
+
     /** From not at all to best; a later rule can only lower it. */
     public enum Verdict {
         NOT,

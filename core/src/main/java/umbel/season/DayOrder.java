@@ -119,13 +119,13 @@ public final class DayOrder {
         return first.name() + " comes first.";
     }
 
-    /** How many of these days the block may be cut on, from {@code from} until its first window ends; and that window's end. */
+    /** How many of these days the year's main work may be done on, until its first window from {@code from} on ends. */
     public static Waiting waiting(
             long id, String name, SeasonBlock block, List<DayAdvice> days, LocalDate from, double hours) {
         LocalDate end = null;
         int left = 0;
         for (DayAdvice day : days) {
-            if (day.date().isBefore(from)) {
+            if (day.date().isBefore(from) || !day.forMainWork()) {
                 continue;
             }
             boolean closed = end != null && ChronoUnit.DAYS.between(end, day.date()) > 21;

@@ -4,6 +4,7 @@ import ai.timefold.solver.core.api.domain.entity.PlanningEntity;
 import ai.timefold.solver.core.api.domain.entity.PlanningPin;
 import ai.timefold.solver.core.api.domain.lookup.PlanningId;
 import ai.timefold.solver.core.api.domain.variable.PlanningVariable;
+import umbel.season.DayAdvice;
 
 /** Up to two hours' work of one kind in one block, and the shift it is done in; null while it has none. */
 @PlanningEntity
@@ -90,7 +91,7 @@ public class Chunk {
 
     /** How much its day falls short of the best, per minute: 0 best, 1 better, 4 allowed. */
     int dayCost() {
-        return switch (block.days().get(shift.date())) {
+        return switch (block.days().getOrDefault(shift.date(), DayAdvice.Verdict.NOT)) {
             case BEST -> 0;
             case BETTER -> 1;
             case ALLOWED -> 4;

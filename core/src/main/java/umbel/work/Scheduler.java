@@ -29,9 +29,22 @@ public final class Scheduler {
     /** Work put by hand, or where it was before: so many minutes of a kind in a block on somebody's day. */
     public record Placing(long blockId, WorkKind kind, long memberId, LocalDate date, int minutes, boolean pinned) {}
 
+    /** The schedule as it was placed, for checking: what has no place is left without one. */
+    public static CrewSchedule asPlaced(List<BlockWork> blocks, List<CrewMember> crew, List<Placing> placings) {
+        return pieces(blocks, crew, placings, false);
+    }
+
     /** The work cut into pieces of two hours, with a first place for each chunk that finds one. */
     public static CrewSchedule draft(List<BlockWork> blocks, List<CrewMember> crew, List<Placing> placings) {
-        List<Shift> shifts = shifts(blocks, crew);
+        CrewSchedule draft = pieces(blocks, crew, placings, true);
+        place(draft);
+        return draft;
+    }
+
+    /** @param onlyOpen whether what was not put by hand keeps its place only on days that suit it */
+    private static CrewSchedule pieces(
+            List<BlockWork> blocks, List<CrewMember> crew, List<Placing> placings, boolean onlyOpen) {
+        List<Shift> shifts = shifts(blocks, crew, placings);
         List<Chunk> chunks = new ArrayList<>();
         long firstDay = shifts.isEmpty() ? 0 : shifts.get(0).date().toEpochDay();
         double mean = blocks.stream().mapToInt(Scheduler::order).average().orElse(0);
@@ -43,7 +56,7 @@ public final class Scheduler {
                         continue;
                     }
                     Shift shift = find(shifts, placing.memberId(), placing.date());
-                    if (shift == null || !placing.pinned() && !block.open(shift.date())) {
+                    if (shift == null || onlyOpen && !placing.pinned() && !block.open(shift.date())) {
                         continue;
                     }
                     Chunk chunk = new Chunk(
@@ -68,9 +81,7 @@ public final class Scheduler {
                 }
             }
         }
-        CrewSchedule draft = new CrewSchedule(shifts, chunks);
-        place(draft);
-        return draft;
+        return new CrewSchedule(shifts, chunks);
     }
 
     /**
@@ -112,8 +123,9 @@ public final class Scheduler {
         return (int) Math.round((order(block) - mean) / 10);
     }
 
-    private static List<Shift> shifts(List<BlockWork> blocks, List<CrewMember> crew) {
+    private static List<Shift> shifts(List<BlockWork> blocks, List<CrewMember> crew, List<Placing> placings) {
         TreeSet<LocalDate> dates = new TreeSet<>();
+        placings.forEach(placing -> dates.add(placing.date()));
         blocks.forEach(
                 block -> block.days().keySet().stream().filter(block::open).forEach(dates::add));
         List<Shift> shifts = new ArrayList<>();

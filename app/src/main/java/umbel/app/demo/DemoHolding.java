@@ -21,6 +21,8 @@ import umbel.app.orchard.HoldingRepository;
 import umbel.app.orchard.HoldingService;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
+import umbel.app.people.Person;
+import umbel.app.people.PersonRepository;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.practice.Fault;
@@ -44,6 +46,7 @@ class DemoHolding {
     private final SurveyRepository surveys;
     private final RecordRepository records;
     private final HoldingService service;
+    private final PersonRepository people;
     private final TransactionTemplate transactions;
     private final Clock clock = Clock.systemDefaultZone();
 
@@ -55,6 +58,7 @@ class DemoHolding {
             SurveyRepository surveys,
             RecordRepository records,
             HoldingService service,
+            PersonRepository people,
             TransactionTemplate transactions) {
         this.settings = settings;
         this.holdings = holdings;
@@ -63,6 +67,7 @@ class DemoHolding {
         this.surveys = surveys;
         this.records = records;
         this.service = service;
+        this.people = people;
         this.transactions = transactions;
     }
 
@@ -90,23 +95,32 @@ class DemoHolding {
         sunStep(holding);
         gardenFence(holding);
         nurseryCorner(holding);
+        crew();
         karoTerrace(holdings.save(new Holding("Karo Terrace", -41, 60)));
+    }
+
+    private void crew() {
+        people.save(new Person("Ines", "en", 6, true, true));
+        people.save(new Person("Tomas", "es", 7, true, true));
+        people.save(new Person("Lucia", "es", 7, false, true));
+        people.save(new Person("Wim", "en", 5, false, false));
     }
 
     private void geanWalk(Holding holding) {
         Block block = blocks.save(new Block(
-                holding,
-                "Gean Walk",
-                "cherry-sweet",
-                "slender-axe",
-                "Nightjar, Pale Wren",
-                "dwarfing",
-                year() - 6,
-                260,
-                2.1,
-                4.5,
-                10,
-                "Many even, thin limbs; a fifth renewed each year in dry weather."));
+                        holding,
+                        "Gean Walk",
+                        "cherry-sweet",
+                        "slender-axe",
+                        "Nightjar, Pale Wren",
+                        "dwarfing",
+                        year() - 6,
+                        260,
+                        2.1,
+                        4.5,
+                        10,
+                        "Many even, thin limbs; a fifth renewed each year in dry weather.")
+                .at(420, 60));
         surveyTwice(block, 2, 4, 6, 401, "Nightjar", Fault.HANGERS, Fault.THICK_LIMB);
         survey(block, 2, 9, 6, 402, "Pale Wren", Fault.OLD_SPURS);
         survey(block, 5, 1, 1, 403, "Nightjar");
@@ -114,72 +128,76 @@ class DemoHolding {
 
     private void hobBank(Holding holding) {
         Block block = blocks.save(new Block(
-                holding,
-                "Hob Bank",
-                "plum-japanese",
-                "open-centre",
-                "Velvet Hob",
-                "seedling",
-                year() - 28,
-                14,
-                5,
-                6,
-                40,
-                "Old trees, fruit at the top; lowered over three winters."));
+                        holding,
+                        "Hob Bank",
+                        "plum-japanese",
+                        "open-centre",
+                        "Velvet Hob",
+                        "seedling",
+                        year() - 28,
+                        14,
+                        5,
+                        6,
+                        40,
+                        "Old trees, fruit at the top; lowered over three winters.")
+                .at(-30, 330));
         surveyTwice(block, 1, 1, 28, 501, "Velvet Hob", Fault.TOO_TALL, Fault.WATER_SPROUTS, Fault.OLD_SPURS);
         survey(block, 1, 5, 28, 502, "Velvet Hob", Fault.TOO_TALL, Fault.DEAD_LIMB, Fault.LOP_SIDED);
     }
 
     private void sunStep(Holding holding) {
         Block block = blocks.save(new Block(
-                holding,
-                "Sun Step",
-                "apricot",
-                "open-centre",
-                "Small Lantern",
-                "semi-vigorous",
-                year() - 2,
-                24,
-                4,
-                5,
-                120,
-                "Young frames on a south slope."));
+                        holding,
+                        "Sun Step",
+                        "apricot",
+                        "open-centre",
+                        "Small Lantern",
+                        "semi-vigorous",
+                        year() - 2,
+                        24,
+                        4,
+                        5,
+                        120,
+                        "Young frames on a south slope.")
+                .at(160, -160));
         survey(block, 1, 3, 2, 601, "Small Lantern", Fault.TIGHT_CROTCH);
         survey(block, 2, 2, 2, 602, "Small Lantern");
     }
 
     private void gardenFence(Holding holding) {
         Block block = blocks.save(new Block(
-                holding,
-                "Garden Fence",
-                "pear",
-                "espalier",
-                "Dame Orrin",
-                "semi-dwarfing",
-                year() - 9,
-                6,
-                4,
-                3,
-                10,
-                "Three tiers on the fence; short-spurred in summer."));
+                        holding,
+                        "Garden Fence",
+                        "pear",
+                        "espalier",
+                        "Dame Orrin",
+                        "semi-dwarfing",
+                        year() - 9,
+                        6,
+                        4,
+                        3,
+                        10,
+                        "Three tiers on the fence; short-spurred in summer.")
+                .at(60, -30));
         surveyTwice(block, 1, 2, 9, 701, "Dame Orrin", Fault.WATER_SPROUTS);
         survey(block, 1, 4, 9, 702, "Dame Orrin", Fault.OUT_OF_BOX);
     }
 
     private void nurseryCorner(Holding holding) {
         Block block = blocks.save(new Block(
-                holding,
-                "Nursery Corner",
-                "plum-european",
-                "central-leader",
-                "Lantern Gage",
-                "semi-vigorous",
-                year() - 3,
-                30,
-                5,
-                5.5,
-                10,
-                "Newly planted, to choose a system by."));
+                        holding,
+                        "Nursery Corner",
+                        "plum-european",
+                        "central-leader",
+                        "Lantern Gage",
+                        "semi-vigorous",
+                        year() - 3,
+                        30,
+                        5,
+                        5.5,
+                        10,
+                        "Newly planted, to choose a system by.")
+                .at(300, -40));
         survey(block, 1, 1, 3, 801, "Lantern Gage", Fault.RIVAL_LEADER);
         survey(block, 1, 2, 3, 802, "Lantern Gage", Fault.WEAK_GROWTH);
     }
@@ -204,18 +222,19 @@ class DemoHolding {
 
     private void kilnField(Holding holding) {
         Block block = blocks.save(new Block(
-                holding,
-                "Kiln Field",
-                "apple",
-                "central-leader",
-                "Bellmoor, Ashlock",
-                "semi-vigorous",
-                year() - 22,
-                120,
-                5,
-                6,
-                10,
-                "Dense old frame trees; staged over several winters."));
+                        holding,
+                        "Kiln Field",
+                        "apple",
+                        "central-leader",
+                        "Bellmoor, Ashlock",
+                        "semi-vigorous",
+                        year() - 22,
+                        120,
+                        5,
+                        6,
+                        10,
+                        "Dense old frame trees; staged over several winters.")
+                .at(100, 150));
         survey(
                 block,
                 2,
@@ -236,18 +255,19 @@ class DemoHolding {
 
     private void longWall(Holding holding) {
         Block block = blocks.save(new Block(
-                holding,
-                "Long Wall",
-                "apple",
-                "tall-spindle",
-                "Merrow Late, Tansel",
-                "dwarfing",
-                year() - 4,
-                1400,
-                1.0,
-                3.5,
-                10,
-                "Slender wall, renewed limb by limb."));
+                        holding,
+                        "Long Wall",
+                        "apple",
+                        "tall-spindle",
+                        "Merrow Late, Tansel",
+                        "dwarfing",
+                        year() - 4,
+                        1400,
+                        1.0,
+                        3.5,
+                        10,
+                        "Slender wall, renewed limb by limb.")
+                .at(230, 170));
         survey(block, 3, 14, 4, 201, "Tansel", Fault.THICK_LIMB);
         survey(block, 3, 15, 4, 202, "Tansel", Fault.RIVAL_LEADER, Fault.SUCKERS);
         survey(block, 7, 22, 4, 203, "Merrow Late", Fault.TIGHT_CROTCH, Fault.WATER_SPROUTS);
@@ -257,18 +277,19 @@ class DemoHolding {
 
     private void southCourt(Holding holding) {
         Block block = blocks.save(new Block(
-                holding,
-                "South Court",
-                "peach",
-                "open-centre",
-                "Copperlight",
-                "semi-vigorous",
-                year() - 6,
-                90,
-                4,
-                5,
-                95,
-                "One corner with canker; cut around bloom, in dry weather."));
+                        holding,
+                        "South Court",
+                        "peach",
+                        "open-centre",
+                        "Copperlight",
+                        "semi-vigorous",
+                        year() - 6,
+                        90,
+                        4,
+                        5,
+                        95,
+                        "One corner with canker; cut around bloom, in dry weather.")
+                .at(-20, -140));
         survey(block, 1, 2, 6, 301, "Copperlight", Fault.THICKET, Fault.CANKER);
         survey(block, 1, 3, 6, 302, "Copperlight", Fault.THICKET, Fault.TOO_TALL);
         survey(block, 3, 8, 6, 303, "Copperlight", Fault.WATER_SPROUTS, Fault.CROSSING_LIMBS, Fault.DEAD_LIMB);

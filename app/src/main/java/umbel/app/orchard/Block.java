@@ -35,6 +35,14 @@ public class Block {
     private double rowBearingDeg;
     private String note;
 
+    @Column(name = "east_m")
+    private double eastM;
+
+    @Column(name = "north_m")
+    private double northM;
+
+    private boolean nearPowerLines;
+
     protected Block() {}
 
     /** Distances in metres, the row's bearing in degrees from north. */
@@ -115,5 +123,32 @@ public class Block {
 
     public String note() {
         return note;
+    }
+
+    /** Where its first tree stands, metres east of the holding's own zero. */
+    public double eastM() {
+        return eastM;
+    }
+
+    /** Where its first tree stands, metres north of the holding's own zero. */
+    public double northM() {
+        return northM;
+    }
+
+    /** Whether lines run near its trees: then work on a ladder or with a saw is for qualified people. */
+    public boolean nearPowerLines() {
+        return nearPowerLines;
+    }
+
+    /** Puts its first tree at a place on the holding's own map. */
+    public Block at(double east, double north) {
+        eastM = east;
+        northM = north;
+        return this;
+    }
+
+    /** Says whether power lines run near its trees. */
+    public void nearPowerLines(boolean near) {
+        nearPowerLines = near;
     }
 }

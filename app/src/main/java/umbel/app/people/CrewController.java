@@ -1,0 +1,104 @@
+package umbel.app.people;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Pattern;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import umbel.app.http.NotFound;
+import umbel.app.http.Stale;
+
+/** The people there are: hours, skills and language. */
+@RestController
+@RequestMapping("/api/crew")
+class CrewController {
+
+    private final PersonRepository people;
+
+    CrewController(PersonRepository people) {
+        this.people = people;
+    }
+
+    /** Somebody as they are to be kept. */
+    public record CrewEntry(
+            @NotBlank(message = "Say the name.") @Size(max = 120, message = "At most 120 characters.")
+            String name,
+
+            @Pattern(regexp = "en|es", message = "English (en) or Spanish (es).")
+            String language,
+
+            @DecimalMin(value = "0.5", message = "At least half an hour.")
+            @DecimalMax(value = "14", message = "At most 14 hours.")
+            double hoursADay,
+
+            boolean saw,
+            boolean ladder,
+            boolean active,
+            Long version) {}
+
+    /** Somebody as they are kept. */
+    public record CrewLine(
+            long id,
+            String name,
+            String language,
+            double hoursADay,
+            boolean saw,
+            boolean ladder,
+            boolean active,
+            long version) {}
+
+    /** Everybody, by name. */
+    @GetMapping
+    @Transactional(readOnly = true)
+    List<CrewLine> crew() {
+        return people.findAllByOrderByNameAsc().stream()
+                .map(CrewController::line)
+                .toList();
+    }
+
+    /** Adds somebody. */
+    @PostMapping
+    @ResponseStatus(HttpStatus.CREATED)
+    @Transactional
+    CrewLine add(@RequestBody @Valid CrewEntry entry) {
+        return line(people.saveAndFlush(
+                new Person(entry.name().strip(), entry.language(), entry.hoursADay(), entry.saw(), entry.ladder())));
+    }
+
+    /** Changes somebody; refused when changed elsewhere meanwhile. */
+    @PutMapping("/{id}")
+    @Transactional
+    CrewLine change(@PathVariable long id, @RequestBody @Valid CrewEntry entry) {
+        Person person = people.findById(id).orElseThrow(() -> new NotFound("person", id));
+        if (entry.version() == null || entry.version() != person.version()) {
+            throw new Stale(person.name() + " was changed in another window. Load the page again to see it.");
+        }
+        person.change(
+                entry.name().strip(), entry.language(), entry.hoursADay(), entry.saw(), entry.ladder(), entry.active());
+        return line(people.saveAndFlush(person));
+    }
+
+    private static CrewLine line(Person person) {
+        return new CrewLine(
+                person.id(),
+                person.name(),
+                person.language(),
+                person.hoursADay(),
+                person.saw(),
+                person.ladder(),
+                person.active(),
+                person.version());
+    }
+}

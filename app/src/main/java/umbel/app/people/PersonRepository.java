@@ -1,0 +1,12 @@
+package umbel.app.people;
+
+import java.util.List;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+/** Everybody who works or worked here. */
+public interface PersonRepository extends JpaRepository<Person, Long> {
+
+    List<Person> findAllByOrderByNameAsc();
+
+    List<Person> findByActiveTrueOrderByNameAsc();
+}

@@ -1,0 +1,61 @@
+package umbel.app.plan;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+import umbel.app.survey.Readings;
+import umbel.cut.CutTree;
+import umbel.cut.Effect;
+import umbel.knowledge.Knowledge;
+import umbel.wood.Tree;
+import umbel.work.Tool;
+import umbel.work.WorkKind;
+
+/** How long what is marked on a tree will take, by who may do it. */
+@Component
+public class MarkedLabour {
+
+    private static final int MOST = 5_000;
+
+    private final PlanService plans;
+    private final Knowledge knowledge;
+    private final Cache<Key, Map<WorkKind, Double>> kept =
+            Caffeine.newBuilder().maximumSize(MOST).build();
+
+    private record Key(long tree, long survey, long version) {}
+
+    MarkedLabour(PlanService plans, Knowledge knowledge) {
+        this.plans = plans;
+        this.knowledge = knowledge;
+    }
+
+    /** Minutes by kind of work, standing back to look among them; empty where nothing is marked. */
+    public Map<WorkKind, Double> of(Work work) {
+        Key key = new Key(work.tree().id(), work.survey().id(), work.version());
+        return kept.get(key, asked -> count(work));
+    }
+
+    private Map<WorkKind, Double> count(Work work) {
+        Decisions decisions = plans.decisions(work);
+        if (decisions.marks().isEmpty()) {
+            return Map.of();
+        }
+        Readings.ReadTree read = plans.standing(work.tree().id());
+        Tree tree = read.tree();
+        double reach = decisions.hold() == null || decisions.hold().reachM() == null
+                ? knowledge.trade().reach()
+                : decisions.hold().reachM();
+        Map<WorkKind, Double> minutes = new EnumMap<>(WorkKind.class);
+        List<Effect> effects = Effect.ofAll(CutTree.of(tree, PlanService.operations(decisions)), reach);
+        for (Effect effect : effects) {
+            WorkKind kind =
+                    effect.tool() == Tool.SAW ? WorkKind.SAW : effect.ladder() ? WorkKind.LADDER : WorkKind.DETAIL;
+            minutes.merge(kind, effect.minutes(), Double::sum);
+        }
+        minutes.merge(WorkKind.DETAIL, tree.setting().system().work().lookMinutes(), Double::sum);
+        return minutes;
+    }
+}

@@ -1,0 +1,55 @@
+package umbel.app.season;
+
+import java.time.LocalDate;
+import java.util.List;
+
+/** What is told of the crew's schedule. */
+public final class ScheduleAnswers {
+
+    private ScheduleAnswers() {}
+
+    /**
+     * The schedule from tomorrow on.
+     *
+     * @param state idle, running or failed
+     * @param seconds the search has gone on for, of at most {@code ofSeconds}
+     * @param betterments how often it found a better one
+     */
+    public record SchedulePage(
+            String state,
+            int seconds,
+            int ofSeconds,
+            int betterments,
+            String trouble,
+            List<PlacedLine> work,
+            List<ConflictLine> conflicts) {}
+
+    /** So many hours of a kind (saw, ladder, detail) in a block on somebody's day; pinned when put there by hand. */
+    public record PlacedLine(
+            long id,
+            long blockId,
+            String block,
+            String kind,
+            long personId,
+            String person,
+            LocalDate date,
+            double hours,
+            boolean pinned) {
+
+        static PlacedLine of(PlacedWork work) {
+            return new PlacedLine(
+                    work.id(),
+                    work.block().id(),
+                    work.block().name(),
+                    work.kind().word(),
+                    work.person().id(),
+                    work.person().name(),
+                    work.doneOn(),
+                    Math.round(work.minutes() / 6.0) / 10.0,
+                    work.pinned());
+        }
+    }
+
+    /** What the schedule breaks or leaves undone: no-place, overfull, closed-day, skill, order. */
+    public record ConflictLine(String kind, long blockId, String text) {}
+}

@@ -1,0 +1,166 @@
+package umbel.app.season;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import umbel.app.orchard.Block;
+import umbel.season.DayAdvice;
+import umbel.season.DayOrder;
+import umbel.season.Phenology;
+import umbel.season.Weather;
+import umbel.wood.Units;
+
+/** What is told of a season; temperatures in °C, rain in mm, wind in m/s, work in hours. */
+public final class SeasonAnswers {
+
+    private SeasonAnswers() {}
+
+    /** All blocks from a first to a last day. */
+    public record SeasonPage(
+            LocalDate today,
+            LocalDate from,
+            LocalDate to,
+            double crewHoursADay,
+            List<HoldingWeather> weather,
+            List<BlockSeason> blocks) {}
+
+    /** A holding's weather up to the end of its forecast. */
+    public record HoldingWeather(long holdingId, String holding, List<WeatherLine> days) {}
+
+    /** A day's weather; kind is observed, forecast or usual. */
+    public record WeatherLine(LocalDate date, double min, double max, double rain, double wind, String kind) {
+
+        static WeatherLine of(Weather.Day day) {
+            return new WeatherLine(
+                    day.date(),
+                    day.min(),
+                    day.max(),
+                    day.rain(),
+                    day.wind(),
+                    day.kind().name().toLowerCase(java.util.Locale.ROOT));
+        }
+    }
+
+    /**
+     * A block's season.
+     *
+     * @param counted whether the hours come from marked trees; otherwise they are what is usual in its system
+     * @param daysLeft days that suit its main work until the window closes
+     * @param daysNeeded days all hands would need
+     */
+    public record BlockSeason(
+            long id,
+            String name,
+            long holdingId,
+            String speciesName,
+            String systemName,
+            int leaf,
+            int trees,
+            int treesDone,
+            boolean counted,
+            double hours,
+            double sawHours,
+            double ladderHours,
+            int daysLeft,
+            LocalDate windowEnd,
+            Double daysNeeded,
+            List<String> diseases,
+            SeasonDates dates,
+            List<Span> spans) {}
+
+    /** Expected dates of the year; bloom also at its earliest and latest. */
+    public record SeasonDates(
+            LocalDate dormant,
+            LocalDate budSwell,
+            LocalDate bloom,
+            LocalDate bloomEarliest,
+            LocalDate bloomLatest,
+            LocalDate petalFall,
+            LocalDate summerEnd,
+            LocalDate harvest) {
+
+        static SeasonDates of(Phenology year) {
+            return new SeasonDates(
+                    year.dormant(),
+                    year.budSwell().expected(),
+                    year.bloom().expected(),
+                    year.bloom().earliest(),
+                    year.bloom().latest(),
+                    year.petalFall().expected(),
+                    year.summerEnd(),
+                    year.harvest());
+        }
+    }
+
+    /** Days in a row with the same verdict for the same reason. */
+    public record Span(LocalDate from, LocalDate to, String phase, String verdict, String rule, String reason) {}
+
+    static List<Span> spans(List<DayAdvice> days) {
+        List<Span> spans = new ArrayList<>();
+        for (DayAdvice day : days) {
+            DayAdvice.Reason first = day.reasons().get(0);
+            Span last = spans.isEmpty() ? null : spans.get(spans.size() - 1);
+            boolean same = last != null
+                    && last.phase().equals(day.phase())
+                    && last.verdict().equals(day.verdict().word())
+                    && last.reason().equals(first.text());
+            if (same) {
+                spans.remove(spans.size() - 1);
+            }
+            spans.add(new Span(
+                    same ? last.from() : day.date(),
+                    day.date(),
+                    day.phase(),
+                    day.verdict().word(),
+                    first.rule(),
+                    first.text()));
+        }
+        return spans;
+    }
+
+    /** Where to go on a day. */
+    public record DayPage(LocalDate date, double crewHours, List<PlacedBlock> blocks) {}
+
+    /** A block at its place in the day's order: whether to go there, and why or why not. */
+    public record PlacedBlock(
+            long id,
+            String name,
+            String holding,
+            boolean go,
+            String why,
+            String phase,
+            String verdict,
+            List<SeasonReason> reasons,
+            boolean urgent,
+            boolean ladder,
+            double hours,
+            int daysLeft,
+            LocalDate windowEnd,
+            WeatherLine weather) {
+
+        static PlacedBlock of(DayOrder.Placed placed, Block block) {
+            DayOrder.Waiting waiting = placed.waiting();
+            DayAdvice advice = waiting.advice();
+            return new PlacedBlock(
+                    waiting.id(),
+                    waiting.name(),
+                    block.holding().name(),
+                    placed.go(),
+                    placed.why(),
+                    advice.phase(),
+                    advice.verdict().word(),
+                    advice.reasons().stream()
+                            .map(reason -> new SeasonReason(reason.rule(), reason.text()))
+                            .toList(),
+                    advice.urgent(),
+                    advice.ladder(),
+                    Units.round(waiting.hours(), 1),
+                    waiting.daysLeft(),
+                    waiting.windowEnd(),
+                    advice.weather() == null ? null : WeatherLine.of(advice.weather()));
+        }
+    }
+
+    /** A reason, by its rule. */
+    public record SeasonReason(String rule, String text) {}
+}

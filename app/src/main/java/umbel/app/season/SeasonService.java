@@ -1,0 +1,295 @@
+package umbel.app.season;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Clock;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import umbel.app.log.RecordRepository;
+import umbel.app.orchard.Block;
+import umbel.app.orchard.BlockRepository;
+import umbel.app.orchard.Holding;
+import umbel.app.people.Person;
+import umbel.app.people.PersonRepository;
+import umbel.app.plan.MarkedLabour;
+import umbel.app.plan.WorkRepository;
+import umbel.app.survey.SurveyRepository;
+import umbel.knowledge.Knowledge;
+import umbel.knowledge.Species;
+import umbel.knowledge.TrainingSystem;
+import umbel.season.DayAdvice;
+import umbel.season.DayOrder;
+import umbel.season.Phenology;
+import umbel.season.SeasonBlock;
+import umbel.season.SeasonCalendar;
+import umbel.season.Weather;
+import umbel.survey.SurveyReader;
+import umbel.wood.Units;
+import umbel.work.WorkKind;
+
+/** The season of every block: its dates, its days, the work left in it. */
+@Service
+public class SeasonService {
+
+    private static final int WEEKS_BACK = 3;
+    private static final int WEEKS = 52;
+    private static final int WEATHER_BACK_DAYS = 500;
+    private static final int WEATHER_AHEAD_DAYS = 900;
+
+    private final BlockRepository blocks;
+    private final SurveyRepository surveys;
+    private final WorkRepository works;
+    private final RecordRepository records;
+    private final PersonRepository people;
+    private final MarkedLabour labour;
+    private final WeatherStations stations;
+    private final Knowledge knowledge;
+    private final Clock clock;
+    private final Cache<Long, Set<String>> diseases =
+            Caffeine.newBuilder().maximumSize(50_000).build();
+
+    SeasonService(
+            BlockRepository blocks,
+            SurveyRepository surveys,
+            WorkRepository works,
+            RecordRepository records,
+            PersonRepository people,
+            MarkedLabour labour,
+            WeatherStations stations,
+            Knowledge knowledge,
+            Clock clock) {
+        this.blocks = blocks;
+        this.surveys = surveys;
+        this.works = works;
+        this.records = records;
+        this.people = people;
+        this.labour = labour;
+        this.stations = stations;
+        this.knowledge = knowledge;
+        this.clock = clock;
+    }
+
+    /** A block with its calendar, its coming days and what is left to do. */
+    record Standing(
+            Block block,
+            SeasonBlock facts,
+            SeasonCalendar calendar,
+            List<DayAdvice> days,
+            Map<WorkKind, Double> hours,
+            int treesDone,
+            boolean counted) {
+
+        double allHours() {
+            return hours.values().stream().mapToDouble(Double::doubleValue).sum();
+        }
+
+        DayOrder.Waiting waiting(LocalDate from) {
+            return DayOrder.waiting(block.id(), block.name(), facts, days, from, allHours());
+        }
+    }
+
+    LocalDate today() {
+        return LocalDate.now(clock);
+    }
+
+    /** Hours at the trees that all active people have in a day. */
+    double crewHours() {
+        return people.findByActiveTrueOrderByNameAsc().stream()
+                .mapToDouble(Person::hoursADay)
+                .sum();
+    }
+
+    /** Every block from some weeks back to nearly a year ahead. */
+    @Transactional(readOnly = true)
+    public SeasonAnswers.SeasonPage page() {
+        LocalDate today = today();
+        LocalDate from = today.minusWeeks(WEEKS_BACK).with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+        LocalDate to = from.plusWeeks(WEEKS).minusDays(1);
+        double hands = crewHours();
+        List<SeasonAnswers.BlockSeason> lines = new ArrayList<>();
+        Map<Long, Weather> weathers = new HashMap<>();
+        Map<Long, Holding> holdings = new HashMap<>();
+        for (Standing one : standings(from, to, weathers)) {
+            holdings.put(one.block().holding().id(), one.block().holding());
+            lines.add(line(one, today, hands));
+        }
+        List<SeasonAnswers.HoldingWeather> told = holdings.values().stream()
+                .map(holding -> new SeasonAnswers.HoldingWeather(
+                        holding.id(),
+                        holding.name(),
+                        weathers
+                                .get(holding.id())
+                                .between(
+                                        from,
+                                        today.plusDays(
+                                                knowledge.trade().calendar().forecastDays()))
+                                .stream()
+                                .map(SeasonAnswers.WeatherLine::of)
+                                .toList()))
+                .toList();
+        return new SeasonAnswers.SeasonPage(today, from, to, Units.round(hands, 1), told, lines);
+    }
+
+    /** One day: where to go, in which order, and why not elsewhere. */
+    @Transactional(readOnly = true)
+    public SeasonAnswers.DayPage day(LocalDate date) {
+        LocalDate to = date.plusDays(330);
+        Map<Long, Weather> weathers = new HashMap<>();
+        List<Standing> standings = standings(date, to, weathers);
+        Map<Long, Standing> byId = new HashMap<>();
+        standings.forEach(one -> byId.put(one.block().id(), one));
+        double hands = crewHours();
+        List<DayOrder.Placed> placed =
+                DayOrder.of(standings.stream().map(one -> one.waiting(date)).toList(), Math.max(1, hands));
+        return new SeasonAnswers.DayPage(
+                date,
+                Units.round(hands, 1),
+                placed.stream()
+                        .map(one -> SeasonAnswers.PlacedBlock.of(
+                                one, byId.get(one.waiting().id()).block()))
+                        .toList());
+    }
+
+    /** Every supported block with its days from one to another. */
+    List<Standing> standings(LocalDate from, LocalDate to, Map<Long, Weather> weathers) {
+        LocalDate today = today();
+        Map<Long, Map<WorkKind, Double>> marked = markedMinutes();
+        Map<Long, Integer> markedTrees = new HashMap<>();
+        works.findAll().forEach(work -> {
+            if (!labour.of(work).isEmpty()) {
+                markedTrees.merge(work.tree().block().id(), 1, Integer::sum);
+            }
+        });
+        List<Standing> standings = new ArrayList<>();
+        for (Block block : blocks.findAllByOrderById()) {
+            SeasonBlock facts = facts(block, today);
+            if (facts == null) {
+                continue;
+            }
+            Weather weather = weathers.computeIfAbsent(
+                    block.holding().id(),
+                    id -> stations.tell(
+                            block.holding(),
+                            today.minusDays(WEATHER_BACK_DAYS),
+                            today.plusDays(WEATHER_AHEAD_DAYS),
+                            today));
+            SeasonCalendar calendar = new SeasonCalendar(facts, knowledge.trade(), weather);
+            LocalDate since = calendar.year(today).dormant().minusDays(30);
+            int done = records.countTreesDone(block.id(), since);
+            int count = markedTrees.getOrDefault(block.id(), 0);
+            standings.add(new Standing(
+                    block,
+                    facts,
+                    calendar,
+                    calendar.between(from, to),
+                    hours(block, facts, done, marked.getOrDefault(block.id(), Map.of()), count),
+                    done,
+                    count > 0));
+        }
+        return standings;
+    }
+
+    private Map<Long, Map<WorkKind, Double>> markedMinutes() {
+        Map<Long, Map<WorkKind, Double>> byBlock = new HashMap<>();
+        works.findAll()
+                .forEach(work -> labour.of(work)
+                        .forEach((kind, minutes) -> byBlock.computeIfAbsent(
+                                        work.tree().block().id(), id -> new EnumMap<>(WorkKind.class))
+                                .merge(kind, minutes, Double::sum)));
+        return byBlock;
+    }
+
+    /** Hours left: the marked trees as counted, the others as the marked ones or, with none marked, as is usual in the system. */
+    private Map<WorkKind, Double> hours(
+            Block block, SeasonBlock facts, int done, Map<WorkKind, Double> marked, int markedTrees) {
+        int left = Math.max(0, block.treeCount() - done);
+        Map<WorkKind, Double> hours = new EnumMap<>(WorkKind.class);
+        if (markedTrees > 0) {
+            marked.forEach((kind, minutes) -> hours.put(kind, minutes / markedTrees * left / 60));
+            return hours;
+        }
+        List<Double> range = facts.system().work().minutesATree();
+        double minutes = (range.get(0) + range.get(1)) / 2 * left;
+        double tall = facts.system().shape().height();
+        double reach = knowledge.trade().reach() * facts.system().reachFactor();
+        double above = tall <= reach ? 0 : (tall - reach) / tall;
+        double saw = above > 0 ? knowledge.trade().work().sawShare() : 0;
+        hours.put(WorkKind.SAW, saw * minutes / 60);
+        hours.put(WorkKind.LADDER, (1 - saw) * above * minutes / 60);
+        hours.put(WorkKind.DETAIL, (1 - saw) * (1 - above) * minutes / 60);
+        return hours;
+    }
+
+    private SeasonBlock facts(Block block, LocalDate today) {
+        Species species = knowledge.allSpecies().stream()
+                .filter(one -> one.id().equals(block.species()))
+                .findFirst()
+                .orElse(null);
+        TrainingSystem system = knowledge.allSystems().stream()
+                .filter(one -> one.id().equals(block.system()))
+                .findFirst()
+                .orElse(null);
+        if (species == null || system == null) {
+            return null;
+        }
+        int leaf = today.getYear() - block.plantedYear();
+        Set<String> recorded = new HashSet<>();
+        surveys.findNewestOfBlock(block.id())
+                .forEach(entry -> recorded.addAll(diseases.get(entry.id(), id -> diseasesIn(entry.document()))));
+        Integer bears = species.growing().bearingLeaf().get(block.stock());
+        return new SeasonBlock(
+                species,
+                system,
+                leaf,
+                Set.copyOf(recorded),
+                leaf >= (bears == null ? 4 : bears),
+                null,
+                block.holding().latitudeDeg());
+    }
+
+    private static Set<String> diseasesIn(String document) {
+        Set<String> found = new HashSet<>();
+        SurveyReader.read(document).limbs().forEach(limb -> {
+            if (limb.disease() != null && !limb.disease().isBlank()) {
+                found.add(limb.disease());
+            } else if (limb.condition() != null && limb.condition().contains("diseased")) {
+                found.add("disease");
+            }
+        });
+        return found;
+    }
+
+    private static SeasonAnswers.BlockSeason line(Standing one, LocalDate today, double hands) {
+        Phenology year = one.calendar().year(today);
+        DayOrder.Waiting waiting = one.waiting(today);
+        return new SeasonAnswers.BlockSeason(
+                one.block().id(),
+                one.block().name(),
+                one.block().holding().id(),
+                one.facts().species().names().one(),
+                one.facts().system().name(),
+                one.facts().leaf(),
+                one.block().treeCount(),
+                one.treesDone(),
+                one.counted(),
+                Units.round(one.allHours(), 1),
+                Units.round(one.hours().getOrDefault(WorkKind.SAW, 0.0), 1),
+                Units.round(one.hours().getOrDefault(WorkKind.LADDER, 0.0), 1),
+                waiting.daysLeft(),
+                waiting.windowEnd(),
+                hands <= 0 ? null : Units.round(one.allHours() / hands, 1),
+                List.copyOf(one.facts().diseases()),
+                SeasonAnswers.SeasonDates.of(year),
+                SeasonAnswers.spans(one.days()));
+    }
+}

@@ -1,0 +1,129 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api, Problem, type CrewLine } from '../api/client';
+import { Button } from '../ui/Button';
+
+interface Entry {
+  name: string;
+  language: string;
+  hoursADay: number;
+  saw: boolean;
+  ladder: boolean;
+  active: boolean;
+}
+
+const NOBODY: Entry = { name: '', language: 'en', hoursADay: 7, saw: false, ladder: true, active: true };
+
+/** The people there are: each line is changed in place. */
+export function CrewTable({ crew }: { crew: CrewLine[] }) {
+  return (
+    <section aria-labelledby="crew" className="mt-8">
+      <h2 id="crew" className="border-b-2 border-ink pb-1.5 text-[20px] font-bold">
+        The crew
+      </h2>
+      <ul>
+        {crew.map((one) => (
+          <PersonRow key={`${one.id}-${one.version}`} person={one} />
+        ))}
+        <PersonRow key={`new-${crew.length}`} person={null} />
+      </ul>
+    </section>
+  );
+}
+
+function PersonRow({ person }: { person: CrewLine | null }) {
+  const [entry, setEntry] = useState<Entry>(person ?? NOBODY);
+  const queries = useQueryClient();
+  const save = useMutation({
+    mutationFn: () =>
+      person
+        ? answer(
+            api.PUT('/api/crew/{id}', {
+              params: { path: { id: person.id } },
+              body: { ...entry, version: person.version },
+            }),
+          )
+        : answer(api.POST('/api/crew', { body: entry })),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: ['crew'] }),
+  });
+  const changed = person
+    ? (Object.keys(NOBODY) as (keyof Entry)[]).some((key) => person[key] !== entry[key])
+    : entry.name.trim() !== '';
+  const wrong = save.error instanceof Problem ? save.error : null;
+  const set = (part: Partial<Entry>) => {
+    setEntry({ ...entry, ...part });
+  };
+  const label = person?.name ?? 'somebody new';
+  const tick = (key: 'saw' | 'ladder' | 'active', words: string) => (
+    <label className="flex min-h-9 items-center gap-1.5 text-[14px]">
+      <input
+        type="checkbox"
+        checked={entry[key]}
+        onChange={(event) => {
+          set({ [key]: event.target.checked });
+        }}
+      />
+      {words}
+    </label>
+  );
+  return (
+    <li className={`border-b border-line py-1.5 ${person && !person.active ? 'opacity-60' : ''}`}>
+      <form
+        className="flex flex-wrap items-center gap-x-4 gap-y-1"
+        onSubmit={(event) => {
+          event.preventDefault();
+          save.mutate();
+        }}
+      >
+        <input
+          aria-label={`Name of ${label}`}
+          placeholder="Somebody new"
+          value={entry.name}
+          onChange={(event) => {
+            set({ name: event.target.value });
+          }}
+          className="min-h-9 w-44 rounded-md border border-muted/50 bg-paper px-2"
+        />
+        <label className="flex items-center gap-1.5 text-[14px]">
+          <input
+            aria-label={`Hours a day of ${label}`}
+            type="number"
+            min={0.5}
+            max={14}
+            step={0.5}
+            value={entry.hoursADay}
+            onChange={(event) => {
+              set({ hoursADay: Number(event.target.value) });
+            }}
+            className="min-h-9 w-16 rounded-md border border-muted/50 bg-paper px-2"
+          />
+          hours a day
+        </label>
+        <select
+          aria-label={`Language of ${label}`}
+          value={entry.language}
+          onChange={(event) => {
+            set({ language: event.target.value });
+          }}
+          className="min-h-9 rounded-md border border-muted/50 bg-paper px-2"
+        >
+          <option value="en">English</option>
+          <option value="es">Español</option>
+        </select>
+        {tick('saw', 'trained on saws')}
+        {tick('ladder', 'goes up ladders')}
+        {person && tick('active', 'works here')}
+        {changed && (
+          <Button type="submit" weight="ink" disabled={save.isPending}>
+            {person ? 'Keep' : 'Add'}
+          </Button>
+        )}
+        {wrong && (
+          <span role="alert" className="text-[14px] text-lichen">
+            {wrong.errors.map((one) => one.message).join(' ') || wrong.message}
+          </span>
+        )}
+      </form>
+    </li>
+  );
+}

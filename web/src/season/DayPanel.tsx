@@ -1,0 +1,82 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { answer, api, type PlacedBlock } from '../api/client';
+import { Failed, Loading } from '../ui/States';
+import { dayName, hours, shortDay } from './dates';
+import { PHASES, VERDICTS } from './verdicts';
+
+/** What to do on a day, and why not elsewhere. */
+export function DayPanel({ day, today }: { day: string; today: string }) {
+  const page = useQuery({
+    queryKey: ['season-day', day],
+    queryFn: () => answer(api.GET('/api/season/days/{date}', { params: { path: { date: day } } })),
+  });
+  if (page.isPending) return <Loading what="Looking at the day…" />;
+  if (page.isError) return <Failed error={page.error} retry={() => void page.refetch()} />;
+  const go = page.data.blocks.filter((one) => one.go);
+  const wait = page.data.blocks.filter((one) => !one.go && one.verdict !== 'not' && one.hours > 0);
+  const not = page.data.blocks.filter((one) => !one.go && one.verdict === 'not' && one.hours > 0);
+  const done = page.data.blocks.filter((one) => one.hours <= 0);
+  return (
+    <section aria-labelledby="the-day" aria-live="polite">
+      <h2 id="the-day" className="text-[20px] font-bold">
+        {day === today ? 'Today, ' : ''}
+        {dayName(day)}
+      </h2>
+      <p className="text-[14px] text-muted">{hours(page.data.crewHours)} of hands</p>
+      <Group title="Go to" empty="No block suits this day." blocks={go} strong />
+      {wait.length > 0 && <Group title="Could be done, but" blocks={wait} />}
+      {not.length > 0 && <Group title="Not this day" blocks={not} />}
+      {done.length > 0 && (
+        <p className="mt-3 text-[14px] text-moss">Done: {done.map((one) => one.name).join(', ')}.</p>
+      )}
+    </section>
+  );
+}
+
+function Group({
+  title,
+  empty,
+  blocks,
+  strong = false,
+}: {
+  title: string;
+  empty?: string;
+  blocks: PlacedBlock[];
+  strong?: boolean;
+}) {
+  return (
+    <div className="mt-3">
+      <h3 className="border-b-2 border-ink pb-1 text-[15px] font-bold">{title}</h3>
+      {blocks.length === 0 && empty && <p className="py-2 text-[14px]">{empty}</p>}
+      <ul>
+        {blocks.map((one) => (
+          <li key={one.id} className="border-b border-line py-1.5 text-[14px]">
+            <div className="flex items-baseline justify-between gap-3">
+              <Link
+                to={`/blocks/${one.id}`}
+                className={`underline-offset-4 hover:underline ${strong ? 'text-[16px] font-bold' : 'font-semibold'}`}
+              >
+                {one.name}
+              </Link>
+              <span className="text-[13px] whitespace-nowrap text-muted">
+                {PHASES[one.phase] ?? one.phase}, {VERDICTS[one.verdict]?.word}
+              </span>
+            </div>
+            <p>{one.why}</p>
+            {strong && (
+              <p className="text-[13px] text-muted">
+                {hours(one.hours)} left, {one.daysLeft} suitable {one.daysLeft === 1 ? 'day' : 'days'}
+                {one.windowEnd ? ` until ${shortDay(one.windowEnd)}` : ''}
+                {one.ladder ? '' : ' · no ladders'}
+              </p>
+            )}
+            {!strong && one.verdict === 'not' && one.urgent && (
+              <p className="text-[13px] text-muted">Dead, broken and diseased wood may come off.</p>
+            )}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
