@@ -9,10 +9,19 @@ interface Entry {
   hoursADay: number;
   saw: boolean;
   ladder: boolean;
+  weekdays: string;
   active: boolean;
 }
 
-const NOBODY: Entry = { name: '', language: 'en', hoursADay: 7, saw: false, ladder: true, active: true };
+const NOBODY: Entry = {
+  name: '',
+  language: 'en',
+  hoursADay: 7,
+  saw: false,
+  ladder: true,
+  weekdays: '12345',
+  active: true,
+};
 
 /** The people there are: each line is changed in place. */
 export function CrewTable({ crew }: { crew: CrewLine[] }) {
@@ -28,6 +37,35 @@ export function CrewTable({ crew }: { crew: CrewLine[] }) {
         <PersonRow key={`new-${crew.length}`} person={null} />
       </ul>
     </section>
+  );
+}
+
+const WEEK = ['1', '2', '3', '4', '5', '6', '7'];
+const MONDAY = Date.UTC(2026, 0, 5);
+
+/** The days of the week somebody works; letters in the reader's language, Monday first. */
+function WeekdayPicker({ label, days, set }: { label: string; days: string; set: (days: string) => void }) {
+  return (
+    <span role="group" aria-label={`Working days of ${label}`} className="flex gap-0.5">
+      {WEEK.map((day) => {
+        const date = new Date(MONDAY + (Number(day) - 1) * 86_400_000);
+        const on = days.includes(day);
+        return (
+          <button
+            key={day}
+            type="button"
+            aria-pressed={on}
+            aria-label={date.toLocaleDateString(undefined, { weekday: 'long', timeZone: 'UTC' })}
+            onClick={() => {
+              set(WEEK.filter((one) => (one === day ? !on : days.includes(one))).join(''));
+            }}
+            className={`h-9 w-7 rounded-sm text-[13px] ${on ? 'bg-ink font-semibold text-paper' : 'border border-line text-muted'}`}
+          >
+            {date.toLocaleDateString(undefined, { weekday: 'narrow', timeZone: 'UTC' })}
+          </button>
+        );
+      })}
+    </span>
   );
 }
 
@@ -110,6 +148,13 @@ function PersonRow({ person }: { person: CrewLine | null }) {
           <option value="en">English</option>
           <option value="es">Español</option>
         </select>
+        <WeekdayPicker
+          label={label}
+          days={entry.weekdays}
+          set={(weekdays) => {
+            set({ weekdays });
+          }}
+        />
         {tick('saw', 'trained on saws')}
         {tick('ladder', 'goes up ladders')}
         {person && tick('active', 'works here')}

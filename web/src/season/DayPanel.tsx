@@ -26,11 +26,47 @@ export function DayPanel({ day, today }: { day: string; today: string }) {
       <p className="text-[14px] text-muted">{hours(page.data.crewHours)} of hands</p>
       <Group title="Go to" empty="No block suits this day." blocks={go} strong />
       {wait.length > 0 && <Group title="Could be done, but" blocks={wait} />}
-      {not.length > 0 && <Group title="Not this day" blocks={not} />}
+      {not.length > 0 && <NotToday blocks={not} />}
       {done.length > 0 && (
         <p className="mt-3 text-[14px] text-moss">Done: {done.map((one) => one.name).join(', ')}.</p>
       )}
     </section>
+  );
+}
+
+/** The blocks that must wait, by what keeps them. */
+function NotToday({ blocks }: { blocks: PlacedBlock[] }) {
+  const reasons = [...new Set(blocks.map((one) => one.why))];
+  return (
+    <div className="mt-3">
+      <h3 className="border-b-2 border-ink pb-1 text-[15px] font-bold">Not this day</h3>
+      <ul>
+        {reasons.map((why) => {
+          const kept = blocks.filter((one) => one.why === why);
+          return (
+            <li key={why} className="border-b border-line py-1.5 text-[14px]">
+              <p>{why}</p>
+              <p className="text-[13px]">
+                {kept.map((one, i) => (
+                  <span key={one.id}>
+                    {i > 0 && ', '}
+                    <Link
+                      to={`/blocks/${one.id}`}
+                      className="font-semibold underline-offset-4 hover:underline"
+                    >
+                      {one.name}
+                    </Link>
+                  </span>
+                ))}
+                {kept.some((one) => one.urgent) && (
+                  <span className="text-muted"> · dead, broken and diseased wood may come off</span>
+                )}
+              </p>
+            </li>
+          );
+        })}
+      </ul>
+    </div>
   );
 }
 
@@ -70,9 +106,6 @@ function Group({
                 {one.windowEnd ? ` until ${shortDay(one.windowEnd)}` : ''}
                 {one.ladder ? '' : ' · no ladders'}
               </p>
-            )}
-            {!strong && one.verdict === 'not' && one.urgent && (
-              <p className="text-[13px] text-muted">Dead, broken and diseased wood may come off.</p>
             )}
           </li>
         ))}

@@ -164,12 +164,12 @@ export function SeasonPage() {
 
 function Months({ from, to, days }: { from: string; to: string; days: number }) {
   return (
-    <svg viewBox={`0 0 1000 18`} preserveAspectRatio="none" className="h-[18px] w-full" aria-hidden>
+    <div className="relative h-[18px] text-[12.5px] text-muted" aria-hidden>
       {monthStarts(from, to).map((month) => (
-        <text key={month.at} x={(1000 * month.at) / days} y={13} className="fill-muted text-[15px]">
+        <span key={month.at} className="absolute" style={{ left: `${(100 * month.at) / days}%` }}>
           {month.name}
-        </text>
+        </span>
       ))}
-    </svg>
+    </div>
   );
 }

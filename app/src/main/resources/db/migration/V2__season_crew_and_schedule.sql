@@ -24,6 +24,7 @@ create table person (
   hours_a_day   double precision not null,
   saw           boolean not null,
   ladder        boolean not null,
+  weekdays      varchar(7) not null,   -- ISO numbers, 1 is Monday
   active        boolean not null,
   version       bigint not null
 );

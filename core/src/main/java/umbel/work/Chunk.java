@@ -62,9 +62,12 @@ public class Chunk {
         return minutes;
     }
 
-    /** How much it should have come earlier: days from the first times hours times how much hardier it is than most. */
+    /**
+     * How much it should have come earlier: days from the first times hours times how much hardier it is than most. It is
+     * light beside the day's own worth: late dormant beats early however hardy the kind.
+     */
     long latenessCost() {
-        return hardiness * (shift.date().toEpochDay() - firstDay) * minutes / 60;
+        return hardiness * (shift.date().toEpochDay() - firstDay) * minutes / 480;
     }
 
     public boolean pinned() {

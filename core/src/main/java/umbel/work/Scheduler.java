@@ -130,9 +130,18 @@ public final class Scheduler {
                 block -> block.days().keySet().stream().filter(block::open).forEach(dates::add));
         List<Shift> shifts = new ArrayList<>();
         for (LocalDate date : dates) {
-            crew.forEach(member -> shifts.add(new Shift(member, date)));
+            crew.stream()
+                    .filter(member ->
+                            member.weekdays().contains(date.getDayOfWeek()) || hasPlace(placings, member, date))
+                    .forEach(member -> shifts.add(new Shift(member, date)));
         }
         return shifts;
+    }
+
+    private static boolean hasPlace(List<Placing> placings, CrewMember member, LocalDate date) {
+        return placings.stream()
+                .anyMatch(placing ->
+                        placing.memberId() == member.id() && placing.date().equals(date));
     }
 
     private static Shift find(List<Shift> shifts, long member, LocalDate date) {

@@ -2,11 +2,13 @@ package umbel.work;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import umbel.season.DayAdvice.Verdict;
@@ -14,8 +16,9 @@ import umbel.season.DayAdvice.Verdict;
 class SchedulerTest {
 
     private static final LocalDate START = LocalDate.of(2027, 1, 4);
-    private static final CrewMember ANN = new CrewMember(1, "A", 6, true, true);
-    private static final CrewMember BEN = new CrewMember(2, "B", 6, false, true);
+    private static final Set<DayOfWeek> EVERY_DAY = Set.of(DayOfWeek.values());
+    private static final CrewMember ANN = new CrewMember(1, "A", 6, true, true, EVERY_DAY);
+    private static final CrewMember BEN = new CrewMember(2, "B", 6, false, true, EVERY_DAY);
 
     private static BlockWork block(long id, int rank, double saw, double detail, String days) {
         TreeMap<LocalDate, Verdict> open = new TreeMap<>();
@@ -71,6 +74,14 @@ class SchedulerTest {
                 .isEqualTo(12);
         assertThat(hoursOn(schedule, 1, START.plusDays(2)) + hoursOn(schedule, 1, START.plusDays(3)))
                 .isEqualTo(12);
+    }
+
+    @Test
+    void nobodyIsPlannedOnTheirFreeDays() {
+        CrewMember weekend = new CrewMember(3, "C", 6, false, true, Set.of(DayOfWeek.SATURDAY, DayOfWeek.SUNDAY));
+        CrewSchedule schedule = solved(List.of(block(1, 6, 0, 6, "ooooooo")), List.of(weekend));
+        assertThat(hoursOn(schedule, 1, START.plusDays(5)) + hoursOn(schedule, 1, START.plusDays(6)))
+                .isEqualTo(6);
     }
 
     @Test
@@ -132,7 +143,7 @@ class SchedulerTest {
         }
         List<CrewMember> crew = new ArrayList<>();
         for (int i = 0; i < 6; i++) {
-            crew.add(new CrewMember(i + 1, "P" + i, 6.5, i < 2, i < 4));
+            crew.add(new CrewMember(i + 1, "P" + i, 6.5, i < 2, i < 4, EVERY_DAY));
         }
         CrewSchedule draft = Scheduler.draft(blocks, crew, List.of());
         int before = withoutPlace(draft);

@@ -45,6 +45,13 @@ class CrewController {
 
             boolean saw,
             boolean ladder,
+
+            @Pattern(
+                    regexp = "(?!.*(.).*\\1)[1-7]{1,7}",
+                    message = "Each working day once, 1 for Monday to 7 for Sunday.")
+            @NotBlank(message = "Say which days.")
+            String weekdays,
+
             boolean active,
             Long version) {}
 
@@ -56,6 +63,7 @@ class CrewController {
             double hoursADay,
             boolean saw,
             boolean ladder,
+            String weekdays,
             boolean active,
             long version) {}
 
@@ -85,9 +93,19 @@ class CrewController {
         if (entry.version() == null || entry.version() != person.version()) {
             throw new Stale(person.name() + " was changed in another window. Load the page again to see it.");
         }
-        person.change(
-                entry.name().strip(), entry.language(), entry.hoursADay(), entry.saw(), entry.ladder(), entry.active());
+        change(person, entry);
         return line(people.saveAndFlush(person));
+    }
+
+    private static void change(Person person, CrewEntry entry) {
+        person.change(
+                entry.name().strip(),
+                entry.language(),
+                entry.hoursADay(),
+                entry.saw(),
+                entry.ladder(),
+                entry.weekdays(),
+                entry.active());
     }
 
     private static CrewLine line(Person person) {
@@ -98,6 +116,7 @@ class CrewController {
                 person.hoursADay(),
                 person.saw(),
                 person.ladder(),
+                person.weekdays(),
                 person.active(),
                 person.version());
     }

@@ -6,6 +6,8 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Version;
+import java.time.DayOfWeek;
+import java.util.stream.Collectors;
 import umbel.work.CrewMember;
 
 /** Whoever works on the holding. */
@@ -24,6 +26,7 @@ public class Person {
 
     private boolean saw;
     private boolean ladder;
+    private String weekdays = "12345";
     private boolean active = true;
 
     @Version
@@ -64,6 +67,11 @@ public class Person {
         return ladder;
     }
 
+    /** The days of the week they work, as ISO numbers: 1 is Monday. */
+    public String weekdays() {
+        return weekdays;
+    }
+
     public boolean active() {
         return active;
     }
@@ -74,17 +82,30 @@ public class Person {
 
     /** Changes what is known of them. */
     public void change(
-            String newName, String newLanguage, double hours, boolean saws, boolean ladders, boolean isActive) {
+            String newName,
+            String newLanguage,
+            double hours,
+            boolean saws,
+            boolean ladders,
+            String days,
+            boolean isActive) {
         name = newName;
         language = newLanguage;
         hoursADay = hours;
         saw = saws;
         ladder = ladders;
+        weekdays = days;
         active = isActive;
     }
 
     /** As the schedule sees them. */
     public CrewMember asMember() {
-        return new CrewMember(id, name, hoursADay, saw, ladder);
+        return new CrewMember(
+                id,
+                name,
+                hoursADay,
+                saw,
+                ladder,
+                weekdays.chars().mapToObj(day -> DayOfWeek.of(day - '0')).collect(Collectors.toSet()));
     }
 }

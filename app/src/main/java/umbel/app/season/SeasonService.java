@@ -163,13 +163,9 @@ public class SeasonService {
     /** Every supported block with its days from one to another. */
     List<Standing> standings(LocalDate from, LocalDate to, Map<Long, Weather> weathers) {
         LocalDate today = today();
-        Map<Long, Map<WorkKind, Double>> marked = markedMinutes();
+        Map<Long, Map<WorkKind, Double>> marked = new HashMap<>();
         Map<Long, Integer> markedTrees = new HashMap<>();
-        works.findAll().forEach(work -> {
-            if (!labour.of(work).isEmpty()) {
-                markedTrees.merge(work.tree().block().id(), 1, Integer::sum);
-            }
-        });
+        countMarked(marked, markedTrees);
         List<Standing> standings = new ArrayList<>();
         for (Block block : blocks.findAllByOrderById()) {
             SeasonBlock facts = facts(block, today);
@@ -199,14 +195,17 @@ public class SeasonService {
         return standings;
     }
 
-    private Map<Long, Map<WorkKind, Double>> markedMinutes() {
-        Map<Long, Map<WorkKind, Double>> byBlock = new HashMap<>();
-        works.findAll()
-                .forEach(work -> labour.of(work)
-                        .forEach((kind, minutes) -> byBlock.computeIfAbsent(
-                                        work.tree().block().id(), id -> new EnumMap<>(WorkKind.class))
-                                .merge(kind, minutes, Double::sum)));
-        return byBlock;
+    /** Minutes that are marked and on how many trees, by block. */
+    private void countMarked(Map<Long, Map<WorkKind, Double>> minutes, Map<Long, Integer> trees) {
+        works.findAll().forEach(work -> {
+            Map<WorkKind, Double> ofTree = labour.of(work);
+            if (!ofTree.isEmpty()) {
+                Long block = work.tree().block().id();
+                trees.merge(block, 1, Integer::sum);
+                ofTree.forEach((kind, count) -> minutes.computeIfAbsent(block, id -> new EnumMap<>(WorkKind.class))
+                        .merge(kind, count, Double::sum));
+            }
+        });
     }
 
     /** Hours left: the marked trees as counted, the others as the marked ones or, with none marked, as is usual in the system. */
@@ -223,7 +222,9 @@ public class SeasonService {
         double tall = facts.system().shape().height();
         double reach = knowledge.trade().reach() * facts.system().reachFactor();
         double above = tall <= reach ? 0 : (tall - reach) / tall;
-        double saw = above > 0 ? knowledge.trade().work().sawShare() : 0;
+        double saw = facts.system().scaffolds().permanent()
+                ? knowledge.trade().work().sawShare()
+                : 0;
         hours.put(WorkKind.SAW, saw * minutes / 60);
         hours.put(WorkKind.LADDER, (1 - saw) * above * minutes / 60);
         hours.put(WorkKind.DETAIL, (1 - saw) * (1 - above) * minutes / 60);
