@@ -24,6 +24,7 @@ public record Trade(
         Bending bending,
         Training training,
         Calendar calendar,
+        FollowUp followUp,
         Growth growth) {
 
     /**
@@ -69,6 +70,28 @@ public record Trade(
             int youngLeaf,
             int tenderRank,
             @JsonProperty("spread_C") double spread) {}
+
+    /**
+     * When to come back after a visit; days.
+     *
+     * @param sproutsWorthAVisit expected sprouts from which a summer visit is set
+     * @param regrowthCm length from which regrowth of short-spurred wood is cut again
+     */
+    public record FollowUp(
+            double sproutsWorthAVisit,
+            @JsonProperty("rubAfterPetalFall_d") int rubAfterPetalFallDays,
+            @JsonProperty("rubFor_d") int rubForDays,
+            @JsonProperty("checkTiesAfter_d") int checkTiesAfterDays,
+            @JsonProperty("checkTiesFor_d") int checkTiesForDays,
+            @JsonProperty("takeOffFor_d") int takeOffForDays,
+            @JsonProperty("shortSpurAgain_d") int shortSpurAgainDays,
+            @JsonProperty("regrowth_cm") double regrowthCm,
+            @JsonProperty("thinAfterPetalFall_d") int thinAfterPetalFallDays,
+            @JsonProperty("thinFor_d") int thinForDays,
+            @JsonProperty("scoutBeforeHarvest_d") int scoutBeforeHarvestDays,
+            @JsonProperty("scoutFor_d") int scoutForDays,
+            @JsonProperty("nextStageAfterMidwinter_d") int nextStageAfterMidwinterDays,
+            @JsonProperty("nextStageFor_d") int nextStageForDays) {}
 
     /** How far over its kind's limit the cold must stay from a fresh cut: in the first days, later, and more for young trees. */
     public record ColdMargin(double firstDays, double later, double young) {}

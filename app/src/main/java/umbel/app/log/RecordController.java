@@ -9,10 +9,8 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.PastOrPresent;
 import jakarta.validation.constraints.Size;
 import java.net.URI;
-import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import org.springframework.http.ResponseEntity;
 import org.springframework.transaction.annotation.Transactional;
@@ -25,14 +23,9 @@ import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.app.http.NotFound;
-import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
-import umbel.app.plan.PlanService;
-import umbel.app.survey.SurveyEntry;
-import umbel.app.survey.SurveyRepository;
+import umbel.assess.Assessment;
 import umbel.assess.Mark;
-import umbel.format.FieldError;
-import umbel.survey.InvalidSurvey;
 
 /** Keeps what was done to a tree, and tells its history. */
 @RestController
@@ -40,19 +33,14 @@ import umbel.survey.InvalidSurvey;
 class RecordController {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
-    private static final List<String> OUTCOMES = List.of("as-planned", "changed", "skipped");
-
     private final RecordRepository records;
     private final TreeRepository trees;
-    private final SurveyRepository surveys;
-    private final PlanService plans;
-    private final Clock clock = Clock.systemDefaultZone();
+    private final VisitService visits;
 
-    RecordController(RecordRepository records, TreeRepository trees, SurveyRepository surveys, PlanService plans) {
+    RecordController(RecordRepository records, TreeRepository trees, VisitService visits) {
         this.records = records;
         this.trees = trees;
-        this.surveys = surveys;
-        this.plans = plans;
+        this.visits = visits;
     }
 
     /**
@@ -60,8 +48,8 @@ class RecordController {
      *
      * @param mark what was planned
      * @param title in words
-     * @param outcome as-planned, changed or skipped
-     * @param reason why it was changed or skipped
+     * @param outcome as-planned, changed, skipped, or added at the tree
+     * @param reason why it was changed, skipped or added
      */
     public record DoneStep(
             @NotNull(message = "Say which step.") Mark mark,
@@ -90,7 +78,13 @@ class RecordController {
             @NotEmpty(message = "There is no step to record.")
             List<@Valid DoneStep> steps,
 
-            Long corrects) {}
+            Long corrects,
+
+            @Size(max = 200, message = "At most 200 characters.")
+            String tools,
+
+            @Size(max = 40, message = "At most 40 characters.")
+            String clientId) {}
 
     /** A recorded visit; {@code correctedBy} names the entry that corrects it. */
     public record RecordLine(
@@ -103,36 +97,25 @@ class RecordController {
             Long corrects,
             Long correctedBy,
             LocalDate surveyedOn,
-            Instant savedAt) {}
+            Instant savedAt,
+            String tools,
+            VisitOutcome outcome) {}
 
-    /** Saves a visit. The marks it answers are then done with. */
+    /**
+     * What a visit came to.
+     *
+     * @param before the tree as surveyed
+     * @param planned with all that was planned
+     * @param after with what was done
+     */
+    public record VisitOutcome(
+            Assessment.TotalsAnswer before, Assessment.TotalsAnswer planned, Assessment.TotalsAnswer after) {}
+
+    /** Saves a visit; the same one sent again is kept once. The marks it answers are then done with. */
     @PostMapping
-    @Transactional
     ResponseEntity<RecordLine> save(@PathVariable long id, @RequestBody @Valid Entry entry) {
-        OrchardTree tree = trees.findById(id).orElseThrow(() -> new NotFound("tree", id));
-        SurveyEntry survey = surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(id)
-                .orElseThrow(() -> new NotFound("survey of tree", id));
-        checkOutcomes(entry);
-        if (entry.corrects() != null) {
-            records.findById(entry.corrects())
-                    .filter(old -> old.tree().id().equals(id))
-                    .orElseThrow(() -> new NotFound("record", entry.corrects()));
-        }
-        WorkRecord saved = records.saveAndFlush(new WorkRecord(
-                tree,
-                survey,
-                entry.corrects(),
-                entry.doneOn(),
-                entry.who().strip(),
-                entry.minutes(),
-                entry.note() == null ? "" : entry.note().strip(),
-                JSON.writeValueAsString(entry.steps()),
-                clock.instant()));
-        if (entry.corrects() == null) {
-            plans.clear(id);
-        }
         return ResponseEntity.created(URI.create("/api/trees/" + id + "/records"))
-                .body(line(saved, List.of()));
+                .body(line(visits.keep(id, entry), List.of()));
     }
 
     /** The tree's visits, newest first. */
@@ -142,25 +125,6 @@ class RecordController {
         trees.findById(id).orElseThrow(() -> new NotFound("tree", id));
         List<WorkRecord> all = records.findByTreeIdOrderByDoneOnDescIdDesc(id);
         return all.stream().map(one -> line(one, all)).toList();
-    }
-
-    private static void checkOutcomes(Entry entry) {
-        List<FieldError> errors = new ArrayList<>();
-        for (int i = 0; i < entry.steps().size(); i++) {
-            DoneStep step = entry.steps().get(i);
-            String field = "steps[" + i + "]";
-            if (!OUTCOMES.contains(step.outcome())) {
-                errors.add(new FieldError(field + ".outcome", "Must be one of " + OUTCOMES + "."));
-            }
-            boolean needsReason =
-                    step.outcome().equals("skipped") || step.outcome().equals("changed");
-            if (needsReason && (step.reason() == null || step.reason().isBlank())) {
-                errors.add(new FieldError(field + ".reason", "Say why it was " + step.outcome() + "."));
-            }
-        }
-        if (!errors.isEmpty()) {
-            throw new InvalidSurvey(errors);
-        }
     }
 
     private static RecordLine line(WorkRecord one, List<WorkRecord> all) {
@@ -179,6 +143,8 @@ class RecordController {
                 one.correctsId(),
                 correctedBy,
                 one.survey().surveyedOn(),
-                one.savedAt());
+                one.savedAt(),
+                one.tools(),
+                one.outcome() == null ? null : JSON.readValue(one.outcome(), VisitOutcome.class));
     }
 }

@@ -36,6 +36,11 @@ public class WorkRecord {
     @Lob
     private String document;
 
+    @Lob
+    private String outcome;
+
+    private String tools = "";
+    private String clientId;
     private Instant savedAt;
 
     protected WorkRecord() {}
@@ -95,6 +100,23 @@ public class WorkRecord {
 
     public String document() {
         return document;
+    }
+
+    /** What the work came to, as computed when it was recorded; null for records older than that. */
+    public String outcome() {
+        return outcome;
+    }
+
+    public String tools() {
+        return tools;
+    }
+
+    /** Says what it came to, with which tools, and the sender's own id for it. */
+    public WorkRecord with(String newOutcome, String newTools, String newClientId) {
+        outcome = newOutcome;
+        tools = newTools;
+        clientId = newClientId;
+        return this;
     }
 
     public Instant savedAt() {

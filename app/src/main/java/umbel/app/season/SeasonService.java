@@ -160,6 +160,19 @@ public class SeasonService {
                         .toList());
     }
 
+    /** The dates of the year a block's day belongs to; null where its kind or system is not known. */
+    public Phenology yearOf(Block block, LocalDate day) {
+        LocalDate today = today();
+        SeasonBlock facts = facts(block, today);
+        if (facts == null) {
+            return null;
+        }
+        LocalDate from = day.isBefore(today) ? day : today;
+        Weather weather = stations.tell(
+                block.holding(), from.minusDays(WEATHER_BACK_DAYS), today.plusDays(WEATHER_AHEAD_DAYS), today);
+        return new SeasonCalendar(facts, knowledge.trade(), weather).year(day);
+    }
+
     /** Every supported block with its days from one to another. */
     List<Standing> standings(LocalDate from, LocalDate to, Map<Long, Weather> weathers) {
         LocalDate today = today();

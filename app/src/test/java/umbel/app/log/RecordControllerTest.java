@@ -9,6 +9,7 @@ import static org.mockito.Mockito.when;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Optional;
@@ -25,8 +26,14 @@ import umbel.app.orchard.Holding;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
 import umbel.app.plan.PlanService;
+import umbel.app.season.SeasonService;
+import umbel.app.survey.Readings;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
+import umbel.assess.Assessor;
+import umbel.knowledge.Knowledge;
+import umbel.practice.PracticeTree;
+import umbel.survey.SurveyReader;
 
 /** The record's own rules, with everything round it stood in for. */
 class RecordControllerTest {
@@ -35,6 +42,7 @@ class RecordControllerTest {
     private final TreeRepository trees = mock(TreeRepository.class);
     private final SurveyRepository surveys = mock(SurveyRepository.class);
     private final PlanService plans = mock(PlanService.class);
+    private final FollowUpRepository followUps = mock(FollowUpRepository.class);
     private MockMvc web;
 
     @BeforeEach
@@ -53,7 +61,11 @@ class RecordControllerTest {
                 0,
                 "");
         OrchardTree tree = new OrchardTree(block, 1, 2);
-        SurveyEntry survey = new SurveyEntry(tree, LocalDate.of(2026, 2, 1), "{}", Instant.EPOCH);
+        SurveyEntry survey = new SurveyEntry(
+                tree,
+                LocalDate.of(2026, 2, 1),
+                SurveyReader.write(PracticeTree.survey("tall-spindle", 5, 7)),
+                Instant.EPOCH);
         when(trees.findById(5L)).thenReturn(Optional.of(tree));
         when(surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(5L)).thenReturn(Optional.of(survey));
         when(records.saveAndFlush(any())).thenAnswer(call -> {
@@ -61,7 +73,19 @@ class RecordControllerTest {
             ReflectionTestUtils.setField(saved, "id", 77L);
             return saved;
         });
-        web = MockMvcBuilders.standaloneSetup(new RecordController(records, trees, surveys, plans))
+        ReflectionTestUtils.setField(survey, "id", 3L);
+        Knowledge knowledge = Knowledge.shipped();
+        VisitService visits = new VisitService(
+                records,
+                trees,
+                surveys,
+                followUps,
+                plans,
+                new Readings(new Assessor(knowledge), surveys),
+                mock(SeasonService.class),
+                knowledge,
+                Clock.systemUTC());
+        web = MockMvcBuilders.standaloneSetup(new RecordController(records, trees, visits))
                 .setControllerAdvice(new Problems())
                 .build();
     }
@@ -73,6 +97,7 @@ class RecordControllerTest {
         verify(records).saveAndFlush(saved.capture());
         assertThat(saved.getValue().who()).as("stray blanks are dropped").isEqualTo("Ines");
         assertThat(saved.getValue().document()).contains("Remove limb 2");
+        assertThat(saved.getValue().outcome()).as("what it came to").contains("woodShare");
         verify(plans).clear(5);
     }
 
@@ -81,6 +106,28 @@ class RecordControllerTest {
         send(5, "skipped", "", "Ines").andExpect(status().isBadRequest());
         verify(records, never()).saveAndFlush(any());
         verify(plans, never()).clear(5);
+    }
+
+    @Test
+    void theSameVisitSentTwiceIsKeptOnce() throws Exception {
+        WorkRecord first = mock(WorkRecord.class);
+        SurveyEntry survey =
+                surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(5L).orElseThrow();
+        when(first.survey()).thenReturn(survey);
+        when(first.id()).thenReturn(9L);
+        when(first.document()).thenReturn("[]");
+        when(records.findByClientId("abc")).thenReturn(Optional.of(first));
+        String answer = web.perform(post("/api/trees/5/records")
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .content("""
+                        {"doneOn":"2026-03-01","who":"Ines","minutes":5,"clientId":"abc","steps":[
+                        {"mark":{"operation":"remove","limb":"2"},"title":"x","outcome":"as-planned"}]}"""))
+                .andExpect(status().isCreated())
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        assertThat(answer).contains("\"id\":9");
+        verify(records, never()).saveAndFlush(any());
     }
 
     @Test

@@ -1,0 +1,77 @@
+package umbel.app.log;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.ManyToOne;
+import jakarta.persistence.Table;
+import java.time.LocalDate;
+import umbel.app.orchard.OrchardTree;
+import umbel.work.FollowUps;
+
+/** Something to come back for. */
+@Entity
+@Table(name = "follow_up")
+class FollowUpEntry {
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private Long id;
+
+    @ManyToOne(optional = false)
+    private OrchardTree tree;
+
+    @ManyToOne(optional = false)
+    private WorkRecord record;
+
+    private String kind;
+    private LocalDate dueFrom;
+    private LocalDate dueTo;
+    private String text;
+    private LocalDate doneOn;
+
+    protected FollowUpEntry() {}
+
+    FollowUpEntry(WorkRecord record, FollowUps.FollowUp followUp) {
+        this.tree = record.tree();
+        this.record = record;
+        this.kind = followUp.kind();
+        this.dueFrom = followUp.from();
+        this.dueTo = followUp.to();
+        this.text = followUp.text();
+    }
+
+    Long id() {
+        return id;
+    }
+
+    OrchardTree tree() {
+        return tree;
+    }
+
+    String kind() {
+        return kind;
+    }
+
+    LocalDate dueFrom() {
+        return dueFrom;
+    }
+
+    LocalDate dueTo() {
+        return dueTo;
+    }
+
+    String text() {
+        return text;
+    }
+
+    LocalDate doneOn() {
+        return doneOn;
+    }
+
+    /** Says it was seen to on a day; null opens it again. */
+    void done(LocalDate day) {
+        doneOn = day;
+    }
+}

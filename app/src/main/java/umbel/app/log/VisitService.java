@@ -1,0 +1,194 @@
+package umbel.app.log;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+import umbel.app.http.NotFound;
+import umbel.app.orchard.OrchardTree;
+import umbel.app.orchard.TreeRepository;
+import umbel.app.plan.PlanService;
+import umbel.app.season.SeasonService;
+import umbel.app.survey.Readings;
+import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.SurveyRepository;
+import umbel.assess.Assessor;
+import umbel.assess.Mark;
+import umbel.cut.CutTree;
+import umbel.cut.Effect;
+import umbel.cut.ImpossibleCut;
+import umbel.cut.Operation;
+import umbel.format.FieldError;
+import umbel.knowledge.Knowledge;
+import umbel.plan.Totals;
+import umbel.season.Phenology;
+import umbel.survey.InvalidSurvey;
+import umbel.work.FollowUps;
+
+/**
+ * Keeps a visit: what was done, what it came to by the same sums the plan was made with, and what must be come back for. The
+ * same visit sent twice is kept once.
+ */
+@Service
+class VisitService {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final List<String> OUTCOMES = List.of("as-planned", "changed", "skipped", "added");
+
+    private final RecordRepository records;
+    private final TreeRepository trees;
+    private final SurveyRepository surveys;
+    private final FollowUpRepository followUps;
+    private final PlanService plans;
+    private final Readings readings;
+    private final SeasonService season;
+    private final Knowledge knowledge;
+    private final Clock clock;
+
+    VisitService(
+            RecordRepository records,
+            TreeRepository trees,
+            SurveyRepository surveys,
+            FollowUpRepository followUps,
+            PlanService plans,
+            Readings readings,
+            SeasonService season,
+            Knowledge knowledge,
+            Clock clock) {
+        this.records = records;
+        this.trees = trees;
+        this.surveys = surveys;
+        this.followUps = followUps;
+        this.plans = plans;
+        this.readings = readings;
+        this.season = season;
+        this.knowledge = knowledge;
+        this.clock = clock;
+    }
+
+    /** The visit as kept; the one kept before where it was sent already. */
+    @Transactional
+    WorkRecord keep(long treeId, RecordController.Entry entry) {
+        OrchardTree tree = trees.findById(treeId).orElseThrow(() -> new NotFound("tree", treeId));
+        SurveyEntry survey = surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(treeId)
+                .orElseThrow(() -> new NotFound("survey of tree", treeId));
+        if (entry.clientId() != null) {
+            WorkRecord before = records.findByClientId(entry.clientId()).orElse(null);
+            if (before != null) {
+                return before;
+            }
+        }
+        checkOutcomes(entry);
+        WorkRecord corrected = entry.corrects() == null
+                ? null
+                : records.findById(entry.corrects())
+                        .filter(old -> old.tree().id().equals(treeId))
+                        .orElseThrow(() -> new NotFound("record", entry.corrects()));
+        Did did = did(survey, entry);
+        WorkRecord saved = records.saveAndFlush(new WorkRecord(
+                        tree,
+                        survey,
+                        entry.corrects(),
+                        entry.doneOn(),
+                        entry.who().strip(),
+                        entry.minutes(),
+                        entry.note() == null ? "" : entry.note().strip(),
+                        JSON.writeValueAsString(entry.steps()),
+                        clock.instant())
+                .with(
+                        did == null ? null : JSON.writeValueAsString(did.outcome()),
+                        entry.tools() == null ? "" : entry.tools().strip(),
+                        entry.clientId()));
+        if (corrected == null) {
+            plans.clear(treeId);
+        } else {
+            followUps.deleteByRecordIdAndDoneOnIsNull(corrected.id());
+        }
+        if (did != null) {
+            comeBackFor(saved, did);
+        }
+        return saved;
+    }
+
+    private record Did(
+            Readings.ReadTree read, List<FollowUps.Done> done, RecordController.VisitOutcome outcome, Totals totals) {}
+
+    /** What was really done, on the tree as it was surveyed; null where it cannot be told, as after another survey. */
+    private Did did(SurveyEntry survey, RecordController.Entry entry) {
+        Readings.ReadTree read = readings.of(survey);
+        double reach = knowledge.trade().reach();
+        try {
+            List<Operation> operations = operations(entry, true);
+            CutTree cut = CutTree.of(read.tree(), operations);
+            List<Effect> effects = Effect.ofAll(cut, reach);
+            List<FollowUps.Done> done = new ArrayList<>();
+            for (int i = 0; i < operations.size(); i++) {
+                done.add(new FollowUps.Done(operations.get(i), effects.get(i)));
+            }
+            Totals before =
+                    Totals.of(CutTree.of(read.tree(), List.of()), read.reading().crop(), reach);
+            Totals planned = Totals.of(
+                    CutTree.of(read.tree(), operations(entry, false)),
+                    read.reading().crop(),
+                    reach);
+            Totals after = Totals.of(cut, read.reading().crop(), reach);
+            return new Did(
+                    read,
+                    done,
+                    new RecordController.VisitOutcome(
+                            Assessor.totals(before), Assessor.totals(planned), Assessor.totals(after)),
+                    after);
+        } catch (ImpossibleCut e) {
+            return null;
+        }
+    }
+
+    /** The operations that were planned, or those that were done. */
+    private static List<Operation> operations(RecordController.Entry entry, boolean done) {
+        List<Operation> operations = new ArrayList<>();
+        for (RecordController.DoneStep step : entry.steps()) {
+            boolean counts =
+                    done ? !step.outcome().equals("skipped") : !step.outcome().equals("added");
+            Mark mark = step.mark();
+            if (counts && mark.operation() != null && mark.limb() != null) {
+                operations.add(mark.toOperation());
+            }
+        }
+        return operations;
+    }
+
+    private void comeBackFor(WorkRecord saved, Did did) {
+        Phenology year = season.yearOf(saved.tree().block(), saved.doneOn());
+        if (year == null) {
+            return;
+        }
+        boolean overCrop =
+                did.totals().crop().expectedFruits() > did.totals().crop().targetFruits();
+        FollowUps.of(did.read().tree(), did.done(), saved.doneOn(), year, overCrop).stream()
+                .filter(one -> one.to().isAfter(LocalDate.now(clock).minusYears(1)))
+                .map(one -> new FollowUpEntry(saved, one))
+                .forEach(followUps::save);
+    }
+
+    private static void checkOutcomes(RecordController.Entry entry) {
+        List<FieldError> errors = new ArrayList<>();
+        for (int i = 0; i < entry.steps().size(); i++) {
+            RecordController.DoneStep step = entry.steps().get(i);
+            String field = "steps[" + i + "]";
+            if (!OUTCOMES.contains(step.outcome())) {
+                errors.add(new FieldError(field + ".outcome", "Must be one of " + OUTCOMES + "."));
+            }
+            boolean needsReason =
+                    step.outcome().equals("skipped") || step.outcome().equals("changed");
+            if (needsReason && (step.reason() == null || step.reason().isBlank())) {
+                errors.add(new FieldError(field + ".reason", "Say why it was " + step.outcome() + "."));
+            }
+        }
+        if (!errors.isEmpty()) {
+            throw new InvalidSurvey(errors);
+        }
+    }
+}

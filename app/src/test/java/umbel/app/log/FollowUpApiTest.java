@@ -1,0 +1,103 @@
+package umbel.app.log;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.StringReader;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import net.fortuna.ical4j.data.CalendarBuilder;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+import umbel.app.RunningUmbel;
+
+@ExtendWith(RunningUmbel.class)
+class FollowUpApiTest {
+
+    private static final long TREE = 20;
+
+    private final RunningUmbel umbel;
+
+    FollowUpApiTest(RunningUmbel umbel) {
+        this.umbel = umbel;
+    }
+
+    private String limb() {
+        return umbel.get("/api/trees/" + TREE).json().at("/limbs/0/id").asString();
+    }
+
+    private JsonNode visit(String steps, String more) {
+        String body = "{\"doneOn\":\"" + LocalDate.now() + "\",\"who\":\"Ines\",\"minutes\":6,\"steps\":[" + steps + "]"
+                + more + "}";
+        RunningUmbel.Answer answer = umbel.post("/api/trees/" + TREE + "/records", body);
+        assertThat(answer.status()).as(answer.text()).isEqualTo(201);
+        return answer.json();
+    }
+
+    private List<JsonNode> open(long after) {
+        List<JsonNode> lines = new ArrayList<>();
+        for (JsonNode line : umbel.get("/api/follow-ups").json()) {
+            if (line.path("treeId").asLong() == TREE && line.path("id").asLong() > after) {
+                lines.add(line);
+            }
+        }
+        return lines;
+    }
+
+    private long newest() {
+        long most = 0;
+        for (JsonNode line : umbel.get("/api/follow-ups").json()) {
+            most = Math.max(most, line.path("id").asLong());
+        }
+        return most;
+    }
+
+    private static String bend(String limb, String outcome, String reason) {
+        return "{\"mark\":{\"operation\":\"bend\",\"limb\":\"" + limb
+                + "\",\"toAngle_deg\":70},\"title\":\"Bend it\",\"outcome\":\"" + outcome + "\",\"reason\":\"" + reason
+                + "\"}";
+    }
+
+    @Test
+    void aBentLimbIsComeBackForAndTickedOff() throws Exception {
+        long before = newest();
+        visit(bend(limb(), "as-planned", ""), "");
+        List<JsonNode> lines = open(before);
+        assertThat(lines).extracting(line -> line.path("kind").asString()).contains("check-ties", "take-off-ties");
+        String ics = umbel.get("/api/follow-ups/calendar.ics").text();
+        assertThat(new CalendarBuilder().build(new StringReader(ics)).getComponents("VEVENT"))
+                .hasSizeGreaterThanOrEqualTo(2);
+        assertThat(ics).contains("check ties");
+        long id = lines.get(0).path("id").asLong();
+        JsonNode done = umbel.send("PUT", "/api/follow-ups/" + id, "{\"done\":true}", "application/json")
+                .json();
+        assertThat(done.path("state").asString()).isEqualTo("done");
+        assertThat(umbel.get("/api/follow-ups/calendar.ics").text()).doesNotContain("follow-up-" + id + "@");
+    }
+
+    @Test
+    void whatWasSkippedIsNotComeBackFor() {
+        long before = newest();
+        visit(bend(limb(), "skipped", "no string"), "");
+        assertThat(open(before)).isEmpty();
+    }
+
+    @Test
+    void aCorrectionTakesTheOldFollowUpsWithIt() {
+        long before = newest();
+        long first = visit(bend(limb(), "as-planned", ""), "").path("id").asLong();
+        assertThat(open(before)).isNotEmpty();
+        visit(bend(limb(), "skipped", "was another tree"), ",\"corrects\":" + first);
+        assertThat(open(before)).isEmpty();
+    }
+
+    @Test
+    void aVisitSentTwiceIsOneVisitAndTellsWhatItCameTo() {
+        String same = ",\"clientId\":\"phone-1-visit-77\"";
+        JsonNode first = visit(bend(limb(), "as-planned", ""), same);
+        JsonNode again = visit(bend(limb(), "as-planned", ""), same);
+        assertThat(again.path("id").asLong()).isEqualTo(first.path("id").asLong());
+        assertThat(first.at("/outcome/after/minutes").asDouble()).isPositive();
+    }
+}

@@ -1,0 +1,135 @@
+package umbel.work;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import umbel.cut.Effect;
+import umbel.cut.Operation;
+import umbel.cut.OperationKind;
+import umbel.knowledge.Trade;
+import umbel.season.Phenology;
+import umbel.wood.Tree;
+
+/** What must be come back for, after what was done to a tree: by the calendar of its own year, not by fixed dates. */
+public final class FollowUps {
+
+    private FollowUps() {}
+
+    /**
+     * One visit to come.
+     *
+     * @param kind rub-sprouts, check-ties, take-off-ties, short-spur-again, thin-fruit, scout or next-stage
+     * @param from first and last day it makes sense
+     */
+    public record FollowUp(String kind, LocalDate from, LocalDate to, String text) {}
+
+    /** What was done, its effect with it. */
+    public record Done(Operation operation, Effect effect) {}
+
+    /**
+     * The visits that follow.
+     *
+     * @param year the season that begins with, or holds, the day it was done
+     * @param overCrop whether more fruit is expected than the tree can finish
+     */
+    public static List<FollowUp> of(
+            Tree tree, Collection<Done> done, LocalDate doneOn, Phenology year, boolean overCrop) {
+        Trade.FollowUp rules = tree.setting().trade().followUp();
+        Map<String, FollowUp> all = new LinkedHashMap<>();
+        sprouts(done, doneOn, year, rules, all);
+        ties(tree, done, doneOn, rules, all);
+        spurs(done, doneOn, year, rules, all);
+        boolean crop = overCrop && tree.setting().species().thinning().spacingCm() > 0;
+        if (crop && doneOn.isBefore(year.harvest())) {
+            put(
+                    all,
+                    "thin-fruit",
+                    year.petalFall().expected().plusDays(rules.thinAfterPetalFallDays()),
+                    rules.thinForDays(),
+                    "Thin the fruit after the natural drop: one every "
+                            + Math.round(tree.setting().species().thinning().spacingCm()) + " cm.");
+        }
+        if (!done.isEmpty() && doneOn.isBefore(year.harvest().minusDays(rules.scoutBeforeHarvestDays()))) {
+            put(
+                    all,
+                    "scout",
+                    year.harvest().minusDays(rules.scoutBeforeHarvestDays()),
+                    rules.scoutForDays(),
+                    "Look for shade and for limbs that hang under their fruit, before harvest.");
+        }
+        boolean staged = done.stream()
+                .anyMatch(one -> one.operation().kind() == OperationKind.RENEW_STUB
+                        && one.effect().big());
+        if (staged) {
+            put(
+                    all,
+                    "next-stage",
+                    year.midwinter().plusYears(1).plusDays(rules.nextStageAfterMidwinterDays()),
+                    rules.nextStageForDays(),
+                    "Next stage of the renewal: survey the tree again, see how its stubs answered, and plan on.");
+        }
+        return new ArrayList<>(all.values());
+    }
+
+    /** Hard winter cuts and renewal are answered by sprouts: rub them while they are soft. */
+    private static void sprouts(
+            Collection<Done> done, LocalDate doneOn, Phenology year, Trade.FollowUp rules, Map<String, FollowUp> all) {
+        double expected =
+                done.stream().mapToDouble(one -> one.effect().sprouts()).sum();
+        boolean dormant = doneOn.isBefore(year.petalFall().expected());
+        if (dormant && expected >= rules.sproutsWorthAVisit()) {
+            put(
+                    all,
+                    "rub-sprouts",
+                    year.petalFall().expected().plusDays(rules.rubAfterPetalFallDays()),
+                    rules.rubForDays(),
+                    "Rub off sprouts at 10 to 15 cm, about " + Math.round(expected)
+                            + " are expected; keep one on each renewal stub.");
+        }
+    }
+
+    private static void ties(
+            Tree tree, Collection<Done> done, LocalDate doneOn, Trade.FollowUp rules, Map<String, FollowUp> all) {
+        long bent = done.stream()
+                .filter(one -> one.operation().kind() == OperationKind.BEND)
+                .count();
+        if (bent == 0) {
+            return;
+        }
+        String limbs = bent == 1 ? "one limb" : bent + " limbs";
+        put(
+                all,
+                "check-ties",
+                doneOn.plusDays(rules.checkTiesAfterDays()),
+                rules.checkTiesForDays(),
+                "Check ties, loops and anchors on " + limbs + ", and after any strong wind.");
+        put(
+                all,
+                "take-off-ties",
+                doneOn.plusWeeks(tree.setting().trade().training().weeksToSet()),
+                rules.takeOffForDays(),
+                "Take the ties off " + limbs + ": they should be set.");
+    }
+
+    /** Wood cut to short spurs in leaf grows again: come back each time it is longer than a hand's breadth. */
+    private static void spurs(
+            Collection<Done> done, LocalDate doneOn, Phenology year, Trade.FollowUp rules, Map<String, FollowUp> all) {
+        boolean shortened = done.stream().anyMatch(one -> one.operation().kind() == OperationKind.SHORT_SPUR);
+        LocalDate again = doneOn.plusDays(rules.shortSpurAgainDays());
+        if (shortened && !doneOn.isBefore(year.petalFall().expected()) && again.isBefore(year.summerEnd())) {
+            put(
+                    all,
+                    "short-spur-again",
+                    again,
+                    rules.rubForDays(),
+                    "Cut back regrowth over " + Math.round(rules.regrowthCm()) + " cm to one leaf.");
+        }
+    }
+
+    private static void put(Map<String, FollowUp> all, String kind, LocalDate from, int days, String text) {
+        all.put(kind, new FollowUp(kind, from, from.plusDays(days), text));
+    }
+}

@@ -1,0 +1,98 @@
+package umbel.work;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import umbel.cut.CutTree;
+import umbel.cut.Effect;
+import umbel.cut.Operation;
+import umbel.cut.OperationKind;
+import umbel.season.Phenology;
+import umbel.survey.Surveys;
+import umbel.wood.Tree;
+
+class FollowUpsTest {
+
+    private static final LocalDate WINTER = LocalDate.of(2027, 2, 10);
+    private static final Phenology YEAR = new Phenology(
+            LocalDate.of(2027, 1, 1),
+            LocalDate.of(2026, 11, 20),
+            on(LocalDate.of(2027, 3, 30)),
+            on(LocalDate.of(2027, 4, 28)),
+            on(LocalDate.of(2027, 5, 8)),
+            LocalDate.of(2027, 6, 17),
+            LocalDate.of(2027, 7, 31),
+            LocalDate.of(2027, 9, 20),
+            LocalDate.of(2027, 9, 20));
+
+    private static Phenology.Estimate on(LocalDate date) {
+        return new Phenology.Estimate(date, date, date);
+    }
+
+    private static Tree tree() {
+        return Surveys.apple()
+                .limb("1", "trunk", "scaffold", 80, 90, 60, 60, 250, 9, Surveys.spurs(30, 4))
+                .limb("2", "trunk", "scaffold", 95, 210, 60, 20, 150, 3, Surveys.shoots("pencil", "up", 5, 40))
+                .tree();
+    }
+
+    private static List<FollowUps.FollowUp> after(LocalDate day, boolean overCrop, Operation... operations) {
+        Tree tree = tree();
+        CutTree cut = CutTree.of(tree, List.of(operations));
+        List<Effect> effects = Effect.ofAll(cut, 2.4);
+        List<FollowUps.Done> done = new ArrayList<>();
+        for (int i = 0; i < operations.length; i++) {
+            done.add(new FollowUps.Done(operations[i], effects.get(i)));
+        }
+        return FollowUps.of(tree, done, day, YEAR, overCrop);
+    }
+
+    private static List<String> kinds(List<FollowUps.FollowUp> all) {
+        return all.stream().map(FollowUps.FollowUp::kind).toList();
+    }
+
+    @Test
+    void aLargeWinterCutIsComeBackToForItsSproutsByTheYearsOwnPetalFall() {
+        List<FollowUps.FollowUp> all = after(WINTER, false, Operation.remove("1"));
+        assertThat(kinds(all)).containsExactly("rub-sprouts", "scout");
+        assertThat(all.get(0).from()).isEqualTo(LocalDate.of(2027, 6, 2));
+        assertThat(all.get(1).from()).isEqualTo(LocalDate.of(2027, 8, 23));
+    }
+
+    @Test
+    void bentLimbsAreCheckedAndUntied() {
+        List<FollowUps.FollowUp> all = after(WINTER, false, Operation.bend("2", Math.toRadians(80)));
+        assertThat(kinds(all)).containsExactly("check-ties", "take-off-ties", "scout");
+        assertThat(all.get(0).from()).isEqualTo(LocalDate.of(2027, 2, 24));
+        assertThat(all.get(1).from()).as("twenty weeks to set").isEqualTo(LocalDate.of(2027, 6, 30));
+    }
+
+    @Test
+    void aStubOfAnOldScaffoldAsksForItsNextStageNextWinter() {
+        List<FollowUps.FollowUp> all = after(WINTER, false, Operation.cutAt(OperationKind.RENEW_STUB, "1", 0.3));
+        assertThat(kinds(all)).contains("next-stage");
+        assertThat(all.get(all.size() - 1).from()).isEqualTo(LocalDate.of(2028, 1, 31));
+    }
+
+    @Test
+    void fruitIsThinnedOnlyWhereMoreIsExpectedThanTheTreeCanFinish() {
+        assertThat(kinds(after(WINTER, true, Operation.remove("2/shoots/up")))).contains("thin-fruit");
+        assertThat(kinds(after(WINTER, false, Operation.remove("2/shoots/up")))).doesNotContain("thin-fruit");
+    }
+
+    @Test
+    void shortSpurringInLeafIsRepeatedWhileThereIsTime() {
+        Operation shortened = Operation.cutAt(OperationKind.SHORT_SPUR, "2/shoots/up", 0.1);
+        assertThat(kinds(after(LocalDate.of(2027, 6, 25), false, shortened))).contains("short-spur-again");
+        assertThat(kinds(after(LocalDate.of(2027, 7, 20), false, shortened))).doesNotContain("short-spur-again");
+        assertThat(kinds(after(WINTER, false, shortened))).doesNotContain("short-spur-again");
+    }
+
+    @Test
+    void nothingDoneAsksForNothing() {
+        assertThat(after(WINTER, false)).isEmpty();
+    }
+}
