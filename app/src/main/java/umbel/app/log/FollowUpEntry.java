@@ -8,7 +8,7 @@ import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
 import umbel.app.orchard.OrchardTree;
-import umbel.work.FollowUps;
+import umbel.season.FollowUps;
 
 /** Something to come back for. */
 @Entity

@@ -24,9 +24,9 @@ import umbel.cut.Operation;
 import umbel.format.FieldError;
 import umbel.knowledge.Knowledge;
 import umbel.plan.Totals;
+import umbel.season.FollowUps;
 import umbel.season.Phenology;
 import umbel.survey.InvalidSurvey;
-import umbel.work.FollowUps;
 
 /**
  * Keeps a visit: what was done, what it came to by the same sums the plan was made with, and what must be come back for. The

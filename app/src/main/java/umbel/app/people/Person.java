@@ -8,7 +8,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Version;
 import java.time.DayOfWeek;
 import java.util.stream.Collectors;
-import umbel.work.CrewMember;
+import umbel.crew.CrewMember;
 
 /** Whoever works on the holding. */
 @Entity

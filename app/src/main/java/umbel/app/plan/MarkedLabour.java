@@ -7,12 +7,12 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 import umbel.app.survey.Readings;
+import umbel.crew.WorkKind;
 import umbel.cut.CutTree;
 import umbel.cut.Effect;
 import umbel.knowledge.Knowledge;
 import umbel.wood.Tree;
 import umbel.work.Tool;
-import umbel.work.WorkKind;
 
 /** How long what is marked on a tree will take, by who may do it. */
 @Component

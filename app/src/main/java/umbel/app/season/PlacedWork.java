@@ -9,8 +9,8 @@ import jakarta.persistence.Table;
 import java.time.LocalDate;
 import umbel.app.orchard.Block;
 import umbel.app.people.Person;
-import umbel.work.Scheduler;
-import umbel.work.WorkKind;
+import umbel.crew.Scheduler;
+import umbel.crew.WorkKind;
 
 /** So much work of a kind in a block on somebody's day. */
 @Entity

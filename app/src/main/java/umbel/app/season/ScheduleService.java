@@ -20,13 +20,13 @@ import umbel.app.http.NotFound;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.people.Person;
 import umbel.app.people.PersonRepository;
+import umbel.crew.BlockWork;
+import umbel.crew.Chunk;
+import umbel.crew.Conflicts;
+import umbel.crew.CrewMember;
+import umbel.crew.CrewSchedule;
+import umbel.crew.Scheduler;
 import umbel.season.DayAdvice;
-import umbel.work.BlockWork;
-import umbel.work.Chunk;
-import umbel.work.Conflicts;
-import umbel.work.CrewMember;
-import umbel.work.CrewSchedule;
-import umbel.work.Scheduler;
 
 /**
  * The crew's schedule: made in the background from what is left to do, kept, checked whenever it is looked at, and changed by

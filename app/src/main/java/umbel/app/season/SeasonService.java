@@ -24,6 +24,7 @@ import umbel.app.people.PersonRepository;
 import umbel.app.plan.MarkedLabour;
 import umbel.app.plan.WorkRepository;
 import umbel.app.survey.SurveyRepository;
+import umbel.crew.WorkKind;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.Species;
 import umbel.knowledge.TrainingSystem;
@@ -35,7 +36,6 @@ import umbel.season.SeasonCalendar;
 import umbel.season.Weather;
 import umbel.survey.SurveyReader;
 import umbel.wood.Units;
-import umbel.work.WorkKind;
 
 /** The season of every block: its dates, its days, the work left in it. */
 @Service

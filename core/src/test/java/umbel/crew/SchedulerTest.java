@@ -1,4 +1,4 @@
-package umbel.work;
+package umbel.crew;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

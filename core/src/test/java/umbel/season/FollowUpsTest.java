@@ -1,4 +1,4 @@
-package umbel.work;
+package umbel.season;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -10,7 +10,6 @@ import umbel.cut.CutTree;
 import umbel.cut.Effect;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
-import umbel.season.Phenology;
 import umbel.survey.Surveys;
 import umbel.wood.Tree;
 

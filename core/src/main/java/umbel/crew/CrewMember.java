@@ -1,4 +1,4 @@
-package umbel.work;
+package umbel.crew;
 
 import java.time.DayOfWeek;
 import java.util.Set;

@@ -1,4 +1,4 @@
-package umbel.work;
+package umbel.crew;
 
 import ai.timefold.solver.core.api.domain.entity.PlanningEntity;
 import ai.timefold.solver.core.api.domain.entity.PlanningPin;

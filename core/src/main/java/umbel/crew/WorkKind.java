@@ -1,4 +1,4 @@
-package umbel.work;
+package umbel.crew;
 
 import java.util.Locale;
 

@@ -1,4 +1,4 @@
-package umbel.work;
+package umbel.season;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -10,7 +10,6 @@ import umbel.cut.Effect;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.knowledge.Trade;
-import umbel.season.Phenology;
 import umbel.wood.Tree;
 
 /** What must be come back for, after what was done to a tree: by the calendar of its own year, not by fixed dates. */

@@ -1,4 +1,4 @@
-package umbel.work;
+package umbel.crew;
 
 import ai.timefold.solver.core.api.solver.Solver;
 import ai.timefold.solver.core.api.solver.SolverFactory;

@@ -1,4 +1,4 @@
-package umbel.work;
+package umbel.crew;
 
 import ai.timefold.solver.core.api.score.buildin.hardmediumsoftlong.HardMediumSoftLongScore;
 import ai.timefold.solver.core.api.score.stream.Constraint;

@@ -1,4 +1,4 @@
-package umbel.work;
+package umbel.crew;
 
 import ai.timefold.solver.core.api.domain.solution.PlanningEntityCollectionProperty;
 import ai.timefold.solver.core.api.domain.solution.PlanningScore;
