@@ -3,6 +3,7 @@ import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
 /** The frame round every page: the name, the way about, and which tree one is at. */
 export function App() {
   const { id } = useParams();
+  const inTheField = useLocation().pathname.startsWith('/field/');
   const atTree = useLocation().pathname.startsWith('/trees/');
   const here = (to: string, words: string) => (
     <NavLink
@@ -15,6 +16,13 @@ export function App() {
       {words}
     </NavLink>
   );
+  if (inTheField) {
+    return (
+      <main className="h-full overflow-auto">
+        <Outlet />
+      </main>
+    );
+  }
   return (
     <div className="flex h-full flex-col">
       <header className="no-print flex items-center gap-7 border-b border-line bg-paper px-5 max-sm:gap-4 max-sm:px-3">

@@ -3,9 +3,12 @@ import '@fontsource-variable/bricolage-grotesque';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { createBrowserRouter, RouterProvider } from 'react-router';
+import { createBrowserRouter, Navigate, RouterProvider, useParams } from 'react-router';
 import { App } from './App';
 import { BlockPage } from './block/BlockPage';
+import { FieldBlockPage } from './field/FieldBlockPage';
+import { FieldTreePage } from './field/FieldTreePage';
+import { keepForNoSignal } from './field/keepForNoSignal';
 import { GuidePage } from './guide/GuidePage';
 import { HoldingPage } from './holding/HoldingPage';
 import './index.css';
@@ -23,6 +26,11 @@ const queries = new QueryClient({
   defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false, staleTime: 10_000 } },
 });
 
+/** Where a tree's tag leads: its work. */
+function Tag() {
+  return <Navigate replace to={`/field/trees/${useParams()['id'] ?? ''}`} />;
+}
+
 const router = createBrowserRouter([
   {
     element: <App />,
@@ -35,6 +43,9 @@ const router = createBrowserRouter([
       { path: 'blocks/:id', element: <BlockPage /> },
       { path: 'season', element: <SeasonPage /> },
       { path: 'season/crew', element: <SchedulePage /> },
+      { path: 't/:id', element: <Tag /> },
+      { path: 'field/blocks/:id', element: <FieldBlockPage /> },
+      { path: 'field/trees/:id', element: <FieldTreePage /> },
       { path: 'compare', element: <ComparePage /> },
       { path: 'guide', element: <GuidePage /> },
       { path: 'trees/:id/sheet', element: <SheetPage /> },
@@ -43,6 +54,8 @@ const router = createBrowserRouter([
     ],
   },
 ]);
+
+keepForNoSignal();
 
 const root = document.getElementById('root');
 if (root) {

@@ -43,6 +43,9 @@ export type PlacedBlock = Schemas['PlacedBlock'];
 export type SchedulePage = Schemas['SchedulePage'];
 export type PlacedLine = Schemas['PlacedLine'];
 export type CrewLine = Schemas['CrewLine'];
+export type FieldSheet = Schemas['FieldSheet'];
+export type FieldStep = Schemas['FieldStep'];
+export type FollowUpLine = Schemas['FollowUpLine'];
 export type Knowledge = Schemas['KnownThings'];
 
 /** A field the server found wrong, by its path in what was sent. */

@@ -82,6 +82,21 @@ public final class RunningUmbel implements ParameterResolver {
         return send(HttpRequest.newBuilder(URI.create(url + path)).GET().build());
     }
 
+    /** What a file download holds. */
+    public byte[] bytes(String path) {
+        try {
+            return http.send(
+                            HttpRequest.newBuilder(URI.create(url + path)).GET().build(),
+                            HttpResponse.BodyHandlers.ofByteArray())
+                    .body();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
     public Answer post(String path, String body) {
         return send("POST", path, body, "application/json");
     }

@@ -48,7 +48,7 @@ class RecordController {
      *
      * @param mark what was planned
      * @param title in words
-     * @param outcome as-planned, changed, skipped, or added at the tree
+     * @param outcome as-planned, changed, skipped, added at the tree, or left for whoever comes next
      * @param reason why it was changed, skipped or added
      */
     public record DoneStep(

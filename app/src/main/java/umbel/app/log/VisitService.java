@@ -36,7 +36,7 @@ import umbel.survey.InvalidSurvey;
 class VisitService {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
-    private static final List<String> OUTCOMES = List.of("as-planned", "changed", "skipped", "added");
+    private static final List<String> OUTCOMES = List.of("as-planned", "changed", "skipped", "added", "left");
 
     private final RecordRepository records;
     private final TreeRepository trees;
@@ -102,8 +102,14 @@ class VisitService {
                         did == null ? null : JSON.writeValueAsString(did.outcome()),
                         entry.tools() == null ? "" : entry.tools().strip(),
                         entry.clientId()));
-        if (corrected == null) {
+        List<Mark> left = entry.steps().stream()
+                .filter(step -> step.outcome().equals("left"))
+                .map(RecordController.DoneStep::mark)
+                .toList();
+        if (corrected == null && left.isEmpty()) {
             plans.clear(treeId);
+        } else if (corrected == null) {
+            plans.leave(treeId, left);
         } else {
             followUps.deleteByRecordIdAndDoneOnIsNull(corrected.id());
         }

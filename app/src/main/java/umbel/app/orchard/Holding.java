@@ -5,6 +5,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
+import umbel.cut.SafetyLimits;
 
 /** A farm or garden: where its trees stand. */
 @Entity
@@ -19,6 +20,15 @@ public class Holding {
 
     @Column(name = "elevation_m")
     private double elevationM;
+
+    @Column(name = "limit_diameter_mm")
+    private Double limitDiameterMm;
+
+    @Column(name = "limit_mass_kg")
+    private Double limitMassKg;
+
+    @Column(name = "limit_height_m")
+    private Double limitHeightM;
 
     protected Holding() {}
 
@@ -42,5 +52,17 @@ public class Holding {
 
     public double elevationM() {
         return elevationM;
+    }
+
+    /** What its own people may not do; null sets no limit. */
+    public SafetyLimits limits(boolean nearPowerLines) {
+        return new SafetyLimits(limitDiameterMm, limitMassKg, limitHeightM, nearPowerLines);
+    }
+
+    /** Sets what its own people may not do. */
+    public void limit(Double diameterMm, Double massKg, Double heightM) {
+        limitDiameterMm = diameterMm;
+        limitMassKg = massKg;
+        limitHeightM = heightM;
     }
 }

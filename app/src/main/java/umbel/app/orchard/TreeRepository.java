@@ -10,4 +10,6 @@ public interface TreeRepository extends JpaRepository<OrchardTree, Long> {
     List<OrchardTree> findAllByOrderByBlockIdAscRowNoAscPlaceNoAsc();
 
     Optional<OrchardTree> findByBlockIdAndRowNoAndPlaceNo(Long blockId, int rowNo, int placeNo);
+
+    List<OrchardTree> findByBlockIdOrderByRowNoAscPlaceNoAsc(Long blockId);
 }

@@ -248,6 +248,37 @@ public class PlanService {
         return newest(treeId).id();
     }
 
+    /** What is marked on a tree's newest survey, in the order of work; empty where nothing is. */
+    @Transactional(readOnly = true)
+    public List<Operation> markedInOrder(long treeId) {
+        SurveyEntry survey = newest(treeId);
+        Decisions decisions = standing(treeId, survey).decisions();
+        if (decisions.marks().isEmpty()) {
+            return List.of();
+        }
+        Readings.ReadTree read = read(survey, decisions);
+        Wish wish = assessor.wish(
+                request(read, decisions), read.tree(), operations(decisions), new HashSet<>(decisions.refused()));
+        return Planner.marked(read.tree(), read.reading(), wish).steps().stream()
+                .map(step -> step.operation())
+                .toList();
+    }
+
+    /** Leaves only these of a tree's marks, as after part of the work was done. */
+    @Transactional
+    public void leave(long treeId, List<Mark> marks) {
+        Work work = works.findByTreeId(treeId).orElse(null);
+        if (work == null) {
+            return;
+        }
+        Decisions all = JSON.readValue(work.document(), Decisions.class);
+        work.decide(
+                work.survey(),
+                JSON.writeValueAsString(
+                        new Decisions(marks, all.refused(), all.school(), all.goals(), all.hold(), all.schoolLines())));
+        works.saveAndFlush(work);
+    }
+
     /** The newest survey of a tree as it was read under what is decided on it. */
     @Transactional(readOnly = true)
     public Readings.ReadTree standing(long treeId) {
@@ -394,16 +425,21 @@ public class PlanService {
 
     /** Where an operation's flag is tied: the cut, or the middle of a group or bend. */
     private static double[] flag(CutTree cut, Operation operation) {
+        Vec place = flagAt(cut, operation);
+        return new double[] {Units.round(place.x(), 3), Units.round(place.y(), 3), Units.round(place.z(), 3)};
+    }
+
+    /** Where an operation's flag is tied, metres from the trunk's foot. */
+    public static Vec flagAt(CutTree cut, Operation operation) {
         List<Axis> targets = Target.of(cut.found(), operation);
         if (targets.isEmpty()) {
-            return new double[] {0, 0, 0};
+            return new Vec(0, 0, 0);
         }
         Axis first = targets.get(targets.size() / 2);
         double at = Double.isNaN(operation.toAngle())
                 ? Math.max(operation.at(), Math.min(0.12, first.length() / 2))
                 : first.length() / 3;
-        var place = first.course().at(at);
-        return new double[] {Units.round(place.x(), 3), Units.round(place.y(), 3), Units.round(place.z(), 3)};
+        return first.course().at(at);
     }
 
     private static List<TreeAnswers.LimbLine> limbs(Readings.ReadTree read) {

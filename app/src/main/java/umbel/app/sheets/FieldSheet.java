@@ -1,0 +1,49 @@
+package umbel.app.sheets;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import umbel.assess.Mark;
+
+/**
+ * One tree's work as a pruner takes it to the row, in every language there is, so that it can be kept where there is no signal.
+ *
+ * @param words fixed words by language
+ * @param south the tree from the south with its numbered cuts, as SVG
+ */
+public record FieldSheet(
+        long treeId,
+        String label,
+        long blockId,
+        String block,
+        int row,
+        int place,
+        String kind,
+        LocalDate surveyedOn,
+        double minutes,
+        double ladderMinutes,
+        double sawMinutes,
+        List<FieldStep> steps,
+        Map<String, List<String>> cautions,
+        Map<String, Map<String, String>> words,
+        String south,
+        String east) {
+
+    /**
+     * One step.
+     *
+     * @param title by language
+     * @param where height and what falls, by language
+     * @param warnings words in capitals that stop or slow a hand, by language
+     * @param stop whether the holding leaves it to a qualified person
+     */
+    public record FieldStep(
+            int number,
+            Mark mark,
+            Map<String, String> title,
+            Map<String, String> where,
+            Map<String, List<String>> warnings,
+            Map<String, String> tool,
+            boolean stop,
+            double minutes) {}
+}

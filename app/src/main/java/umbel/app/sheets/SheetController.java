@@ -1,0 +1,101 @@
+package umbel.app.sheets;
+
+import jakarta.validation.constraints.Pattern;
+import java.util.List;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+import umbel.app.http.NotFound;
+import umbel.app.orchard.Block;
+import umbel.app.orchard.BlockRepository;
+import umbel.app.orchard.OrchardTree;
+import umbel.app.orchard.TreeRepository;
+
+/** The work as it is taken to the row: on paper, on a phone, and the tags that lead to it. */
+@RestController
+@RequestMapping("/api")
+class SheetController {
+
+    private static final String LANGUAGE = "en|es";
+
+    private final SheetService sheets;
+    private final SheetPdf pdf;
+    private final TreeRepository trees;
+    private final BlockRepository blocks;
+
+    SheetController(SheetService sheets, SheetPdf pdf, TreeRepository trees, BlockRepository blocks) {
+        this.sheets = sheets;
+        this.pdf = pdf;
+        this.trees = trees;
+        this.blocks = blocks;
+    }
+
+    /** A tree's work for the phone. */
+    @GetMapping("/field/trees/{id}")
+    FieldSheet sheet(@PathVariable long id) {
+        return sheets.of(id);
+    }
+
+    /** The work of a block or of one row of it, in walking order, for the phone. */
+    @GetMapping("/field/blocks/{id}")
+    List<FieldSheet> sheets(@PathVariable long id, @RequestParam(required = false) Integer row) {
+        block(id);
+        return sheets.ofBlock(id, row);
+    }
+
+    /** A tree's sheet as PDF. */
+    @GetMapping(value = "/trees/{id}/sheet.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> pdf(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "en") @Pattern(regexp = LANGUAGE, message = "en or es.") String lang) {
+        FieldSheet sheet = sheets.of(id);
+        return file(sheet.label() + ".pdf", pdf.sheets(List.of(sheet), lang, sheet.label()));
+    }
+
+    /** The sheets of a block or a row as PDF, a page a tree. */
+    @GetMapping(value = "/blocks/{id}/sheets.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> pdf(
+            @PathVariable long id,
+            @RequestParam(required = false) Integer row,
+            @RequestParam(defaultValue = "en") @Pattern(regexp = LANGUAGE, message = "en or es.") String lang) {
+        String name = block(id).name() + (row == null ? "" : " " + row);
+        return file(name + ".pdf", pdf.sheets(sheets.ofBlock(id, row), lang, name));
+    }
+
+    /** Labels for a block's trees, each with the code that opens its sheet. */
+    @GetMapping(value = "/blocks/{id}/labels.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    @Transactional(readOnly = true)
+    public ResponseEntity<byte[]> labels(@PathVariable long id) {
+        Block block = block(id);
+        String here = ServletUriComponentsBuilder.fromCurrentContextPath().toUriString();
+        List<SheetPdf.Label> labels = trees.findByBlockIdOrderByRowNoAscPlaceNoAsc(id).stream()
+                .map(tree -> new SheetPdf.Label(
+                        tree.rowNo() + "-" + tree.placeNo(), block.name(), TagCode.svg(tag(here, tree), 110)))
+                .toList();
+        return file(block.name() + " labels.pdf", pdf.labels(labels));
+    }
+
+    private static String tag(String here, OrchardTree tree) {
+        return here + "/t/" + tree.id();
+    }
+
+    private Block block(long id) {
+        return blocks.findById(id).orElseThrow(() -> new NotFound("block", id));
+    }
+
+    private static ResponseEntity<byte[]> file(String name, byte[] content) {
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.inline().filename(name).build().toString())
+                .body(content);
+    }
+}

@@ -1,0 +1,241 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { answer, api, type FieldSheet, type RecordEntry } from '../api/client';
+import { Failed, Loading } from '../ui/States';
+import { LanguageChoice } from './LanguageChoice';
+import { StepCard } from './StepCard';
+import { SyncNote } from './SyncNote';
+import { finishVisit, keepVisit, openVisit, type OpenVisit } from './visits';
+import { fieldWords } from './words';
+
+/** One tree at arm's length: its drawing, its steps to tick, and what else was done. */
+export function FieldTreePage() {
+  const id = Number(useParams()['id']);
+  const sheet = useQuery({
+    queryKey: ['field-tree', id],
+    networkMode: 'always',
+    queryFn: () => answer(api.GET('/api/field/trees/{id}', { params: { path: { id } } })),
+  });
+  if (sheet.isPending) return <Loading what="…" />;
+  if (sheet.isError) return <Failed error={sheet.error} retry={() => void sheet.refetch()} />;
+  return <Visit key={id} sheet={sheet.data} />;
+}
+
+function Visit({ sheet }: { sheet: FieldSheet }) {
+  const [visit, setVisit] = useState(() => openVisit(sheet.treeId));
+  const [saved, setSaved] = useState(false);
+  const [side, setSide] = useState<'south' | 'east'>('south');
+  const words = fieldWords(visit.language);
+  const change = (part: Partial<OpenVisit>) => {
+    const next = { ...visit, ...part };
+    setVisit(next);
+    keepVisit(sheet.treeId, next);
+  };
+  const left = sheet.steps.filter((step) => !visit.steps[step.number]).length;
+  const end = () => {
+    finishVisit(sheet.treeId, sheet.label, entryOf(sheet, visit));
+    setSaved(true);
+    window.dispatchEvent(new Event('umbel-visit'));
+  };
+  if (saved) {
+    return (
+      <div className="mx-auto max-w-[640px] px-4 py-6 text-[20px]">
+        <SyncNote language={visit.language} />
+        <p role="status" className="mt-3 text-moss">
+          {sheet.label}: {words.saved}
+        </p>
+        <Link
+          to={`/field/blocks/${sheet.blockId}?row=${sheet.row}`}
+          className="mt-4 inline-grid min-h-14 place-items-center rounded-md bg-ink px-6 font-semibold text-paper"
+        >
+          {words.next}
+        </Link>
+      </div>
+    );
+  }
+  return (
+    <div lang={visit.language} className="mx-auto max-w-[640px] px-4 py-3 text-[18px]">
+      <div className="flex items-center justify-between gap-3">
+        <Link
+          to={`/field/blocks/${sheet.blockId}?row=${sheet.row}`}
+          className="min-h-11 content-center underline underline-offset-4"
+        >
+          {words.back}
+        </Link>
+        <LanguageChoice
+          language={visit.language}
+          choose={(language) => {
+            change({ language });
+          }}
+        />
+      </div>
+      <h1 className="text-[28px] font-bold">{sheet.label}</h1>
+      <p className="text-[16px] text-muted">
+        {sheet.kind} · {Math.round(sheet.minutes)} min
+        {sheet.ladderMinutes >= 0.5 && `, ${Math.round(sheet.ladderMinutes)} ${words.ladder}`}
+        {sheet.sawMinutes >= 0.5 && `, ${Math.round(sheet.sawMinutes)} ${words.saw}`}
+      </p>
+      <SyncNote language={visit.language} />
+      {sheet.steps.length === 0 ? (
+        <p className="mt-4">{words.nothing}</p>
+      ) : (
+        <>
+          <button
+            type="button"
+            aria-label={words.wide}
+            onClick={() => {
+              setSide(side === 'south' ? 'east' : 'south');
+            }}
+            className="mt-2 block w-full rounded-md bg-white [&_svg]:h-auto [&_svg]:w-full"
+          >
+            <img
+              alt=""
+              className="mx-auto max-h-[360px] w-full"
+              src={`data:image/svg+xml;utf8,${encodeURIComponent(sheet[side])}`}
+            />
+            <span className="block pb-1 text-[14px] text-[#333]">{sheet.words[visit.language]?.[side]}</span>
+          </button>
+          <ol className="mt-3">
+            {sheet.steps.map((step) => (
+              <StepCard
+                key={step.number}
+                step={step}
+                language={visit.language}
+                state={visit.steps[step.number]}
+                set={(state) => {
+                  const steps = { ...visit.steps };
+                  if (state) steps[step.number] = state;
+                  else Reflect.deleteProperty(steps, step.number);
+                  change({ steps });
+                }}
+              />
+            ))}
+          </ol>
+          <details className="mt-3 border-b border-line pb-2">
+            <summary className="min-h-11 content-center font-semibold">{words.heed}</summary>
+            <ul className="list-disc pl-5 text-[16px]">
+              {(sheet.cautions[visit.language] ?? []).map((one) => (
+                <li key={one}>{one}</li>
+              ))}
+            </ul>
+          </details>
+          <AddCut
+            words={words}
+            added={visit.added}
+            add={(cut) => {
+              change({ added: [...visit.added, cut] });
+            }}
+          />
+          <label className="mt-3 block">
+            {words.note}
+            <textarea
+              rows={2}
+              value={visit.note}
+              onChange={(event) => {
+                change({ note: event.target.value });
+              }}
+              className="mt-1 w-full rounded-md border border-muted/50 bg-paper p-2"
+            />
+          </label>
+          <label className="mt-2 block">
+            {words.who}
+            <input
+              value={visit.who}
+              onChange={(event) => {
+                change({ who: event.target.value });
+              }}
+              className="mt-1 min-h-12 w-full rounded-md border border-muted/50 bg-paper px-2"
+            />
+          </label>
+          <div className="sticky bottom-0 -mx-4 mt-4 border-t border-line bg-paper px-4 py-3">
+            {left > 0 && <p className="pb-2 text-[16px] text-muted">{words.left(left)}</p>}
+            <button
+              type="button"
+              disabled={visit.who.trim() === '' || left === sheet.steps.length}
+              onClick={end}
+              className="min-h-14 w-full rounded-md bg-ink text-[20px] font-bold text-paper disabled:opacity-45"
+            >
+              {left === 0 ? words.finish : words.handOver}
+            </button>
+          </div>
+        </>
+      )}
+    </div>
+  );
+}
+
+function AddCut({
+  words,
+  added,
+  add,
+}: {
+  words: ReturnType<typeof fieldWords>;
+  added: OpenVisit['added'];
+  add: (cut: { limb: string; reason: string }) => void;
+}) {
+  const [text, setText] = useState('');
+  return (
+    <details className="border-b border-line pb-2">
+      <summary className="min-h-11 content-center font-semibold">
+        {words.add}
+        {added.length > 0 ? ` (${added.length})` : ''}
+      </summary>
+      <ul>
+        {added.map((one) => (
+          <li key={one.reason}>{one.reason}</li>
+        ))}
+      </ul>
+      <div className="flex gap-2">
+        <input
+          aria-label={words.addWhat}
+          placeholder={words.addWhat}
+          value={text}
+          onChange={(event) => {
+            setText(event.target.value);
+          }}
+          className="min-h-12 min-w-0 flex-1 rounded-md border border-muted/50 bg-paper px-2"
+        />
+        <button
+          type="button"
+          aria-label={words.add}
+          disabled={text.trim() === ''}
+          onClick={() => {
+            add({ limb: /\d+/.exec(text)?.[0] ?? 'trunk', reason: text.trim() });
+            setText('');
+          }}
+          className="min-h-12 min-w-12 rounded-md border border-ink text-[22px] font-bold disabled:opacity-45"
+        >
+          +
+        </button>
+      </div>
+    </details>
+  );
+}
+
+/** The visit as it is recorded: every step with how it went, what was left stays marked. */
+function entryOf(sheet: FieldSheet, visit: OpenVisit): RecordEntry {
+  const minutes = Math.min(600, Math.max(0.5, (Date.now() - Date.parse(visit.began)) / 60_000));
+  return {
+    clientId: visit.id,
+    doneOn: new Date().toLocaleDateString('sv-SE'),
+    who: visit.who.trim(),
+    minutes: Math.round(minutes * 10) / 10,
+    note: visit.note,
+    tools: '',
+    steps: [
+      ...sheet.steps.map((step) => ({
+        mark: step.mark,
+        title: step.title['en'] ?? '',
+        outcome: visit.steps[step.number]?.outcome ?? 'left',
+        reason: visit.steps[step.number]?.reason ?? '',
+      })),
+      ...visit.added.map((one) => ({
+        mark: { operation: 'watch', limb: one.limb },
+        title: one.reason.slice(0, 200),
+        outcome: 'added',
+        reason: one.reason,
+      })),
+    ],
+  };
+}
