@@ -60,7 +60,7 @@ export function FieldBlockPage() {
                 {sheet.steps.length > 1 ? ` +${sheet.steps.length - 1}` : ''}
               </span>
               <span className="text-right text-[15px] text-muted">
-                {Math.round(sheet.minutes)} min
+                {Math.max(1, Math.round(sheet.minutes))} min
                 {sheet.ladderMinutes >= 0.5 && (
                   <span className="block">
                     {Math.round(sheet.ladderMinutes)} {words.ladder}

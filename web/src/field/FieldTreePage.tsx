@@ -72,7 +72,7 @@ function Visit({ sheet }: { sheet: FieldSheet }) {
       </div>
       <h1 className="text-[28px] font-bold">{sheet.label}</h1>
       <p className="text-[16px] text-muted">
-        {sheet.kind} · {Math.round(sheet.minutes)} min
+        {sheet.kind} · {Math.max(1, Math.round(sheet.minutes))} min
         {sheet.ladderMinutes >= 0.5 && `, ${Math.round(sheet.ladderMinutes)} ${words.ladder}`}
         {sheet.sawMinutes >= 0.5 && `, ${Math.round(sheet.sawMinutes)} ${words.saw}`}
       </p>

@@ -76,27 +76,60 @@ public final class SheetSvg {
         boolean shoot = axis.kind() == AxisKind.SHOOT;
         boolean touched = cut.takenBy(axis) >= 0;
         double kept = touched ? cut.kept(axis) : axis.length();
-        double width = Math.max((shoot ? 0.5 : 1) * unit, Units.toCm(axis.baseDiameter()) * 0.9);
+        double least = (shoot ? 0.5 : 1) * unit;
         if (kept > 1e-6) {
-            path(out, axis, 0, kept, from, width, shoot ? "#777" : "#000", "");
+            path(out, axis, 0, kept, from, least, shoot ? "#777" : "#000", "");
         }
         if (kept < axis.length() - 1e-6) {
             String broken = String.format(Locale.ROOT, "%.1f %.1f", 5 * unit, 4 * unit);
-            path(out, axis, kept, axis.length(), from, Math.max(unit * 0.8, width * 0.6), "#000", broken);
+            path(out, axis, kept, axis.length(), from, 0.8 * unit, "#000", broken);
         }
     }
 
+    /** Part of a stem; thick ones in pieces, each as wide as the stem is there. */
     private static void path(
             StringBuilder out,
             Axis axis,
             double start,
             double end,
             double from,
+            double least,
+            String ink,
+            String dash) {
+        int steps = Math.max(1, (int) Math.ceil((end - start) / 0.12));
+        boolean tapers = dash.isEmpty() && Units.toCm(axis.baseDiameter()) > 2 * least;
+        if (!tapers) {
+            piece(
+                    out,
+                    axis,
+                    start,
+                    end,
+                    steps,
+                    from,
+                    Math.max(least, Units.toCm(axis.baseDiameter()) * 0.6),
+                    ink,
+                    dash);
+            return;
+        }
+        for (int i = 0; i < steps; i++) {
+            double here = start + (end - start) * i / steps;
+            double next = start + (end - start) * (i + 1) / steps;
+            double width = Math.max(least, Units.toCm(axis.diameterAt((here + next) / 2)));
+            piece(out, axis, here, next, 1, from, width, ink, dash);
+        }
+    }
+
+    private static void piece(
+            StringBuilder out,
+            Axis axis,
+            double start,
+            double end,
+            int steps,
+            double from,
             double width,
             String ink,
             String dash) {
         out.append("<path fill=\"none\" d=\"");
-        int steps = Math.max(1, (int) Math.ceil((end - start) / 0.12));
         for (int i = 0; i <= steps; i++) {
             Vec at = axis.course().at(start + (end - start) * i / steps);
             out.append(String.format(

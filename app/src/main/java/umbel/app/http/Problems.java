@@ -39,7 +39,8 @@ public class Problems {
      */
     public record Problem(String type, String title, int status, String detail, List<FieldError> errors) {}
 
-    static void write(HttpServletResponse response, int status, String title, String detail) throws IOException {
+    /** Writes a problem where no controller could. */
+    public static void write(HttpServletResponse response, int status, String title, String detail) throws IOException {
         response.setStatus(status);
         response.setContentType("application/problem+json");
         response.setCharacterEncoding("UTF-8");
@@ -52,6 +53,11 @@ public class Problems {
         problem.setTitle(title);
         problem.setProperty("errors", errors);
         return problem;
+    }
+
+    @ExceptionHandler
+    ProblemDetail refused(Refused e) {
+        return problem(e.status(), e.title(), e.getMessage(), List.of());
     }
 
     @ExceptionHandler

@@ -7,6 +7,8 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Version;
 import java.time.DayOfWeek;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.stream.Collectors;
 import umbel.crew.CrewMember;
 
@@ -28,6 +30,12 @@ public class Person {
     private boolean ladder;
     private String weekdays = "12345";
     private boolean active = true;
+
+    private String login;
+    private String passwordHash;
+    private String role = Role.PRUNER.word();
+    private int failures;
+    private Instant lockedUntil;
 
     @Version
     private long version;
@@ -96,6 +104,49 @@ public class Person {
         ladder = ladders;
         weekdays = days;
         active = isActive;
+    }
+
+    /** What they sign in with; null for those who never do. */
+    public String login() {
+        return login;
+    }
+
+    String passwordHash() {
+        return passwordHash;
+    }
+
+    /** What they may do. */
+    public Role role() {
+        return Role.of(role);
+    }
+
+    /** Lets them sign in; a null password leaves the one they have. */
+    void account(String newLogin, String newHash, Role newRole) {
+        login = newLogin;
+        role = newRole.word();
+        if (newHash != null) {
+            passwordHash = newHash;
+            failures = 0;
+            lockedUntil = null;
+        }
+    }
+
+    boolean locked(Instant now) {
+        return lockedUntil != null && now.isBefore(lockedUntil);
+    }
+
+    /** A wrong password: after some of them nobody signs in with this login for a while. */
+    void failed(Instant now, int most, Duration pause) {
+        failures++;
+        if (failures >= most) {
+            lockedUntil = now.plus(pause);
+            failures = 0;
+        }
+    }
+
+    void signedIn() {
+        failures = 0;
+        lockedUntil = null;
     }
 
     /** As the schedule sees them. */

@@ -1,6 +1,7 @@
 package umbel.app.people;
 
 import java.util.List;
+import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 /** Everybody who works or worked here. */
@@ -9,4 +10,10 @@ public interface PersonRepository extends JpaRepository<Person, Long> {
     List<Person> findAllByOrderByNameAsc();
 
     List<Person> findByActiveTrueOrderByNameAsc();
+
+    Optional<Person> findByLogin(String login);
+
+    boolean existsByLoginIsNotNull();
+
+    long countByRoleAndActiveTrueAndLoginIsNotNull(String role);
 }

@@ -2,6 +2,7 @@ package umbel.app.sheets;
 
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
+import com.openhtmltopdf.util.XRLog;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -19,6 +20,7 @@ class SheetPdf {
     private final TemplateEngine templates = new TemplateEngine();
 
     SheetPdf() {
+        XRLog.setLoggingEnabled(false);
         ClassLoaderTemplateResolver here = new ClassLoaderTemplateResolver();
         here.setPrefix("sheets/");
         here.setSuffix(".html");

@@ -37,8 +37,7 @@ import umbel.work.Tool;
 @Service
 class SheetService {
 
-    private static final List<String> FIXED =
-            List.of("done", "who", "time", "note", "heed", "order", "south", "east", "local");
+    private static final List<String> FIXED = List.of("who", "time", "note", "heed", "south", "east");
 
     private final TreeRepository trees;
     private final WorkRepository works;
@@ -81,7 +80,7 @@ class SheetService {
         Set<Caution> heed = new LinkedHashSet<>();
         double ladder = 0;
         double saw = 0;
-        double all = 0;
+        double all = operations.isEmpty() ? 0 : tree.setting().system().work().lookMinutes();
         for (int i = 0; i < operations.size(); i++) {
             Operation operation = operations.get(i);
             Effect effect = effects.get(i);

@@ -1,0 +1,169 @@
+package umbel.app.people;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Pattern;
+import jakarta.validation.constraints.Size;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Base64;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import umbel.app.http.NotFound;
+import umbel.app.http.Refused;
+
+/** The grower's own room: who may sign in, which programs may ask, and who changed what. */
+@RestController
+@RequestMapping("/api")
+class AccountController {
+
+    private static final int KEY_BYTES = 24;
+
+    private final PersonRepository people;
+    private final AccessKeyRepository keys;
+    private final AuditRepository trail;
+    private final PasswordEncoder passwords;
+    private final Clock clock;
+    private final SecureRandom random = new SecureRandom();
+
+    AccountController(
+            PersonRepository people,
+            AccessKeyRepository keys,
+            AuditRepository trail,
+            PasswordEncoder passwords,
+            Clock clock) {
+        this.people = people;
+        this.keys = keys;
+        this.trail = trail;
+        this.passwords = passwords;
+        this.clock = clock;
+    }
+
+    /** An account as it is to be; an empty password leaves the one there is. */
+    public record AccountEntry(
+            @NotBlank(message = "Choose a login.") @Size(max = 60, message = "At most 60 characters.")
+            String login,
+
+            @Pattern(regexp = "grower|foreman|pruner|adviser", message = "grower, foreman, pruner or adviser.")
+            String role,
+
+            @Pattern(regexp = "|.{10,200}", message = "A password has at least 10 characters.")
+            String password) {}
+
+    /** Somebody and their account; login is empty for those who do not sign in. */
+    public record AccountLine(long personId, String name, String login, String role, boolean active) {}
+
+    /** A new key's name. */
+    public record NewKey(
+            @NotBlank(message = "Say what the key is for.") @Size(max = 120, message = "At most 120 characters.")
+            String name) {}
+
+    /** A key; the secret itself is told once, when it is made. */
+    public record KeyLine(
+            long id, String name, String madeBy, Instant madeAt, Instant lastUsed, boolean revoked, String secret) {}
+
+    /** One change. */
+    public record AuditEntry(long id, Instant at, String who, String method, String path, int status) {}
+
+    /** Everybody with what they may do. */
+    @GetMapping("/accounts")
+    @Transactional(readOnly = true)
+    List<AccountLine> accounts() {
+        return people.findAllByOrderByNameAsc().stream()
+                .map(AccountController::line)
+                .toList();
+    }
+
+    /** Gives somebody an account, or changes it. There is always one grower left. */
+    @PutMapping("/accounts/{personId}")
+    @Transactional
+    AccountLine account(@PathVariable long personId, @RequestBody @Valid AccountEntry entry) {
+        Person person = people.findById(personId).orElseThrow(() -> new NotFound("person", personId));
+        Role role = Role.of(entry.role());
+        boolean lastGrower = person.login() != null
+                && person.role() == Role.GROWER
+                && role != Role.GROWER
+                && people.countByRoleAndActiveTrueAndLoginIsNotNull(Role.GROWER.word()) <= 1;
+        if (lastGrower) {
+            throw new Refused(HttpStatus.CONFLICT, "The last grower", "Make somebody else grower first.");
+        }
+        people.findByLogin(entry.login().strip())
+                .filter(other -> !other.id().equals(personId))
+                .ifPresent(other -> {
+                    throw new Refused(
+                            HttpStatus.CONFLICT, "Login taken", other.name() + " signs in with that already.");
+                });
+        String password = entry.password() == null ? "" : entry.password();
+        if (person.passwordHash() == null && password.isEmpty()) {
+            throw new Refused(HttpStatus.BAD_REQUEST, "A password is needed", "A new account needs a password.");
+        }
+        person.account(entry.login().strip(), password.isEmpty() ? null : passwords.encode(password), role);
+        return line(people.saveAndFlush(person));
+    }
+
+    /** The keys there are. */
+    @GetMapping("/keys")
+    @Transactional(readOnly = true)
+    List<KeyLine> keys() {
+        return keys.findAllByOrderByIdAsc().stream().map(key -> line(key, "")).toList();
+    }
+
+    /** Makes a key. */
+    @PostMapping("/keys")
+    @Transactional
+    @ResponseStatus(HttpStatus.CREATED)
+    KeyLine make(@RequestBody @Valid NewKey asked) {
+        byte[] bytes = new byte[KEY_BYTES];
+        random.nextBytes(bytes);
+        String secret = "umbel_" + Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        String by = SecurityContextHolder.getContext().getAuthentication().getName();
+        AccessKey key =
+                keys.saveAndFlush(new AccessKey(asked.name().strip(), KeyFilter.hash(secret), by, clock.instant()));
+        return line(key, secret);
+    }
+
+    /** Makes a key worthless. */
+    @DeleteMapping("/keys/{id}")
+    @Transactional
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void revoke(@PathVariable long id) {
+        AccessKey key = keys.findById(id).orElseThrow(() -> new NotFound("key", id));
+        key.revoke();
+        keys.save(key);
+    }
+
+    /** The newest changes. */
+    @GetMapping("/audit")
+    @Transactional(readOnly = true)
+    List<AuditEntry> trail() {
+        return trail.findTop200ByOrderByIdDesc().stream()
+                .map(one -> new AuditEntry(one.id(), one.at(), one.who(), one.method(), one.path(), one.status()))
+                .toList();
+    }
+
+    private static AccountLine line(Person person) {
+        return new AccountLine(
+                person.id(),
+                person.name(),
+                person.login() == null ? "" : person.login(),
+                person.role().word(),
+                person.active());
+    }
+
+    private static KeyLine line(AccessKey key, String secret) {
+        return new KeyLine(key.id(), key.name(), key.madeBy(), key.madeAt(), key.lastUsed(), key.revoked(), secret);
+    }
+}

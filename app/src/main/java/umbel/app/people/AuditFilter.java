@@ -1,0 +1,56 @@
+package umbel.app.people;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.Clock;
+import java.util.Set;
+import java.util.regex.Pattern;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/** Writes down every change that was let through: who asked for it and what came of it. Questions are not written down. */
+@Component
+class AuditFilter extends OncePerRequestFilter {
+
+    private static final Set<String> CHANGING = Set.of("POST", "PUT", "DELETE");
+    private static final Pattern ASKING = Pattern.compile(
+            "/api/(assess|survey/preview|blocks/\\d+/(reading|surveys/preview)|readings/\\d+|trees/\\d+/(limbs/.*|marks|plans|schools|sheet|years.*))");
+    private static final int LONGEST_PATH = 300;
+
+    private final AuditRepository trail;
+    private final Clock clock;
+
+    AuditFilter(AuditRepository trail, Clock clock) {
+        this.trail = trail;
+        this.clock = clock;
+    }
+
+    @Override
+    protected boolean shouldNotFilter(HttpServletRequest request) {
+        String path = request.getRequestURI();
+        return !CHANGING.contains(request.getMethod())
+                || !path.startsWith("/api/")
+                || ASKING.matcher(path).matches();
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        Authentication before = SecurityContextHolder.getContext().getAuthentication();
+        chain.doFilter(request, response);
+        Authentication after = SecurityContextHolder.getContext().getAuthentication();
+        Authentication who = after == null ? before : after;
+        String path = request.getRequestURI();
+        trail.save(new AuditLine(
+                clock.instant(),
+                who == null ? "nobody" : who.getName(),
+                request.getMethod(),
+                path.substring(0, Math.min(LONGEST_PATH, path.length())),
+                response.getStatus()));
+    }
+}

@@ -1,0 +1,146 @@
+package umbel.app.people;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.UnknownHostException;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.config.http.SessionCreationPolicy;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+import umbel.app.UmbelSettings;
+import umbel.app.http.Problems;
+
+/**
+ * Who may do what. Signing in is needed, but for the demo on this machine alone, where whoever sits at it is its grower. A
+ * pruner sees the work and nothing else; an adviser reads and marks; accounts, limits and backups are the grower's.
+ */
+@Configuration
+class Security {
+
+    private static final String GROWER = Role.GROWER.name();
+    private static final String FOREMAN = Role.FOREMAN.name();
+    private static final String PRUNER = Role.PRUNER.name();
+    private static final String ADVISER = Role.ADVISER.name();
+
+    /** POSTs that only compute: whoever reads may ask for them. */
+    private static final String[] COMPUTING = {
+        "/api/survey/preview",
+        "/api/trees/*/limbs/*/options",
+        "/api/trees/*/marks",
+        "/api/trees/*/plans",
+        "/api/trees/*/schools",
+        "/api/trees/*/sheet",
+        "/api/trees/*/years",
+        "/api/trees/*/years/*/drawing",
+        "/api/blocks/*/reading",
+        "/api/blocks/*/surveys/preview",
+    };
+
+    private static final String[] GROWERS_OWN = {
+        "/api/accounts/**",
+        "/api/keys/**",
+        "/api/audit",
+        "/api/backup/**",
+        "/api/holdings/*/limits",
+        "/api/blocks/*/lines"
+    };
+
+    @Bean
+    PasswordEncoder passwords() {
+        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
+
+    @Bean
+    SecurityContextRepository sessions() {
+        return new HttpSessionSecurityContextRepository();
+    }
+
+    /** Signing in goes by our own page; this only keeps the framework from making up a user. */
+    @Bean
+    UserDetailsService nobody() {
+        return login -> {
+            throw new UsernameNotFoundException(login);
+        };
+    }
+
+    @Bean
+    SecurityFilterChain chain(
+            HttpSecurity http,
+            UmbelSettings settings,
+            SecurityContextRepository sessions,
+            AuditFilter audit,
+            KeyFilter keys,
+            @Value("${server.address:127.0.0.1}") String address)
+            throws Exception {
+        http.headers(AbstractHttpConfigurer::disable)
+                .formLogin(AbstractHttpConfigurer::disable)
+                .httpBasic(AbstractHttpConfigurer::disable)
+                .logout(AbstractHttpConfigurer::disable)
+                .requestCache(AbstractHttpConfigurer::disable)
+                .securityContext(context -> context.securityContextRepository(sessions))
+                .addFilterBefore(keys, AuthorizationFilter.class)
+                .addFilterAfter(audit, AuthorizationFilter.class)
+                .exceptionHandling(refused -> refused.authenticationEntryPoint((request, response, e) -> refuse(
+                                response, 401, "Sign in first", "Nobody is signed in here, or it was too long ago."))
+                        .accessDeniedHandler((request, response, e) -> refuse(
+                                response,
+                                403,
+                                "Not yours to do",
+                                "Your account may not do this. Ask the grower if it should.")));
+        if (openDemo(settings, address)) {
+            http.csrf(AbstractHttpConfigurer::disable)
+                    .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                    .anonymous(one -> one.principal("Demo").authorities("ROLE_" + GROWER))
+                    .authorizeHttpRequests(any -> any.anyRequest().permitAll());
+            return http.build();
+        }
+        http.csrf(csrf -> csrf.spa().ignoringRequestMatchers("/api/assess"))
+                .authorizeHttpRequests(may -> may.requestMatchers("/api/session", "/api/session/first")
+                        .permitAll()
+                        .requestMatchers(HttpMethod.POST, "/api/assess")
+                        .authenticated()
+                        .requestMatchers(GROWERS_OWN)
+                        .hasRole(GROWER)
+                        .requestMatchers(HttpMethod.GET, "/api/field/**", "/api/trees/*/sheet.pdf")
+                        .hasAnyRole(GROWER, FOREMAN, PRUNER, ADVISER)
+                        .requestMatchers(HttpMethod.POST, "/api/trees/*/records")
+                        .hasAnyRole(GROWER, FOREMAN, PRUNER)
+                        .requestMatchers(HttpMethod.GET, "/api/**")
+                        .hasAnyRole(GROWER, FOREMAN, ADVISER)
+                        .requestMatchers(HttpMethod.POST, COMPUTING)
+                        .hasAnyRole(GROWER, FOREMAN, ADVISER)
+                        .requestMatchers(HttpMethod.PUT, "/api/trees/*/work")
+                        .hasAnyRole(GROWER, FOREMAN, ADVISER)
+                        .requestMatchers("/api/**")
+                        .hasAnyRole(GROWER, FOREMAN)
+                        .anyRequest()
+                        .permitAll());
+        return http.build();
+    }
+
+    /** Whether this is the demo and nobody but this machine can reach it. */
+    static boolean openDemo(UmbelSettings settings, String address) {
+        try {
+            return settings.demo() && InetAddress.getByName(address).isLoopbackAddress();
+        } catch (UnknownHostException e) {
+            return false;
+        }
+    }
+
+    private static void refuse(HttpServletResponse response, int status, String title, String detail)
+            throws IOException {
+        Problems.write(response, status, title, detail);
+    }
+}
