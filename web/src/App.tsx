@@ -1,9 +1,12 @@
+import { SignOut } from './people/SignOut';
+import { useWho } from './people/who';
 import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
 
 /** The frame round every page: the name, the way about, and which tree one is at. */
 export function App() {
   const { id } = useParams();
-  const inTheField = useLocation().pathname.startsWith('/field/');
+  const who = useWho();
+  const inTheField = useLocation().pathname.startsWith('/field');
   const atTree = useLocation().pathname.startsWith('/trees/');
   const here = (to: string, words: string) => (
     <NavLink
@@ -34,6 +37,8 @@ export function App() {
           {here('/', 'Holding')}
           {here('/season', 'Season')}
           {here('/season/crew', 'Crew')}
+          {here('/due', 'Due')}
+          {here('/field', 'Rows')}
           {id && atTree && (
             <>
               {here(`/trees/${id}`, 'Tree')}
@@ -45,6 +50,8 @@ export function App() {
           <span className="ml-auto flex gap-5 max-sm:gap-3.5">
             {here('/compare', 'Side by side')}
             {here('/guide', 'Guide')}
+            {who.role === 'grower' && here('/accounts', 'Accounts')}
+            {who.state === 'signed-in' && <SignOut name={who.name} />}
           </span>
         </nav>
       </header>

@@ -6,6 +6,7 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider, useParams } from 'react-router';
 import { App } from './App';
 import { BlockPage } from './block/BlockPage';
+import { FieldHome } from './field/FieldHome';
 import { FieldBlockPage } from './field/FieldBlockPage';
 import { FieldTreePage } from './field/FieldTreePage';
 import { keepForNoSignal } from './field/keepForNoSignal';
@@ -20,6 +21,9 @@ import { SurveyPage } from './survey/SurveyPage';
 import { WalkPage } from './survey/WalkPage';
 import { ComparePage } from './tree/ComparePage';
 import { TreePage } from './tree/TreePage';
+import { AccountsPage } from './people/AccountsPage';
+import { Gate } from './people/Gate';
+import { DuePage } from './due/DuePage';
 import { Failed } from './ui/States';
 
 const queries = new QueryClient({
@@ -33,7 +37,11 @@ function Tag() {
 
 const router = createBrowserRouter([
   {
-    element: <App />,
+    element: (
+      <Gate>
+        <App />
+      </Gate>
+    ),
     errorElement: <Failed error={new Error('This page failed. Go back and try again.')} />,
     children: [
       { index: true, element: <HoldingPage /> },
@@ -43,7 +51,10 @@ const router = createBrowserRouter([
       { path: 'blocks/:id', element: <BlockPage /> },
       { path: 'season', element: <SeasonPage /> },
       { path: 'season/crew', element: <SchedulePage /> },
+      { path: 'due', element: <DuePage /> },
+      { path: 'accounts', element: <AccountsPage /> },
       { path: 't/:id', element: <Tag /> },
+      { path: 'field', element: <FieldHome /> },
       { path: 'field/blocks/:id', element: <FieldBlockPage /> },
       { path: 'field/trees/:id', element: <FieldTreePage /> },
       { path: 'compare', element: <ComparePage /> },

@@ -46,6 +46,8 @@ export type CrewLine = Schemas['CrewLine'];
 export type FieldSheet = Schemas['FieldSheet'];
 export type FieldStep = Schemas['FieldStep'];
 export type FollowUpLine = Schemas['FollowUpLine'];
+export type WhoIsHere = Schemas['WhoIsHere'];
+export type AccountLine = Schemas['AccountLine'];
 export type Knowledge = Schemas['KnownThings'];
 
 /** A field the server found wrong, by its path in what was sent. */
@@ -66,6 +68,19 @@ export class Problem extends Error {
 }
 
 export const api = createClient<paths>({ baseUrl: window.location.origin });
+
+// The server's token of this page goes back with every change, so that no other page can make one in our name.
+api.use({
+  onRequest({ request }) {
+    const token = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
+    if (token && request.method !== 'GET') request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token));
+    return request;
+  },
+  onResponse({ response }) {
+    if (response.status === 401) window.dispatchEvent(new Event('umbel-signed-out'));
+    return response;
+  },
+});
 
 /** The data of an answer, or its problem thrown. */
 export async function answer<T>(

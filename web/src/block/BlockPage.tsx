@@ -5,6 +5,7 @@ import { answer, api, Problem, type BlockProgress, type ImportOutcome } from '..
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
 import { percent, RULE_WORDS } from '../ui/words';
+import { useWho } from '../people/who';
 import { MaterialList } from '../sheets/MaterialList';
 
 const ASK_EVERY = 400;
@@ -34,9 +35,48 @@ export function BlockPage() {
         {block.treeCount.toLocaleString()} {block.speciesName} trees, {block.systemName.toLowerCase()},
         planted {block.plantedYear}. {block.note}
       </p>
+      <Papers id={id} nearPowerLines={block.nearPowerLines} />
       <ReadBlock id={id} />
       <Bends id={id} />
       <Tables id={id} />
+    </div>
+  );
+}
+
+/** What goes out to the rows: sheets on paper and phone, labels for the trees, and whether lines hang over them. */
+function Papers({ id, nearPowerLines }: { id: number; nearPowerLines: boolean }) {
+  const queries = useQueryClient();
+  const who = useWho();
+  const lines = useMutation({
+    mutationFn: (near: boolean) =>
+      answer(api.PUT('/api/blocks/{id}/lines', { params: { path: { id } }, body: { near } })),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: ['blocks'] }),
+  });
+  return (
+    <div className="mt-3 flex flex-wrap items-center gap-x-5 gap-y-2 text-[14px]">
+      <Link className="font-semibold underline underline-offset-4" to={`/field/blocks/${id}`}>
+        Work on the phone
+      </Link>
+      <a className="font-semibold underline underline-offset-4" href={`/api/blocks/${id}/sheets.pdf`}>
+        Sheets (PDF)
+      </a>
+      <a className="font-semibold underline underline-offset-4" href={`/api/blocks/${id}/sheets.pdf?lang=es`} lang="es">
+        Hojas (PDF)
+      </a>
+      <a className="font-semibold underline underline-offset-4" href={`/api/blocks/${id}/labels.pdf`}>
+        Labels with tag codes
+      </a>
+      <label className="ml-auto flex min-h-9 items-center gap-2">
+        <input
+          type="checkbox"
+          checked={nearPowerLines}
+          disabled={who.role !== 'grower' || lines.isPending}
+          onChange={(event) => {
+            lines.mutate(event.target.checked);
+          }}
+        />
+        power lines near: saw and ladder work is for qualified people
+      </label>
     </div>
   );
 }

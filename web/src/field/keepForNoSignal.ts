@@ -4,7 +4,7 @@
  */
 export function keepForNoSignal() {
   const inTheField =
-    window.location.pathname.startsWith('/field/') || window.location.pathname.startsWith('/t/');
+    window.location.pathname.startsWith('/field') || window.location.pathname.startsWith('/t/');
   if (inTheField && 'serviceWorker' in navigator && import.meta.env.PROD) {
     void import('virtual:pwa-register').then(({ registerSW }) => registerSW({ immediate: true }));
   }

@@ -1,6 +1,8 @@
 /** What the phone says, in the crew's languages. The sheets bring their own words for steps and cautions. */
 export const FIELD_WORDS = {
   en: {
+    work: 'Work in the rows',
+    trees: (count: number) => `${count} ${count === 1 ? 'tree' : 'trees'}`,
     rows: 'The row',
     nothing: 'Nothing is marked here. The foreman marks what is to be cut in the tree’s own page.',
     offline: 'No signal. What was opened before still works.',
@@ -27,6 +29,8 @@ export const FIELD_WORDS = {
     wide: 'Drawing',
   },
   es: {
+    work: 'Trabajo en las hileras',
+    trees: (count: number) => `${count} ${count === 1 ? 'árbol' : 'árboles'}`,
     rows: 'La hilera',
     nothing: 'Aquí no hay nada marcado. El capataz marca lo que se corta en la página del árbol.',
     offline: 'Sin señal. Lo que se abrió antes sigue funcionando.',

@@ -73,6 +73,17 @@ export function SheetPage() {
         <p className="text-[14px] text-muted">
           One page for the row. Readable in black and white; the numbers are on the drawing and in the list.
         </p>
+        <span className="flex items-center gap-4 text-[14px] font-semibold">
+          <a className="underline underline-offset-4" href={`/api/trees/${id}/sheet.pdf`}>
+            PDF
+          </a>
+          <a className="underline underline-offset-4" href={`/api/trees/${id}/sheet.pdf?lang=es`} lang="es">
+            PDF en español
+          </a>
+          <Link className="underline underline-offset-4" to={`/field/trees/${id}`}>
+            On the phone
+          </Link>
+        </span>
         <Button
           weight="ink"
           onClick={() => {

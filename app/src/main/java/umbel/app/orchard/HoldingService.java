@@ -76,6 +76,9 @@ public class HoldingService {
             double latitudeDeg,
             double elevationM,
             String note,
+            double eastM,
+            double northM,
+            boolean nearPowerLines,
             boolean supported) {}
 
     /**
@@ -257,6 +260,9 @@ public class HoldingService {
                 block.holding().latitudeDeg(),
                 block.holding().elevationM(),
                 block.note(),
+                block.eastM(),
+                block.northM(),
+                block.nearPowerLines(),
                 supported);
     }
 }

@@ -113,7 +113,7 @@ class Security {
                         .authenticated()
                         .requestMatchers(GROWERS_OWN)
                         .hasRole(GROWER)
-                        .requestMatchers(HttpMethod.GET, "/api/field/**", "/api/trees/*/sheet.pdf")
+                        .requestMatchers(HttpMethod.GET, "/api/field", "/api/field/**", "/api/trees/*/sheet.pdf")
                         .hasAnyRole(GROWER, FOREMAN, PRUNER, ADVISER)
                         .requestMatchers(HttpMethod.POST, "/api/trees/*/records")
                         .hasAnyRole(GROWER, FOREMAN, PRUNER)

@@ -38,6 +38,15 @@ class SheetController {
         this.blocks = blocks;
     }
 
+    /** A row with marked work. */
+    public record FieldRow(long blockId, String block, int row, int trees) {}
+
+    /** Every row with marked work, in walking order. */
+    @GetMapping("/field")
+    List<FieldRow> rows() {
+        return sheets.rows();
+    }
+
     /** A tree's work for the phone. */
     @GetMapping("/field/trees/{id}")
     FieldSheet sheet(@PathVariable long id) {

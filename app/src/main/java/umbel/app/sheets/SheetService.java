@@ -1,6 +1,7 @@
 package umbel.app.sheets;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -14,6 +15,7 @@ import org.springframework.transaction.annotation.Transactional;
 import umbel.app.http.NotFound;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
+import umbel.app.plan.MarkedLabour;
 import umbel.app.plan.PlanService;
 import umbel.app.plan.Work;
 import umbel.app.plan.WorkRepository;
@@ -42,12 +44,15 @@ class SheetService {
     private final TreeRepository trees;
     private final WorkRepository works;
     private final PlanService plans;
+    private final MarkedLabour labour;
     private final Knowledge knowledge;
 
-    SheetService(TreeRepository trees, WorkRepository works, PlanService plans, Knowledge knowledge) {
+    SheetService(
+            TreeRepository trees, WorkRepository works, PlanService plans, MarkedLabour labour, Knowledge knowledge) {
         this.trees = trees;
         this.works = works;
         this.plans = plans;
+        this.labour = labour;
         this.knowledge = knowledge;
     }
 
@@ -67,6 +72,27 @@ class SheetService {
                 .filter(tree -> row == null || tree.rowNo() == row)
                 .map(tree -> of(tree.id()))
                 .filter(sheet -> !sheet.steps().isEmpty())
+                .toList();
+    }
+
+    /** The rows with marked work. */
+    @Transactional(readOnly = true)
+    List<SheetController.FieldRow> rows() {
+        record Row(long blockId, String block, int row) {}
+        Map<Row, Integer> counts = new LinkedHashMap<>();
+        works.findAll().stream()
+                .filter(work -> !labour.of(work).isEmpty())
+                .map(Work::tree)
+                .sorted(Comparator.comparing((OrchardTree tree) -> tree.block().id())
+                        .thenComparing(OrchardTree::rowNo))
+                .forEach(tree ->
+                        counts.merge(new Row(tree.block().id(), tree.block().name(), tree.rowNo()), 1, Integer::sum));
+        return counts.entrySet().stream()
+                .map(row -> new SheetController.FieldRow(
+                        row.getKey().blockId(),
+                        row.getKey().block(),
+                        row.getKey().row(),
+                        row.getValue()))
                 .toList();
     }
 

@@ -1,0 +1,75 @@
+package umbel.app.log;
+
+import java.io.IOException;
+import java.io.StringWriter;
+import java.util.List;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.springframework.data.domain.Sort;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Everything that was recorded as one table, a line a step. */
+@RestController
+@RequestMapping("/api")
+class RecordTableController {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private final RecordRepository records;
+
+    RecordTableController(RecordRepository records) {
+        this.records = records;
+    }
+
+    /** The table. */
+    @GetMapping(value = "/records.csv", produces = "text/csv")
+    @Transactional(readOnly = true)
+    public String table() throws IOException {
+        StringWriter out = new StringWriter();
+        CSVFormat format = CSVFormat.DEFAULT
+                .builder()
+                .setHeader(
+                        "visit",
+                        "corrects",
+                        "done_on",
+                        "block",
+                        "tree",
+                        "who",
+                        "minutes_of_visit",
+                        "step",
+                        "operation",
+                        "limb",
+                        "outcome",
+                        "reason",
+                        "note")
+                .get();
+        try (CSVPrinter table = new CSVPrinter(out, format)) {
+            for (WorkRecord visit : records.findAll(Sort.by("id"))) {
+                List<RecordController.DoneStep> steps =
+                        JSON.readValue(visit.document(), new TypeReference<List<RecordController.DoneStep>>() {});
+                for (RecordController.DoneStep step : steps) {
+                    table.printRecord(
+                            visit.id(),
+                            visit.correctsId(),
+                            visit.doneOn(),
+                            visit.tree().block().name(),
+                            visit.tree().label(),
+                            visit.who(),
+                            visit.minutes(),
+                            step.title(),
+                            step.mark().operation(),
+                            step.mark().limb(),
+                            step.outcome(),
+                            step.reason(),
+                            visit.note());
+                }
+            }
+        }
+        return out.toString();
+    }
+}

@@ -1,0 +1,47 @@
+package umbel.app.orchard;
+
+import java.util.ArrayList;
+import java.util.List;
+import umbel.wood.Units;
+
+/**
+ * A block on the ground: its rows as lines and its outline, in metres east and north. Trees are laid out in even rows from its
+ * first tree, about one and a half times as long as the block is wide where nothing else is known.
+ */
+record BlockPlot(List<List<List<Double>>> rows, List<List<Double>> outline) {
+
+    private static final double LONGER_THAN_WIDE = 1.5;
+
+    static BlockPlot of(Block block) {
+        double along = Math.toRadians(block.rowBearingDeg());
+        int perRow = Math.max(1, (int)
+                Math.round(Math.sqrt(LONGER_THAN_WIDE * block.treeCount() * block.betweenRowsM() / block.inRowM())));
+        int count = (int) Math.ceil(block.treeCount() / (double) perRow);
+        List<List<List<Double>>> rows = new ArrayList<>();
+        double length = (perRow - 1) * block.inRowM();
+        for (int row = 0; row < count; row++) {
+            int trees = Math.min(perRow, block.treeCount() - row * perRow);
+            rows.add(List.of(
+                    at(block, along, 0, row * block.betweenRowsM()),
+                    at(block, along, (trees - 1) * block.inRowM(), row * block.betweenRowsM())));
+        }
+        double half = block.betweenRowsM() / 2;
+        double end = block.inRowM() / 2;
+        double width = (count - 1) * block.betweenRowsM();
+        List<Double> corner = at(block, along, -end, -half);
+        return new BlockPlot(
+                rows,
+                List.of(
+                        corner,
+                        at(block, along, length + end, -half),
+                        at(block, along, length + end, width + half),
+                        at(block, along, -end, width + half),
+                        corner));
+    }
+
+    private static List<Double> at(Block block, double bearing, double along, double across) {
+        return List.of(
+                Units.round(block.eastM() + along * Math.sin(bearing) + across * Math.cos(bearing), 2),
+                Units.round(block.northM() + along * Math.cos(bearing) - across * Math.sin(bearing), 2));
+    }
+}

@@ -1,0 +1,50 @@
+package umbel.app.backup;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayInputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+import umbel.app.RunningUmbel;
+import umbel.app.UmbelApplication;
+import umbel.app.orchard.BlockRepository;
+import umbel.app.survey.SurveyRepository;
+
+@ExtendWith(RunningUmbel.class)
+class BackupTest {
+
+    private final RunningUmbel umbel;
+
+    BackupTest(RunningUmbel umbel) {
+        this.umbel = umbel;
+    }
+
+    @Test
+    void aBackupTakenWhileRunningStartsAsTheSameHolding(@TempDir Path elsewhere) throws Exception {
+        byte[] zip = umbel.bytes("/api/backup");
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
+            for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+                assertThat(entry.getName()).endsWith(".mv.db");
+                Files.copy(in, elsewhere.resolve("umbel.mv.db"));
+            }
+        }
+        try (ConfigurableApplicationContext restored = SpringApplication.run(
+                UmbelApplication.class,
+                "--server.port=0",
+                "--server.shutdown=immediate",
+                "--spring.datasource.url=jdbc:h2:file:" + elsewhere.resolve("umbel"))) {
+            assertThat(restored.getBean(BlockRepository.class).count())
+                    .isEqualTo(umbel.part(BlockRepository.class).count())
+                    .isPositive();
+            assertThat(restored.getBean(SurveyRepository.class).count())
+                    .isEqualTo(umbel.part(SurveyRepository.class).count());
+        }
+    }
+}

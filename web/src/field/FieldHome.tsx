@@ -1,0 +1,54 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { answer, api } from '../api/client';
+import { SignOut } from '../people/SignOut';
+import { useWho } from '../people/who';
+import { Failed, Loading } from '../ui/States';
+import { LanguageChoice } from './LanguageChoice';
+import { SyncNote } from './SyncNote';
+import { fieldWords } from './words';
+
+/** Where there is marked work, for whoever cuts it. */
+export function FieldHome() {
+  const who = useWho();
+  const [language, setLanguage] = useState(localStorage.getItem('umbel.language') ?? who.language);
+  const rows = useQuery({
+    queryKey: ['field'],
+    networkMode: 'always',
+    queryFn: () => answer(api.GET('/api/field')),
+  });
+  const words = fieldWords(language);
+  if (rows.isPending) return <Loading what="…" />;
+  if (rows.isError) return <Failed error={rows.error} retry={() => void rows.refetch()} />;
+  return (
+    <div lang={language} className="mx-auto max-w-[640px] px-4 py-4 text-[18px]">
+      <div className="flex items-center justify-between gap-3">
+        <h1 className="text-[26px] font-bold">{words.work}</h1>
+        <LanguageChoice language={language} choose={setLanguage} />
+      </div>
+      <SyncNote language={language} />
+      {rows.data.length === 0 && <p className="mt-3 text-muted">{words.nothing}</p>}
+      <ul className="mt-2">
+        {rows.data.map((row) => (
+          <li key={`${row.blockId}-${row.row}`} className="border-b border-line">
+            <Link
+              to={`/field/blocks/${row.blockId}?row=${row.row}`}
+              className="flex min-h-16 items-center justify-between gap-3 py-2"
+            >
+              <b className="text-[22px]">
+                {row.block} {row.row}
+              </b>
+              <span className="text-[16px] text-muted">{words.trees(row.trees)}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+      {who.state === 'signed-in' && (
+        <p className="mt-6 text-[16px]">
+          {who.name} · <SignOut name={who.name} />
+        </p>
+      )}
+    </div>
+  );
+}

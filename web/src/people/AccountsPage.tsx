@@ -1,0 +1,246 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api, Problem, type AccountLine } from '../api/client';
+import { Button } from '../ui/Button';
+import { Failed, Loading } from '../ui/States';
+import { Limits } from './Limits';
+
+const ROLES: [string, string][] = [
+  ['grower', 'grower: everything'],
+  ['foreman', 'foreman: all the work'],
+  ['pruner', 'pruner: the sheets of the row'],
+  ['adviser', 'adviser: reads and marks'],
+];
+
+/** The grower's own room: who may sign in, keys of other programs, limits, and who changed what. */
+export function AccountsPage() {
+  const accounts = useQuery({ queryKey: ['accounts'], queryFn: () => answer(api.GET('/api/accounts')) });
+  if (accounts.isPending) return <Loading what="Reading the accounts…" />;
+  if (accounts.isError) return <Failed error={accounts.error} retry={() => void accounts.refetch()} />;
+  return (
+    <div className="mx-auto max-w-[1080px] px-6 py-6">
+      <h1 className="text-[28px] font-bold">Accounts and safety</h1>
+      <section aria-labelledby="who-may" className="mt-5">
+        <h2 id="who-may" className="border-b-2 border-ink pb-1.5 text-[20px] font-bold">
+          Who may sign in
+        </h2>
+        {accounts.data.length === 0 && (
+          <p className="py-3 text-muted">Nobody works here yet. Add people under Crew first.</p>
+        )}
+        <ul>
+          {accounts.data.map((one) => (
+            <AccountRow key={`${one.personId}-${one.login}-${one.role}`} account={one} />
+          ))}
+        </ul>
+      </section>
+      <Limits />
+      <Keys />
+      <Trail />
+    </div>
+  );
+}
+
+function AccountRow({ account }: { account: AccountLine }) {
+  const [login, setLogin] = useState(account.login);
+  const [role, setRole] = useState(account.role);
+  const [password, setPassword] = useState('');
+  const queries = useQueryClient();
+  const save = useMutation({
+    mutationFn: () =>
+      answer(
+        api.PUT('/api/accounts/{personId}', {
+          params: { path: { personId: account.personId } },
+          body: { login, role, password },
+        }),
+      ),
+    onSuccess: () => {
+      setPassword('');
+      void queries.invalidateQueries({ queryKey: ['accounts'] });
+    },
+  });
+  const changed = login !== account.login || role !== account.role || password !== '';
+  const problem = save.error instanceof Problem ? save.error : null;
+  return (
+    <li className="border-b border-line py-2">
+      <form
+        className="flex flex-wrap items-center gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          save.mutate();
+        }}
+      >
+        <b className="w-28">{account.name}</b>
+        <input
+          aria-label={`Login of ${account.name}`}
+          placeholder="no account"
+          value={login}
+          autoComplete="off"
+          onChange={(event) => {
+            setLogin(event.target.value);
+          }}
+          className="min-h-9 w-40 rounded-md border border-muted/50 bg-paper px-2"
+        />
+        <select
+          aria-label={`Role of ${account.name}`}
+          value={role}
+          onChange={(event) => {
+            setRole(event.target.value);
+          }}
+          className="min-h-9 rounded-md border border-muted/50 bg-paper px-2"
+        >
+          {ROLES.map(([id, words]) => (
+            <option key={id} value={id}>
+              {words}
+            </option>
+          ))}
+        </select>
+        <input
+          aria-label={`New password of ${account.name}`}
+          type="password"
+          placeholder={account.login ? 'new password' : 'password'}
+          value={password}
+          autoComplete="new-password"
+          onChange={(event) => {
+            setPassword(event.target.value);
+          }}
+          className="min-h-9 w-44 rounded-md border border-muted/50 bg-paper px-2"
+        />
+        {changed && (
+          <Button type="submit" weight="ink" disabled={save.isPending}>
+            Keep
+          </Button>
+        )}
+        {save.isSuccess && !changed && (
+          <span role="status" className="text-moss">
+            kept
+          </span>
+        )}
+        {problem && (
+          <span role="alert" className="text-lichen">
+            {problem.errors.map((one) => one.message).join(' ') || problem.message}
+          </span>
+        )}
+      </form>
+    </li>
+  );
+}
+
+function Keys() {
+  const keys = useQuery({ queryKey: ['keys'], queryFn: () => answer(api.GET('/api/keys')) });
+  const [name, setName] = useState('');
+  const queries = useQueryClient();
+  const refresh = () => void queries.invalidateQueries({ queryKey: ['keys'] });
+  const make = useMutation({
+    mutationFn: () => answer(api.POST('/api/keys', { body: { name } })),
+    onSuccess: () => {
+      setName('');
+      refresh();
+    },
+  });
+  const revoke = useMutation({
+    mutationFn: (id: number) => api.DELETE('/api/keys/{id}', { params: { path: { id } } }),
+    onSuccess: refresh,
+  });
+  return (
+    <section aria-labelledby="keys" className="mt-8">
+      <h2 id="keys" className="border-b-2 border-ink pb-1.5 text-[20px] font-bold">
+        Keys for other programs
+      </h2>
+      <p className="pt-2 text-[14px] text-muted">
+        With a key another program may have surveys assessed, and nothing else.
+      </p>
+      <ul>
+        {(keys.data ?? []).map((one) => (
+          <li key={one.id} className="flex items-center gap-4 border-b border-line py-1.5">
+            <b className="w-44">{one.name}</b>
+            <span className="flex-1 text-[14px] text-muted">
+              made {one.madeAt.slice(0, 10)} by {one.madeBy},{' '}
+              {one.lastUsed ? `last used ${one.lastUsed.slice(0, 10)}` : 'never used'}
+            </span>
+            {one.revoked ? (
+              <span className="text-muted">revoked</span>
+            ) : (
+              <Button
+                onClick={() => {
+                  revoke.mutate(one.id);
+                }}
+              >
+                Revoke
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+      <form
+        className="flex flex-wrap items-center gap-3 py-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          make.mutate();
+        }}
+      >
+        <input
+          aria-label="What the key is for"
+          placeholder="What it is for"
+          value={name}
+          onChange={(event) => {
+            setName(event.target.value);
+          }}
+          className="min-h-9 w-56 rounded-md border border-muted/50 bg-paper px-2"
+        />
+        <Button type="submit" disabled={name.trim() === '' || make.isPending}>
+          Make a key
+        </Button>
+      </form>
+      {make.data && (
+        <p role="status" className="border-l-4 border-ink bg-sand px-3 py-2">
+          Copy it now; it is not shown again: <code className="font-bold break-all">{make.data.secret}</code>
+        </p>
+      )}
+    </section>
+  );
+}
+
+function Trail() {
+  const trail = useQuery({ queryKey: ['audit'], queryFn: () => answer(api.GET('/api/audit')) });
+  const [sought, setSought] = useState('');
+  const lines = (trail.data ?? []).filter((one) =>
+    `${one.who} ${one.path} ${one.method}`.toLowerCase().includes(sought.toLowerCase()),
+  );
+  return (
+    <section aria-labelledby="trail" className="mt-8">
+      <div className="flex items-end justify-between border-b-2 border-ink pb-1.5">
+        <h2 id="trail" className="text-[20px] font-bold">
+          Who changed what
+        </h2>
+        <input
+          aria-label="Search the changes"
+          type="search"
+          placeholder="Who or what"
+          value={sought}
+          onChange={(event) => {
+            setSought(event.target.value);
+          }}
+          className="min-h-9 w-48 rounded-md border border-muted/50 bg-paper px-2"
+        />
+      </div>
+      {trail.data && lines.length === 0 && <p className="py-3 text-muted">No change answers to that.</p>}
+      <table className="w-full text-[14px]">
+        <tbody>
+          {lines.slice(0, 60).map((one) => (
+            <tr key={one.id} className="border-b border-line">
+              <td className="py-1 pr-3 whitespace-nowrap text-muted">
+                {new Date(one.at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
+              </td>
+              <td className="pr-3 font-semibold">{one.who}</td>
+              <td className="pr-3">{METHODS[one.method] ?? one.method}</td>
+              <td className="pr-3">{one.path.replace('/api/', '')}</td>
+              <td className="text-muted">{one.status < 400 ? '' : `refused (${one.status})`}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+const METHODS: Record<string, string> = { POST: 'added', PUT: 'changed', DELETE: 'took away' };

@@ -1,0 +1,184 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState, type ReactNode } from 'react';
+import { Navigate, useLocation } from 'react-router';
+import { answer, api, Problem, type WhoIsHere } from '../api/client';
+import { Button } from '../ui/Button';
+import { Failed, Loading } from '../ui/States';
+import { Who } from './who';
+
+const LAST = 'umbel.last-here';
+
+/** Lets in who is signed in; makes the first account; a pruner is led to the rows and nowhere else. */
+export function Gate({ children }: { children: ReactNode }) {
+  const queries = useQueryClient();
+  const path = useLocation().pathname;
+  const session = useQuery({
+    queryKey: ['session'],
+    queryFn: async () => {
+      const who = await answer(api.GET('/api/session'));
+      localStorage.setItem(LAST, JSON.stringify(who));
+      return who;
+    },
+    staleTime: 60_000,
+    networkMode: 'always',
+    retry: false,
+  });
+  useEffect(() => {
+    const ask = () => {
+      void queries.invalidateQueries({ queryKey: ['session'] });
+    };
+    window.addEventListener('umbel-signed-out', ask);
+    return () => {
+      window.removeEventListener('umbel-signed-out', ask);
+    };
+  }, [queries]);
+  const inTheField = path.startsWith('/field') || path.startsWith('/t/');
+  // without signal whoever was here last goes on in the row; the server asks again when there is signal
+  const offline = session.isError && inTheField ? lastHere() : null;
+  const who = session.data ?? offline;
+  if (session.isPending) return <Loading what="…" />;
+  if (!who) return <Failed error={session.error} retry={() => void session.refetch()} />;
+  if (who.state === 'first-account') return <FirstAccount done={() => void session.refetch()} />;
+  if (who.state === 'signed-out') return <SignIn done={() => void session.refetch()} />;
+  if (who.role === 'pruner' && !inTheField) return <Navigate replace to="/field" />;
+  return <Who.Provider value={who}>{children}</Who.Provider>;
+}
+
+function lastHere(): WhoIsHere | null {
+  try {
+    return JSON.parse(localStorage.getItem(LAST) ?? 'null') as WhoIsHere | null;
+  } catch {
+    return null;
+  }
+}
+
+function SignIn({ done }: { done: () => void }) {
+  const [login, setLogin] = useState('');
+  const [password, setPassword] = useState('');
+  const enter = useMutation({
+    mutationFn: () => answer(api.POST('/api/session', { body: { login, password } })),
+    onSuccess: done,
+  });
+  return (
+    <Sheet
+      title="Sign in"
+      submit={() => {
+        enter.mutate();
+      }}
+      error={enter.error}
+    >
+      <Field label="Login" value={login} set={setLogin} autoComplete="username" />
+      <Field
+        label="Password"
+        value={password}
+        set={setPassword}
+        type="password"
+        autoComplete="current-password"
+      />
+      <Button type="submit" weight="ink" className="mt-4 min-h-11" disabled={enter.isPending}>
+        Sign in
+      </Button>
+    </Sheet>
+  );
+}
+
+function FirstAccount({ done }: { done: () => void }) {
+  const [name, setName] = useState('');
+  const [login, setLogin] = useState('');
+  const [password, setPassword] = useState('');
+  const make = useMutation({
+    mutationFn: () => answer(api.POST('/api/session/first', { body: { name, login, password } })),
+    onSuccess: done,
+  });
+  return (
+    <Sheet
+      title="The grower’s account"
+      submit={() => {
+        make.mutate();
+      }}
+      error={make.error}
+    >
+      <p className="mt-1 text-muted">
+        This is the first start. Whoever makes this account owns the holding here and gives the others theirs.
+      </p>
+      <Field label="Your name" value={name} set={setName} autoComplete="name" />
+      <Field label="Login" value={login} set={setLogin} autoComplete="username" />
+      <Field
+        label="Password, at least 10 characters"
+        value={password}
+        set={setPassword}
+        type="password"
+        autoComplete="new-password"
+      />
+      <Button type="submit" weight="ink" className="mt-4 min-h-11" disabled={make.isPending}>
+        Make the account
+      </Button>
+    </Sheet>
+  );
+}
+
+function Sheet({
+  title,
+  submit,
+  error,
+  children,
+}: {
+  title: string;
+  submit: () => void;
+  error: unknown;
+  children: ReactNode;
+}) {
+  const problem = error instanceof Problem ? error : null;
+  return (
+    <main className="grid h-full place-items-center px-4">
+      <form
+        className="w-full max-w-[380px]"
+        onSubmit={(event) => {
+          event.preventDefault();
+          submit();
+        }}
+      >
+        <p className="flex items-center gap-2 font-display text-[21px] font-bold">
+          <img src="/mark.svg" alt="" width={28} height={28} /> Umbel
+        </p>
+        <h1 className="mt-4 text-[28px] font-bold">{title}</h1>
+        {children}
+        {problem && (
+          <p role="alert" className="mt-3 border-l-4 border-lichen bg-lichen-wash px-3 py-2">
+            {problem.errors.map((one) => one.message).join(' ') || problem.message}
+          </p>
+        )}
+      </form>
+    </main>
+  );
+}
+
+function Field({
+  label,
+  value,
+  set,
+  type = 'text',
+  autoComplete,
+}: {
+  label: string;
+  value: string;
+  set: (value: string) => void;
+  type?: string;
+  autoComplete: string;
+}) {
+  return (
+    <label className="mt-3 block">
+      {label}
+      <input
+        type={type}
+        value={value}
+        autoComplete={autoComplete}
+        autoCapitalize="none"
+        onChange={(event) => {
+          set(event.target.value);
+        }}
+        className="mt-1 min-h-11 w-full rounded-md border border-muted/50 bg-paper px-3"
+      />
+    </label>
+  );
+}

@@ -1,0 +1,94 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api, Problem } from '../api/client';
+import { Button } from '../ui/Button';
+import { Failed } from '../ui/States';
+
+interface Held {
+  id: number;
+  name: string;
+  diameterMm?: number | null;
+  massKg?: number | null;
+  heightM?: number | null;
+}
+
+/** What the holding's own people leave to somebody qualified. */
+export function Limits() {
+  const holdings = useQuery({ queryKey: ['holdings'], queryFn: () => answer(api.GET('/api/holdings')) });
+  if (holdings.isError) return <Failed error={holdings.error} />;
+  return (
+    <section aria-labelledby="limits" className="mt-8">
+      <h2 id="limits" className="border-b-2 border-ink pb-1.5 text-[20px] font-bold">
+        Left to qualified people
+      </h2>
+      <p className="max-w-prose pt-2 text-[14px] text-muted">
+        A step past one of these says “stop: qualified person” on every sheet and cannot be ticked. The
+        trade’s own limits (150 mm, 60 kg) and local law count besides.
+      </p>
+      <ul>
+        {(holdings.data ?? []).map((one) => (
+          <LimitRow key={JSON.stringify(one)} holding={one} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function LimitRow({ holding }: { holding: Held }) {
+  const [diameter, setDiameter] = useState(holding.diameterMm?.toString() ?? '');
+  const [mass, setMass] = useState(holding.massKg?.toString() ?? '');
+  const [height, setHeight] = useState(holding.heightM?.toString() ?? '');
+  const queries = useQueryClient();
+  const save = useMutation({
+    mutationFn: () =>
+      answer(
+        api.PUT('/api/holdings/{id}/limits', {
+          params: { path: { id: holding.id } },
+          body: {
+            ...(diameter.trim() ? { diameterMm: Number(diameter) } : {}),
+            ...(mass.trim() ? { massKg: Number(mass) } : {}),
+            ...(height.trim() ? { heightM: Number(height) } : {}),
+          },
+        }),
+      ),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: ['holdings'] }),
+  });
+  const problem = save.error instanceof Problem ? save.error : null;
+  const field = (label: string, unit: string, value: string, set: (value: string) => void) => (
+    <label className="flex items-center gap-2 text-[14px]">
+      {label}
+      <input
+        inputMode="decimal"
+        value={value}
+        placeholder="none"
+        onChange={(event) => {
+          set(event.target.value);
+        }}
+        className="min-h-9 w-20 rounded-md border border-muted/50 bg-paper px-2"
+      />
+      {unit}
+    </label>
+  );
+  return (
+    <li className="border-b border-line py-2">
+      <form
+        className="flex flex-wrap items-center gap-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          save.mutate();
+        }}
+      >
+        <b className="w-52">{holding.name}</b>
+        {field('Cuts from', 'mm', diameter, setDiameter)}
+        {field('pieces from', 'kg', mass, setMass)}
+        {field('cuts above', 'm', height, setHeight)}
+        <Button type="submit">Keep</Button>
+        {problem && (
+          <span role="alert" className="text-lichen">
+            {problem.errors.map((one) => one.message).join(' ') || problem.message}
+          </span>
+        )}
+      </form>
+    </li>
+  );
+}

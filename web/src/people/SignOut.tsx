@@ -1,0 +1,26 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { api } from '../api/client';
+
+/** Whose turn it is, and the way out. */
+export function SignOut({ name }: { name: string }) {
+  const queries = useQueryClient();
+  const leave = useMutation({
+    mutationFn: () => api.DELETE('/api/session'),
+    onSuccess: () => {
+      queries.clear();
+      window.location.assign('/');
+    },
+  });
+  return (
+    <button
+      type="button"
+      onClick={() => {
+        leave.mutate();
+      }}
+      className="whitespace-nowrap px-1 text-muted hover:text-ink"
+      title={`Signed in as ${name}`}
+    >
+      Sign out
+    </button>
+  );
+}
