@@ -48,6 +48,7 @@ export type FieldStep = Schemas['FieldStep'];
 export type FollowUpLine = Schemas['FollowUpLine'];
 export type WhoIsHere = Schemas['WhoIsHere'];
 export type AccountLine = Schemas['AccountLine'];
+export type CheckedSeason = Schemas['CheckedSeason'];
 export type Knowledge = Schemas['KnownThings'];
 
 /** A field the server found wrong, by its path in what was sent. */

@@ -6,6 +6,7 @@ import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
 import { percent, RULE_WORDS } from '../ui/words';
 import { useWho } from '../people/who';
+import { LearnedPart } from './LearnedPart';
 import { MaterialList } from '../sheets/MaterialList';
 
 const ASK_EVERY = 400;
@@ -37,6 +38,7 @@ export function BlockPage() {
       </p>
       <Papers id={id} nearPowerLines={block.nearPowerLines} />
       <ReadBlock id={id} />
+      <LearnedPart id={id} />
       <Bends id={id} />
       <Tables id={id} />
     </div>
@@ -60,7 +62,11 @@ function Papers({ id, nearPowerLines }: { id: number; nearPowerLines: boolean })
       <a className="font-semibold underline underline-offset-4" href={`/api/blocks/${id}/sheets.pdf`}>
         Sheets (PDF)
       </a>
-      <a className="font-semibold underline underline-offset-4" href={`/api/blocks/${id}/sheets.pdf?lang=es`} lang="es">
+      <a
+        className="font-semibold underline underline-offset-4"
+        href={`/api/blocks/${id}/sheets.pdf?lang=es`}
+        lang="es"
+      >
         Hojas (PDF)
       </a>
       <a className="font-semibold underline underline-offset-4" href={`/api/blocks/${id}/labels.pdf`}>

@@ -1,9 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { answer, api, type BlockLine, type TreeLine } from '../api/client';
+import { answer, api, type BlockLine, type BlockSeason, type TreeLine } from '../api/client';
+import { hours, shortDay } from '../season/dates';
 import { Failed, Loading } from '../ui/States';
 import { day, percent, RULE_WORDS } from '../ui/words';
+import { HoldingMap } from './HoldingMap';
 import { NewTree } from './NewTree';
 
 const STATE_WORDS: Record<string, string> = { 'to-decide': 'to decide', marked: 'marked', done: 'done' };
@@ -11,6 +13,7 @@ const STATE_WORDS: Record<string, string> = { 'to-decide': 'to decide', marked: 
 /** The whole holding: its blocks, its surveyed trees, and what each needs first. */
 export function HoldingPage() {
   const page = useQuery({ queryKey: ['holding'], queryFn: () => answer(api.GET('/api/holding')) });
+  const season = useQuery({ queryKey: ['season'], queryFn: () => answer(api.GET('/api/season')) });
   const [sought, setSought] = useState('');
   const [need, setNeed] = useState('');
   const trees = useMemo(() => {
@@ -85,8 +88,12 @@ export function HoldingPage() {
           folder to see a holding with trees.
         </p>
       )}
+      {blocks.length > 0 && sought === '' && need === '' && (
+        <HoldingMap blocks={blocks} season={season.data?.blocks ?? []} />
+      )}
       {blocks.map((block) => (
         <BlockSection
+          season={season.data?.blocks.find((one) => one.id === block.id)}
           key={block.id}
           block={block}
           trees={trees.filter((tree) => tree.blockId === block.id)}
@@ -106,7 +113,9 @@ function BlockSection({
   block,
   trees,
   filtered,
+  season,
 }: {
+  season: BlockSeason | undefined;
   block: BlockLine;
   trees: TreeLine[];
   filtered: boolean;
@@ -133,6 +142,7 @@ function BlockSection({
             Read the block
           </Link>
         </p>
+        {season && <Now season={season} />}
       </div>
       {trees.length === 0 && <p className="py-3 text-muted">No tree of this block is surveyed yet.</p>}
       <ul>
@@ -184,6 +194,27 @@ function BlockSection({
         ))}
       </ul>
     </section>
+  );
+}
+
+/** What the season says of the block: work left against days left. */
+function Now({ season }: { season: BlockSeason }) {
+  const pressed = season.daysNeeded !== undefined && season.daysLeft < season.daysNeeded;
+  return (
+    <p className="text-[14px]">
+      <b>{hours(season.hours)}</b> of work left
+      {season.windowEnd ? (
+        <>
+          ,{' '}
+          <span className={pressed ? 'font-semibold text-lichen' : ''}>
+            {season.daysLeft} suitable days until {shortDay(season.windowEnd)}
+          </span>
+        </>
+      ) : (
+        ', no suitable day this year'
+      )}
+      {season.treesDone > 0 && `, ${season.treesDone} of ${season.trees} trees done`}
+    </p>
   );
 }
 

@@ -29,7 +29,7 @@ export function AccountsPage() {
         )}
         <ul>
           {accounts.data.map((one) => (
-            <AccountRow key={`${one.personId}-${one.login}-${one.role}`} account={one} />
+            <AccountRow key={one.personId} account={one} />
           ))}
         </ul>
       </section>

@@ -5,10 +5,11 @@ import { answer, api, Problem, type RecordLine, type Step, type TreePage } from 
 import { keyOf, markFrom } from '../api/marks';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
-import { day, minutes } from '../ui/words';
+import { day, minutes, percent } from '../ui/words';
+import { Timeline } from './Timeline';
 import { Field } from '../survey/Cell';
 
-type Outcome = 'as-planned' | 'changed' | 'skipped';
+type Outcome = 'as-planned' | 'changed' | 'skipped' | 'added' | 'left';
 
 interface Went {
   outcome: Outcome;
@@ -19,6 +20,8 @@ const OUTCOME_WORDS: Record<Outcome, string> = {
   'as-planned': 'done as planned',
   changed: 'done otherwise',
   skipped: 'skipped',
+  added: 'added at the tree',
+  left: 'left for the next',
 };
 
 /** What was done to the tree: the visit to record, and every visit before it. */
@@ -47,7 +50,10 @@ export function RecordPage() {
   if (!page.data || !steps.data || !history.data) return <Loading what="Opening the record…" />;
   return (
     <div className="mx-auto grid max-w-[1180px] grid-cols-[minmax(0,1fr)_420px] gap-10 px-6 py-6 max-lg:grid-cols-1">
-      <Visit key={steps.data.map(keyOf).join()} id={id} page={page.data} steps={steps.data} />
+      <div>
+        <Visit key={steps.data.map(keyOf).join()} id={id} page={page.data} steps={steps.data} />
+        <Timeline id={id} records={history.data} />
+      </div>
       <History id={id} records={history.data} />
     </div>
   );
@@ -266,6 +272,14 @@ function Past({ id, record }: { id: number; record: RecordLine }) {
           </li>
         ))}
       </ul>
+      {record.outcome && !corrected && (
+        <p className="mt-1 text-[13px] text-muted">
+          {percent(record.outcome.after.woodShare)} of the small wood off
+          {Math.abs(record.outcome.planned.woodShare - record.outcome.after.woodShare) > 0.005 &&
+            ` (${percent(record.outcome.planned.woodShare)} planned)`}
+          , shade {percent(record.outcome.before.under30)} to {percent(record.outcome.after.under30)}
+        </p>
+      )}
       {record.note && <p className="mt-1 border-l-[3px] border-line pl-2 text-[14px]">{record.note}</p>}
       {!corrected && !correcting && (
         <Button

@@ -128,7 +128,11 @@ export function SurveyDesk({ id, label, first, again }: Props) {
             </h1>
             <p className="text-[14px] text-muted">
               Angles from upright: 0 straight up, 90 level. Bearings from north.{' '}
-              {draft ? 'Taken up where you left it.' : again ? 'Starts from the last survey.' : ''}
+              {draft
+                ? 'Taken up where you left it.'
+                : again
+                  ? 'Starts from the last survey, less what was cut and with the growth expected since. Confirm or correct.'
+                  : ''}
             </p>
           </div>
           <div className="flex gap-2">

@@ -26,7 +26,7 @@ function firstForm(label: string, block: BlockLine, newest: SurveyDocument | nul
   };
 }
 
-/** What a survey of a tree begins with: its last survey, or what its block is. */
+/** What a survey of a tree begins with: what it is expected to find after the last one, or what its block is. */
 export function useStart(id: number) {
   return useQuery({
     queryKey: ['survey-start', id],
@@ -35,7 +35,7 @@ export function useStart(id: number) {
       const newest =
         place.surveyId == null
           ? null
-          : await answer(api.GET('/api/surveys/{id}', { params: { path: { id: place.surveyId } } }));
+          : await answer(api.GET('/api/trees/{id}/surveys/expected', { params: { path: { id } } }));
       return {
         form: firstForm(place.label, place.block, newest),
         label: place.label,

@@ -29,7 +29,7 @@ public final class FirstStand {
         double could = Carbon.assimilated(tree, field);
         double carriedCrop = crop(tree, field, could);
         double made = Carbon.drawnOn(could, carriedCrop * Crop.dryFruit(setting), trade);
-        Temper usual = new Temper(1, flowering(tree, field, carriedCrop));
+        Temper usual = new Temper(1, 1, flowering(tree, field, carriedCrop));
         double most = trade.storeMost() * (setting.trunkSection() + 2e-4);
         double claim = Crop.claim(carriedCrop, setting, made);
         double reserve = reserve(tree, field, seed, most, claim, wantedOfTips(tree));
@@ -42,7 +42,7 @@ public final class FirstStand {
         double vigour = held(
                 Math.pow(steady, trade.inferred().vigourTrust()),
                 trade.inferred().vigour());
-        return new Stand(tree, 0, field, reserve, made, new Temper(vigour, usual.flowering()), seed);
+        return new Stand(tree, 0, field, reserve, made, new Temper(vigour, 1, usual.flowering()), seed);
     }
 
     /** The crop it is likely to have carried: what such flower buds set, no more than it should and its leaf can finish. */
@@ -71,7 +71,7 @@ public final class FirstStand {
     /** The reserve that would make the tips grow as wanted, between bounds, by halving. */
     private static double reserve(Tree tree, LightField field, long seed, double most, double claim, double wanted) {
         Draws draws = new Draws(seed, 0);
-        Points points = new Points(CutTree.of(tree, List.of()), new Leafage(tree), field, draws);
+        Points points = new Points(CutTree.of(tree, List.of()), new Leafage(tree), field, 1, draws);
         double low = Math.log(most / 200);
         double high = Math.log(most);
         for (int i = 0; i < STEPS; i++) {

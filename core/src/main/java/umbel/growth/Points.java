@@ -35,6 +35,7 @@ final class Points {
     private final Species.Growth species;
     private final Trade.Growth trade;
     private final Wounds wounds;
+    private final double waking;
     private final Draws draws;
     private final List<List<Point>> byAxis = new ArrayList<>();
 
@@ -43,8 +44,9 @@ final class Points {
      *
      * @param carried leaf of the tree as found
      * @param field light of the season that ended
+     * @param waking how readily dormant buds answer, 1 is usual
      */
-    Points(CutTree cut, Leafage carried, LightField field, Draws draws) {
+    Points(CutTree cut, Leafage carried, LightField field, double waking, Draws draws) {
         this.cut = cut;
         this.left = cut.left();
         this.carried = carried;
@@ -52,6 +54,7 @@ final class Points {
         this.species = left.setting().species().growth();
         this.trade = left.setting().trade().growth();
         this.liveBuds = liveBuds(left.setting().species(), trade.spareBuds());
+        this.waking = waking;
         this.draws = draws;
         this.wounds = new Wounds(cut, carried);
         int[] foundOf = foundOf(cut);
@@ -193,7 +196,7 @@ final class Points {
             case TIP -> 1;
             case BUD -> species.strength().bud();
             case SPUR -> species.strength().spur();
-            case DORMANT -> species.strength().dormant() * point.number;
+            case DORMANT -> species.strength().dormant() * waking * point.number;
             case SIDE -> 0;
         };
         double byLight = Math.pow(lit, trade.lightOnSink())

@@ -100,7 +100,7 @@ public final class Season {
         double most = work.deflowered() ? 0 : work.thinned() ? Crop.most(cut.left()) : Double.POSITIVE_INFINITY;
         Crop crop = Crop.set(cut.left(), before.light(), most, set);
 
-        Points points = new Points(cut, carried, before.light(), draws);
+        Points points = new Points(cut, carried, before.light(), before.temper().waking(), draws);
         Sharing sharing = new Sharing(points, draws);
         double claim = Crop.claim(crop.fruits(), setting, before.assimilated());
         sharing.share(forShoots(reserve, claim, setting));

@@ -4,12 +4,13 @@ package umbel.growth;
  * What a tree itself tells about how it grows, worked out once from its survey (see {@link FirstStand}).
  *
  * @param vigour share of the year's surplus that becomes growth, against the usual of its kind and stock
+ * @param waking how readily dormant buds answer a wound, against the usual of its kind
  * @param flowering flower buds formed, against what light, load and vigour of the wood alone would give
  */
-public record Temper(double vigour, double flowering) {
+public record Temper(double vigour, double waking, double flowering) {
 
     /** The same tree in a season that favours growth by a factor. */
     Temper inSeason(double favour) {
-        return new Temper(vigour * favour, flowering);
+        return new Temper(vigour * favour, waking, flowering);
     }
 }

@@ -25,6 +25,7 @@ public record Trade(
         Training training,
         Calendar calendar,
         FollowUp followUp,
+        Learning learning,
         Growth growth) {
 
     /**
@@ -92,6 +93,14 @@ public record Trade(
             @JsonProperty("scoutFor_d") int scoutForDays,
             @JsonProperty("nextStageAfterMidwinter_d") int nextStageAfterMidwinterDays,
             @JsonProperty("nextStageFor_d") int nextStageForDays) {}
+
+    /**
+     * How forecasts learn from what trees did.
+     *
+     * @param priorTrees how many trees' worth of evidence the usual counts for
+     * @param most how far a factor may stray from 1, either way, as a ratio
+     */
+    public record Learning(double priorTrees, double most) {}
 
     /** How far over its kind's limit the cold must stay from a fresh cut: in the first days, later, and more for young trees. */
     public record ColdMargin(double firstDays, double later, double young) {}

@@ -42,7 +42,7 @@ public final class Planner {
 
     /** The recommended plan, a gentler and a firmer one, and doing nothing; each with the three seasons after it. */
     public static List<Plan> plans(Tree found, TreeReader.Reading reading, Wish wish, long seed) {
-        Stand stand = FirstStand.of(found, seed);
+        Stand stand = wish.learned().applied(FirstStand.of(found, seed));
         Forecast alone = Forecast.of(stand, Collections.nCopies(YEARS_AHEAD, Season.Work.NONE));
         Planner middle = new Planner(found, reading, wish, stand, alone, null);
         PlanVariant gentler = new PlanVariant("gentler", wish.rules().gentler());

@@ -3,6 +3,7 @@ package umbel.plan;
 import java.util.List;
 import java.util.Set;
 import umbel.cut.Operation;
+import umbel.growth.Learned;
 import umbel.knowledge.PlanRules;
 import umbel.knowledge.School;
 
@@ -13,6 +14,7 @@ import umbel.knowledge.School;
  * @param years winters to plan over, this visit included; at least 1
  * @param taken operations the grower has already decided on for this visit
  * @param refused operations the grower will not have, as {@link #key(Operation)}
+ * @param learned what the block's trees have taught about forecasts
  */
 public record Wish(
         School school,
@@ -22,7 +24,26 @@ public record Wish(
         boolean summer,
         int years,
         List<Operation> taken,
-        Set<String> refused) {
+        Set<String> refused,
+        Learned learned) {
+
+    /** A wish for trees that have taught nothing yet. */
+    public Wish(
+            School school,
+            PlanRules rules,
+            Goals goals,
+            Limits limits,
+            boolean summer,
+            int years,
+            List<Operation> taken,
+            Set<String> refused) {
+        this(school, rules, goals, limits, summer, years, taken, refused, Learned.NOTHING);
+    }
+
+    /** The same wish with what was learned. */
+    public Wish knowing(Learned what) {
+        return new Wish(school, rules, goals, limits, summer, years, taken, refused, what);
+    }
 
     public Wish {
         taken = List.copyOf(taken);
@@ -40,6 +61,6 @@ public record Wish(
                 Math.min(0.75, limits.woodShare() * variant.woodShare()),
                 (int) Math.ceil(limits.bigCuts() * variant.bigCuts()),
                 limits.reach());
-        return new Wish(school, rules, goals, other, summer, years, taken, refused);
+        return new Wish(school, rules, goals, other, summer, years, taken, refused, learned);
     }
 }

@@ -363,7 +363,7 @@ final class Laws {
 
     private static Stand grownOn(Specimen one, String stock, int years) {
         Stand stand = one.onStock(stock).stand();
-        return on(stand.with(new Temper(1, stand.temper().flowering())), years);
+        return on(stand.with(new Temper(1, 1, stand.temper().flowering())), years);
     }
 
     /** Leaf area over the ground after ten unpruned years. */

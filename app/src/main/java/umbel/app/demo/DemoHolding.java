@@ -120,7 +120,7 @@ class DemoHolding {
                         4.5,
                         10,
                         "Many even, thin limbs; a fifth renewed each year in dry weather.")
-                .at(420, 60));
+                .at(135, 20));
         surveyTwice(block, 2, 4, 6, 401, "Nightjar", Fault.HANGERS, Fault.THICK_LIMB);
         survey(block, 2, 9, 6, 402, "Pale Wren", Fault.OLD_SPURS);
         survey(block, 5, 1, 1, 403, "Nightjar");
@@ -140,7 +140,7 @@ class DemoHolding {
                         6,
                         40,
                         "Old trees, fruit at the top; lowered over three winters.")
-                .at(-30, 330));
+                .at(12, 98));
         surveyTwice(block, 1, 1, 28, 501, "Velvet Hob", Fault.TOO_TALL, Fault.WATER_SPROUTS, Fault.OLD_SPURS);
         survey(block, 1, 5, 28, 502, "Velvet Hob", Fault.TOO_TALL, Fault.DEAD_LIMB, Fault.LOP_SIDED);
     }
@@ -159,7 +159,7 @@ class DemoHolding {
                         5,
                         120,
                         "Young frames on a south slope.")
-                .at(160, -160));
+                .at(78, -16));
         survey(block, 1, 3, 2, 601, "Small Lantern", Fault.TIGHT_CROTCH);
         survey(block, 2, 2, 2, 602, "Small Lantern");
     }
@@ -178,7 +178,7 @@ class DemoHolding {
                         3,
                         10,
                         "Three tiers on the fence; short-spurred in summer.")
-                .at(60, -30));
+                .at(192, 62));
         surveyTwice(block, 1, 2, 9, 701, "Dame Orrin", Fault.WATER_SPROUTS);
         survey(block, 1, 4, 9, 702, "Dame Orrin", Fault.OUT_OF_BOX);
     }
@@ -197,7 +197,7 @@ class DemoHolding {
                         5.5,
                         10,
                         "Newly planted, to choose a system by.")
-                .at(300, -40));
+                .at(126, -58));
         survey(block, 1, 1, 3, 801, "Lantern Gage", Fault.RIVAL_LEADER);
         survey(block, 1, 2, 3, 802, "Lantern Gage", Fault.WEAK_GROWTH);
     }
@@ -234,7 +234,7 @@ class DemoHolding {
                         6,
                         10,
                         "Dense old frame trees; staged over several winters.")
-                .at(100, 150));
+                .at(0, 0));
         survey(
                 block,
                 2,
@@ -267,7 +267,7 @@ class DemoHolding {
                         3.5,
                         10,
                         "Slender wall, renewed limb by limb.")
-                .at(230, 170));
+                .at(64, 0));
         survey(block, 3, 14, 4, 201, "Tansel", Fault.THICK_LIMB);
         survey(block, 3, 15, 4, 202, "Tansel", Fault.RIVAL_LEADER, Fault.SUCKERS);
         survey(block, 7, 22, 4, 203, "Merrow Late", Fault.TIGHT_CROTCH, Fault.WATER_SPROUTS);
@@ -289,7 +289,7 @@ class DemoHolding {
                         5,
                         95,
                         "One corner with canker; cut around bloom, in dry weather.")
-                .at(-20, -140));
+                .at(0, -14));
         survey(block, 1, 2, 6, 301, "Copperlight", Fault.THICKET, Fault.CANKER);
         survey(block, 1, 3, 6, 302, "Copperlight", Fault.THICKET, Fault.TOO_TALL);
         survey(block, 3, 8, 6, 303, "Copperlight", Fault.WATER_SPROUTS, Fault.CROSSING_LIMBS, Fault.DEAD_LIMB);

@@ -6,6 +6,7 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
+import java.time.LocalDate;
 
 /** Trees of one kind planted together. */
 @Entity
@@ -42,6 +43,7 @@ public class Block {
     private double northM;
 
     private boolean nearPowerLines;
+    private LocalDate learningSince;
 
     protected Block() {}
 
@@ -150,5 +152,15 @@ public class Block {
     /** Says whether power lines run near its trees. */
     public void nearPowerLines(boolean near) {
         nearPowerLines = near;
+    }
+
+    /** The day from which on its trees teach; null from the beginning. */
+    public LocalDate learningSince() {
+        return learningSince;
+    }
+
+    /** Forgets what its trees taught before a day; null takes everything into account again. */
+    public void learnSince(LocalDate day) {
+        learningSince = day;
     }
 }

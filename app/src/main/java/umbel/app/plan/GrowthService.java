@@ -13,6 +13,7 @@ import umbel.assess.Mark;
 import umbel.cut.Operation;
 import umbel.growth.FirstStand;
 import umbel.growth.Forecast;
+import umbel.growth.Learned;
 import umbel.growth.Season;
 import umbel.growth.Stand;
 import umbel.light.LightModel;
@@ -38,7 +39,7 @@ public class GrowthService {
         this.plans = plans;
     }
 
-    private record Asked(long tree, long survey, List<Mark> marks, int years, boolean thinned) {}
+    private record Asked(long tree, long survey, List<Mark> marks, int years, boolean thinned, Learned learned) {}
 
     private record Futures(Forecast marked, Forecast alone) {}
 
@@ -63,14 +64,15 @@ public class GrowthService {
 
     private Futures futures(long treeId, Decisions decisions, int years, boolean thinned) {
         Readings.ReadTree read = plans.standing(treeId);
-        Asked asked = new Asked(treeId, plans.newestSurvey(treeId), decisions.marks(), years, thinned);
+        Learned learned = plans.learned(treeId);
+        Asked asked = new Asked(treeId, plans.newestSurvey(treeId), decisions.marks(), years, thinned, learned);
         synchronized (kept) {
             Futures known = kept.get(asked);
             if (known != null) {
                 return known;
             }
         }
-        Stand stand = FirstStand.of(read.tree(), SEED);
+        Stand stand = learned.applied(FirstStand.of(read.tree(), SEED));
         Futures grown = new Futures(
                 Forecast.of(stand, works(PlanService.operations(decisions), years, thinned)),
                 Forecast.of(stand, works(List.of(), years, thinned)));

@@ -11,6 +11,7 @@ import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.app.http.NotFound;
 import umbel.app.http.Stale;
+import umbel.app.learning.LearningService;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
 import umbel.app.survey.Readings;
@@ -30,6 +31,7 @@ import umbel.cut.ImpossibleCut;
 import umbel.cut.Operation;
 import umbel.cut.Options;
 import umbel.cut.Target;
+import umbel.growth.Learned;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.SchoolLines;
 import umbel.light.LightSection;
@@ -58,6 +60,7 @@ public class PlanService {
     private final WorkRepository works;
     private final Readings readings;
     private final Assessor assessor;
+    private final LearningService learning;
     private final Knowledge knowledge;
 
     public PlanService(
@@ -66,12 +69,14 @@ public class PlanService {
             WorkRepository works,
             Readings readings,
             Assessor assessor,
+            LearningService learning,
             Knowledge knowledge) {
         this.trees = trees;
         this.surveys = surveys;
         this.works = works;
         this.readings = readings;
         this.assessor = assessor;
+        this.learning = learning;
         this.knowledge = knowledge;
     }
 
@@ -107,7 +112,8 @@ public class PlanService {
         SurveyEntry survey = newest(treeId);
         Readings.ReadTree read = read(survey, decisions);
         AssessRequest request = request(read, decisions);
-        Wish wish = assessor.wish(request, read.tree(), operations(decisions), new HashSet<>(decisions.refused()));
+        Wish wish = assessor.wish(request, read.tree(), operations(decisions), new HashSet<>(decisions.refused()))
+                .knowing(learning.of(survey.tree().block()));
         List<Plan> plans = Planner.plans(read.tree(), sure(survey, read), wish, Assessor.seed(request));
         return new TreeAnswers.Plans(
                 assessor.plans(read.tree(), plans),
@@ -240,6 +246,12 @@ public class PlanService {
                 Units.round(2 * Math.cbrt(read.tree().setting().fruitMass() / 1000 / 4.19), 4),
                 Assessor.harvest(load),
                 Assessor.harvest(unthinned));
+    }
+
+    /** What the trees of a tree's block have taught about forecasts. */
+    @Transactional(readOnly = true)
+    public Learned learned(long treeId) {
+        return learning.of(tree(treeId).block());
     }
 
     /** Id of the newest survey of a tree. */

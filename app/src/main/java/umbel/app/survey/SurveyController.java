@@ -104,6 +104,15 @@ class SurveyController {
                 .document());
     }
 
+    /** The tree drawn as it was surveyed then. */
+    @GetMapping("/surveys/{id}/drawing")
+    @Transactional(readOnly = true)
+    StandDrawing drawing(@PathVariable long id) {
+        Survey survey = one(id);
+        Tree tree = assessor.tree(AssessRequest.of(survey));
+        return StandDrawing.of(tree, LightModel.glance(tree, 1));
+    }
+
     private static SurveyLine line(SurveyEntry entry, Survey survey) {
         return new SurveyLine(
                 entry.id(), entry.surveyedOn(), entry.savedAt(), survey.limbs().size());

@@ -44,6 +44,15 @@ class AccessibilityTest {
         "/guide?tab=schools, Intensive wall, dark",
         "/guide?tab=systems, Slender axe, light",
         "/guide?tab=species, Quince, dark",
+        "/season, Go to, light",
+        "/season, Go to, dark",
+        "/season/crew, The crew, light",
+        "/season/crew, The crew, dark",
+        "/due, To come back for, light",
+        "/accounts, Who changed what, light",
+        "/accounts, Who changed what, dark",
+        "/field, Work in the rows, light",
+        "/field/trees/13, South Court 3-8, dark",
         "/nowhere, There is no such page, light",
     })
     void aViewHasNoSeriousBarrier(String path, String shows, String scheme) {

@@ -1,0 +1,167 @@
+package umbel.app.learning;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import umbel.app.log.RecordRepository;
+import umbel.app.log.WorkRecord;
+import umbel.app.orchard.Block;
+import umbel.app.survey.Readings;
+import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.SurveyRepository;
+import umbel.assess.Mark;
+import umbel.cut.CutTree;
+import umbel.cut.ImpossibleCut;
+import umbel.cut.Operation;
+import umbel.growth.Comparison;
+import umbel.growth.ExpectedSurvey;
+import umbel.growth.FirstStand;
+import umbel.growth.Forecast;
+import umbel.growth.Learned;
+import umbel.growth.Season;
+import umbel.knowledge.Knowledge;
+import umbel.survey.Survey;
+import umbel.survey.SurveyReader;
+import umbel.wood.Tree;
+
+/**
+ * Holds forecasts against what trees did: for every tree surveyed in two winters, the season between is foretold from the
+ * earlier survey and what was recorded after it, and compared with the later one.
+ */
+@Service
+public class LearningService {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final int SEASON_DAYS_LEAST = 200;
+    private static final int SEASON_DAYS_MOST = 550;
+    private static final long SEED = 1;
+
+    private final SurveyRepository surveys;
+    private final RecordRepository records;
+    private final Readings readings;
+    private final Knowledge knowledge;
+    private final Cache<Key, Comparison> kept =
+            Caffeine.newBuilder().maximumSize(5_000).build();
+
+    private record Key(long earlier, long later, int visits) {}
+
+    LearningService(SurveyRepository surveys, RecordRepository records, Readings readings, Knowledge knowledge) {
+        this.surveys = surveys;
+        this.records = records;
+        this.readings = readings;
+        this.knowledge = knowledge;
+    }
+
+    /** A season of a tree that was foretold and has come. */
+    public record Checked(SurveyEntry earlier, SurveyEntry later, Comparison comparison) {}
+
+    /** What a block's trees have taught. */
+    @Transactional(readOnly = true)
+    public Learned of(Block block) {
+        return Learned.of(
+                checked(block).stream()
+                        .filter(one -> block.learningSince() == null
+                                || one.later().surveyedOn().isAfter(block.learningSince()))
+                        .map(Checked::comparison)
+                        .toList(),
+                knowledge.trade().learning());
+    }
+
+    /** Every season of a block's trees that can be checked. */
+    @Transactional(readOnly = true)
+    public List<Checked> checked(Block block) {
+        List<Checked> all = new ArrayList<>();
+        for (SurveyEntry newest : surveys.findNewestOfBlock(block.id())) {
+            all.addAll(checked(newest.tree().id()));
+        }
+        return all;
+    }
+
+    /** Every season of a tree that can be checked, the last one first. */
+    @Transactional(readOnly = true)
+    public List<Checked> checked(long treeId) {
+        List<SurveyEntry> own = surveys.findByTreeIdOrderBySurveyedOnDescIdDesc(treeId);
+        List<Checked> all = new ArrayList<>();
+        for (int i = 0; i + 1 < own.size(); i++) {
+            SurveyEntry later = own.get(i);
+            SurveyEntry earlier = own.get(i + 1);
+            long days = ChronoUnit.DAYS.between(earlier.surveyedOn(), later.surveyedOn());
+            if (days >= SEASON_DAYS_LEAST && days <= SEASON_DAYS_MOST) {
+                all.add(new Checked(earlier, later, compare(earlier, later)));
+            }
+        }
+        return all;
+    }
+
+    /** What the next survey of a tree is expected to find today; empty where it was never surveyed. */
+    @Transactional(readOnly = true)
+    public Optional<Survey> expected(long treeId, LocalDate today) {
+        return surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(treeId).map(last -> {
+            Tree before = readings.of(last).tree();
+            Season.Work work = work(before, visitsAfter(last));
+            boolean season = ChronoUnit.DAYS.between(last.surveyedOn(), today) >= SEASON_DAYS_LEAST;
+            Tree now = season
+                    ? Forecast.middle(of(last.tree().block()).applied(FirstStand.of(before, SEED)), List.of(work))
+                            .get(0)
+                            .tree()
+                    : CutTree.of(before, work.winter()).left();
+            return ExpectedSurvey.of(SurveyReader.read(last.document()), now, season, today);
+        });
+    }
+
+    private List<WorkRecord> visitsAfter(SurveyEntry survey) {
+        return records.findByTreeIdOrderByDoneOnDescIdDesc(survey.tree().id()).stream()
+                .filter(visit -> visit.survey().id().equals(survey.id()))
+                .toList();
+    }
+
+    private Comparison compare(SurveyEntry earlier, SurveyEntry later) {
+        List<WorkRecord> visits = visitsAfter(earlier);
+        return kept.get(new Key(earlier.id(), later.id(), visits.size()), key -> {
+            Tree before = readings.of(earlier).tree();
+            Forecast.Outlook foretold = Forecast.of(FirstStand.of(before, SEED), List.of(work(before, visits)))
+                    .years()
+                    .get(0);
+            return Comparison.of(foretold, readings.of(later).tree());
+        });
+    }
+
+    /** What was done after a survey, as far as it can be made out on its tree; corrected visits do not count. */
+    private static Season.Work work(Tree tree, List<WorkRecord> visits) {
+        List<Operation> done = new ArrayList<>();
+        for (WorkRecord visit : visits) {
+            boolean corrected = visits.stream().anyMatch(other -> visit.id().equals(other.correctsId()));
+            if (!corrected) {
+                done.addAll(doneIn(visit));
+            }
+        }
+        return new Season.Work(CutTree.possible(tree, done), List.of(), true, false);
+    }
+
+    private static List<Operation> doneIn(WorkRecord visit) {
+        record Step(Mark mark, String outcome) {}
+        List<Operation> done = new ArrayList<>();
+        for (JsonNode node : JSON.readTree(visit.document())) {
+            Step step = new Step(
+                    JSON.convertValue(node.path("mark"), new TypeReference<Mark>() {}),
+                    node.path("outcome").asString(""));
+            if (step.outcome().equals("as-planned") || step.outcome().equals("changed")) {
+                try {
+                    done.add(step.mark().toOperation());
+                } catch (ImpossibleCut e) {
+                    // an old visit whose mark says nothing about this tree
+                }
+            }
+        }
+        return done;
+    }
+}

@@ -1,0 +1,79 @@
+package umbel.app.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+import umbel.app.UmbelApplication;
+
+/** The first start of a holding of one's own, in the browser: an account, somebody for the crew, and what a pruner sees. */
+class AccountsInBrowserTest {
+
+    @RegisterExtension
+    static final Browser BROWSER = new Browser();
+
+    @TempDir
+    private static Path data;
+
+    private static ConfigurableApplicationContext umbel;
+    private static String url;
+
+    @BeforeAll
+    static void start() {
+        umbel = SpringApplication.run(
+                UmbelApplication.class,
+                "--server.port=0",
+                "--server.shutdown=immediate",
+                "--spring.datasource.url=jdbc:h2:file:" + data.resolve("umbel"));
+        url = "http://127.0.0.1:"
+                + ((WebServerApplicationContext) umbel).getWebServer().getPort();
+    }
+
+    @AfterAll
+    static void stop() {
+        umbel.close();
+    }
+
+    @Test
+    void theGrowerMakesTheFirstAccountAndAPrunerSeesOnlyTheRows() {
+        BROWSER.open(url);
+        BROWSER.sees("The grower’s account");
+        BROWSER.type(BROWSER.field("Your name"), "Mara");
+        BROWSER.type(BROWSER.field("Login"), "mara");
+        BROWSER.type(BROWSER.field("Password"), "short");
+        BROWSER.button("Make the account").click();
+        BROWSER.sees("at least 10 characters.");
+        BROWSER.type(BROWSER.field("Password"), "nine windfalls");
+        BROWSER.button("Make the account").click();
+        BROWSER.sees("No holding yet");
+        BROWSER.open(url + "/season/crew");
+        BROWSER.type(BROWSER.named("Name of somebody new"), "Pau");
+        BROWSER.button("Add").click();
+        BROWSER.waiting()
+                .until(d -> BROWSER.all("input[aria-label='Name of Pau']").size() == 1);
+        BROWSER.open(url + "/accounts");
+        BROWSER.type(BROWSER.named("Login of Pau"), "pau");
+        BROWSER.type(BROWSER.named("New password of Pau"), "seven ladders");
+        BROWSER.button("Keep").click();
+        BROWSER.sees("kept");
+        BROWSER.button("Sign out").click();
+        BROWSER.sees("Sign in");
+        BROWSER.type(BROWSER.field("Login"), "pau");
+        BROWSER.type(BROWSER.field("Password"), "wrong ladders");
+        BROWSER.find(org.openqa.selenium.By.cssSelector("button[type=submit]")).click();
+        BROWSER.sees("The login or the password is wrong.");
+        BROWSER.type(BROWSER.field("Password"), "seven ladders");
+        BROWSER.find(org.openqa.selenium.By.cssSelector("button[type=submit]")).click();
+        BROWSER.sees("Work in the rows");
+        BROWSER.open(url + "/accounts");
+        BROWSER.sees("Work in the rows");
+        assertThat(BROWSER.bodyText()).doesNotContain("Who may sign in");
+    }
+}

@@ -1,0 +1,120 @@
+package umbel.app.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.openqa.selenium.By;
+import tools.jackson.databind.JsonNode;
+import umbel.app.RunningUmbel;
+
+/** A pruner with a phone in the row: ticks, skips, loses the signal, goes on, and nothing is lost or doubled. */
+@ExtendWith(RunningUmbel.class)
+class FieldInBrowserTest {
+
+    @RegisterExtension
+    static final Browser BROWSER = new Browser();
+
+    private static final long TREE = 19;
+
+    private final RunningUmbel umbel;
+
+    FieldInBrowserTest(RunningUmbel umbel) {
+        this.umbel = umbel;
+    }
+
+    @BeforeAll
+    static void aPhone() {
+        BROWSER.size(390, 844);
+    }
+
+    @AfterAll
+    static void signalAgain() {
+        signal(true);
+    }
+
+    private static void signal(boolean there) {
+        BROWSER.driver().executeCdpCommand("Network.enable", Map.of());
+        BROWSER.driver()
+                .executeCdpCommand(
+                        "Network.emulateNetworkConditions",
+                        Map.of("offline", !there, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
+    }
+
+    private void mark() {
+        JsonNode page = umbel.get("/api/trees/" + TREE).json();
+        StringBuilder marks = new StringBuilder();
+        for (int i = 0; i < 3; i++) {
+            String limb = page.at("/limbs/" + i + "/id").asString();
+            marks.append(i == 0 ? "" : ",")
+                    .append("{\"operation\":\"bend\",\"limb\":\"")
+                    .append(limb)
+                    .append("\",\"toAngle_deg\":65}");
+        }
+        assertThat(umbel.send(
+                                "PUT",
+                                "/api/trees/" + TREE + "/work",
+                                "{\"decisions\":{\"marks\":[" + marks + "]},\"version\":"
+                                        + page.path("workVersion").asLong() + "}",
+                                "application/json")
+                        .status())
+                .isEqualTo(200);
+    }
+
+    private int records() {
+        return umbel.get("/api/trees/" + TREE + "/records").json().size();
+    }
+
+    @Test
+    void theTreeIsDoneWithoutSignalAndArrivesOnceWhenThereIsSome() {
+        mark();
+        int before = records();
+        BROWSER.open(umbel.url() + "/field");
+        BROWSER.script("localStorage.clear()");
+        BROWSER.open(umbel.url() + "/t/" + TREE);
+        BROWSER.sees("Hob Bank 1-5");
+        BROWSER.sees("3 steps not ticked yet");
+        signal(false);
+        BROWSER.find(By.xpath("(//button[starts-with(@aria-label, 'Done:')])[1]"))
+                .click();
+        BROWSER.find(By.xpath("(//button[starts-with(@aria-label, 'Skip:')])[1]"))
+                .click();
+        BROWSER.type(BROWSER.named("Why is it skipped?"), "wasps");
+        BROWSER.find(By.cssSelector("form button[type=submit]")).click();
+        BROWSER.sees("wasps");
+        BROWSER.sees("1 step not ticked yet");
+        BROWSER.type(BROWSER.field("Who"), "Lucia");
+        BROWSER.button("Hand the rest over").click();
+        BROWSER.sees("1 visit waits for signal.");
+        assertThat(records()).isEqualTo(before);
+        signal(true);
+        BROWSER.script("window.dispatchEvent(new Event('online'))");
+        BROWSER.seesNo("waits for signal");
+        JsonNode visits = umbel.get("/api/trees/" + TREE + "/records").json();
+        assertThat(visits.size()).isEqualTo(before + 1);
+        assertThat(visits.get(0).path("who").asString()).isEqualTo("Lucia");
+        assertThat(visits.get(0).path("steps").toString()).contains("as-planned", "wasps", "left");
+        JsonNode left = umbel.get("/api/field/trees/" + TREE).json();
+        assertThat(left.path("steps").size())
+                .as("what was handed over stays marked")
+                .isEqualTo(1);
+    }
+
+    @Test
+    void theCrewReadsItInSpanish() {
+        mark();
+        BROWSER.open(umbel.url() + "/field/trees/" + TREE);
+        BROWSER.button("Español").click();
+        BROWSER.sees("Llevar rama");
+        BROWSER.sees("pasos sin marcar");
+        BROWSER.open(umbel.url() + "/field");
+        BROWSER.sees("Trabajo en las hileras");
+        BROWSER.sees("Hob Bank 1");
+        BROWSER.button("English").click();
+        BROWSER.sees("Work in the rows");
+    }
+}

@@ -1,0 +1,71 @@
+package umbel.growth;
+
+import java.util.List;
+import umbel.wood.Axis;
+import umbel.wood.AxisKind;
+import umbel.wood.Tree;
+
+/** A forecast held against the tree as it was found a season later; both are measured the same way. */
+public record Comparison(List<Measured> measures) {
+
+    /** What is compared. */
+    public enum Measure {
+        /** Growth of the season on the measured limbs, mean, metres. */
+        EXTENSION,
+        /** One-year shoots on the tree. */
+        SHOOTS,
+        /** Flower buds on the tree. */
+        FLOWER_BUDS,
+        /** Top above ground, metres. */
+        HEIGHT
+    }
+
+    /** One measure: the range that was foretold, and what was found. */
+    public record Measured(Measure measure, Forecast.Range foretold, double found) {
+
+        /** Whether what was found lies in the range. */
+        public boolean right() {
+            return found >= foretold.low() - 1e-9 && found <= foretold.high() + 1e-9;
+        }
+
+        /** Found against foretold; 1 where there was nothing to compare. */
+        double ratio() {
+            return foretold.middle() <= 1e-9 || found <= 1e-9 ? 1 : found / foretold.middle();
+        }
+    }
+
+    public Comparison {
+        measures = List.copyOf(measures);
+    }
+
+    /** Compares the outlook of the season that has passed with the tree that came of it. */
+    public static Comparison of(Forecast.Outlook foretold, Tree found) {
+        return new Comparison(List.of(
+                measured(Measure.EXTENSION, foretold.extension(), extension(foretold.tree()), extension(found)),
+                measured(Measure.SHOOTS, foretold.newLength(), shoots(foretold.tree()), shoots(found)),
+                measured(Measure.FLOWER_BUDS, foretold.flowerBuds(), flowerBuds(foretold.tree()), flowerBuds(found)),
+                measured(Measure.HEIGHT, foretold.height(), foretold.tree().top(), found.top())));
+    }
+
+    private static Measured measured(Measure measure, Forecast.Range like, double foretold, double found) {
+        return new Measured(measure, like.about(foretold), found);
+    }
+
+    private static double extension(Tree tree) {
+        return tree.limbs().stream()
+                .filter(limb -> limb.conditions().isEmpty())
+                .mapToDouble(Axis::lastGrowth)
+                .average()
+                .orElse(0);
+    }
+
+    private static double shoots(Tree tree) {
+        return tree.axes().stream()
+                .filter(axis -> axis.kind() == AxisKind.SHOOT)
+                .count();
+    }
+
+    private static double flowerBuds(Tree tree) {
+        return tree.axes().stream().mapToDouble(Axis::flowerBuds).sum();
+    }
+}

@@ -1,0 +1,58 @@
+package umbel.growth;
+
+import java.util.List;
+import umbel.growth.Comparison.Measure;
+import umbel.knowledge.Trade;
+
+/**
+ * What the trees of a block have taught: factors on the model's usual values, drawn towards 1 as if some trees had answered
+ * as usual (a normal prior on the logarithm of the ratio), so that one odd tree does not bend every forecast.
+ *
+ * @param trees whose forecasts could be checked
+ * @param vigour on the growth they make
+ * @param waking on shoots that answer cuts
+ * @param flowering on the flower buds they form
+ */
+public record Learned(int trees, double vigour, double waking, double flowering) {
+
+    /** Nothing was learned yet. */
+    public static final Learned NOTHING = new Learned(0, 1, 1, 1);
+
+    /** What these comparisons teach together. */
+    public static Learned of(List<Comparison> comparisons, Trade.Learning rules) {
+        if (comparisons.isEmpty()) {
+            return NOTHING;
+        }
+        return new Learned(
+                comparisons.size(),
+                factor(comparisons, Measure.EXTENSION, rules),
+                factor(comparisons, Measure.SHOOTS, rules),
+                factor(comparisons, Measure.FLOWER_BUDS, rules));
+    }
+
+    private static double factor(List<Comparison> comparisons, Measure measure, Trade.Learning rules) {
+        double sum = comparisons.stream()
+                .flatMap(one -> one.measures().stream())
+                .filter(one -> one.measure() == measure)
+                .mapToDouble(one -> Math.log(one.ratio()))
+                .sum();
+        double factor = Math.exp(sum / (comparisons.size() + rules.priorTrees()));
+        return Math.max(1 / rules.most(), Math.min(rules.most(), factor));
+    }
+
+    /** A stand as these trees would have it. */
+    public Stand applied(Stand stand) {
+        if (trees == 0) {
+            return stand;
+        }
+        Temper own = stand.temper();
+        return new Stand(
+                stand.tree(),
+                stand.year(),
+                stand.light(),
+                stand.reserve() * vigour,
+                stand.assimilated(),
+                new Temper(own.vigour() * vigour, own.waking() * waking, own.flowering() * flowering),
+                stand.seed());
+    }
+}

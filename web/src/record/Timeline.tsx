@@ -1,0 +1,78 @@
+import { useQueries, useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { answer, api, type Drawing, type RecordLine } from '../api/client';
+import { FIRST_VIEW } from '../stand/camera';
+import { prepare } from '../stand/geometry';
+import type { Showing } from '../stand/paint';
+import { SmallTree } from '../stand/SmallTree';
+import { Failed } from '../ui/States';
+import { day } from '../ui/words';
+import { CheckedSeasonTable } from './CheckedSeasonTable';
+
+const SIZE = 170;
+const AS_FOUND: Showing = { layer: 'wood', stage: 'found', cuts: new Map(), lit: new Set() };
+
+/** The tree through the years: as it was surveyed, what was done between, and whether its forecast came true. */
+export function Timeline({ id, records }: { id: number; records: RecordLine[] }) {
+  const surveys = useQuery({
+    queryKey: ['surveys', id],
+    queryFn: () => answer(api.GET('/api/trees/{id}/surveys', { params: { path: { id } } })),
+  });
+  const forecasts = useQuery({
+    queryKey: ['forecasts', id],
+    queryFn: () => answer(api.GET('/api/trees/{id}/forecasts', { params: { path: { id } } })),
+  });
+  const shown = (surveys.data ?? []).slice(0, 6);
+  const drawings = useQueries({
+    queries: shown.map((one) => ({
+      queryKey: ['survey-drawing', one.id],
+      staleTime: Infinity,
+      queryFn: () => answer(api.GET('/api/surveys/{id}/drawing', { params: { path: { id: one.id } } })),
+    })),
+  });
+  if (surveys.isError) return <Failed error={surveys.error} />;
+  return (
+    <section aria-labelledby="years" className="mt-8">
+      <h2 id="years" className="border-b-2 border-ink pb-1.5 text-[20px] font-bold">
+        Through the years
+      </h2>
+      {surveys.isPending && <p className="py-3 text-muted">Drawing the years…</p>}
+      <ol className="flex flex-wrap gap-6 py-3">
+        {[...shown].reverse().map((one) => {
+          const drawing = drawings[shown.indexOf(one)]?.data;
+          const cuts = records
+            .filter((record) => record.surveyedOn === one.surveyedOn && record.correctedBy == null)
+            .flatMap((record) => record.steps.filter((step) => step.outcome !== 'skipped')).length;
+          return (
+            <li key={one.id} className="w-[180px]">
+              {drawing ? <Past drawing={drawing} /> : <div style={{ height: SIZE }} />}
+              <b className="block text-[14px]">{day(one.surveyedOn)}</b>
+              <span className="text-[13px] text-muted">
+                {one.limbs} limbs
+                {cuts > 0 && `, then ${cuts} ${cuts === 1 ? 'step' : 'steps'} done`}
+              </span>
+            </li>
+          );
+        })}
+      </ol>
+      {forecasts.data && forecasts.data.length > 0 && (
+        <>
+          <h3 className="text-[17px] font-bold">Was the forecast right?</h3>
+          {forecasts.data.map((season) => (
+            <CheckedSeasonTable key={season.later} season={season} />
+          ))}
+        </>
+      )}
+      {forecasts.data?.length === 0 && (
+        <p className="text-[14px] text-muted">
+          Survey the tree again next winter, and what was foretold is held against what it did.
+        </p>
+      )}
+    </section>
+  );
+}
+
+function Past({ drawing }: { drawing: Drawing }) {
+  const stand = useMemo(() => prepare(drawing), [drawing]);
+  return <SmallTree stand={stand} view={FIRST_VIEW} showing={AS_FOUND} width={SIZE} height={SIZE} />;
+}
