@@ -43,7 +43,7 @@ export function LearnedPart({ id }: { id: number }) {
       </div>
       {learned.isError && <Failed error={learned.error} />}
       {forget.isError && <Failed error={forget.error} />}
-      {now && now.of === 0 && (
+      {now?.of === 0 && (
         <p className="py-3 text-muted">
           Nothing yet: survey a tree in two winters, and its forecast is held against what it did.
         </p>

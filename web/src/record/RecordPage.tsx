@@ -277,7 +277,8 @@ function Past({ id, record }: { id: number; record: RecordLine }) {
           {percent(record.outcome.after.woodShare)} of the small wood off
           {Math.abs(record.outcome.planned.woodShare - record.outcome.after.woodShare) > 0.005 &&
             ` (${percent(record.outcome.planned.woodShare)} planned)`}
-          , shade {percent(record.outcome.before.under30)} to {percent(record.outcome.after.under30)}
+          , shade {percent(record.outcome.before.under30After)} to{' '}
+          {percent(record.outcome.after.under30After)}
         </p>
       )}
       {record.note && <p className="mt-1 border-l-[3px] border-line pl-2 text-[14px]">{record.note}</p>}

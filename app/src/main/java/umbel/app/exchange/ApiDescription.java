@@ -43,6 +43,15 @@ class ApiDescription {
             "Entry",
             "DoneStep");
 
+    /** Parts of answers that may be missing though they are no boxed numbers. */
+    private static final Map<String, Set<String>> MAY_BE_MISSING = Map.of(
+            "RecordLine", Set.of("outcome"),
+            "LearnedAnswer", Set.of("since"),
+            "BlockSeason", Set.of("windowEnd"),
+            "PlacedBlock", Set.of("windowEnd", "weather"),
+            "WeatherImport", Set.of("from", "to"),
+            "KeyLine", Set.of("lastUsed"));
+
     @Bean
     OpenAPI umbelApi() {
         return new OpenAPI()
@@ -72,7 +81,7 @@ class ApiDescription {
             }
             api.getComponents().getSchemas().forEach((name, schema) -> {
                 if (!SENT_IN.contains(name)) {
-                    requireWhole(schema);
+                    requireWhole(schema, MAY_BE_MISSING.getOrDefault(name, Set.of()));
                 }
             });
         };
@@ -86,7 +95,7 @@ class ApiDescription {
     }
 
     @SuppressWarnings({"rawtypes", "unchecked"})
-    private static void requireWhole(Schema schema) {
+    private static void requireWhole(Schema schema, Set<String> missing) {
         Map<String, Schema> properties = schema.getProperties();
         if (properties == null) {
             return;
@@ -95,7 +104,7 @@ class ApiDescription {
         properties.forEach((field, property) -> {
             boolean mayBeNull =
                     property.getExtensions() != null && property.getExtensions().containsKey(MAY_BE_NULL);
-            if (!mayBeNull) {
+            if (!mayBeNull && !missing.contains(field)) {
                 required.add(field);
             }
         });

@@ -56,7 +56,9 @@ class LearningController {
             double flowering,
             int right,
             int of,
+
             LocalDate since,
+
             List<CheckedSeason> seasons) {}
 
     /** Whether what was learned is to be forgotten. */

@@ -99,6 +99,7 @@ class RecordController {
             LocalDate surveyedOn,
             Instant savedAt,
             String tools,
+
             VisitOutcome outcome) {}
 
     /**

@@ -62,7 +62,9 @@ public final class SeasonAnswers {
             double sawHours,
             double ladderHours,
             int daysLeft,
+
             LocalDate windowEnd,
+
             Double daysNeeded,
             List<String> diseases,
             SeasonDates dates,
@@ -135,7 +137,9 @@ public final class SeasonAnswers {
             boolean ladder,
             double hours,
             int daysLeft,
+
             LocalDate windowEnd,
+
             WeatherLine weather) {
 
         static PlacedBlock of(DayOrder.Placed placed, Block block) {
