@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.openqa.selenium.By;
+import org.openqa.selenium.WebElement;
 import tools.jackson.databind.JsonNode;
 import umbel.app.RunningUmbel;
 
@@ -65,6 +66,13 @@ class FieldInBrowserTest {
                 .isEqualTo(200);
     }
 
+    /** Brings it to the middle of the screen, as a thumb would, and taps it. */
+    private static void tap(By by) {
+        WebElement element = BROWSER.find(by);
+        BROWSER.script("arguments[0].scrollIntoView({block: 'center'})", element);
+        element.click();
+    }
+
     private int records() {
         return umbel.get("/api/trees/" + TREE + "/records").json().size();
     }
@@ -79,12 +87,10 @@ class FieldInBrowserTest {
         BROWSER.sees("Hob Bank 1-5");
         BROWSER.sees("3 steps not ticked yet");
         signal(false);
-        BROWSER.find(By.xpath("(//button[starts-with(@aria-label, 'Done:')])[1]"))
-                .click();
-        BROWSER.find(By.xpath("(//button[starts-with(@aria-label, 'Skip:')])[1]"))
-                .click();
+        tap(By.xpath("(//button[starts-with(@aria-label, 'Done:')])[1]"));
+        tap(By.xpath("(//button[starts-with(@aria-label, 'Skip:')])[1]"));
         BROWSER.type(BROWSER.named("Why is it skipped?"), "wasps");
-        BROWSER.find(By.cssSelector("form button[type=submit]")).click();
+        tap(By.cssSelector("form button[type=submit]"));
         BROWSER.sees("wasps");
         BROWSER.sees("1 step not ticked yet");
         BROWSER.type(BROWSER.field("Who"), "Lucia");
