@@ -63,7 +63,7 @@ function OneHolding({
   const top = Math.max(...north) + MARGIN;
   const width = Math.max(...east) + MARGIN - left;
   const height = top - Math.min(...north) + MARGIN;
-  const scale = Math.max(width / 720, height / 330);
+  const scale = Math.max(width / 720, height / 360);
   const at = ([x, y]: Point): string =>
     `${((x - left) / scale).toFixed(1)},${((top - y) / scale).toFixed(1)}`;
   return (
@@ -71,7 +71,7 @@ function OneHolding({
       <svg
         viewBox={`0 0 ${(width / scale).toFixed(0)} ${(height / scale).toFixed(0)}`}
         style={{ width: `${Math.round(width / scale)}px` }}
-        className="max-w-full"
+        className="max-w-full overflow-visible"
         role="group"
         aria-label={`Map of ${name}, north up`}
       >

@@ -1,6 +1,7 @@
 package umbel.growth;
 
 import java.util.List;
+import umbel.knowledge.Trade;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Tree;
@@ -40,15 +41,23 @@ public record Comparison(List<Measured> measures) {
 
     /** Compares the outlook of the season that has passed with the tree that came of it. */
     public static Comparison of(Forecast.Outlook foretold, Tree found) {
+        Trade.SurveyErrors errors = found.setting().trade().surveyErrors();
+        Tree as = foretold.tree();
+        double length = errors.lengthShare();
+        double count = errors.countShare();
         return new Comparison(List.of(
-                measured(Measure.EXTENSION, foretold.extension(), extension(foretold.tree()), extension(found)),
-                measured(Measure.SHOOTS, foretold.newLength(), shoots(foretold.tree()), shoots(found)),
-                measured(Measure.FLOWER_BUDS, foretold.flowerBuds(), flowerBuds(foretold.tree()), flowerBuds(found)),
-                measured(Measure.HEIGHT, foretold.height(), foretold.tree().top(), found.top())));
+                new Measured(Measure.EXTENSION, told(foretold.extension(), extension(as), length), extension(found)),
+                new Measured(Measure.SHOOTS, told(foretold.newLength(), shoots(as), count), shoots(found)),
+                new Measured(
+                        Measure.FLOWER_BUDS, told(foretold.flowerBuds(), flowerBuds(as), count), flowerBuds(found)),
+                new Measured(Measure.HEIGHT, told(foretold.height(), as.top(), length), found.top())));
     }
 
-    private static Measured measured(Measure measure, Forecast.Range like, double foretold, double found) {
-        return new Measured(measure, like.about(foretold), found);
+    /** The range about what was foretold, wider by what two quick surveys may be off (one sigma each). */
+    private static Forecast.Range told(Forecast.Range like, double foretold, double error) {
+        Forecast.Range seasons = like.about(foretold);
+        double wider = Math.sqrt(2) * error;
+        return new Forecast.Range(seasons.low() * (1 - wider), seasons.middle(), seasons.high() * (1 + wider));
     }
 
     private static double extension(Tree tree) {
