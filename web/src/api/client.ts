@@ -49,6 +49,7 @@ export type FollowUpLine = Schemas['FollowUpLine'];
 export type WhoIsHere = Schemas['WhoIsHere'];
 export type AccountLine = Schemas['AccountLine'];
 export type CheckedSeason = Schemas['CheckedSeason'];
+export type PickingLine = Schemas['PickingLine'];
 export type Knowledge = Schemas['KnownThings'];
 
 /** A field the server found wrong, by its path in what was sent. */

@@ -7,6 +7,7 @@ import { Failed, Loading } from '../ui/States';
 import { percent, RULE_WORDS } from '../ui/words';
 import { useWho } from '../people/who';
 import { LearnedPart } from './LearnedPart';
+import { Pickings } from './Pickings';
 import { MaterialList } from '../sheets/MaterialList';
 
 const ASK_EVERY = 400;
@@ -38,6 +39,7 @@ export function BlockPage() {
       </p>
       <Papers id={id} nearPowerLines={block.nearPowerLines} />
       <ReadBlock id={id} />
+      <Pickings id={id} />
       <LearnedPart id={id} />
       <Bends id={id} />
       <Tables id={id} />

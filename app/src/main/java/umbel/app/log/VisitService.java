@@ -1,5 +1,7 @@
 package umbel.app.log;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -21,6 +23,7 @@ import umbel.cut.CutTree;
 import umbel.cut.Effect;
 import umbel.cut.ImpossibleCut;
 import umbel.cut.Operation;
+import umbel.cut.OperationKind;
 import umbel.format.FieldError;
 import umbel.knowledge.Knowledge;
 import umbel.plan.Totals;
@@ -47,6 +50,8 @@ class VisitService {
     private final SeasonService season;
     private final Knowledge knowledge;
     private final Clock clock;
+    private final Cache<Long, Totals> found =
+            Caffeine.newBuilder().maximumSize(2_000).build();
 
     VisitService(
             RecordRepository records,
@@ -134,13 +139,17 @@ class VisitService {
             for (int i = 0; i < operations.size(); i++) {
                 done.add(new FollowUps.Done(operations.get(i), effects.get(i)));
             }
-            Totals before =
-                    Totals.of(CutTree.of(read.tree(), List.of()), read.reading().crop(), reach);
-            Totals planned = Totals.of(
-                    CutTree.of(read.tree(), operations(entry, false)),
-                    read.reading().crop(),
-                    reach);
-            Totals after = Totals.of(cut, read.reading().crop(), reach);
+            Totals before = found.get(
+                    survey.id(),
+                    id -> Totals.of(
+                            CutTree.of(read.tree(), List.of()), read.reading().crop(), reach));
+            boolean cutsNothing = operations.stream().allMatch(one -> one.kind() == OperationKind.WATCH);
+            Totals after = cutsNothing ? before : Totals.of(cut, read.reading().crop(), reach);
+            List<Operation> asPlanned = operations(entry, false);
+            Totals planned = asPlanned.equals(operations)
+                    ? after
+                    : Totals.of(
+                            CutTree.of(read.tree(), asPlanned), read.reading().crop(), reach);
             return new Did(
                     read,
                     done,

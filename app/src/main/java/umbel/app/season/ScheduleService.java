@@ -36,7 +36,7 @@ import umbel.season.DayAdvice;
 public class ScheduleService {
 
     private static final Logger LOG = LoggerFactory.getLogger(ScheduleService.class);
-    private static final int SECONDS = 8;
+    private static final int SECONDS = 7;
     private static final int HORIZON_DAYS = 330;
 
     private final SeasonService season;

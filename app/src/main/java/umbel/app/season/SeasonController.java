@@ -5,6 +5,8 @@ import java.time.LocalDate;
 import java.util.List;
 import org.springframework.http.MediaType;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -88,6 +90,7 @@ class SeasonController {
         boolean written = write && read.errors().isEmpty() && !read.days().isEmpty();
         if (written) {
             read.days().forEach(day -> keep(holding, day));
+            afterCommit();
         }
         List<LocalDate> dates =
                 read.days().stream().map(Weather.Day::date).sorted().toList();
@@ -107,6 +110,17 @@ class SeasonController {
     @Transactional
     void forget(@PathVariable long id) {
         weather.deleteByHoldingId(holding(id).id());
+        afterCommit();
+    }
+
+    /** What was gathered before is forgotten once the change is kept, so that nobody gathers the old days again. */
+    private void afterCommit() {
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                stations.changed();
+            }
+        });
     }
 
     private void keep(Holding holding, Weather.Day day) {

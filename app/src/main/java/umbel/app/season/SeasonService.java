@@ -13,8 +13,11 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import umbel.app.log.Picking;
+import umbel.app.log.PickingRepository;
 import umbel.app.log.RecordRepository;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
@@ -23,6 +26,7 @@ import umbel.app.people.Person;
 import umbel.app.people.PersonRepository;
 import umbel.app.plan.MarkedLabour;
 import umbel.app.plan.WorkRepository;
+import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.crew.WorkKind;
 import umbel.knowledge.Knowledge;
@@ -50,6 +54,7 @@ public class SeasonService {
     private final SurveyRepository surveys;
     private final WorkRepository works;
     private final RecordRepository records;
+    private final PickingRepository pickings;
     private final PersonRepository people;
     private final MarkedLabour labour;
     private final WeatherStations stations;
@@ -63,6 +68,7 @@ public class SeasonService {
             SurveyRepository surveys,
             WorkRepository works,
             RecordRepository records,
+            PickingRepository pickings,
             PersonRepository people,
             MarkedLabour labour,
             WeatherStations stations,
@@ -72,6 +78,7 @@ public class SeasonService {
         this.surveys = surveys;
         this.works = works;
         this.records = records;
+        this.pickings = pickings;
         this.people = people;
         this.labour = labour;
         this.stations = stations;
@@ -163,7 +170,9 @@ public class SeasonService {
     /** The dates of the year a block's day belongs to; null where its kind or system is not known. */
     public Phenology yearOf(Block block, LocalDate day) {
         LocalDate today = today();
-        SeasonBlock facts = facts(block, today);
+        Set<String> sick = new HashSet<>();
+        surveys.findNewestOfBlock(block.id()).forEach(entry -> sick.addAll(diseases(entry)));
+        SeasonBlock facts = facts(block, today, sick);
         if (facts == null) {
             return null;
         }
@@ -179,9 +188,14 @@ public class SeasonService {
         Map<Long, Map<WorkKind, Double>> marked = new HashMap<>();
         Map<Long, Integer> markedTrees = new HashMap<>();
         countMarked(marked, markedTrees);
+        Map<LocalDate, Map<Long, Integer>> doneSince = new HashMap<>();
+        Map<Long, Set<String>> sick = new HashMap<>();
+        surveys.findNewest()
+                .forEach(entry -> sick.computeIfAbsent(entry.tree().block().id(), id -> new HashSet<>())
+                        .addAll(diseases(entry)));
         List<Standing> standings = new ArrayList<>();
         for (Block block : blocks.findAllByOrderById()) {
-            SeasonBlock facts = facts(block, today);
+            SeasonBlock facts = facts(block, today, sick.getOrDefault(block.id(), Set.of()));
             if (facts == null) {
                 continue;
             }
@@ -194,7 +208,7 @@ public class SeasonService {
                             today));
             SeasonCalendar calendar = new SeasonCalendar(facts, knowledge.trade(), weather);
             LocalDate since = calendar.year(today).dormant().minusDays(30);
-            int done = records.countTreesDone(block.id(), since);
+            int done = doneSince.computeIfAbsent(since, this::treesDone).getOrDefault(block.id(), 0);
             int count = markedTrees.getOrDefault(block.id(), 0);
             standings.add(new Standing(
                     block,
@@ -244,7 +258,16 @@ public class SeasonService {
         return hours;
     }
 
-    private SeasonBlock facts(Block block, LocalDate today) {
+    private Map<Long, Integer> treesDone(LocalDate since) {
+        return records.countTreesDone(since).stream()
+                .collect(Collectors.toMap(RecordRepository.TreesDone::getBlock, RecordRepository.TreesDone::getTrees));
+    }
+
+    private Set<String> diseases(SurveyEntry entry) {
+        return diseases.get(entry.id(), id -> diseasesIn(entry.document()));
+    }
+
+    private SeasonBlock facts(Block block, LocalDate today, Set<String> recorded) {
         Species species = knowledge.allSpecies().stream()
                 .filter(one -> one.id().equals(block.species()))
                 .findFirst()
@@ -257,9 +280,6 @@ public class SeasonService {
             return null;
         }
         int leaf = today.getYear() - block.plantedYear();
-        Set<String> recorded = new HashSet<>();
-        surveys.findNewestOfBlock(block.id())
-                .forEach(entry -> recorded.addAll(diseases.get(entry.id(), id -> diseasesIn(entry.document()))));
         Integer bears = species.growing().bearingLeaf().get(block.stock());
         return new SeasonBlock(
                 species,
@@ -267,7 +287,9 @@ public class SeasonService {
                 leaf,
                 Set.copyOf(recorded),
                 leaf >= (bears == null ? 4 : bears),
-                null,
+                pickings.findFirstByBlockIdAndKindAndLastOneTrueOrderByPickedOnDesc(block.id(), "harvest")
+                        .map(Picking::pickedOn)
+                        .orElse(null),
                 block.holding().latitudeDeg());
     }
 

@@ -1,5 +1,8 @@
 package umbel.app.season;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
 import org.springframework.stereotype.Component;
@@ -18,6 +21,12 @@ class WeatherStations {
 
     private final WeatherRepository imported;
     private final Knowledge knowledge;
+    private final Cache<Key, Weather> kept = Caffeine.newBuilder()
+            .maximumSize(60)
+            .expireAfterWrite(Duration.ofMinutes(10))
+            .build();
+
+    private record Key(long holding, LocalDate from, LocalDate to, LocalDate today) {}
 
     WeatherStations(WeatherRepository imported, Knowledge knowledge) {
         this.imported = imported;
@@ -26,6 +35,15 @@ class WeatherStations {
 
     /** A holding's weather as known on a day. */
     Weather tell(Holding holding, LocalDate from, LocalDate to, LocalDate today) {
+        return kept.get(new Key(holding.id(), from, to, today), key -> gather(holding, from, to, today));
+    }
+
+    /** Forgets what was gathered, once a holding's imported days have changed. */
+    void changed() {
+        kept.invalidateAll();
+    }
+
+    private Weather gather(Holding holding, LocalDate from, LocalDate to, LocalDate today) {
         List<Weather.Day> own = imported.findByHoldingIdAndToldForBetween(holding.id(), from, to).stream()
                 .map(WeatherEntry::day)
                 .filter(day ->

@@ -107,6 +107,29 @@ class SeasonApiTest {
     }
 
     @Test
+    void theLastPickingEndsTheHarvestInTheCalendar() {
+        JsonNode before = block(umbel.get("/api/season").json(), "Karo Terrace");
+        long id = before.path("id").asLong();
+        LocalDate day = LocalDate.now().minusDays(4);
+        String body = "{\"kind\":\"harvest\",\"pickedOn\":\"" + day + "\",\"kg\":840,\"lastOne\":true}";
+        RunningUmbel.Answer kept = umbel.post("/api/blocks/" + id + "/pickings", body);
+        assertThat(kept.status()).isEqualTo(201);
+        assertThat(block(umbel.get("/api/season").json(), "Karo Terrace")
+                        .at("/dates/harvest")
+                        .asString())
+                .isEqualTo(day.toString());
+        umbel.send(
+                "DELETE",
+                "/api/blocks/" + id + "/pickings/" + kept.json().path("id").asLong(),
+                "",
+                "application/json");
+        assertThat(umbel.get("/api/blocks/" + id + "/pickings").json().size()).isZero();
+        assertThat(umbel.post("/api/blocks/" + id + "/pickings", "{\"kind\":\"harvest\",\"pickedOn\":\"" + day + "\"}")
+                        .status())
+                .isEqualTo(400);
+    }
+
+    @Test
     void aFaultyTableOfWeatherIsRefusedWholeAndNamesItsLines() {
         long holding =
                 umbel.get("/api/season").json().at("/weather/0/holdingId").asLong();

@@ -1,0 +1,84 @@
+package umbel.app.log;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.ManyToOne;
+import java.time.Instant;
+import java.time.LocalDate;
+import umbel.app.orchard.Block;
+
+/** What was picked or thinned in a block on a day. */
+@Entity
+public class Picking {
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private Long id;
+
+    @ManyToOne(optional = false)
+    private Block block;
+
+    private String kind;
+    private LocalDate pickedOn;
+    private Double kg;
+    private Integer fruits;
+    private boolean lastOne;
+    private String note;
+    private Instant savedAt;
+
+    protected Picking() {}
+
+    Picking(
+            Block block,
+            String kind,
+            LocalDate pickedOn,
+            Double kg,
+            Integer fruits,
+            boolean lastOne,
+            String note,
+            Instant savedAt) {
+        this.block = block;
+        this.kind = kind;
+        this.pickedOn = pickedOn;
+        this.kg = kg;
+        this.fruits = fruits;
+        this.lastOne = lastOne;
+        this.note = note;
+        this.savedAt = savedAt;
+    }
+
+    Long id() {
+        return id;
+    }
+
+    Block block() {
+        return block;
+    }
+
+    String kind() {
+        return kind;
+    }
+
+    /** The day it was done. */
+    public LocalDate pickedOn() {
+        return pickedOn;
+    }
+
+    Double kg() {
+        return kg;
+    }
+
+    Integer fruits() {
+        return fruits;
+    }
+
+    boolean lastOne() {
+        return lastOne;
+    }
+
+    String note() {
+        return note;
+    }
+}

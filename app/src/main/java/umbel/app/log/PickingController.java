@@ -1,0 +1,117 @@
+package umbel.app.log;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.PastOrPresent;
+import jakarta.validation.constraints.Pattern;
+import jakarta.validation.constraints.Size;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import umbel.app.http.NotFound;
+import umbel.app.http.Refused;
+import umbel.app.orchard.Block;
+import umbel.app.orchard.BlockRepository;
+
+/** Harvest and thinning of a block. The last picking of a year ends its harvest in the calendar too. */
+@RestController
+@RequestMapping("/api")
+class PickingController {
+
+    private final PickingRepository pickings;
+    private final BlockRepository blocks;
+    private final Clock clock;
+
+    PickingController(PickingRepository pickings, BlockRepository blocks, Clock clock) {
+        this.pickings = pickings;
+        this.blocks = blocks;
+        this.clock = clock;
+    }
+
+    /** What was picked (kg) or thinned off (fruits). */
+    public record PickingEntry(
+            @Pattern(regexp = "harvest|thinning", message = "harvest or thinning.") @NotNull(message = "Say which.")
+            String kind,
+
+            @NotNull(message = "Say on which day.") @PastOrPresent(message = "The day lies in the future.")
+            LocalDate pickedOn,
+
+            @DecimalMin(value = "0", message = "Not less than nothing.")
+            @DecimalMax(value = "10000000", message = "More than a holding yields.")
+            Double kg,
+
+            @Min(value = 0, message = "Not less than nothing.")
+            @Max(value = 100000000, message = "More than a holding bears.")
+            Integer fruits,
+
+            boolean lastOne,
+
+            @Size(max = 500, message = "At most 500 characters.")
+            String note) {}
+
+    /** A picking as kept. */
+    public record PickingLine(
+            long id, String kind, LocalDate pickedOn, Double kg, Integer fruits, boolean lastOne, String note) {}
+
+    /** A block's pickings, newest first. */
+    @GetMapping("/blocks/{id}/pickings")
+    @Transactional(readOnly = true)
+    public List<PickingLine> list(@PathVariable long id) {
+        block(id);
+        return pickings.findByBlockIdOrderByPickedOnDescIdDesc(id).stream()
+                .map(PickingController::line)
+                .toList();
+    }
+
+    /** Writes one down. */
+    @PostMapping("/blocks/{id}/pickings")
+    @Transactional
+    @ResponseStatus(HttpStatus.CREATED)
+    public PickingLine add(@PathVariable long id, @RequestBody @Valid PickingEntry entry) {
+        if (entry.kg() == null && entry.fruits() == null) {
+            throw new Refused(HttpStatus.BAD_REQUEST, "Nothing to write down", "Say how many kilograms or fruits.");
+        }
+        return line(pickings.saveAndFlush(new Picking(
+                block(id),
+                entry.kind(),
+                entry.pickedOn(),
+                entry.kg(),
+                entry.fruits(),
+                entry.lastOne() && entry.kind().equals("harvest"),
+                entry.note() == null ? "" : entry.note().strip(),
+                clock.instant())));
+    }
+
+    /** Takes away one written down by mistake. */
+    @DeleteMapping("/blocks/{id}/pickings/{picking}")
+    @Transactional
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    public void remove(@PathVariable long id, @PathVariable long picking) {
+        Picking one = pickings.findById(picking)
+                .filter(found -> found.block().id().equals(id))
+                .orElseThrow(() -> new NotFound("picking", picking));
+        pickings.delete(one);
+    }
+
+    private Block block(long id) {
+        return blocks.findById(id).orElseThrow(() -> new NotFound("block", id));
+    }
+
+    private static PickingLine line(Picking one) {
+        return new PickingLine(one.id(), one.kind(), one.pickedOn(), one.kg(), one.fruits(), one.lastOne(), one.note());
+    }
+}

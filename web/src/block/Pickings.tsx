@@ -1,0 +1,188 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api, Problem, type PickingLine } from '../api/client';
+import { Button } from '../ui/Button';
+import { Failed } from '../ui/States';
+import { day } from '../ui/words';
+
+/** What the block yielded and what was thinned off, year by year, and writing it down. */
+export function Pickings({ id }: { id: number }) {
+  const pickings = useQuery({
+    queryKey: ['pickings', id],
+    queryFn: () => answer(api.GET('/api/blocks/{id}/pickings', { params: { path: { id } } })),
+  });
+  const lines = pickings.data ?? [];
+  return (
+    <section aria-labelledby="pickings" className="mt-8">
+      <h2 id="pickings" className="border-b-2 border-ink pb-2 text-[20px] font-bold">
+        Picked and thinned
+      </h2>
+      {pickings.isError && <Failed error={pickings.error} />}
+      {pickings.data && lines.length === 0 && (
+        <p className="pt-3 text-muted">
+          Nothing is written down yet. The last picking also ends the harvest in the season.
+        </p>
+      )}
+      <Years lines={lines} />
+      <PickingForm id={id} />
+      <ul>
+        {lines.slice(0, 12).map((one) => (
+          <Line key={one.id} id={id} line={one} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** Kilograms a year as bars. */
+function Years({ lines }: { lines: PickingLine[] }) {
+  const byYear = new Map<string, number>();
+  for (const one of lines) {
+    if (one.kind === 'harvest' && one.kg != null) {
+      const year = one.pickedOn.slice(0, 4);
+      byYear.set(year, (byYear.get(year) ?? 0) + one.kg);
+    }
+  }
+  const years = [...byYear.entries()].sort();
+  if (years.length === 0) return null;
+  const most = Math.max(...years.map(([, kg]) => kg));
+  return (
+    <ul className="flex items-end gap-4 pt-3" aria-label="Harvest by year">
+      {years.map(([year, kg]) => (
+        <li key={year} className="text-center text-[13px]">
+          {Math.round(kg).toLocaleString()} kg
+          <span
+            className="mx-auto block w-10 bg-moss"
+            style={{ height: `${Math.max(2, (70 * kg) / most)}px` }}
+          />
+          {year}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function PickingForm({ id }: { id: number }) {
+  const [kind, setKind] = useState('harvest');
+  const [pickedOn, setPickedOn] = useState(() => new Date().toLocaleDateString('sv-SE'));
+  const [count, setCount] = useState('');
+  const [lastOne, setLastOne] = useState(false);
+  const queries = useQueryClient();
+  const save = useMutation({
+    mutationFn: () =>
+      answer(
+        api.POST('/api/blocks/{id}/pickings', {
+          params: { path: { id } },
+          body: {
+            kind,
+            pickedOn,
+            ...(kind === 'harvest' ? { kg: Number(count) } : { fruits: Math.round(Number(count)) }),
+            lastOne,
+            note: '',
+          },
+        }),
+      ),
+    onSuccess: () => {
+      setCount('');
+      setLastOne(false);
+      void queries.invalidateQueries({ queryKey: ['pickings', id] });
+      void queries.invalidateQueries({ queryKey: ['season'] });
+    },
+  });
+  const problem = save.error instanceof Problem ? save.error : null;
+  const box = 'min-h-9 rounded-md border border-muted/50 bg-paper px-2';
+  return (
+    <form
+      className="flex flex-wrap items-center gap-3 py-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save.mutate();
+      }}
+    >
+      <select
+        aria-label="What was done"
+        value={kind}
+        onChange={(event) => {
+          setKind(event.target.value);
+        }}
+        className={box}
+      >
+        <option value="harvest">picked</option>
+        <option value="thinning">thinned off</option>
+      </select>
+      <input
+        aria-label="On which day"
+        type="date"
+        value={pickedOn}
+        onChange={(event) => {
+          setPickedOn(event.target.value);
+        }}
+        className={box}
+      />
+      <label className="flex items-center gap-2">
+        <input
+          aria-label={kind === 'harvest' ? 'Kilograms' : 'Fruits'}
+          inputMode="decimal"
+          value={count}
+          onChange={(event) => {
+            setCount(event.target.value);
+          }}
+          className={`${box} w-24`}
+        />
+        {kind === 'harvest' ? 'kg' : 'fruits'}
+      </label>
+      {kind === 'harvest' && (
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            checked={lastOne}
+            onChange={(event) => {
+              setLastOne(event.target.checked);
+            }}
+          />
+          the last picking of the year
+        </label>
+      )}
+      <Button type="submit" disabled={!(Number(count) > 0) || save.isPending}>
+        Write it down
+      </Button>
+      {problem && (
+        <span role="alert" className="text-lichen">
+          {problem.errors.map((one) => one.message).join(' ') || problem.message}
+        </span>
+      )}
+    </form>
+  );
+}
+
+function Line({ id, line }: { id: number; line: PickingLine }) {
+  const queries = useQueryClient();
+  const remove = useMutation({
+    mutationFn: () =>
+      api.DELETE('/api/blocks/{id}/pickings/{picking}', { params: { path: { id, picking: line.id } } }),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: ['pickings', id] }),
+  });
+  return (
+    <li className="flex items-center gap-4 border-b border-line py-1 text-[14px]">
+      <span className="w-32">{day(line.pickedOn)}</span>
+      <span className="flex-1">
+        {line.kind === 'harvest' ? 'picked' : 'thinned off'}{' '}
+        <b>
+          {line.kg != null
+            ? `${line.kg.toLocaleString()} kg`
+            : `${(line.fruits ?? 0).toLocaleString()} fruits`}
+        </b>
+        {line.lastOne ? ', the last picking' : ''}
+      </span>
+      <Button
+        weight="quiet"
+        aria-label={`Take away what was written down for ${line.pickedOn}`}
+        onClick={() => {
+          remove.mutate();
+        }}
+      >
+        Take away
+      </Button>
+    </li>
+  );
+}
