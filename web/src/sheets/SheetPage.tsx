@@ -73,7 +73,7 @@ export function SheetPage() {
         <p className="text-[14px] text-muted">
           One page for the row. Readable in black and white; the numbers are on the drawing and in the list.
         </p>
-        <span className="flex items-center gap-4 text-[14px] font-semibold">
+        <span className="flex items-center gap-4 text-[14px] font-semibold whitespace-nowrap">
           <a className="underline underline-offset-4" href={`/api/trees/${id}/sheet.pdf`}>
             PDF
           </a>

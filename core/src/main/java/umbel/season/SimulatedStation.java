@@ -15,6 +15,9 @@ public final class SimulatedStation implements WeatherService {
     private static final double FRONT_EVERY = 5.5;
     private static final double FORECAST_FADES = 6;
 
+    /** What fronts and the days after them take from the temperature on average, given back on every day, °C. */
+    private static final double FRONTS_TAKE = 0.5;
+
     private final double latitude;
     private final double elevation;
     private final long seed;
@@ -49,7 +52,7 @@ public final class SimulatedStation implements WeatherService {
         double swing = 3.2 * wave(day, 11, 1) + 2.2 * wave(day, 4, 2);
         double front = front(day);
         double after = front(day - 1);
-        double mean = usualMean(date) + swing - 2.5 * after - 1.0 * front;
+        double mean = usualMean(date) + FRONTS_TAKE + swing - 2.5 * after - 1.0 * front;
         double cloud = Math.max(front, 0.6 * after);
         double range = usualRange(date) * (1.15 - 0.75 * cloud) * (0.85 + 0.3 * unit(day, 3));
         double rain = front > 0.25 ? Math.round(10 * front * front * (6 + 26 * unit(day, 4))) / 10.0 : 0;

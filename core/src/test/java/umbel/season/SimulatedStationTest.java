@@ -44,6 +44,21 @@ class SimulatedStationTest {
     }
 
     @Test
+    void overManyYearsTheDaysAverageToWhatIsUsual() {
+        SimulatedStation station = new SimulatedStation(47.6, 400, 4, 10);
+        LocalDate from = LocalDate.of(1996, 1, 1);
+        double told = station.tell(from, TODAY, TODAY).between(from, TODAY).stream()
+                .mapToDouble(Weather.Day::mean)
+                .average()
+                .orElseThrow();
+        double usual = station.tell(from, TODAY, from.minusDays(60)).between(from, TODAY).stream()
+                .mapToDouble(Weather.Day::mean)
+                .average()
+                .orElseThrow();
+        assertThat(told).isCloseTo(usual, org.assertj.core.api.Assertions.within(0.2));
+    }
+
+    @Test
     void theOtherHemisphereIsHalfAYearApart() {
         List<Weather.Day> days = year(-41, 3);
         assertThat(mean(days, 1)).isGreaterThan(mean(days, 7) + 8);

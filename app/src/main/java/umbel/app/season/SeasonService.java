@@ -16,12 +16,13 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import umbel.app.log.Picking;
-import umbel.app.log.PickingRepository;
+import umbel.app.harvest.Picking;
+import umbel.app.harvest.PickingRepository;
 import umbel.app.log.RecordRepository;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.orchard.Holding;
+import umbel.app.orchard.TreeRepository;
 import umbel.app.people.Person;
 import umbel.app.people.PersonRepository;
 import umbel.app.plan.MarkedLabour;
@@ -51,6 +52,7 @@ public class SeasonService {
     private static final int WEATHER_AHEAD_DAYS = 900;
 
     private final BlockRepository blocks;
+    private final TreeRepository trees;
     private final SurveyRepository surveys;
     private final WorkRepository works;
     private final RecordRepository records;
@@ -65,6 +67,7 @@ public class SeasonService {
 
     SeasonService(
             BlockRepository blocks,
+            TreeRepository trees,
             SurveyRepository surveys,
             WorkRepository works,
             RecordRepository records,
@@ -75,6 +78,7 @@ public class SeasonService {
             Knowledge knowledge,
             Clock clock) {
         this.blocks = blocks;
+        this.trees = trees;
         this.surveys = surveys;
         this.works = works;
         this.records = records;
@@ -259,8 +263,11 @@ public class SeasonService {
     }
 
     private Map<Long, Integer> treesDone(LocalDate since) {
-        return records.countTreesDone(since).stream()
-                .collect(Collectors.toMap(RecordRepository.TreesDone::getBlock, RecordRepository.TreesDone::getTrees));
+        List<Long> done = records.findTreesDone(since);
+        return done.isEmpty()
+                ? Map.of()
+                : trees.countByBlock(done).stream()
+                        .collect(Collectors.toMap(TreeRepository.InBlock::getBlock, TreeRepository.InBlock::getTrees));
     }
 
     private Set<String> diseases(SurveyEntry entry) {

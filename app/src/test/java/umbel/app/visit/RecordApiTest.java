@@ -1,4 +1,4 @@
-package umbel.app.log;
+package umbel.app.visit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

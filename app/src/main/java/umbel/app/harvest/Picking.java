@@ -1,4 +1,4 @@
-package umbel.app.log;
+package umbel.app.harvest;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;

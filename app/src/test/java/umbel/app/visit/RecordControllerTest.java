@@ -1,4 +1,4 @@
-package umbel.app.log;
+package umbel.app.visit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
@@ -21,6 +21,8 @@ import org.springframework.test.util.ReflectionTestUtils;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.setup.MockMvcBuilders;
 import umbel.app.http.Problems;
+import umbel.app.log.RecordRepository;
+import umbel.app.log.WorkRecord;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.Holding;
 import umbel.app.orchard.OrchardTree;

@@ -1,4 +1,4 @@
-package umbel.app.log;
+package umbel.app.visit;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
@@ -7,6 +7,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
+import umbel.app.log.WorkRecord;
 import umbel.app.orchard.OrchardTree;
 import umbel.season.FollowUps;
 

@@ -1,4 +1,4 @@
-package umbel.app.log;
+package umbel.app.visit;
 
 import java.time.LocalDate;
 import java.util.List;

@@ -1,4 +1,4 @@
-package umbel.app.log;
+package umbel.app.visit;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;
@@ -23,6 +23,8 @@ import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.app.http.NotFound;
+import umbel.app.log.RecordRepository;
+import umbel.app.log.WorkRecord;
 import umbel.app.orchard.TreeRepository;
 import umbel.assess.Assessment;
 import umbel.assess.Mark;

@@ -1,4 +1,4 @@
-package umbel.app.log;
+package umbel.app.harvest;
 
 import java.util.List;
 import java.util.Optional;

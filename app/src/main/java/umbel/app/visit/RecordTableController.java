@@ -1,4 +1,4 @@
-package umbel.app.log;
+package umbel.app.visit;
 
 import java.io.IOException;
 import java.io.StringWriter;
@@ -12,6 +12,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
+import umbel.app.log.RecordRepository;
+import umbel.app.log.WorkRecord;
 
 /** Everything that was recorded as one table, a line a step. */
 @RestController

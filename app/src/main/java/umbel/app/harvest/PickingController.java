@@ -1,4 +1,4 @@
-package umbel.app.log;
+package umbel.app.harvest;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;

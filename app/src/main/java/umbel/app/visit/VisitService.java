@@ -1,4 +1,4 @@
-package umbel.app.log;
+package umbel.app.visit;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -10,6 +10,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.app.http.NotFound;
+import umbel.app.log.RecordRepository;
+import umbel.app.log.WorkRecord;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
 import umbel.app.plan.PlanService;
