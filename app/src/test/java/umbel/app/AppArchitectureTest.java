@@ -1,6 +1,7 @@
 package umbel.app;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
@@ -35,5 +36,10 @@ class AppArchitectureTest {
                 .dependOnClassesThat()
                 .resideInAPackage("umbel.practice..")
                 .check(all);
+    }
+
+    @Test
+    void noAreaOfTheProgramLeansOnItselfByWayOfOthers() {
+        slices().matching("umbel.app.(*)..").should().beFreeOfCycles().check(all);
     }
 }

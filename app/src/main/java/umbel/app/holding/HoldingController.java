@@ -1,4 +1,4 @@
-package umbel.app.orchard;
+package umbel.app.holding;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;

@@ -1,4 +1,4 @@
-package umbel.app.orchard;
+package umbel.app.holding;
 
 import java.util.Comparator;
 import java.util.HashMap;
@@ -9,6 +9,12 @@ import org.springframework.transaction.annotation.Transactional;
 import umbel.app.http.NotFound;
 import umbel.app.log.RecordRepository;
 import umbel.app.log.WorkRecord;
+import umbel.app.orchard.Block;
+import umbel.app.orchard.BlockRepository;
+import umbel.app.orchard.Holding;
+import umbel.app.orchard.HoldingRepository;
+import umbel.app.orchard.OrchardTree;
+import umbel.app.orchard.TreeRepository;
 import umbel.app.plan.Work;
 import umbel.app.plan.WorkRepository;
 import umbel.app.survey.Readings;
