@@ -30,12 +30,12 @@ export function SchedulePage() {
   const stop = useMutation({ mutationFn: () => api.DELETE('/api/schedule/run') });
   const move = useMutation({
     mutationFn: ({ id, personId, date }: { id: number; personId: number; date: string }) =>
-      answer(api.PUT('/api/schedule/work/{id}', { params: { path: { id } }, body: { personId, date } })),
+      answer(api.PUT('/api/schedule/pieces/{id}', { params: { path: { id } }, body: { personId, date } })),
     onSuccess: kept,
   });
   const letGo = useMutation({
     mutationFn: (id: number) =>
-      answer(api.DELETE('/api/schedule/work/{id}/pin', { params: { path: { id } } })),
+      answer(api.DELETE('/api/schedule/pieces/{id}/pin', { params: { path: { id } } })),
     onSuccess: kept,
   });
   if (schedule.isPending || crew.isPending) return <Loading what="Reading the schedule…" />;

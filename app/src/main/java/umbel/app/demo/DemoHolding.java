@@ -12,6 +12,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.app.UmbelSettings;
+import umbel.app.harvest.Picking;
+import umbel.app.harvest.PickingRepository;
 import umbel.app.holding.HoldingService;
 import umbel.app.log.RecordRepository;
 import umbel.app.log.WorkRecord;
@@ -25,6 +27,10 @@ import umbel.app.people.Person;
 import umbel.app.people.PersonRepository;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
+import umbel.app.visit.RecordController;
+import umbel.app.visit.VisitService;
+import umbel.assess.Mark;
+import umbel.cut.Operation;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
 import umbel.practice.YearBefore;
@@ -47,6 +53,8 @@ class DemoHolding {
     private final RecordRepository records;
     private final HoldingService service;
     private final PersonRepository people;
+    private final PickingRepository pickings;
+    private final VisitService visits;
     private final TransactionTemplate transactions;
     private final Clock clock = Clock.systemDefaultZone();
 
@@ -59,6 +67,8 @@ class DemoHolding {
             RecordRepository records,
             HoldingService service,
             PersonRepository people,
+            PickingRepository pickings,
+            VisitService visits,
             TransactionTemplate transactions) {
         this.settings = settings;
         this.holdings = holdings;
@@ -68,6 +78,8 @@ class DemoHolding {
         this.records = records;
         this.service = service;
         this.people = people;
+        this.pickings = pickings;
+        this.visits = visits;
         this.transactions = transactions;
     }
 
@@ -79,6 +91,7 @@ class DemoHolding {
         transactions.executeWithoutResult(status -> {
             if (holdings.count() == 0) {
                 fill();
+                years();
                 LOG.info("The demo holding was written to an empty data folder.");
             }
         });
@@ -97,6 +110,52 @@ class DemoHolding {
         nurseryCorner(holding);
         crew();
         karoTerrace(holdings.save(new Holding("Karo Terrace", -41, 60)));
+    }
+
+    /** Harvests of three years, and a visit that has to be come back for. */
+    private void years() {
+        int[][] kilograms = {
+            {9_200, 12_400, 7_100}, {21_500, 30_800, 38_600}, {2_050, 1_780, 2_300}, {640, 1_450, 2_900}
+        };
+        List<Block> bearing = blocks.findAllByOrderById().subList(0, kilograms.length);
+        for (int i = 0; i < kilograms.length; i++) {
+            for (int ago = 1; ago <= 3; ago++) {
+                LocalDate day = LocalDate.of(year() - ago, 7 + i % 3, 4 + 5 * i);
+                pickings.save(new Picking(
+                        bearing.get(i),
+                        "harvest",
+                        day,
+                        (double) kilograms[i][3 - ago],
+                        null,
+                        true,
+                        "",
+                        clock.instant()));
+            }
+        }
+        SurveyEntry young = surveys.findNewest().stream()
+                .filter(one -> one.tree().block().name().equals("Nursery Corner"))
+                .reduce((first, second) -> second)
+                .orElseThrow();
+        List<RecordController.DoneStep> steps = SurveyReader.read(young.document()).limbs().stream()
+                .filter(limb -> limb.parent().equals(Survey.TRUNK) && limb.angleDeg() < 60)
+                .limit(2)
+                .map(limb -> new RecordController.DoneStep(
+                        Mark.of(Operation.bend(limb.id(), Math.toRadians(62))),
+                        "Bring limb " + limb.id() + " to 62°",
+                        "as-planned",
+                        ""))
+                .toList();
+        visits.keep(
+                young.tree().id(),
+                new RecordController.Entry(
+                        LocalDate.now(clock).minusDays(1),
+                        "Tomas",
+                        6,
+                        "Spreaders are marked with grey tape.",
+                        steps,
+                        null,
+                        "ties",
+                        null));
     }
 
     private void crew() {

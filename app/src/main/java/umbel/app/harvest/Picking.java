@@ -30,7 +30,8 @@ public class Picking {
 
     protected Picking() {}
 
-    Picking(
+    /** A picking (kg) or thinning (fruits) of a block; the last one of a year ends its harvest. */
+    public Picking(
             Block block,
             String kind,
             LocalDate pickedOn,

@@ -20,12 +20,13 @@ import umbel.assess.Assessment;
 class PlanController {
 
     private final PlanService plans;
-
     private final GrowthService growth;
+    private final LayerService layers;
 
-    PlanController(PlanService plans, GrowthService growth) {
+    PlanController(PlanService plans, GrowthService growth, LayerService layers) {
         this.plans = plans;
         this.growth = growth;
+        this.layers = layers;
     }
 
     /** The years to come under the marks, beside the tree left alone; ranges over kinder and harder seasons. */
@@ -77,13 +78,13 @@ class PlanController {
     /** What limbs take from each other, and sections through the tree. */
     @GetMapping("/light")
     TreeAnswers.LightLayer light(@PathVariable long id) {
-        return plans.light(id);
+        return layers.light(id);
     }
 
     /** The tree under its crop. */
     @GetMapping("/harvest")
     TreeAnswers.HarvestLayer harvest(@PathVariable long id) {
-        return plans.harvest(id);
+        return layers.harvest(id);
     }
 
     /** What could be done to one limb, and what each would do beside the marks so far. */

@@ -1,7 +1,6 @@
 package umbel.app.plan;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -24,7 +23,6 @@ import umbel.assess.Assessor;
 import umbel.assess.Mark;
 import umbel.assess.SchoolsBeside;
 import umbel.assess.Words;
-import umbel.crop.HarvestLoad;
 import umbel.cut.CutTree;
 import umbel.cut.Effect;
 import umbel.cut.ImpossibleCut;
@@ -34,8 +32,6 @@ import umbel.cut.Target;
 import umbel.growth.Learned;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.SchoolLines;
-import umbel.light.LightSection;
-import umbel.light.LightTaken;
 import umbel.plan.Limits;
 import umbel.plan.Plan;
 import umbel.plan.Planner;
@@ -47,7 +43,6 @@ import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Tree;
 import umbel.wood.Units;
-import umbel.wood.Vec;
 
 /** Joins a saved tree with the core's reading, cutting and planning. */
 @Service
@@ -165,87 +160,13 @@ public class PlanService {
         Totals.Sum sum = Totals.read(cut, read.reading().crop(), limits.reach());
         return new TreeAnswers.Marked(
                 Assessor.totals(sum.totals()),
-                cuts(cut),
-                moved(cut),
+                CutAnswers.cuts(cut),
+                CutAnswers.moved(cut),
                 effects(cut, limits.reach()),
                 assessor.findings(
                         read.tree(),
                         read.school(),
                         TreeReader.findings(cut.left(), read.school(), sum.light(), limits.reach(), read.company())));
-    }
-
-    /** What each limb takes from the others, and two sections through the tree: along its row and across it. */
-    @Transactional(readOnly = true)
-    public TreeAnswers.LightLayer light(long treeId) {
-        Readings.ReadTree read = standing(treeId);
-        double row = read.tree().setting().rowBearing();
-        return new TreeAnswers.LightLayer(
-                LightTaken.of(read.tree()).stream()
-                        .map(shade -> new TreeAnswers.ShadeLine(
-                                shade.limb(),
-                                Units.round(shade.fromTree(), 4),
-                                shade.fromLimbs().entrySet().stream()
-                                        .limit(6)
-                                        .map(entry -> new TreeAnswers.ShadeOn(
-                                                entry.getKey(), Units.round(entry.getValue(), 3)))
-                                        .toList()))
-                        .toList(),
-                List.of(
-                        section(LightSection.of(read.tree(), row)),
-                        section(LightSection.of(read.tree(), row + Math.PI / 2))));
-    }
-
-    private static TreeAnswers.Section section(LightSection section) {
-        return new TreeAnswers.Section(
-                Units.round(Units.toDegrees(section.bearing()), 1),
-                section.from(),
-                section.step(),
-                section.columns(),
-                Arrays.stream(section.light())
-                        .map(light -> Units.round(light, 3))
-                        .toArray());
-    }
-
-    /** The tree under the crop it is meant to carry. */
-    @Transactional(readOnly = true)
-    public TreeAnswers.HarvestLayer harvest(long treeId) {
-        Readings.ReadTree read = standing(treeId);
-        HarvestLoad load = HarvestLoad.drawn(
-                read.tree(), read.reading().light(), read.reading().crop());
-        HarvestLoad unthinned =
-                HarvestLoad.unthinned(read.tree(), read.reading().light());
-        List<TreeAnswers.Moved> moved = new ArrayList<>();
-        List<TreeAnswers.Hung> hung = new ArrayList<>();
-        for (Axis axis : load.tree().axes()) {
-            Axis was = read.tree().axis(axis.index());
-            Vec end = axis.course().at(axis.length());
-            if (end.minus(was.course().at(was.length())).length() > 0.004) {
-                moved.add(new TreeAnswers.Moved(
-                        axis.index(), StandDrawing.line(axis, null).points()));
-            }
-        }
-        double share = read.reading().crop().expectedFruits() <= 0
-                ? 0
-                : load.fruits() / read.reading().crop().flowerBuds();
-        // whole fruits: shares of a fruit on many spurs are carried along until they make one
-        double owed = 0.5;
-        for (Axis axis : load.tree().axes()) {
-            owed += axis.flowerBuds() * share;
-            int here = (int) Math.floor(owed);
-            owed -= here;
-            if (here > 0) {
-                Vec at = axis.course().at(axis.length());
-                hung.add(new TreeAnswers.Hung(axis.index(), here, new double[] {
-                    Units.round(at.x(), 3), Units.round(at.y(), 3), Units.round(at.z(), 3)
-                }));
-            }
-        }
-        return new TreeAnswers.HarvestLayer(
-                moved,
-                hung,
-                Units.round(2 * Math.cbrt(read.tree().setting().fruitMass() / 1000 / 4.19), 4),
-                Assessor.harvest(load),
-                Assessor.harvest(unthinned));
     }
 
     /** What the trees of a tree's block have taught about forecasts. */
@@ -383,37 +304,6 @@ public class PlanService {
                 .toList();
     }
 
-    private static List<TreeAnswers.Cut> cuts(CutTree cut) {
-        List<TreeAnswers.Cut> cuts = new ArrayList<>();
-        for (Axis axis : cut.found().axes()) {
-            if (cut.takenBy(axis) >= 0) {
-                cuts.add(new TreeAnswers.Cut(axis.index(), Units.round(cut.kept(axis), 3), cut.takenBy(axis)));
-            }
-        }
-        return cuts;
-    }
-
-    private static List<TreeAnswers.Moved> moved(CutTree cut) {
-        List<TreeAnswers.Moved> moved = new ArrayList<>();
-        for (Axis axis : cut.found().axes()) {
-            cut.left()
-                    .find(axis.id())
-                    .filter(left -> !left.course()
-                            .point(left.course().size() - 1)
-                            .equals(axis.course().at(left.length())))
-                    .filter(left ->
-                            left.course().point(1).minus(axis.course().point(1)).length() > 1e-9
-                                    || left.course()
-                                                    .point(0)
-                                                    .minus(axis.course().point(0))
-                                                    .length()
-                                            > 1e-9)
-                    .ifPresent(left -> moved.add(new TreeAnswers.Moved(
-                            axis.index(), StandDrawing.line(left, null).points())));
-        }
-        return moved;
-    }
-
     private List<TreeAnswers.Effects> effects(CutTree cut, double reach) {
         List<TreeAnswers.Effects> effects = new ArrayList<>();
         List<Effect> all = Effect.ofAll(cut, reach);
@@ -428,30 +318,11 @@ public class PlanService {
                     Words.answer(operation, effect),
                     Units.round(effect.minutes(), 2),
                     Units.round(effect.woodShare(), 3),
-                    flag(cut, operation),
+                    CutAnswers.flag(cut, operation),
                     Assessor.trainingOf(cut.found(), operation),
                     Words.cautions(cut.found(), operation, effect, knowledge.cautions())));
         }
         return effects;
-    }
-
-    /** Where an operation's flag is tied: the cut, or the middle of a group or bend. */
-    private static double[] flag(CutTree cut, Operation operation) {
-        Vec place = flagAt(cut, operation);
-        return new double[] {Units.round(place.x(), 3), Units.round(place.y(), 3), Units.round(place.z(), 3)};
-    }
-
-    /** Where an operation's flag is tied, metres from the trunk's foot. */
-    public static Vec flagAt(CutTree cut, Operation operation) {
-        List<Axis> targets = Target.of(cut.found(), operation);
-        if (targets.isEmpty()) {
-            return new Vec(0, 0, 0);
-        }
-        Axis first = targets.get(targets.size() / 2);
-        double at = Double.isNaN(operation.toAngle())
-                ? Math.max(operation.at(), Math.min(0.12, first.length() / 2))
-                : first.length() / 3;
-        return first.course().at(at);
     }
 
     private static List<TreeAnswers.LimbLine> limbs(Readings.ReadTree read) {

@@ -54,13 +54,13 @@ class ScheduleController {
     }
 
     /** Puts a piece of work somewhere by hand. */
-    @PutMapping("/work/{id}")
+    @PutMapping("/pieces/{id}")
     ScheduleAnswers.SchedulePage move(@PathVariable long id, @RequestBody @Valid PutThere moved) {
         return schedule.move(id, moved.personId(), moved.date());
     }
 
     /** Lets a piece put by hand go back to the schedule. */
-    @DeleteMapping("/work/{id}/pin")
+    @DeleteMapping("/pieces/{id}/pin")
     ScheduleAnswers.SchedulePage letGo(@PathVariable long id) {
         return schedule.letGo(id);
     }

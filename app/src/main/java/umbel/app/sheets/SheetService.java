@@ -15,6 +15,7 @@ import org.springframework.transaction.annotation.Transactional;
 import umbel.app.http.NotFound;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
+import umbel.app.plan.CutAnswers;
 import umbel.app.plan.MarkedLabour;
 import umbel.app.plan.PlanService;
 import umbel.app.plan.Work;
@@ -112,7 +113,7 @@ class SheetService {
             Effect effect = effects.get(i);
             boolean stop = limits.stop(effect, knowledge.trade().tools());
             steps.add(step(i + 1, operation, effect, stop));
-            flags.add(PlanService.flagAt(cut, operation));
+            flags.add(CutAnswers.flagAt(cut, operation));
             List<String> texts = Words.cautions(tree, operation, effect, knowledge.cautions());
             knowledge.cautions().stream()
                     .filter(caution -> texts.contains(caution.text())

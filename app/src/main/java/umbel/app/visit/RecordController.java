@@ -32,7 +32,7 @@ import umbel.assess.Mark;
 /** Keeps what was done to a tree, and tells its history. */
 @RestController
 @RequestMapping("/api/trees/{id}/records")
-class RecordController {
+public class RecordController {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private final RecordRepository records;

@@ -38,7 +38,7 @@ import umbel.survey.InvalidSurvey;
  * same visit sent twice is kept once.
  */
 @Service
-class VisitService {
+public class VisitService {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final List<String> OUTCOMES = List.of("as-planned", "changed", "skipped", "added", "left");
@@ -78,7 +78,7 @@ class VisitService {
 
     /** The visit as kept; the one kept before where it was sent already. */
     @Transactional
-    WorkRecord keep(long treeId, RecordController.Entry entry) {
+    public WorkRecord keep(long treeId, RecordController.Entry entry) {
         OrchardTree tree = trees.findById(treeId).orElseThrow(() -> new NotFound("tree", treeId));
         SurveyEntry survey = surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(treeId)
                 .orElseThrow(() -> new NotFound("survey of tree", treeId));

@@ -158,13 +158,13 @@ class SeasonApiTest {
         long person = piece.path("personId").asLong();
         JsonNode moved = umbel.send(
                         "PUT",
-                        "/api/schedule/work/" + piece.path("id").asLong(),
+                        "/api/schedule/pieces/" + piece.path("id").asLong(),
                         "{\"personId\":" + person + ",\"date\":\"" + odd + "\"}",
                         "application/json")
                 .json();
         assertThat(moved.path("conflicts").toString()).contains("closed-day");
         JsonNode letGo = umbel.send(
-                        "DELETE", "/api/schedule/work/" + piece.path("id").asLong() + "/pin", "", "application/json")
+                        "DELETE", "/api/schedule/pieces/" + piece.path("id").asLong() + "/pin", "", "application/json")
                 .json();
         assertThat(letGo.path("work").toString()).doesNotContain("\"pinned\":true");
     }

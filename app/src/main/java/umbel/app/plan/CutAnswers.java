@@ -1,0 +1,67 @@
+package umbel.app.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import umbel.app.survey.StandDrawing;
+import umbel.cut.CutTree;
+import umbel.cut.Operation;
+import umbel.cut.Target;
+import umbel.wood.Axis;
+import umbel.wood.Units;
+import umbel.wood.Vec;
+
+/** Tells of a cut tree what its drawing needs: what goes, what moves, where the flags are tied. */
+public final class CutAnswers {
+
+    private CutAnswers() {}
+
+    static List<TreeAnswers.Cut> cuts(CutTree cut) {
+        List<TreeAnswers.Cut> cuts = new ArrayList<>();
+        for (Axis axis : cut.found().axes()) {
+            if (cut.takenBy(axis) >= 0) {
+                cuts.add(new TreeAnswers.Cut(axis.index(), Units.round(cut.kept(axis), 3), cut.takenBy(axis)));
+            }
+        }
+        return cuts;
+    }
+
+    static List<TreeAnswers.Moved> moved(CutTree cut) {
+        List<TreeAnswers.Moved> moved = new ArrayList<>();
+        for (Axis axis : cut.found().axes()) {
+            cut.left()
+                    .find(axis.id())
+                    .filter(left -> !left.course()
+                            .point(left.course().size() - 1)
+                            .equals(axis.course().at(left.length())))
+                    .filter(left ->
+                            left.course().point(1).minus(axis.course().point(1)).length() > 1e-9
+                                    || left.course()
+                                                    .point(0)
+                                                    .minus(axis.course().point(0))
+                                                    .length()
+                                            > 1e-9)
+                    .ifPresent(left -> moved.add(new TreeAnswers.Moved(
+                            axis.index(), StandDrawing.line(left, null).points())));
+        }
+        return moved;
+    }
+
+    /** Where an operation's flag is tied: the cut, or the middle of a group or bend. */
+    static double[] flag(CutTree cut, Operation operation) {
+        Vec place = flagAt(cut, operation);
+        return new double[] {Units.round(place.x(), 3), Units.round(place.y(), 3), Units.round(place.z(), 3)};
+    }
+
+    /** Where an operation's flag is tied, metres from the trunk's foot. */
+    public static Vec flagAt(CutTree cut, Operation operation) {
+        List<Axis> targets = Target.of(cut.found(), operation);
+        if (targets.isEmpty()) {
+            return new Vec(0, 0, 0);
+        }
+        Axis first = targets.get(targets.size() / 2);
+        double at = Double.isNaN(operation.toAngle())
+                ? Math.max(operation.at(), Math.min(0.12, first.length() / 2))
+                : first.length() / 3;
+        return first.course().at(at);
+    }
+}

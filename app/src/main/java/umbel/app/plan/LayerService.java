@@ -1,0 +1,101 @@
+package umbel.app.plan;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import umbel.app.survey.Readings;
+import umbel.app.survey.StandDrawing;
+import umbel.assess.Assessor;
+import umbel.crop.HarvestLoad;
+import umbel.light.LightSection;
+import umbel.light.LightTaken;
+import umbel.wood.Axis;
+import umbel.wood.Units;
+import umbel.wood.Vec;
+
+/** What is laid over a tree's drawing: light, and the crop at harvest. */
+@Service
+class LayerService {
+
+    private final PlanService plans;
+
+    LayerService(PlanService plans) {
+        this.plans = plans;
+    }
+
+    /** What each limb takes from the others, and two sections through the tree: along its row and across it. */
+    @Transactional(readOnly = true)
+    public TreeAnswers.LightLayer light(long treeId) {
+        Readings.ReadTree read = plans.standing(treeId);
+        double row = read.tree().setting().rowBearing();
+        return new TreeAnswers.LightLayer(
+                LightTaken.of(read.tree()).stream()
+                        .map(shade -> new TreeAnswers.ShadeLine(
+                                shade.limb(),
+                                Units.round(shade.fromTree(), 4),
+                                shade.fromLimbs().entrySet().stream()
+                                        .limit(6)
+                                        .map(entry -> new TreeAnswers.ShadeOn(
+                                                entry.getKey(), Units.round(entry.getValue(), 3)))
+                                        .toList()))
+                        .toList(),
+                List.of(
+                        section(LightSection.of(read.tree(), row)),
+                        section(LightSection.of(read.tree(), row + Math.PI / 2))));
+    }
+
+    private static TreeAnswers.Section section(LightSection section) {
+        return new TreeAnswers.Section(
+                Units.round(Units.toDegrees(section.bearing()), 1),
+                section.from(),
+                section.step(),
+                section.columns(),
+                Arrays.stream(section.light())
+                        .map(light -> Units.round(light, 3))
+                        .toArray());
+    }
+
+    /** The tree under the crop it is meant to carry. */
+    @Transactional(readOnly = true)
+    public TreeAnswers.HarvestLayer harvest(long treeId) {
+        Readings.ReadTree read = plans.standing(treeId);
+        HarvestLoad load = HarvestLoad.drawn(
+                read.tree(), read.reading().light(), read.reading().crop());
+        HarvestLoad unthinned =
+                HarvestLoad.unthinned(read.tree(), read.reading().light());
+        List<TreeAnswers.Moved> moved = new ArrayList<>();
+        List<TreeAnswers.Hung> hung = new ArrayList<>();
+        for (Axis axis : load.tree().axes()) {
+            Axis was = read.tree().axis(axis.index());
+            Vec end = axis.course().at(axis.length());
+            if (end.minus(was.course().at(was.length())).length() > 0.004) {
+                moved.add(new TreeAnswers.Moved(
+                        axis.index(), StandDrawing.line(axis, null).points()));
+            }
+        }
+        double share = read.reading().crop().expectedFruits() <= 0
+                ? 0
+                : load.fruits() / read.reading().crop().flowerBuds();
+        // whole fruits: shares of a fruit on many spurs are carried along until they make one
+        double owed = 0.5;
+        for (Axis axis : load.tree().axes()) {
+            owed += axis.flowerBuds() * share;
+            int here = (int) Math.floor(owed);
+            owed -= here;
+            if (here > 0) {
+                Vec at = axis.course().at(axis.length());
+                hung.add(new TreeAnswers.Hung(axis.index(), here, new double[] {
+                    Units.round(at.x(), 3), Units.round(at.y(), 3), Units.round(at.z(), 3)
+                }));
+            }
+        }
+        return new TreeAnswers.HarvestLayer(
+                moved,
+                hung,
+                Units.round(2 * Math.cbrt(read.tree().setting().fruitMass() / 1000 / 4.19), 4),
+                Assessor.harvest(load),
+                Assessor.harvest(unthinned));
+    }
+}

@@ -1,0 +1,105 @@
+package umbel.app.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.openqa.selenium.By;
+import org.openqa.selenium.WebElement;
+import umbel.app.RunningUmbel;
+
+/** What comes after the cuts: visits that follow, what was picked, what the trees have taught, the holding from above. */
+@ExtendWith(RunningUmbel.class)
+class AfterwardsInBrowserTest {
+
+    @RegisterExtension
+    static final Browser BROWSER = new Browser();
+
+    private static final long TREE = 21;
+
+    private final RunningUmbel umbel;
+
+    AfterwardsInBrowserTest(RunningUmbel umbel) {
+        this.umbel = umbel;
+    }
+
+    @AfterEach
+    void nothingWentWrongUnseen() {
+        assertThat(BROWSER.complaints()).isEmpty();
+    }
+
+    private void bendALimb() {
+        String limb = umbel.get("/api/trees/" + TREE).json().at("/limbs/0/id").asString();
+        umbel.post(
+                "/api/trees/" + TREE + "/records",
+                "{\"doneOn\":\"" + LocalDate.now()
+                        + "\",\"who\":\"Ines\",\"minutes\":4,\"steps\":[{\"mark\":{\"operation\":\"bend\",\"limb\":\""
+                        + limb
+                        + "\",\"toAngle_deg\":70},\"title\":\"Bend it\",\"outcome\":\"as-planned\"}]}");
+    }
+
+    @Test
+    void aVisitThatFollowsIsFoundAndTickedOff() {
+        bendALimb();
+        BROWSER.open(umbel.url() + "/due");
+        BROWSER.sees("To come back for");
+        BROWSER.type(BROWSER.named("Search what is due"), "sun step");
+        BROWSER.sees("Check ties");
+        WebElement tick = BROWSER.find(By.cssSelector("button[aria-label^='Done: Check ties']"));
+        tick.click();
+        BROWSER.sees("Done in the last two weeks");
+        assertThat(BROWSER.all("button[aria-pressed='true']")).isNotEmpty();
+        BROWSER.type(BROWSER.named("Search what is due"), "nothing like it");
+        BROWSER.sees("Nothing that is due answers to that.");
+    }
+
+    @Test
+    void whatWasPickedIsWrittenDownAndShownByYear() {
+        BROWSER.open(umbel.url() + "/blocks/5");
+        BROWSER.sees("Picked and thinned");
+        BROWSER.type(BROWSER.named("Kilograms"), "640");
+        BROWSER.button("Write it down").click();
+        BROWSER.sees("640 kg");
+        assertThat(BROWSER.find(By.cssSelector("ul[aria-label='Harvest by year']"))
+                        .getText())
+                .contains(String.valueOf(LocalDate.now().getYear()));
+        BROWSER.button("Take away").click();
+        BROWSER.sees("Nothing is written down yet");
+    }
+
+    @Test
+    void aTreeSurveyedTwiceShowsItsYearsAndWhetherItsForecastWasRight() {
+        BROWSER.open(umbel.url() + "/trees/18/record");
+        BROWSER.sees("Through the years");
+        BROWSER.sees("Was the forecast right?");
+        BROWSER.sees("growth of the limbs");
+        BROWSER.open(umbel.url() + "/blocks/5");
+        BROWSER.sees("Learned from 1 tree");
+    }
+
+    @Test
+    void theMapLeadsToABlock() {
+        BROWSER.open(umbel.url() + "/");
+        WebElement plot = BROWSER.find(By.cssSelector("a[aria-label^='Gean Walk,']"));
+        BROWSER.script("arguments[0].scrollIntoView({block: 'center'})", plot);
+        plot.findElement(By.tagName("text")).click();
+        BROWSER.sees("260 sweet cherry trees");
+    }
+
+    @Test
+    void powerLinesAreNotedOnTheirBlock() {
+        BROWSER.open(umbel.url() + "/blocks/7");
+        WebElement lines = BROWSER.find(By.cssSelector("input[type=checkbox]"));
+        assertThat(lines.isSelected()).isFalse();
+        lines.click();
+        BROWSER.waiting()
+                .until(d -> BROWSER.find(By.cssSelector("input[type=checkbox]")).isSelected());
+        BROWSER.find(By.cssSelector("input[type=checkbox]")).click();
+        BROWSER.waiting()
+                .until(d ->
+                        !BROWSER.find(By.cssSelector("input[type=checkbox]")).isSelected());
+    }
+}
