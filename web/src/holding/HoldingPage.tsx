@@ -6,6 +6,8 @@ import { hours, shortDay } from '../season/dates';
 import { Failed, Loading } from '../ui/States';
 import { day, percent, RULE_WORDS } from '../ui/words';
 import { HoldingMap } from './HoldingMap';
+import { useWho } from '../people/who';
+import { Setup } from './Setup';
 import { NewTree } from './NewTree';
 
 const STATE_WORDS: Record<string, string> = { 'to-decide': 'to decide', marked: 'marked', done: 'done' };
@@ -14,6 +16,7 @@ const STATE_WORDS: Record<string, string> = { 'to-decide': 'to decide', marked: 
 export function HoldingPage() {
   const page = useQuery({ queryKey: ['holding'], queryFn: () => answer(api.GET('/api/holding')) });
   const season = useQuery({ queryKey: ['season'], queryFn: () => answer(api.GET('/api/season')) });
+  const who = useWho();
   const [sought, setSought] = useState('');
   const [need, setNeed] = useState('');
   const trees = useMemo(() => {
@@ -83,11 +86,12 @@ export function HoldingPage() {
         </div>
       </div>
       {blocks.length === 0 && (
-        <p className="mt-10 max-w-prose text-muted">
-          There are no blocks here yet. Start the program with <code>./umbel demo</code> in an empty data
-          folder to see a holding with trees.
+        <p className="mt-8 max-w-prose text-muted">
+          There are no blocks here yet. Add where the trees stand and the first block of them; then survey a
+          tree. To look round first, start the program with <code>./umbel demo</code> in an empty data folder.
         </p>
       )}
+      {blocks.length === 0 && <Setup empty />}
       {blocks.length > 0 && sought === '' && need === '' && (
         <HoldingMap blocks={blocks} season={season.data?.blocks ?? []} />
       )}
@@ -105,6 +109,7 @@ export function HoldingPage() {
           No tree answers to that. Search by label (Kiln Field 2-5), cultivar, or what is wrong (crossing).
         </p>
       )}
+      {blocks.length > 0 && (who.role === 'grower' || who.role === 'foreman') && <Setup empty={false} />}
     </div>
   );
 }

@@ -53,6 +53,7 @@ class AccountsInBrowserTest {
         BROWSER.type(BROWSER.field("Password"), "nine windfalls");
         BROWSER.button("Make the account").click();
         BROWSER.sees("No holding yet");
+        setUp();
         BROWSER.open(url + "/season/crew");
         BROWSER.type(BROWSER.named("Name of somebody new"), "Pau");
         BROWSER.button("Add").click();
@@ -75,5 +76,23 @@ class AccountsInBrowserTest {
         BROWSER.open(url + "/accounts");
         BROWSER.sees("Work in the rows");
         assertThat(BROWSER.bodyText()).doesNotContain("Who may sign in");
+    }
+
+    /** A holding and its first block, by hand. */
+    private static void setUp() {
+        BROWSER.type(BROWSER.field("Name of the holding"), "Tarn End");
+        BROWSER.type(BROWSER.field("Latitude"), "51.5");
+        BROWSER.type(BROWSER.field("Height above the sea"), "80");
+        BROWSER.button("Add the holding").click();
+        BROWSER.type(BROWSER.field("Name of the block"), "Pound Row");
+        BROWSER.type(BROWSER.field("Trees"), "40");
+        BROWSER.type(BROWSER.field("In the row"), "99");
+        BROWSER.type(BROWSER.field("Between rows"), "5");
+        BROWSER.button("Add the block").click();
+        BROWSER.sees("At most 30 m.");
+        BROWSER.type(BROWSER.field("In the row"), "4");
+        BROWSER.button("Add the block").click();
+        BROWSER.sees("40 apple trees");
+        BROWSER.sees("of work left");
     }
 }

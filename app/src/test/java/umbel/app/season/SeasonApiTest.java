@@ -142,6 +142,12 @@ class SeasonApiTest {
 
     @Test
     void theScheduleIsMadeChangedByHandAndKeepsWhatWasPutThere() throws Exception {
+        for (JsonNode piece : umbel.get("/api/schedule").json().path("work")) {
+            if (piece.path("pinned").asBoolean()) {
+                umbel.send(
+                        "DELETE", "/api/schedule/pieces/" + piece.path("id").asLong() + "/pin", "", "application/json");
+            }
+        }
         assertThat(umbel.post("/api/schedule", "").status()).isEqualTo(202);
         JsonNode page = umbel.get("/api/schedule").json();
         while (page.path("state").asString().equals("running")) {
