@@ -40,6 +40,8 @@ export function useWork(id: number, page: TreePage): Work {
   const [saveState, setSaveState] = useState<Work['saveState']>('saved');
   const version = useRef(page.workVersion);
   const saved = useRef(page.decisions);
+  const wanted = useRef(page.decisions);
+  const busy = useRef(false);
   const queries = useQueryClient();
   const decisions = past[now] ?? page.decisions;
   const marks = decisions.marks ?? [];
@@ -52,39 +54,47 @@ export function useWork(id: number, page: TreePage): Work {
     retry: false,
   });
 
+  // One save at a time, and always the newest decisions last: what was undone while a save was under way is saved undone.
+  const keep = useCallback(async () => {
+    if (busy.current) return;
+    busy.current = true;
+    try {
+      while (wanted.current !== saved.current) {
+        const sent = wanted.current;
+        const kept = await answer(
+          api.PUT('/api/trees/{id}/work', {
+            params: { path: { id } },
+            body: { decisions: sent, version: version.current },
+          }),
+        );
+        version.current = kept.version;
+        if (saved.current.school !== sent.school || saved.current.schoolLines !== sent.schoolLines) {
+          void queries.invalidateQueries({ queryKey: ['tree', id] }); // another school reads the tree otherwise
+        }
+        saved.current = sent;
+      }
+      setSaveState('saved');
+      queries.removeQueries({ queryKey: ['tree', id], type: 'inactive' });
+      void queries.invalidateQueries({ queryKey: ['holding'] });
+    } catch (error) {
+      setSaveState(error instanceof Problem && error.status === 409 ? 'stale' : 'failed');
+    } finally {
+      busy.current = false;
+    }
+  }, [id, queries]);
+
   useEffect(() => {
-    if (decisions === saved.current) {
+    wanted.current = decisions;
+    if (decisions === saved.current && !busy.current) {
+      setSaveState((before) => (before === 'saving' ? 'saved' : before));
       return undefined;
     }
     setSaveState('saving');
-    const wait = setTimeout(() => {
-      answer(
-        api.PUT('/api/trees/{id}/work', {
-          params: { path: { id } },
-          body: { decisions, version: version.current },
-        }),
-      )
-        .then((kept) => {
-          version.current = kept.version;
-          if (
-            saved.current.school !== decisions.school ||
-            saved.current.schoolLines !== decisions.schoolLines
-          ) {
-            void queries.invalidateQueries({ queryKey: ['tree', id] }); // another school reads the tree otherwise
-          }
-          saved.current = decisions;
-          setSaveState('saved');
-          queries.removeQueries({ queryKey: ['tree', id], type: 'inactive' });
-          void queries.invalidateQueries({ queryKey: ['holding'] });
-        })
-        .catch((error: unknown) => {
-          setSaveState(error instanceof Problem && error.status === 409 ? 'stale' : 'failed');
-        });
-    }, SAVE_AFTER);
+    const wait = setTimeout(() => void keep(), SAVE_AFTER);
     return () => {
       clearTimeout(wait);
     };
-  }, [decisions, id, queries]);
+  }, [decisions, keep]);
 
   const change = useCallback(
     (next: Decisions) => {

@@ -211,6 +211,24 @@ class TreeInBrowserTest {
         waitUntilKept();
     }
 
+    @Test
+    void aMarkThatIsUndoneAtOnceIsNotKept() {
+        openTree(3);
+        BROWSER.find(By.xpath("//button[@role='tab'][contains(., 'What is wrong')]"))
+                .click();
+        BROWSER.find(By.xpath("//button[.//b[text()='Crossing']]")).click();
+        // before it is sent, and while it is under way
+        for (int millis : new int[] {0, 510}) {
+            BROWSER.keys("x");
+            BROWSER.script("return new Promise(done => setTimeout(done, arguments[0]))", millis);
+            BROWSER.button("Undo").click();
+            waitUntilKept();
+            assertThat(umbel.get("/api/trees/3").json().at("/decisions/marks").size())
+                    .as("undone after %d ms", millis)
+                    .isZero();
+        }
+    }
+
     private void openTree(long id) {
         BROWSER.open(umbel.url() + "/trees/" + id);
         BROWSER.sees("Recommended");
