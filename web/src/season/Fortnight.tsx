@@ -16,7 +16,7 @@ interface Props {
 export function Fortnight({ page, start, chosen, choose }: Props) {
   const days = Array.from({ length: DAYS }, (_, i) => plusDays(start, i));
   return (
-    <div className="overflow-x-auto">
+    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Two weeks, day by day">
       <table className="w-full min-w-[720px] border-collapse text-[13px]">
         <thead>
           <tr>

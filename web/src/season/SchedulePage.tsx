@@ -132,7 +132,7 @@ export function SchedulePage() {
           }}
         />
       )}
-      <div className="mt-2 overflow-x-auto">
+      <div className="mt-2 overflow-x-auto" tabIndex={0} role="region" aria-label="The crew’s days">
         <table className="w-full min-w-[980px] table-fixed border-collapse text-[13px]">
           <thead>
             <tr className="border-b-2 border-ink">

@@ -62,15 +62,22 @@ class AccessibilityTest {
                         Map.of("features", List.of(Map.of("name", "prefers-color-scheme", "value", scheme))));
         BROWSER.open(umbel.url() + path);
         BROWSER.sees(shows);
-        List<Rule> violations = new AxeBuilder()
-                .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
-                .analyze(BROWSER.driver())
-                .getViolations();
+        List<Rule> violations = violations();
         assertThat(violations.stream()
                         .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
                         .map(rule -> rule.getId() + ": " + rule.getHelp() + " "
                                 + rule.getNodes().get(0).getHtml()))
                 .isEmpty();
         assertThat(BROWSER.complaints()).isEmpty();
+    }
+
+    /** There are no frames here, so the checker need not open a window of its own, which a busy machine at times refuses. */
+    @SuppressWarnings("deprecation")
+    private static List<Rule> violations() {
+        return new AxeBuilder()
+                .setLegacyMode(true)
+                .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
+                .analyze(BROWSER.driver())
+                .getViolations();
     }
 }
