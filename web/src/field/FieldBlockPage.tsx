@@ -63,7 +63,7 @@ export function FieldBlockPage() {
                 {Math.max(1, Math.round(sheet.minutes))} min
                 {sheet.ladderMinutes >= 0.5 && (
                   <span className="block">
-                    {Math.round(sheet.ladderMinutes)} {words.ladder}
+                    {Math.round(sheet.ladderMinutes)} min {words.ladder}
                   </span>
                 )}
               </span>

@@ -73,8 +73,8 @@ function Visit({ sheet }: { sheet: FieldSheet }) {
       <h1 className="text-[28px] font-bold">{sheet.label}</h1>
       <p className="text-[16px] text-muted">
         {sheet.kind} · {Math.max(1, Math.round(sheet.minutes))} min
-        {sheet.ladderMinutes >= 0.5 && `, ${Math.round(sheet.ladderMinutes)} ${words.ladder}`}
-        {sheet.sawMinutes >= 0.5 && `, ${Math.round(sheet.sawMinutes)} ${words.saw}`}
+        {sheet.ladderMinutes >= 0.5 && `, ${Math.round(sheet.ladderMinutes)} min ${words.ladder}`}
+        {sheet.sawMinutes >= 0.5 && `, ${Math.round(sheet.sawMinutes)} min ${words.saw}`}
       </p>
       <SyncNote language={visit.language} />
       {sheet.steps.length === 0 ? (

@@ -2,6 +2,7 @@ package umbel.app.demo;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.MonthDay;
 import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -117,10 +118,12 @@ class DemoHolding {
         int[][] kilograms = {
             {9_200, 12_400, 7_100}, {21_500, 30_800, 38_600}, {2_050, 1_780, 2_300}, {640, 1_450, 2_900}
         };
+        List<MonthDay> lastPickings =
+                List.of(MonthDay.of(9, 24), MonthDay.of(9, 29), MonthDay.of(8, 12), MonthDay.of(7, 5));
         List<Block> bearing = blocks.findAllByOrderById().subList(0, kilograms.length);
         for (int i = 0; i < kilograms.length; i++) {
             for (int ago = 1; ago <= 3; ago++) {
-                LocalDate day = LocalDate.of(year() - ago, 7 + i % 3, 4 + 5 * i);
+                LocalDate day = lastPickings.get(i).atYear(year() - ago);
                 pickings.save(new Picking(
                         bearing.get(i),
                         "harvest",
