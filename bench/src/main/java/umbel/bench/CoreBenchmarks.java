@@ -152,7 +152,7 @@ public class CoreBenchmarks {
     /** The recommended plan thought again around a step that was taken. */
     @Benchmark
     public Plan rethink() {
-        return Planner.recommended(tree, reading, taken);
+        return Planner.recommended(tree, reading, taken, 1);
     }
 
     /** Three seasons of the tree left alone, the middle course. */

@@ -13,7 +13,15 @@ public record Assessment(ReadingAnswer reading, List<PlanAnswer> plans, Timing t
             CropAnswer crop,
             List<FindingAnswer> findings,
             List<HarvestAnswer> harvest,
-            List<String> estimated) {}
+            List<String> estimated,
+            List<EarlyWarning> early) {}
+
+    /**
+     * A mistake of the first years, told while it is easily mended; none for older trees.
+     *
+     * @param mistake two-leaders, one-origin, too-low, one-sided, choked-leader, nothing-tied-down or deep-union
+     */
+    public record EarlyWarning(String mistake, List<String> limbs, String text) {}
 
     /**
      * One measured limb under its crop at harvest.
@@ -67,7 +75,28 @@ public record Assessment(ReadingAnswer reading, List<PlanAnswer> plans, Timing t
             List<StepAnswer> steps,
             TotalsAnswer totals,
             List<YearAnswer> years,
-            List<LeftAnswer> leftAlone) {}
+            List<LeftAnswer> leftAlone,
+            List<StageAnswer> stages) {}
+
+    /**
+     * One winter of a plan that spreads its work, and what the season after it is expected to bring.
+     *
+     * @param year winters from now, 0 is this visit
+     * @param purpose what this winter is for, for whoever comes next
+     * @param fruits finished in the season after it, null beyond the seasons forecast
+     * @param sprouts of that season, null beyond
+     * @param summer what the summer between asks for, null where it asks nothing
+     */
+    public record StageAnswer(
+            int year,
+            String purpose,
+            int steps,
+            int bigCuts,
+            double minutes,
+            double woodShare,
+            RangeAnswer fruits,
+            RangeAnswer sprouts,
+            String summer) {}
 
     /** A figure, and between what it would lie in seasons harder and kinder than usual. */
     public record RangeAnswer(double low, double middle, double high) {}

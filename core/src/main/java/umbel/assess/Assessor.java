@@ -27,6 +27,7 @@ import umbel.reading.Certainty;
 import umbel.reading.Company;
 import umbel.reading.Finding;
 import umbel.reading.TreeReader;
+import umbel.reading.YoungTree;
 import umbel.training.Training;
 import umbel.wood.Condition;
 import umbel.wood.Tree;
@@ -107,7 +108,7 @@ public final class Assessor {
         List<Plan> plans = Planner.plans(tree, reading, wish, seed(request));
         return new Assessment(
                 reading(tree, reading, wish.school()),
-                plans(tree, plans),
+                plans(plans),
                 timing(tree, request.phase() == null ? "dormant" : request.phase()),
                 measureNext(certainty));
     }
@@ -137,7 +138,10 @@ public final class Assessor {
                         .map(finding -> finding(finding, sources))
                         .toList(),
                 harvest(HarvestLoad.of(tree, light, reading.crop())),
-                tree.setting().estimated());
+                tree.setting().estimated(),
+                YoungTree.of(tree).stream()
+                        .map(one -> new Assessment.EarlyWarning(one.mistake(), one.limbs(), one.text()))
+                        .toList());
     }
 
     /** Limbs under their crop in the format's words. */
@@ -176,15 +180,15 @@ public final class Assessor {
     }
 
     /** Plans in the format's words; the last is doing nothing, which the others' years are told against. */
-    public List<Assessment.PlanAnswer> plans(Tree tree, List<Plan> plans) {
+    public List<Assessment.PlanAnswer> plans(List<Plan> plans) {
         Plan nothing = plans.get(plans.size() - 1);
-        return plans.stream().map(plan -> plan(tree, plan, nothing)).toList();
+        return plans.stream().map(plan -> plan(plan, nothing)).toList();
     }
 
-    private Assessment.PlanAnswer plan(Tree tree, Plan plan, Plan nothing) {
+    private Assessment.PlanAnswer plan(Plan plan, Plan nothing) {
         return new Assessment.PlanAnswer(
                 plan.name(),
-                plan.steps().stream().map(step -> step(tree, step)).toList(),
+                plan.steps().stream().map(this::step).toList(),
                 totals(plan.totals(), cropYear3(plan, nothing)),
                 outlook(plan.outlook()),
                 plan.leftAlone().stream()
@@ -193,11 +197,13 @@ public final class Assessor {
                                 left.finding().limbs(),
                                 left.finding().reason(),
                                 left.why()))
-                        .toList());
+                        .toList(),
+                Stages.of(plan, outlook(plan.outlook())));
     }
 
     /** A step in the format's words. */
-    public Assessment.StepAnswer step(Tree tree, Step step) {
+    public Assessment.StepAnswer step(Step step) {
+        Tree tree = step.on();
         Operation operation = step.operation();
         Effect effect = step.effect();
         String title = Words.title(tree, operation);

@@ -1,6 +1,7 @@
 package umbel.cut;
 
 import java.util.List;
+import java.util.function.Predicate;
 import umbel.wood.Axis;
 import umbel.wood.Tree;
 
@@ -148,12 +149,17 @@ public final class CutTree {
 
     /** Share of the leaf-bearing small wood taken, 0…1; suckers and dead wood do not count. */
     public double woodShare() {
+        return woodShare(operation -> true);
+    }
+
+    /** The same share, of what some of the operations took. */
+    public double woodShare(Predicate<Operation> by) {
         double all = 0;
         double lost = 0;
         for (Axis axis : found.axes()) {
             double leaf = Effect.countedLeaf(axis);
             all += leaf;
-            if (takenBy[axis.index()] >= 0) {
+            if (takenBy[axis.index()] >= 0 && by.test(operations.get(takenBy[axis.index()]))) {
                 lost += leaf * axis.shareBeyond(kept[axis.index()]);
             }
         }

@@ -13,6 +13,7 @@ public record PlanRules(
         double heavyShare,
         double closeCall,
         double sureGain,
+        Ahead ahead,
         Variant gentler,
         Variant firmer,
         List<Purpose> purposes,
@@ -38,6 +39,18 @@ public record PlanRules(
             double labourMinutes,
             double cutting,
             double wound) {}
+
+    /**
+     * How the coming seasons count in a close choice.
+     *
+     * @param now weight of the tree as the cuts leave it
+     * @param one of the tree after one season
+     * @param three of the tree after three
+     * @param choices most close choices grown on for one plan
+     * @param lead by how much one must come out ahead to turn a choice
+     * @param sureness factor on the confidence of a step for each winter it lies ahead
+     */
+    public record Ahead(double now, double one, double three, int choices, double lead, double sureness) {}
 
     /** Light at which a site begins to count and counts fully. */
     public record Ramp(double none, double full) {

@@ -23,10 +23,31 @@ public record Trade(
         Crop crop,
         Bending bending,
         Training training,
+        Young young,
         Calendar calendar,
         FollowUp followUp,
         Learning learning,
         Growth growth) {
+
+    /**
+     * Mistakes of the first years, told before they cost a frame.
+     *
+     * @param untilLeaf told up to this leaf
+     * @param rivalShare a second top is told from this share of the leader's thickness
+     * @param originCm limbs leaving the trunk within so much of each other leave from one point
+     * @param chokingShare two limbs opposite each other, each from this share of the leader, choke it
+     * @param gapDeg an empty part of the round from which the limbs stand on one side
+     * @param steepDeg limbs this much steeper than the system wants were not brought down
+     * @param unionCm a union nearer the soil than this may root
+     */
+    public record Young(
+            int untilLeaf,
+            double rivalShare,
+            @JsonProperty("origin_cm") double originCm,
+            double chokingShare,
+            @JsonProperty("gap_deg") double gapDeg,
+            @JsonProperty("steep_deg") double steepDeg,
+            @JsonProperty("union_cm") double unionCm) {}
 
     /**
      * When cutting suits a day. Dates are {@code MM-dd} in the north and half a year later in the south; temperatures in °C.

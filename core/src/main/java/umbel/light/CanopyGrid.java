@@ -61,6 +61,10 @@ public final class CanopyGrid {
         double w = Math.max(0, Math.min(nz - 1.0, z / hz - 0.5));
         int i = (int) Math.floor(u);
         int j = (int) Math.floor(v);
+        int i0 = wrapped(i, nx);
+        int i1 = i0 + 1 == nx ? 0 : i0 + 1;
+        int j0 = wrapped(j, ny);
+        int j1 = j0 + 1 == ny ? 0 : j0 + 1;
         int l = Math.min(nz - 1, (int) w);
         double fu = u - i;
         double fv = v - j;
@@ -71,15 +75,18 @@ public final class CanopyGrid {
             if (pz <= 0) {
                 continue;
             }
-            int i0 = Math.floorMod(i, nx);
-            int i1 = i0 + 1 == nx ? 0 : i0 + 1;
             for (int b = 0; b <= 1; b++) {
-                int row = Math.floorMod(j + b, ny);
+                int row = b == 0 ? j0 : j1;
                 double pb = k * pz * (b == 0 ? 1 - fv : fv);
                 add(layer, row, i0, pb * (1 - fu));
                 add(layer, row, i1, pb * fu);
             }
         }
+    }
+
+    /** Into 0…count−1; most places lie in the box already. */
+    private static int wrapped(int i, int count) {
+        return i >= 0 && i < count ? i : Math.floorMod(i, count);
     }
 
     /** Fills a whole layer evenly with {@code k}, 1/m. */

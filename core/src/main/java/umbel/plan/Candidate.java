@@ -27,6 +27,11 @@ record Candidate(Operation operation, Finding finding, boolean settled, Stage st
         return new Candidate(operation, null, false, stage, "Marked by hand.");
     }
 
+    /** The same with another reason. */
+    Candidate because(String other) {
+        return new Candidate(operation, finding, settled, stage, other);
+    }
+
     String key() {
         return Wish.key(operation);
     }

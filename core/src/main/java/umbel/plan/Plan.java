@@ -7,7 +7,7 @@ import umbel.reading.Finding;
 /**
  * A plan for one tree.
  *
- * @param name recommended, gentler, firmer or nothing
+ * @param name recommended, gentler, firmer, in-one-winter or nothing
  * @param steps in the order of work, this visit first
  * @param totals of this visit
  * @param outlook the seasons after it, the first one next
@@ -15,10 +15,24 @@ import umbel.reading.Finding;
  */
 public record Plan(String name, List<Step> steps, Totals totals, List<Forecast.Outlook> outlook, List<Left> leftAlone) {
 
+    private static final double LEAST_LATER_SHARE = 0.10;
+
+    /** Name of the plan that does at once what a renovation spreads over winters. */
+    public static final String IN_ONE_WINTER = "in-one-winter";
+
     public Plan {
         steps = List.copyOf(steps);
         outlook = List.copyOf(outlook);
         leftAlone = List.copyOf(leftAlone);
+    }
+
+    /** Whether heavy work is spread over winters. */
+    public boolean isRenovation() {
+        List<Step> later = steps.stream().filter(step -> step.year() > 0).toList();
+        double share =
+                later.stream().mapToDouble(step -> step.effect().woodShare()).sum();
+        return share >= LEAST_LATER_SHARE
+                || later.stream().anyMatch(step -> step.effect().big());
     }
 
     /** A finding left for now. */

@@ -10,41 +10,55 @@ import java.util.stream.Stream;
 import umbel.cut.CutTree;
 import umbel.cut.Effect;
 import umbel.cut.Operation;
+import umbel.cut.OperationKind;
 import umbel.growth.FirstStand;
 import umbel.growth.Forecast;
 import umbel.growth.Season;
 import umbel.growth.Stand;
 import umbel.reading.Finding;
+import umbel.reading.Severity;
 import umbel.reading.TreeReader;
 import umbel.wood.Tree;
 
 /**
- * Plans for a grower's goals under limits: what a {@link PlanSearch} chose, in the order of work, each step with its
- * reason, numbers and alternative, and what this winter cannot hold put off to the next. The same for equal input.
+ * Plans for a grower's goals under limits: what a {@link PlanSearch} chose and the coming seasons agree to, in the order of
+ * work, each step with its reason, numbers and alternative; and what later winters will do to the tree as it is expected then.
+ * The same for equal input.
  */
 public final class Planner {
 
     private static final int YEARS_AHEAD = 3;
+    private static final double NO_LIMIT = 0.75;
+    private static final int MOST_WATCHED = 3;
 
+    private final Tree found;
     private final TreeReader.Reading reading;
     private final Wish wish;
     private final PlanSearch search;
-    private final Stand stand;
-    private final Forecast alone;
+    private final Weighing weighing;
+    private final Ahead ahead;
 
-    private Planner(Tree found, TreeReader.Reading reading, Wish wish, Stand stand, Forecast alone, Planner shared) {
+    /** The tree as it stands, and its coming seasons when nothing is done. */
+    private record Ahead(Stand stand, Forecast alone) {}
+
+    private Planner(Tree found, TreeReader.Reading reading, Wish wish, Ahead ahead, Planner shared) {
+        this.found = found;
         this.reading = reading;
-        this.stand = stand;
-        this.alone = alone;
+        this.ahead = ahead;
         this.wish = wish;
         this.search = new PlanSearch(found, reading.findings(), wish, shared == null ? null : shared.search);
+        this.weighing = search.weighing();
     }
 
-    /** The recommended plan, a gentler and a firmer one, and doing nothing; each with the three seasons after it. */
+    /**
+     * The recommended plan, a gentler and a firmer one, and doing nothing; each with the three seasons after it. Where the
+     * recommended plan is a renovation over several winters, the same done in one winter stands before doing nothing.
+     */
     public static List<Plan> plans(Tree found, TreeReader.Reading reading, Wish wish, long seed) {
         Stand stand = wish.learned().applied(FirstStand.of(found, seed));
         Forecast alone = Forecast.of(stand, Collections.nCopies(YEARS_AHEAD, Season.Work.NONE));
-        Planner middle = new Planner(found, reading, wish, stand, alone, null);
+        Ahead ahead = new Ahead(stand, alone);
+        Planner middle = new Planner(found, reading, wish, ahead, null);
         PlanVariant gentler = new PlanVariant("gentler", wish.rules().gentler());
         PlanVariant firmer = new PlanVariant("firmer", wish.rules().firmer());
         List<Plan> plans = new ArrayList<>();
@@ -52,68 +66,112 @@ public final class Planner {
                 .parallel()
                 .map(one -> one.variant() == null
                         ? middle.plan(one.name(), 1)
-                        : new Planner(found, reading, wish.within(one.variant()), stand, alone, middle)
+                        : new Planner(found, reading, wish.within(one.variant()), ahead, middle)
                                 .plan(one.name(), one.variant().leastGain()))
                 .forEachOrdered(plans::add);
+        // where limbs come and go every year, a heavy winter ahead is no renovation
+        boolean lasting = found.setting().system().scaffolds().permanent();
+        if (lasting && plans.get(0).isRenovation()) {
+            Wish atOnce = wish.unlimited(NO_LIMIT);
+            plans.add(new Planner(found, reading, atOnce, ahead, middle).plan(Plan.IN_ONE_WINTER, 1));
+        }
         plans.add(middle.nothing());
         return plans;
     }
 
     private record PlanVariant(String name, umbel.knowledge.PlanRules.Variant variant) {}
 
-    /** The recommended plan alone, re-thought around what was taken and refused. */
-    public static Plan recommended(Tree found, TreeReader.Reading reading, Wish wish) {
-        return new Planner(found, reading, wish, null, null, null).plan("recommended", 1);
+    /** The recommended plan alone and without the seasons after it, re-thought around what was taken and refused. */
+    public static Plan recommended(Tree found, TreeReader.Reading reading, Wish wish, long seed) {
+        Stand stand = wish.learned().applied(FirstStand.of(found, seed));
+        Planner planner = new Planner(found, reading, wish, new Ahead(stand, null), null);
+        return planner.plan("recommended", 1);
     }
 
     /** What the grower marked and nothing else, put into the order of work with each step's reason and numbers. */
     public static Plan marked(Tree found, TreeReader.Reading reading, Wish wish) {
-        Planner planner = new Planner(found, reading, wish, null, null, null);
-        List<PlanSearch.Chosen> chosen = new ArrayList<>();
-        for (Operation operation : wish.taken()) {
-            chosen.add(new PlanSearch.Chosen(planner.search.asCandidate(operation), 0));
-        }
-        return planner.describe("marked", chosen);
+        Planner planner = new Planner(found, reading, wish, null, null);
+        List<Candidate> chosen =
+                wish.taken().stream().map(planner.search::asCandidate).toList();
+        return planner.described("marked", planner.ordered(chosen, 0), List.of(), false);
     }
 
     private Plan plan(String name, double leastGainFactor) {
-        return describe(name, search.choose(leastGainFactor, name.equals("recommended")));
+        boolean carefully = name.equals("recommended");
+        List<Candidate> chosen = search.choose(leastGainFactor, carefully);
+        if (carefully && !wish.summer()) {
+            chosen = new GrownChoice(search, ahead.stand()).of(chosen);
+        }
+        List<Step> steps = ordered(chosen, 0);
+        search.kept(chosen).forEach(one -> steps.add(unweighed(one)));
+        boolean onward = !wish.summer() && !name.equals(Plan.IN_ONE_WINTER);
+        return described(name, steps, onward ? laterWinters(steps, leastGainFactor) : List.of(), true);
     }
 
     private Plan nothing() {
-        CutTree uncut = search.cut(List.of());
+        CutTree uncut = weighing.cut(List.of());
         return new Plan(
                 "nothing",
                 List.of(),
                 Totals.of(uncut, reading.crop(), wish.limits().reach()),
-                outlook(List.of()),
+                ahead.alone().years(),
                 List.of());
     }
 
-    private Plan describe(String name, List<PlanSearch.Chosen> chosen) {
+    private Plan described(String name, List<Step> now, List<Step> later, boolean watching) {
+        List<Step> all = new ArrayList<>();
+        Stream.concat(now.stream(), later.stream()).forEach(step -> all.add(step.at(all.size() + 1, step.effect())));
+        CutTree cut = weighing.cut(operations(now));
+        Totals totals = Totals.of(cut, reading.crop(), wish.limits().reach());
+        List<Plan.Left> left = leftAlone(cut, all);
+        List<Step> told = new ArrayList<>();
+        List<Step> watched = watching ? toWatch(left, all) : List.of();
+        Stream.of(now.stream(), watched.stream(), later.stream())
+                .flatMap(steps -> steps)
+                .forEach(step -> told.add(step.at(told.size() + 1, step.effect())));
+        return new Plan(name, told, totals, outlook(told), left);
+    }
+
+    /** Steps in the order of work; what falls together is told with the step that comes first at the tree. */
+    private List<Step> ordered(List<Candidate> chosen, int year) {
         List<Step> steps = new ArrayList<>();
         for (int i = 0; i < chosen.size(); i++) {
-            steps.add(step(chosen, i));
+            steps.add(step(chosen, i, year));
         }
-        steps.sort(Comparator.comparingInt(Step::year)
-                .thenComparing(Step::stage)
+        steps.sort(Comparator.comparing(Step::stage)
                 .thenComparing(
                         Comparator.comparingDouble((Step step) -> step.effect().diameter())
                                 .reversed())
                 .thenComparing(step -> step.operation().limb()));
-        // what falls together is told with the step that comes first at the tree
-        List<Operation> inOrder = steps.stream().map(Step::operation).toList();
-        List<Effect> effects = Effect.ofAll(search.cut(inOrder), wish.limits().reach());
-        List<Step> ordered = new ArrayList<>();
+        List<Effect> effects =
+                Effect.ofAll(weighing.cut(operations(steps)), wish.limits().reach());
+        List<Step> inOrder = new ArrayList<>();
         for (int i = 0; i < steps.size(); i++) {
-            ordered.add(steps.get(i).at(i + 1, effects.get(i)));
+            inOrder.add(steps.get(i).at(i + 1, effects.get(i)));
         }
-        CutTree cut = search.cut(ordered.stream()
-                .filter(step -> step.year() == 0)
-                .map(Step::operation)
-                .toList());
-        Totals totals = Totals.of(cut, reading.crop(), wish.limits().reach());
-        return new Plan(name, ordered, totals, outlook(ordered), leftAlone(cut, ordered));
+        return inOrder;
+    }
+
+    /** What the coming winters will do, each on the tree as the one before and a season leave it. */
+    private List<Step> laterWinters(List<Step> now, double leastGainFactor) {
+        List<Step> later = new ArrayList<>();
+        Stand stand = ahead.stand();
+        List<Operation> work = operations(now);
+        for (int year = 1; year < Math.min(wish.years(), YEARS_AHEAD + 1); year++) {
+            stand = Season.grow(stand, Season.Work.dormant(work)).after();
+            Wish then = wish.later();
+            TreeReader.Reading expected =
+                    TreeReader.read(stand.tree(), then.school(), then.limits().reach());
+            Planner next = new Planner(stand.tree(), expected, then, null, null);
+            List<Step> steps = next.ordered(next.search.chooseAhead(leastGainFactor), year);
+            later.addAll(steps);
+            work = operations(steps);
+        }
+        return later;
+    }
+
+    private static List<Operation> operations(List<Step> steps) {
+        return steps.stream().map(Step::operation).toList();
     }
 
     /**
@@ -121,48 +179,96 @@ public final class Planner {
      * is worked out once, on the tree left alone.
      */
     private List<Forecast.Outlook> outlook(List<Step> steps) {
-        if (alone == null) {
+        if (ahead == null || ahead.alone() == null) {
             return List.of();
         }
         List<Season.Work> works = new ArrayList<>();
         for (int year = 0; year < YEARS_AHEAD; year++) {
             int winter = year;
-            works.add(Season.Work.dormant(steps.stream()
-                    .filter(step -> step.year() == winter)
-                    .map(Step::operation)
-                    .toList()));
+            works.add(Season.Work.dormant(operations(
+                    steps.stream().filter(step -> step.year() == winter).toList())));
         }
         return steps.isEmpty()
-                ? alone.years()
-                : Forecast.like(alone, stand, works).years();
+                ? ahead.alone().years()
+                : Forecast.like(ahead.alone(), ahead.stand(), works).years();
     }
 
-    private Step step(List<PlanSearch.Chosen> chosen, int index) {
-        PlanSearch.Chosen one = chosen.get(index);
-        Candidate candidate = one.candidate();
-        List<PlanSearch.Chosen> rest = new ArrayList<>(chosen);
+    /** The limbs most worth looking at again of those whose findings are left: nothing is done to them this winter. */
+    private List<Step> toWatch(List<Plan.Left> left, List<Step> steps) {
+        Set<String> touched = new HashSet<>();
+        steps.forEach(step -> touched.add(step.operation().onLimb()));
+        List<Step> watched = new ArrayList<>();
+        left.stream()
+                .filter(one -> one.finding().severity() == Severity.ACT)
+                .filter(one -> !one.finding().limbs().isEmpty())
+                .sorted(Comparator.comparingDouble((Plan.Left one) -> -weightOf(one.finding())))
+                .forEach(one -> {
+                    String limb = one.finding().limbs().get(0);
+                    boolean measured = limb.indexOf('/') < 0 && found.find(limb).isPresent();
+                    Operation watch = Operation.whole(OperationKind.WATCH, limb);
+                    boolean wanted = measured
+                            && watched.size() < MOST_WATCHED
+                            && weightOf(one.finding()) > 0
+                            && !wish.refused().contains(Wish.key(watch));
+                    if (wanted && touched.add(limb)) {
+                        String reason = one.finding().reason() + " Left for now: " + one.why() + ".";
+                        watched.add(unweighed(
+                                Candidate.of(watch, one.finding(), true).because(reason)));
+                    }
+                });
+        return watched;
+    }
+
+    private double weightOf(Finding finding) {
+        return wish.rules().structure().getOrDefault(finding.rule(), 0.0) * finding.confidence();
+    }
+
+    /** A step that does nothing to the tree and so needs no weighing: keeping, watching. */
+    private Step unweighed(Candidate candidate) {
+        CutTree alone = weighing.cut(List.of(candidate.operation()));
+        return new Step(
+                0,
+                0,
+                found,
+                candidate.operation(),
+                candidate.stage(),
+                candidate.finding() == null
+                        ? List.of()
+                        : List.of(candidate.finding().rule()),
+                candidate.reason(),
+                Effect.of(alone, 0, wish.limits().reach()),
+                0,
+                candidate.finding() == null ? 0.5 : candidate.finding().confidence(),
+                false,
+                null,
+                0,
+                true);
+    }
+
+    private Step step(List<Candidate> chosen, int index, int year) {
+        Candidate candidate = chosen.get(index);
+        List<Candidate> rest = new ArrayList<>(chosen);
         rest.remove(index);
         List<Operation> all = PlanSearch.operations(chosen);
-        double gain = search.worth(all) - search.worth(PlanSearch.operations(rest));
-        Candidate other = candidate.settled() ? null : search.bestSwap(rest, candidate);
-        double otherGain = other == null
-                ? 0
-                : search.worth(PlanSearch.with(PlanSearch.operations(rest), other.operation()))
-                        - search.worth(PlanSearch.operations(rest));
+        List<Operation> without = PlanSearch.operations(rest);
+        double gain = weighing.worth(all) - weighing.worth(without);
+        Candidate other = candidate.settled() || year > 0 ? null : search.bestSwap(rest, candidate);
+        double otherGain =
+                other == null ? 0 : weighing.worth(Weighing.with(without, other.operation())) - weighing.worth(without);
         boolean leave = other == null || otherGain <= 0;
         double lead = gain - Math.max(0, otherGain);
         boolean close = !candidate.settled() && lead < wish.rules().closeCall();
-        CutTree cut = search.cut(all);
         return new Step(
                 0,
-                one.year(),
+                year,
+                found,
                 candidate.operation(),
                 candidate.stage(),
                 rulesFor(candidate),
                 candidate.reason(),
-                Effect.of(cut, index, wish.limits().reach()),
+                Effect.of(weighing.cut(all), index, wish.limits().reach()),
                 gain,
-                confidence(candidate, lead),
+                confidence(candidate, lead) * Math.pow(wish.rules().ahead().sureness(), year),
                 close,
                 leave ? null : other.operation(),
                 leave ? 0 : otherGain,

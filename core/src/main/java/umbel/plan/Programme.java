@@ -52,6 +52,30 @@ final class Programme {
         return due(false);
     }
 
+    /** The limbs the system's choice of scaffolds keeps, told so that nobody takes them for the others. */
+    List<Candidate> kept() {
+        List<Candidate> kept = new ArrayList<>();
+        for (TrainingSystem.Act act : tree.setting().system().programme()) {
+            if (act.act().equals("choose-scaffolds") && act.due(tree.setting().leaf(), summer)) {
+                for (Axis limb : chosenScaffolds(act.keep())) {
+                    Operation keep = Operation.whole(OperationKind.KEEP, limb.id());
+                    kept.add(Candidate.bySystem(keep, stage(act), scaffoldReason(limb)));
+                }
+            }
+        }
+        return kept;
+    }
+
+    private String scaffoldReason(Axis limb) {
+        return String.format(
+                Locale.ROOT,
+                "Chosen to stay: it leaves the trunk at %.0f cm towards %s, %.0f° off upright and %.2f of the trunk's thickness, clear of the others.",
+                Units.toCm(limb.at()),
+                Units.compass(limb.bearing()),
+                Units.toDegrees(limb.baseInclination()),
+                limb.baseDiameter() / tree.trunk().diameterAt(limb.at()));
+    }
+
     private List<Candidate> due(boolean frame) {
         List<Candidate> candidates = new ArrayList<>();
         TrainingSystem system = tree.setting().system();
@@ -169,11 +193,21 @@ final class Programme {
      * others go. Nothing is chosen while there are no more than wanted.
      */
     private List<Operation> chooseScaffolds(int keep) {
+        List<Axis> chosen = chosenScaffolds(keep);
+        return chosen.isEmpty()
+                ? List.of()
+                : mains().stream()
+                        .filter(limb -> !chosen.contains(limb))
+                        .map(limb -> Operation.remove(limb.id()))
+                        .toList();
+    }
+
+    private List<Axis> chosenScaffolds(int keep) {
         List<Axis> left = new ArrayList<>(mains());
-        if (left.size() <= keep + 1) {
-            return List.of();
-        }
         List<Axis> chosen = new ArrayList<>();
+        if (left.size() <= keep + 1) {
+            return chosen;
+        }
         while (chosen.size() < keep) {
             Axis best = left.stream()
                     .max(Comparator.comparingDouble((Axis limb) -> fitness(limb, chosen)))
@@ -181,7 +215,7 @@ final class Programme {
             chosen.add(best);
             left.remove(best);
         }
-        return left.stream().map(limb -> Operation.remove(limb.id())).toList();
+        return chosen;
     }
 
     private double fitness(Axis limb, List<Axis> chosen) {

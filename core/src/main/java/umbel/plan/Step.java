@@ -4,12 +4,14 @@ import java.util.List;
 import umbel.cut.Effect;
 import umbel.cut.Operation;
 import umbel.reading.Stage;
+import umbel.wood.Tree;
 
 /**
  * One step of a plan.
  *
  * @param order place in the plan, from 1
  * @param year winters from now; 0 is this visit
+ * @param on the tree it is made on: as found, or as it is expected in that winter
  * @param rules findings it answers
  * @param reason why, as the finding says it
  * @param gain what it adds to the tree's worth, beside all other steps
@@ -22,6 +24,7 @@ import umbel.reading.Stage;
 public record Step(
         int order,
         int year,
+        Tree on,
         Operation operation,
         Stage stage,
         List<String> rules,
@@ -43,6 +46,7 @@ public record Step(
         return new Step(
                 newOrder,
                 year,
+                on,
                 operation,
                 stage,
                 rules,

@@ -55,6 +55,21 @@ public record Wish(
         return operation.kind().word() + "@" + operation.limb();
     }
 
+    /** The same wish for a later winter: nothing is taken yet. */
+    Wish later() {
+        return new Wish(school, rules, goals, limits, summer, 1, List.of(), refused, learned);
+    }
+
+    /**
+     * The same wish with everything done in one winter.
+     *
+     * @param share of the small wood that may go all the same, 0…1
+     */
+    Wish unlimited(double share) {
+        Limits none = new Limits(Math.max(share, limits.woodShare()), Integer.MAX_VALUE, limits.reach());
+        return new Wish(school, rules, goals, none, summer, 1, taken, refused, learned);
+    }
+
     /** The same wish under other limits. */
     Wish within(PlanRules.Variant variant) {
         Limits other = new Limits(

@@ -7,6 +7,7 @@ public final class Course {
 
     private final Vec[] points;
     private final double[] along;
+    private final double top;
 
     /** A course through the points, origin first. */
     public Course(List<Vec> through) {
@@ -19,9 +20,12 @@ public final class Course {
         }
         this.points = points;
         this.along = new double[points.length];
+        double highest = points[0].z();
         for (int i = 1; i < points.length; i++) {
             along[i] = along[i - 1] + points[i].minus(points[i - 1]).length();
+            highest = Math.max(highest, points[i].z());
         }
+        this.top = highest;
     }
 
     /** Number of points. */
@@ -81,18 +85,20 @@ public final class Course {
 
     /** Highest point's height, metres. */
     public double top() {
-        double top = points[0].z();
-        for (Vec point : points) {
-            top = Math.max(top, point.z());
-        }
         return top;
     }
 
     private int segmentAt(double distance) {
-        int i = 0;
-        while (i < points.length - 2 && along[i + 1] <= distance) {
-            i++;
+        int low = 0;
+        int high = points.length - 2;
+        while (low < high) {
+            int middle = (low + high + 1) >>> 1;
+            if (along[middle] <= distance) {
+                low = middle;
+            } else {
+                high = middle - 1;
+            }
         }
-        return i;
+        return low;
     }
 }

@@ -38,7 +38,7 @@ class CrewWordsOnPlansTest {
         Wish wish = ASSESSOR.wish(request, tree, List.of(), Set.of());
         TreeReader.Reading reading =
                 TreeReader.read(tree, wish.school(), wish.limits().reach(), Company.NONE);
-        return Planner.recommended(tree, reading, wish).steps();
+        return Planner.recommended(tree, reading, wish, 1).steps();
     }
 
     @ParameterizedTest

@@ -3,7 +3,6 @@ package umbel.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -64,7 +63,7 @@ class PlannerTest {
         }
 
         Plan recommended() {
-            return Planner.recommended(tree, reading, wish);
+            return Planner.recommended(tree, reading, wish, 1);
         }
     }
 
@@ -91,27 +90,36 @@ class PlannerTest {
         Case one = Case.of(PracticeTree.survey(system, leaf, seed, faults));
         for (Plan plan : one.plans()) {
             double allowed = one.wish().limits().woodShare() * (plan.name().equals("firmer") ? 1.25 : 1);
-            double before = 0;
-            for (int year = 0; year < 3; year++) {
-                int upTo = year;
-                List<Operation> soFar = plan.steps().stream()
-                        .filter(step -> step.year() <= upTo)
-                        .map(Step::operation)
-                        .toList();
-                double share = CutTree.of(one.tree(), soFar).woodShare();
-                assertThat(share - before)
-                        .as("%s, winter %d", plan.name(), year)
-                        .isLessThanOrEqualTo(allowed + 1e-6);
-                before = share;
-            }
-            int big = plan.steps().stream()
-                    .filter(step -> step.year() == 0 && step.effect().big())
-                    .mapToInt(step -> step.effect().cuts())
-                    .sum();
             int most =
                     (int) Math.ceil(one.wish().limits().bigCuts() * (plan.name().equals("firmer") ? 1.5 : 1));
-            assertThat(big).as(plan.name()).isLessThanOrEqualTo(most);
+            for (int year = 0; year < 3 && !plan.name().equals(Plan.IN_ONE_WINTER); year++) {
+                List<Step> steps = inWinter(plan, year);
+                if (steps.isEmpty()) {
+                    continue;
+                }
+                double share = CutTree.of(steps.get(0).on(), operations(steps)).woodShare();
+                assertThat(share).as("%s, winter %d", plan.name(), year).isLessThanOrEqualTo(allowed + 1e-6);
+                int big = steps.stream()
+                        .filter(step -> step.effect().big() && !step.settled())
+                        .mapToInt(step -> step.effect().cuts())
+                        .sum();
+                assertThat(big).as("%s, winter %d", plan.name(), year).isLessThanOrEqualTo(most);
+            }
         }
+    }
+
+    private static List<String> told(Plan plan) {
+        return plan.steps().stream()
+                .map(step -> step.year() + " " + step.operation() + step.effect() + step.gain() + step.reason())
+                .toList();
+    }
+
+    private static List<Step> inWinter(Plan plan, int year) {
+        return plan.steps().stream().filter(step -> step.year() == year).toList();
+    }
+
+    private static List<Operation> operations(List<Step> steps) {
+        return steps.stream().map(Step::operation).toList();
     }
 
     @ParameterizedTest
@@ -160,19 +168,19 @@ class PlannerTest {
     void nothingIsCutTwiceOrAfterItIsGone(String system, int leaf, long seed, Fault[] faults) {
         Case one = Case.of(PracticeTree.survey(system, leaf, seed, faults));
         for (Plan plan : one.plans()) {
-            Set<String> targets = new HashSet<>();
-            List<Operation> done = new ArrayList<>();
-            for (Step step : plan.steps()) {
-                assertThat(targets.add(step.operation().limb()))
-                        .as(step.operation().toString())
-                        .isTrue();
-                done.add(step.operation());
-            }
-            CutTree cut = CutTree.of(one.tree(), done);
-            for (int i = 0; i < done.size(); i++) {
-                Effect effect = Effect.of(cut, i, REACH);
-                boolean does = effect.cuts() > 0 || done.get(i).kind() == OperationKind.BEND;
-                assertThat(does).as("step %s does something", done.get(i)).isTrue();
+            for (int year = 0; year < 3; year++) {
+                List<Step> steps = inWinter(plan, year);
+                List<Operation> done = operations(steps);
+                assertThat(done.stream().map(Operation::limb)).as(plan.name()).doesNotHaveDuplicates();
+                if (steps.isEmpty()) {
+                    continue;
+                }
+                CutTree cut = CutTree.of(steps.get(0).on(), done);
+                for (int i = 0; i < done.size(); i++) {
+                    Effect effect = Effect.of(cut, i, REACH);
+                    boolean does = effect.cuts() > 0 || !done.get(i).kind().cuts();
+                    assertThat(does).as("step %s does something", done.get(i)).isTrue();
+                }
             }
         }
     }
@@ -194,8 +202,8 @@ class PlannerTest {
     @MethodSource("faultyTrees")
     void theSameAskedTwiceIsAnsweredTheSame(String system, int leaf, long seed, Fault[] faults) {
         Survey survey = PracticeTree.survey(system, leaf, seed, faults);
-        assertThat(Case.of(survey).recommended().steps())
-                .isEqualTo(Case.of(survey).recommended().steps());
+        assertThat(told(Case.of(survey).recommended()))
+                .isEqualTo(told(Case.of(survey).recommended()));
     }
 
     @ParameterizedTest
@@ -273,7 +281,7 @@ class PlannerTest {
                 3,
                 List.of(),
                 Set.of());
-        Plan plan = Planner.recommended(tree, TreeReader.read(tree, school, REACH), one);
+        Plan plan = Planner.recommended(tree, TreeReader.read(tree, school, REACH), one, 1);
         for (int year = 0; year < 3; year++) {
             int winter = year;
             assertThat(plan.steps().stream()
@@ -295,7 +303,7 @@ class PlannerTest {
                 .anyMatch(step -> step.operation().kind() == OperationKind.RENEW_BEVEL
                         && step.operation().limb().equals("1"));
         assertThat(plan.totals().cuts()).isLessThanOrEqualTo(4);
-        assertThat(plan.steps())
+        assertThat(inWinter(plan, 0))
                 .as("the leader is left alone")
                 .noneMatch(step -> step.operation().limb().equals("trunk"));
     }
@@ -319,7 +327,7 @@ class PlannerTest {
                 1,
                 List.of(),
                 Set.of());
-        Plan plan = Planner.recommended(tree, TreeReader.read(tree, school, REACH), wish);
+        Plan plan = Planner.recommended(tree, TreeReader.read(tree, school, REACH), wish, 1);
         Step step = plan.steps().stream()
                 .filter(one -> one.operation().limb().equals("2"))
                 .findFirst()

@@ -84,16 +84,17 @@ final class SearchAgainstBest {
     }
 
     private static Outcome outcome(PlanSearch search, int open) {
-        double fixed = worth(search, search.onlyFixed());
+        ExhaustiveSearch all = new ExhaustiveSearch(search);
+        double fixed = worth(search, all.onlyFixed());
         return new Outcome(
                 open,
-                worth(search, search.best()) - fixed,
+                worth(search, all.best()) - fixed,
                 worth(search, search.choose(1, true)) - fixed,
                 worth(search, search.simplyGreedy()) - fixed);
     }
 
-    private static double worth(PlanSearch search, List<PlanSearch.Chosen> chosen) {
-        return search.value(chosen, search.wish().rules().leastGain());
+    private static double worth(PlanSearch search, List<Candidate> chosen) {
+        return search.value(chosen, search.weighing().wish().rules().leastGain());
     }
 
     /** Share of trees within a part of the best. */

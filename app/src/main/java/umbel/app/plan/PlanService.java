@@ -111,7 +111,7 @@ public class PlanService {
                 .knowing(learning.of(survey.tree().block()));
         List<Plan> plans = Planner.plans(read.tree(), sure(survey, read), wish, Assessor.seed(request));
         return new TreeAnswers.Plans(
-                assessor.plans(read.tree(), plans),
+                assessor.plans(plans),
                 assessor.timing(read.tree(), "dormant"),
                 Assessor.measureNext(readings.certaintyOf(survey, read)));
     }
@@ -135,8 +135,8 @@ public class PlanService {
         return new TreeAnswers.Beside(
                 mine.view().school().name(),
                 theirs.view().school().name(),
-                assessor.plans(tree, mine.plans()).get(0),
-                assessor.plans(tree, theirs.plans()).get(0),
+                assessor.plans(mine.plans()).get(0),
+                assessor.plans(theirs.plans()).get(0),
                 SchoolsBeside.of(tree, mine.view(), theirs.view()));
     }
 
@@ -253,7 +253,7 @@ public class PlanService {
         Wish wish = assessor.wish(
                 request(read, decisions), read.tree(), operations(decisions), new HashSet<>(decisions.refused()));
         return Planner.marked(read.tree(), read.reading(), wish).steps().stream()
-                .map(step -> assessor.step(read.tree(), step))
+                .map(step -> assessor.step(step))
                 .toList();
     }
 

@@ -1,0 +1,140 @@
+package umbel.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import umbel.cut.CutTree;
+import umbel.cut.Effect;
+import umbel.cut.Operation;
+import umbel.cut.OperationKind;
+import umbel.cut.Target;
+import umbel.wood.Axis;
+import umbel.wood.Tree;
+
+/** What sets of operations on one tree are worth, which of them go together, and which keep to the limits of a visit. */
+final class Weighing {
+
+    private final Tree found;
+    private final Wish wish;
+    private final Appraisal.Ground ground;
+    private final Map<List<Operation>, Appraisal> appraised;
+    private final Map<List<Operation>, CutTree> cuts;
+
+    /**
+     * A weighing of one tree.
+     *
+     * @param shared another of the same tree, whose appraisals are used again; null for none
+     */
+    Weighing(Tree found, Wish wish, Weighing shared) {
+        this.found = found;
+        this.wish = wish;
+        this.ground = shared == null ? Appraisal.Ground.of(found, wish.rules()) : shared.ground;
+        this.appraised = shared == null ? new ConcurrentHashMap<>() : shared.appraised;
+        this.cuts = shared == null ? new ConcurrentHashMap<>() : shared.cuts;
+    }
+
+    Tree found() {
+        return found;
+    }
+
+    Wish wish() {
+        return wish;
+    }
+
+    /** What the tree is worth once these are done. */
+    double worth(List<Operation> operations) {
+        return appraised
+                .computeIfAbsent(operations, key -> Appraisal.of(ground, cut(key), wish))
+                .worth(wish);
+    }
+
+    /** What another tree, such as this one grown on, is worth by the same measure and untouched. */
+    double worthOf(Tree other) {
+        return Appraisal.of(ground, CutTree.of(other, List.of()), wish).worth(wish);
+    }
+
+    /** The tree once these are done. */
+    CutTree cut(List<Operation> operations) {
+        return cuts.computeIfAbsent(operations, key -> CutTree.of(found, key));
+    }
+
+    /** Whether the operation still has its whole target on what the others leave. */
+    boolean fits(List<Operation> others, Operation operation) {
+        Tree left = cut(others).left();
+        List<Axis> there = Target.of(found, operation);
+        if (there.isEmpty() || left.find(operation.onLimb()).isEmpty()) {
+            return false;
+        }
+        if (!operation.toLimb().isEmpty() && left.find(operation.toLimb()).isEmpty()) {
+            return false;
+        }
+        if (operation.onGroup()) {
+            return others.stream().noneMatch(other -> other.onGroup() && overlaps(other.limb(), operation.limb()));
+        }
+        return others.stream().noneMatch(other -> other.limb().equals(operation.limb()) && clash(other, operation))
+                && operation.at() < left.find(operation.limb()).orElseThrow().length();
+    }
+
+    /** Two operations on one limb clash, but for a bend of what a cut partway leaves, and flowers taken off it. */
+    private static boolean clash(Operation one, Operation other) {
+        if (one.kind() == OperationKind.DEFLOWER || other.kind() == OperationKind.DEFLOWER) {
+            return one.kind() == other.kind();
+        }
+        boolean bendOne = one.kind() == OperationKind.BEND;
+        boolean bendOther = other.kind() == OperationKind.BEND;
+        return bendOne == bendOther || (bendOne ? other : one).kind().takesAll();
+    }
+
+    private static boolean overlaps(String group, String other) {
+        return group.startsWith(other) || other.startsWith(group);
+    }
+
+    /** Whether a visit with one operation more keeps to the limits; the yearly short-spurring of arms stands outside them. */
+    boolean withinLimits(List<Operation> others, Operation operation) {
+        List<Operation> after = with(others, operation);
+        double share = cut(after).woodShare(one -> one.kind() != OperationKind.SHORT_SPUR);
+        return share <= wish.limits().woodShare() + 1e-9
+                && bigCuts(after) <= wish.limits().bigCuts();
+    }
+
+    private int bigCuts(List<Operation> operations) {
+        List<Effect> effects = Effect.ofAll(cut(operations), wish.limits().reach());
+        int big = 0;
+        for (int i = 0; i < operations.size(); i++) {
+            if (effects.get(i).big() || renewsALimb(operations.get(i))) {
+                big += effects.get(i).cuts();
+            }
+        }
+        return big;
+    }
+
+    /** Where limbs come and go, taking one of some years counts as a big cut whatever its thickness. */
+    private boolean renewsALimb(Operation operation) {
+        OperationKind kind = operation.kind();
+        boolean whole =
+                kind == OperationKind.REMOVE || kind == OperationKind.RENEW_BEVEL || kind == OperationKind.RENEW_STUB;
+        if (!whole
+                || operation.onGroup()
+                || found.setting().system().scaffolds().permanent()) {
+            return false;
+        }
+        Axis limb = found.find(operation.limb()).orElseThrow();
+        return limb.parent() == 0 && limb.age() >= 2 && isStrong(limb);
+    }
+
+    /** Over half as thick as most of its like: weak and hanging wood is not counted. */
+    private boolean isStrong(Axis limb) {
+        double mean = found.limbsOn(found.trunk()).stream()
+                .mapToDouble(Axis::baseDiameter)
+                .average()
+                .orElse(0);
+        return limb.conditions().isEmpty() && limb.baseDiameter() > 0.6 * mean;
+    }
+
+    static List<Operation> with(List<Operation> operations, Operation one) {
+        List<Operation> more = new ArrayList<>(operations);
+        more.add(one);
+        return more;
+    }
+}

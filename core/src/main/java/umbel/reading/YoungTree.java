@@ -1,0 +1,225 @@
+package umbel.reading;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import umbel.knowledge.Trade;
+import umbel.knowledge.TrainingSystem;
+import umbel.wood.Axis;
+import umbel.wood.Condition;
+import umbel.wood.Role;
+import umbel.wood.Tree;
+import umbel.wood.Units;
+
+/**
+ * The mistakes of a tree's first years, while a snip or a peg still mends them: told earlier and more strictly than the
+ * findings of a bearing tree. Bounds are in {@code trade.yaml}, under {@code young}.
+ */
+public final class YoungTree {
+
+    private static final double UPRIGHT = 35;
+    private static final double OPPOSITE = 140;
+
+    private final Tree tree;
+    private final Trade.Young rule;
+    private final TrainingSystem system;
+    private final List<Axis> mains;
+
+    private YoungTree(Tree tree) {
+        this.tree = tree;
+        this.rule = tree.setting().trade().young();
+        this.system = tree.setting().system();
+        this.mains = tree.limbs().stream()
+                .filter(limb ->
+                        limb.parent() == 0 && limb.at() >= tree.setting().unionAt())
+                .filter(limb -> limb.role() != Role.SUCKER && !limb.is(Condition.DEAD))
+                .sorted(Comparator.comparingDouble(Axis::at))
+                .toList();
+    }
+
+    /**
+     * One mistake.
+     *
+     * @param mistake a word for it: two-leaders, one-origin, too-low, one-sided, choked-leader, nothing-tied-down, deep-union
+     * @param limbs it is seen on
+     * @param text what is wrong, in numbers, and what to do while it is easy
+     */
+    public record Warning(String mistake, List<String> limbs, String text) {}
+
+    /** What to put right now; nothing for a tree past its first years. */
+    public static List<Warning> of(Tree tree) {
+        if (tree.setting().leaf() > tree.setting().trade().young().untilLeaf()) {
+            return List.of();
+        }
+        YoungTree young = new YoungTree(tree);
+        List<Warning> warnings = new ArrayList<>();
+        young.twoLeaders().ifPresent(warnings::add);
+        young.oneOrigin().ifPresent(warnings::add);
+        young.tooLow().ifPresent(warnings::add);
+        young.oneSided().ifPresent(warnings::add);
+        young.chokedLeader().ifPresent(warnings::add);
+        young.nothingTiedDown().ifPresent(warnings::add);
+        young.deepUnion().ifPresent(warnings::add);
+        return warnings;
+    }
+
+    private boolean hasALeader() {
+        return system.leaders().get(1) == 1;
+    }
+
+    private Optional<Warning> twoLeaders() {
+        if (!hasALeader()) {
+            return Optional.empty();
+        }
+        return mains.stream()
+                .filter(limb -> share(limb) >= rule.rivalShare() && Scene.lean(limb) < UPRIGHT)
+                .max(Comparator.comparingDouble(this::share))
+                .map(limb -> warning(
+                        "two-leaders",
+                        List.of(limb),
+                        "Limb %s is %.0f %% as thick as the leader and stands up beside it: take it off or bend it now, before there are two tops.",
+                        limb.id(),
+                        100 * share(limb)));
+    }
+
+    /** Three limbs within one hand's grip of the trunk. */
+    private Optional<Warning> oneOrigin() {
+        for (int i = 0; i + 2 < mains.size(); i++) {
+            double span = Units.toCm(mains.get(i + 2).at() - mains.get(i).at());
+            if (span <= rule.originCm() && system.scaffolds().permanent()) {
+                return Optional.of(warning(
+                        "one-origin",
+                        mains.subList(i, i + 3),
+                        "Limbs %s leave the trunk within %.0f cm: they will squeeze it and split. Keep one of them.",
+                        names(mains.subList(i, i + 3)),
+                        Math.max(1, span)));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Under the height at which the system's programme clears limbs. */
+    private Optional<Warning> tooLow() {
+        Optional<Double> clear = system.programme().stream()
+                .filter(act -> act.act().equals("clear-low"))
+                .map(act -> Units.fromCm(act.at()))
+                .findFirst();
+        if (clear.isEmpty()) {
+            return Optional.empty();
+        }
+        List<Axis> low = mains.stream()
+                .filter(limb -> limb.course().point(0).z() < clear.get() - 1e-9)
+                .toList();
+        return low.isEmpty()
+                ? Optional.empty()
+                : Optional.of(warning(
+                        "too-low",
+                        low,
+                        "%s under %.0f cm: in the way of everything later, and a small wound now.",
+                        sentence(low, "starts", "start"),
+                        Units.toCm(clear.get())));
+    }
+
+    private Optional<Warning> oneSided() {
+        if (mains.size() < 3 || system.isPlane()) {
+            return Optional.empty();
+        }
+        double[] bearings = mains.stream()
+                .mapToDouble(limb -> (Units.toDegrees(limb.bearing()) % 360 + 360) % 360)
+                .sorted()
+                .toArray();
+        double gap = 0;
+        double from = 0;
+        for (int i = 0; i < bearings.length; i++) {
+            double next = i + 1 == bearings.length ? bearings[0] + 360 : bearings[i + 1];
+            if (next - bearings[i] > gap) {
+                gap = next - bearings[i];
+                from = bearings[i];
+            }
+        }
+        return gap < rule.gapDeg()
+                ? Optional.empty()
+                : Optional.of(warning(
+                        "one-sided",
+                        List.of(),
+                        "Nothing grows over %.0f° of the round, about %s: head to a bud on that side, or bring a limb round with a tie.",
+                        gap,
+                        Units.compass(Units.fromDegrees((from + gap / 2) % 360))));
+    }
+
+    private Optional<Warning> chokedLeader() {
+        if (!hasALeader()) {
+            return Optional.empty();
+        }
+        for (int i = 0; i < mains.size(); i++) {
+            for (int j = i + 1; j < mains.size(); j++) {
+                Axis one = mains.get(i);
+                Axis other = mains.get(j);
+                double between = Math.abs(Units.toDegrees(one.bearing() - other.bearing()) % 360);
+                double opposite = Math.min(between, 360 - between);
+                boolean chokes = Units.toCm(other.at() - one.at()) <= rule.originCm()
+                        && opposite > OPPOSITE
+                        && Math.min(share(one), share(other)) >= rule.chokingShare();
+                if (chokes) {
+                    return Optional.of(warning(
+                            "choked-leader",
+                            List.of(one, other),
+                            "Limbs %s stand opposite each other at one height, each over %.0f %% of the leader: it starves above them. Take one.",
+                            names(List.of(one, other)),
+                            100 * rule.chokingShare()));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private Optional<Warning> nothingTiedDown() {
+        double steepest = system.scaffolds().angleDeg().get(0) - rule.steepDeg();
+        List<Axis> steep = mains.stream()
+                .filter(limb -> Units.toDegrees(limb.baseInclination()) < steepest)
+                .toList();
+        boolean most = steep.size() >= 2 && 2 * steep.size() > mains.size();
+        return most
+                ? Optional.of(warning(
+                        "nothing-tied-down",
+                        steep,
+                        "%s more than %.0f° steeper than %s wants, and nothing holds %s down: peg or tie while the wood is soft.",
+                        sentence(steep, "stands", "stand"),
+                        rule.steepDeg(),
+                        system.name().toLowerCase(Locale.ROOT),
+                        steep.size() == 1 ? "it" : "them"))
+                : Optional.empty();
+    }
+
+    private Optional<Warning> deepUnion() {
+        double at = Units.toCm(tree.setting().unionAt());
+        return at >= rule.unionCm()
+                ? Optional.empty()
+                : Optional.of(warning(
+                        "deep-union",
+                        List.of(),
+                        "The graft union is %.0f cm above the soil: draw soil away, or the variety roots and the stock's hold on it is lost.",
+                        at));
+    }
+
+    private double share(Axis limb) {
+        return limb.baseDiameter() / tree.trunk().diameterAt(limb.at() + 0.1);
+    }
+
+    private static String names(List<Axis> limbs) {
+        List<String> ids = limbs.stream().map(Axis::id).toList();
+        return ids.size() == 1
+                ? ids.get(0)
+                : String.join(", ", ids.subList(0, ids.size() - 1)) + " and " + ids.get(ids.size() - 1);
+    }
+
+    private static String sentence(List<Axis> limbs, String one, String many) {
+        return limbs.size() == 1 ? "Limb " + names(limbs) + " " + one : "Limbs " + names(limbs) + " " + many;
+    }
+
+    private static Warning warning(String mistake, List<Axis> limbs, String text, Object... values) {
+        return new Warning(mistake, limbs.stream().map(Axis::id).toList(), String.format(Locale.ROOT, text, values));
+    }
+}

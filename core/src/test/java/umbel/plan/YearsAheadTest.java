@@ -1,0 +1,216 @@
+package umbel.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import java.util.SplittableRandom;
+import org.junit.jupiter.api.Test;
+import umbel.assess.AssessRequest;
+import umbel.assess.Assessor;
+import umbel.cut.CutTree;
+import umbel.cut.Operation;
+import umbel.cut.OperationKind;
+import umbel.growth.FirstStand;
+import umbel.growth.Forecast;
+import umbel.growth.Season;
+import umbel.growth.Stand;
+import umbel.knowledge.Knowledge;
+import umbel.knowledge.PlanRules;
+import umbel.practice.Fault;
+import umbel.practice.PracticeTree;
+import umbel.reading.TreeReader;
+import umbel.survey.Survey;
+import umbel.survey.SurveyReader;
+import umbel.wood.Tree;
+
+/** The coming seasons in a plan: they turn close choices, and later winters are planned on the tree they make. */
+class YearsAheadTest {
+
+    private static final Assessor ASSESSOR = new Assessor(Knowledge.shipped());
+
+    private record Case(Tree tree, Wish wish, TreeReader.Reading reading) {
+
+        static Case of(Survey survey) {
+            AssessRequest request = AssessRequest.of(survey);
+            Tree tree = ASSESSOR.tree(request);
+            Wish wish = ASSESSOR.wish(request, tree, List.of(), Set.of());
+            return new Case(
+                    tree,
+                    wish,
+                    TreeReader.read(tree, wish.school(), wish.limits().reach()));
+        }
+
+        List<Plan> plans() {
+            return Planner.plans(tree, reading, wish, 1);
+        }
+
+        PlanSearch search() {
+            return new PlanSearch(tree, reading.findings(), wish, null);
+        }
+    }
+
+    private static List<Case> manyTrees(int count) {
+        String[][] kinds = {
+            {"apple", "central-leader"},
+            {"pear", "central-leader"},
+            {"peach", "open-centre"},
+            {"apple", "multi-leader"}
+        };
+        Fault[] faults = Fault.values();
+        List<Case> cases = new ArrayList<>();
+        for (int seed = 1; cases.size() < count; seed++) {
+            SplittableRandom random = new SplittableRandom(seed);
+            String[] kind = kinds[random.nextInt(kinds.length)];
+            Set<Fault> chosen = EnumSet.noneOf(Fault.class);
+            for (int i = 0; i < 3; i++) {
+                chosen.add(faults[random.nextInt(faults.length)]);
+            }
+            int leaf = 5 + random.nextInt(8);
+            cases.add(Case.of(PracticeTree.survey(kind[0], kind[1], leaf, seed, chosen.toArray(Fault[]::new))));
+        }
+        return cases;
+    }
+
+    /** The worth over now and three seasons, worked out here from the definition and not by the class under test. */
+    private static double overTheYears(Case one, List<Candidate> visit) {
+        PlanRules.Ahead ahead = one.wish().rules().ahead();
+        Weighing weighing = one.search().weighing();
+        Stand stand = FirstStand.of(one.tree(), 1);
+        List<Season.Work> works = new ArrayList<>(Collections.nCopies(3, Season.Work.NONE));
+        works.set(0, Season.Work.dormant(PlanSearch.operations(visit)));
+        List<Forecast.Figures> years = Forecast.middle(stand, works);
+        return ahead.now() * weighing.worth(PlanSearch.operations(visit))
+                + ahead.one() * weighing.worthOf(years.get(0).tree())
+                + ahead.three() * weighing.worthOf(years.get(2).tree());
+    }
+
+    @Test
+    void theSeasonsTurnSomeCloseChoicesAndNeverForTheWorse() {
+        int turned = 0;
+        for (Case one : manyTrees(24)) {
+            PlanSearch search = one.search();
+            List<Candidate> now = search.choose(1, true);
+            List<Candidate> then = new GrownChoice(search, FirstStand.of(one.tree(), 1)).of(now);
+            if (!Set.copyOf(PlanSearch.operations(now)).equals(Set.copyOf(PlanSearch.operations(then)))) {
+                turned++;
+                assertThat(overTheYears(one, then))
+                        .isGreaterThan(overTheYears(one, now)
+                                + one.wish().rules().ahead().lead()
+                                - 1e-9);
+            }
+        }
+        assertThat(turned)
+                .as("of 24 trees, those whose plan the seasons changed")
+                .isBetween(1, 20);
+    }
+
+    @Test
+    void aChoiceThatWasGrownSaysWhatTheSeasonsSaid() {
+        boolean said = manyTrees(12).stream()
+                .flatMap(one -> one.plans().get(0).steps().stream())
+                .anyMatch(step -> step.reason().contains("grown on three seasons it comes out ahead of"));
+        assertThat(said).isTrue();
+    }
+
+    @Test
+    void laterWintersAreForTheTreeAsItIsExpectedThen() {
+        Case one = Case.of(
+                PracticeTree.survey("central-leader", 20, 2, Fault.RIVAL_LEADER, Fault.TOO_TALL, Fault.WATER_SPROUTS));
+        List<Step> later = one.plans().get(0).steps().stream()
+                .filter(step -> step.year() > 0)
+                .toList();
+        assertThat(later).isNotEmpty();
+        for (Step step : later) {
+            assertThat(step.on().setting().leaf())
+                    .isEqualTo(one.tree().setting().leaf() + step.year());
+            assertThat(step.on().trunk().baseDiameter())
+                    .as("a trunk that has grown")
+                    .isGreaterThan(one.tree().trunk().baseDiameter());
+            assertThat(CutTree.possible(step.on(), List.of(step.operation()))).hasSize(1);
+            Operation operation = step.operation();
+            assertThat(one.tree().find(operation.onLimb()))
+                    .as("only wood that was surveyed is named: %s", operation)
+                    .isPresent();
+        }
+    }
+
+    @Test
+    void aStepFurtherAheadIsLessSure() {
+        for (Case one : manyTrees(6)) {
+            double sureness = one.wish().rules().ahead().sureness();
+            for (Step step : one.plans().get(0).steps()) {
+                assertThat(step.confidence()).isLessThanOrEqualTo(Math.pow(sureness, step.year()) + 1e-9);
+            }
+        }
+    }
+
+    @Test
+    void aRenovationIsShownBesideTheSameInOneWinter() {
+        Case one = Case.of(
+                PracticeTree.survey("central-leader", 24, 2, Fault.RIVAL_LEADER, Fault.TOO_TALL, Fault.STACKED_LIMBS));
+        List<Plan> plans = one.plans();
+        assertThat(plans.get(0).isRenovation()).isTrue();
+        Plan atOnce = plans.stream()
+                .filter(plan -> plan.name().equals(Plan.IN_ONE_WINTER))
+                .findFirst()
+                .orElseThrow();
+        assertThat(atOnce.steps()).allMatch(step -> step.year() == 0);
+        assertThat(atOnce.totals().woodShare())
+                .isGreaterThan(plans.get(0).totals().woodShare());
+        assertThat(plans.get(plans.size() - 1).name()).isEqualTo("nothing");
+        assertThat(atOnce.outlook()).hasSize(3);
+        double sproutsAtOnce = atOnce.outlook().get(0).sprouts().middle();
+        assertThat(sproutsAtOnce)
+                .as("taken at once it is answered by more sprouts in the first summer")
+                .isGreaterThan(plans.get(0).outlook().get(0).sprouts().middle());
+    }
+
+    @Test
+    void whatIsLeftAndMattersIsToBeWatchedOnce() {
+        List<Plan> plans = manyTrees(16).stream()
+                .map(one -> one.plans().get(0))
+                .filter(plan ->
+                        plan.steps().stream().anyMatch(step -> step.operation().kind() == OperationKind.WATCH))
+                .toList();
+        assertThat(plans).as("plans that ask to watch a limb").isNotEmpty();
+        for (Plan plan : plans) {
+            List<String> watched = plan.steps().stream()
+                    .filter(step -> step.operation().kind() == OperationKind.WATCH)
+                    .map(step -> step.operation().limb())
+                    .toList();
+            assertThat(watched).hasSizeLessThanOrEqualTo(3).doesNotHaveDuplicates();
+            assertThat(plan.steps())
+                    .filteredOn(step -> step.operation().kind().cuts())
+                    .noneMatch(step -> watched.contains(step.operation().limb()));
+        }
+    }
+
+    @Test
+    void chosenScaffoldsAreNamedBesideThoseThatGo() {
+        StringBuilder limbs = new StringBuilder();
+        for (int i = 0; i < 8; i++) {
+            limbs.append(i == 0 ? "" : ",").append("""
+                            {"id":"%d","parent":"trunk","role":"scaffold","at_cm":%d,"bearing_deg":%d,"angle_deg":55,
+                             "diameter_mm":10,"length_cm":60,"age_y":1}""".formatted(i + 1, 60 + 7 * i, i * 137 % 360));
+        }
+        Case one = Case.of(SurveyReader.read("""
+                        {"format":"umbel-survey/1","tree":{"species":"apple","leaf":2,"system":"central-leader"},
+                         "trunk":{"diameter_mm":28,"height_cm":190},"limbs":[%s]}""".formatted(limbs)));
+        List<Step> steps = one.plans().get(0).steps();
+        List<String> kept = limbsOf(steps, OperationKind.KEEP);
+        List<String> gone = limbsOf(steps, OperationKind.REMOVE);
+        assertThat(kept).hasSize(5).doesNotContainAnyElementsOf(gone);
+        assertThat(gone).hasSize(3);
+    }
+
+    private static List<String> limbsOf(List<Step> steps, OperationKind kind) {
+        return steps.stream()
+                .filter(step -> step.year() == 0 && step.operation().kind() == kind)
+                .map(step -> step.operation().limb())
+                .toList();
+    }
+}
