@@ -51,6 +51,9 @@ public final class CrewWords {
         if (key.equals("remove")) {
             key = operation.keep() > 0 ? "thin" : operation.onGroup() ? "remove.group" : key;
         }
+        if (operation.onBuds()) {
+            key = "rub.buds";
+        }
         return say(key, limb, measure, key.equals("short-spur") ? other : count);
     }
 

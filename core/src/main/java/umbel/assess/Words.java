@@ -42,7 +42,7 @@ public final class Words {
             case HEAD -> "Head " + limb;
             case TIP -> "Tip " + limb;
             case BEND -> String.format(Locale.ROOT, "Bring %s to %.0f°", limb, Units.toDegrees(operation.toAngle()));
-            case RUB -> "Rub off " + limb;
+            case RUB -> operation.onBuds() ? "Choose the buds on " + limb : "Rub off " + limb;
             case RENEW_STUB ->
                 String.format(Locale.ROOT, "Renew %s from a %.0f cm stub", limb, Units.toCm(operation.at()));
             case SHORT_SPUR ->
@@ -81,7 +81,10 @@ public final class Words {
             case SHORTEN -> "Into the older wood, above a fruit bud or a weak side branch that heads outward.";
             case HEAD, TIP -> headPlace(tree, operation);
             case BEND -> bendPlace(tree, operation);
-            case RUB -> "Pull or rub it off with its base while it is soft; cut close if it is woody.";
+            case RUB ->
+                operation.onBuds()
+                        ? budPlace(tree, operation)
+                        : "Pull or rub it off with its base while it is soft; cut close if it is woody.";
             case RENEW_STUB ->
                 String.format(
                         Locale.ROOT,
@@ -93,6 +96,20 @@ public final class Words {
             case KEEP -> "Nothing to cut.";
             case WATCH -> "Nothing to cut this time.";
         };
+    }
+
+    private static String budPlace(Tree tree, Operation operation) {
+        Axis limb = tree.find(operation.onLimb()).orElseThrow();
+        double from = Math.max(operation.at(), limb.length() - limb.lastGrowth());
+        String below = String.format(Locale.ROOT, "Rub out every bud up to %.0f cm.", Units.toCm(operation.at()));
+        String above = operation.keep() <= 0
+                ? ""
+                : String.format(
+                        Locale.ROOT,
+                        " Above, leave %d, one every %.0f cm and each further round, and rub out the rest; score just above one that sleeps on.",
+                        operation.keep(),
+                        Units.toCm(limb.length() - from) / operation.keep());
+        return (operation.at() > 0 ? below : "") + above;
     }
 
     private static String headPlace(Tree tree, Operation operation) {

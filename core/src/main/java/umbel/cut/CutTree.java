@@ -43,7 +43,7 @@ public final class CutTree {
         for (int i = 0; i < operations.size(); i++) {
             Operation operation = operations.get(i);
             check(found, operation);
-            if (!operation.kind().cuts()) {
+            if (!operation.kind().cuts() || operation.onBuds()) {
                 continue;
             }
             double at = operation.kind().takesAll() ? 0 : operation.at();
@@ -85,6 +85,10 @@ public final class CutTree {
 
     private static void check(Tree found, Operation operation) {
         List<Axis> targets = Target.of(found, operation);
+        if (operation.onBuds()) {
+            checkBuds(targets, operation);
+            return;
+        }
         if (targets.isEmpty() && operation.keep() == 0 && operation.kind() != OperationKind.THIN_SPURS) {
             throw new ImpossibleCut("limb", "There is no '" + operation.limb() + "' on this tree.");
         }
@@ -107,6 +111,16 @@ public final class CutTree {
         }
         if (operation.kind().takesAll() && operation.limb().equals("trunk")) {
             throw new ImpossibleCut("operation", "The trunk itself is not removed here.");
+        }
+    }
+
+    private static void checkBuds(List<Axis> limb, Operation operation) {
+        if (limb.isEmpty() || limb.get(0).lastGrowth() <= 0) {
+            throw new ImpossibleCut("limb", "There are no buds of last season on '" + operation.onLimb() + "'.");
+        }
+        if (operation.at() >= limb.get(0).length() || operation.at() <= 0 && operation.keep() <= 0) {
+            throw new ImpossibleCut(
+                    "at_cm", "Say up to where buds are rubbed, short of the tip, or how many to leave.");
         }
     }
 

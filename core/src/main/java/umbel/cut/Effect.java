@@ -63,6 +63,10 @@ public record Effect(
                         case BEND -> bend(cut.found(), operation, reach);
                         case DEFLOWER -> deflowering(cut, operation, losses, reach);
                         case KEEP, WATCH -> nothing();
+                        case RUB ->
+                            operation.onBuds()
+                                    ? debudding(cut.found(), operation, reach)
+                                    : cutting(cut, i, losses, reach);
                         default -> cutting(cut, i, losses, reach);
                     });
         }
@@ -100,6 +104,22 @@ public record Effect(
                 found.setting().trade().work());
         double share = losses.flowerAll == 0 ? 0 : buds / losses.flowerAll;
         return new Effect(Tool.HAND, 0, 0, top, false, false, false, 0, 0, share, 0, ladder, minutes, 0);
+    }
+
+    /** Buds rubbed out by thumb: as many as the nodes of the stretch, less those left. */
+    private static Effect debudding(Tree found, Operation operation, double reach) {
+        Axis limb = found.find(operation.onLimb()).orElseThrow();
+        double gap = Units.fromMm(found.setting().species().growth().nodeGapMm());
+        double grown = limb.lastGrowth();
+        double start = limb.length() - grown;
+        double below = Math.max(0, operation.at() - start);
+        double beyond = operation.keep() <= 0 ? 0 : Math.max(0, (grown - below) / gap - operation.keep());
+        int rubbed = (int) Math.max(1, Math.round(below / gap + beyond));
+        double height = limb.course().at(limb.length()).z();
+        boolean ladder = height > reach;
+        double minutes = Labour.minutes(
+                Tool.HAND, 0, rubbed, false, ladder, found.setting().trade().work());
+        return new Effect(Tool.HAND, rubbed, 0, height, false, false, false, 0, 0, 0, 0, ladder, minutes, 0);
     }
 
     private static Effect nothing() {

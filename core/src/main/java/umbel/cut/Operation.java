@@ -11,6 +11,8 @@ package umbel.cut;
  */
 public record Operation(OperationKind kind, String limb, double at, String toLimb, double toAngle, int keep) {
 
+    private static final String BUDS = "/buds";
+
     public static Operation remove(String limb) {
         return whole(OperationKind.REMOVE, limb);
     }
@@ -43,6 +45,19 @@ public record Operation(OperationKind kind, String limb, double at, String toLim
     /** A bend to an inclination in radians from vertical. */
     public static Operation bend(String limb, double toAngle) {
         return new Operation(OperationKind.BEND, limb, 0, "", toAngle, 0);
+    }
+
+    /**
+     * Buds of a limb's last growth rubbed out: all nearer its origin than {@code from}, and of those beyond all but
+     * {@code keep}, left at even distances.
+     */
+    public static Operation chooseBuds(String limb, double from, int keep) {
+        return new Operation(OperationKind.RUB, limb + BUDS, from, "", Double.NaN, keep);
+    }
+
+    /** Whether buds are rubbed and no wood is cut. */
+    public boolean onBuds() {
+        return kind == OperationKind.RUB && limb.endsWith(BUDS);
     }
 
     /** Whether the target is a group of small wood and not a limb. */

@@ -21,6 +21,12 @@ public final class Target {
 
     /** The axes an operation is aimed at; empty when the tree has none such. */
     public static List<Axis> of(Tree tree, Operation operation) {
+        if (operation.onBuds()) {
+            return tree.find(operation.onLimb())
+                    .filter(Axis::isFrame)
+                    .map(List::of)
+                    .orElse(List.of());
+        }
         if (!operation.onGroup()) {
             return tree.find(operation.limb())
                     .filter(Axis::isFrame)

@@ -3,7 +3,9 @@ package umbel.growth;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 import umbel.cut.CutTree;
+import umbel.cut.Operation;
 import umbel.growth.Point.Kind;
 import umbel.knowledge.Species;
 import umbel.knowledge.Trade;
@@ -136,14 +138,38 @@ final class Points {
             }
         }
         double share = found.leafArea() / (places.size() + trade.tipPipes());
+        boolean[] rubbed = rubbed(found, places);
         for (int i = 0; i < places.size(); i++) {
-            if (places.get(i) < axis.length()) {
+            if (places.get(i) < axis.length() && !rubbed[i]) {
                 points.add(new Point(Kind.BUD, axis.index(), -1, 31 * id + numbers.get(i), places.get(i), share, 1));
             }
         }
         if (!headed) {
             points.add(new Point(Kind.TIP, axis.index(), -1, id, axis.length(), trade.tipPipes() * share, 1));
         }
+    }
+
+    /** Which of the buds at these places were rubbed out. */
+    private boolean[] rubbed(Axis axis, List<Double> places) {
+        boolean[] rubbed = new boolean[places.size()];
+        for (Operation operation : cut.operations()) {
+            if (!operation.onBuds() || !operation.onLimb().equals(axis.id())) {
+                continue;
+            }
+            double from = Math.max(operation.at(), axis.length() - axis.lastGrowth());
+            for (int i = 0; i < rubbed.length; i++) {
+                rubbed[i] |= operation.keep() > 0 || places.get(i) < operation.at();
+            }
+            for (int k = 0; k < operation.keep(); k++) {
+                double wanted = from + (axis.length() - from) * (k + 0.5) / operation.keep();
+                IntStream.range(0, rubbed.length)
+                        .filter(i -> places.get(i) >= operation.at())
+                        .boxed()
+                        .min(Comparator.comparingDouble(i -> Math.abs(places.get(i) - wanted)))
+                        .ifPresent(i -> rubbed[i] = false);
+            }
+        }
+        return rubbed;
     }
 
     /** Dormant buds a wound may wake: those of the collar, and those within reach of the pipes it left without leaf. */

@@ -99,6 +99,7 @@ public record TrainingSystem(
      * @param at height above ground or distance, centimetres; null where the act needs none
      * @param keep how many to leave; null where the act needs none
      * @param cut the cut that renews; null where the act needs none
+     * @param gap between buds left, centimetres; null where the act needs none
      * @param why a sentence a grower would say
      */
     public record Act(
@@ -110,6 +111,7 @@ public record TrainingSystem(
             @JsonProperty("at_cm") Double at,
             Integer keep,
             String cut,
+            @JsonProperty("gap_cm") Double gap,
             String why) {
 
         /** Whether it is due in a leaf and season. */

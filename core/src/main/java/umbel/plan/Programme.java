@@ -91,14 +91,15 @@ final class Programme {
 
     private static boolean isOfTheFrame(TrainingSystem.Act act) {
         return switch (act.act()) {
-            case "strip", "head-whip", "clear-low", "choose-scaffolds", "centre-out" -> true;
+            case "strip", "head-whip", "clear-low", "choose-scaffolds", "centre-out", "choose-buds" -> true;
             default -> false;
         };
     }
 
     private static Stage stage(TrainingSystem.Act act) {
         return switch (act.act()) {
-            case "strip", "head-whip", "clear-low", "choose-scaffolds", "centre-out", "head-leader" -> Stage.FRAME;
+            case "strip", "head-whip", "clear-low", "choose-scaffolds", "centre-out", "head-leader", "choose-buds" ->
+                Stage.FRAME;
             case "outward-off" -> Stage.UPRIGHTS;
             case "renew-share" -> Stage.RENEWAL;
             case "bend" -> Stage.TRAIN;
@@ -156,6 +157,7 @@ final class Programme {
             case "renew-share" -> renewShare(act);
             case "short-spur" -> shortSpur();
             case "outward-off" -> groups(Attitude.OUT);
+            case "choose-buds" -> chooseBuds(act).stream().toList();
             default -> List.of();
         };
     }
@@ -277,6 +279,18 @@ final class Programme {
                                                 .average()
                                                 .orElse(0);
         return outruns ? ends(OperationKind.HEAD, share, limbs) : List.of();
+    }
+
+    /** The buds of the leader's last growth that are to make limbs: none low on the trunk, then one at each distance. */
+    private Optional<Operation> chooseBuds(TrainingSystem.Act act) {
+        Axis leader = tree.trunk();
+        double low = Units.fromCm(act.at());
+        double start = leader.length() - leader.lastGrowth();
+        double from = start >= low ? 0 : low;
+        int keep = (int) Math.floor((leader.length() - Math.max(start, low)) / Units.fromCm(act.gap()));
+        return leader.lastGrowth() > LEAST_END && keep > 0
+                ? Optional.of(Operation.chooseBuds(leader.id(), from, keep))
+                : Optional.empty();
     }
 
     /** The main limbs with the longest ends, of those thick enough to be worth keeping. */

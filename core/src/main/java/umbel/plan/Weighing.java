@@ -69,6 +69,11 @@ final class Weighing {
         if (!operation.toLimb().isEmpty() && left.find(operation.toLimb()).isEmpty()) {
             return false;
         }
+        if (operation.onBuds()) {
+            return others.stream().noneMatch(Operation::onBuds)
+                    && operation.at()
+                            < left.find(operation.onLimb()).orElseThrow().length();
+        }
         if (operation.onGroup()) {
             return others.stream().noneMatch(other -> other.onGroup() && overlaps(other.limb(), operation.limb()));
         }
