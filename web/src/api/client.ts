@@ -10,6 +10,7 @@ export type TreePage = Schemas['TreePage'];
 export type LimbLine = Schemas['LimbLine'];
 export type Drawing = Schemas['StandDrawing'];
 export type AxisLine = Schemas['AxisLine'];
+export type EarlyWarning = Schemas['EarlyWarning'];
 export type Finding = Schemas['FindingAnswer'];
 export type Plan = Schemas['PlanAnswer'];
 export type Step = Schemas['StepAnswer'];

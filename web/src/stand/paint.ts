@@ -21,6 +21,8 @@ export interface Showing {
 /** Wood under so many pixels is one stroke, over it a body with light and shade. */
 const THIN = 2.6;
 const THIN_WHILE_TURNING = 8;
+/** Limbs over so many pixels show the collar that is kept. */
+const COLLAR_SHOWS = 5;
 
 /**
  * Paints every axis, far ones first, and returns where they stand for picking.
@@ -53,6 +55,7 @@ export function paintTree(
     }
     if (showing.stage === 'marks') {
       taped(g, one, cut.kept, fog, colours);
+      if (cut.kept <= 0) collar(g, one, stand, colours);
     } else {
       face(g, one, cut.kept, stand, colours);
     }
@@ -217,6 +220,55 @@ function firstAfter(one: Drawn, distance: number): number {
     i++;
   }
   return i;
+}
+
+/** The swollen ring at a limb's foot that stays on the tree, and beside it the line of the cut that takes the limb. */
+function collar(g: CanvasRenderingContext2D, one: Drawn, stand: Stand, colours: Palette): void {
+  const { axis } = one;
+  const parent = stand.axes[axis.parent];
+  if (axis.kind !== 'limb' || !parent || (one.ws[1] ?? 0) < COLLAR_SHOWS) {
+    return;
+  }
+  const foot = barkAt(parent, axis);
+  if (foot >= axis.length) {
+    return;
+  }
+  const [x, y, w] = between(one, foot);
+  const [x2, y2, w2] = between(one, foot + 0.5 * (axis.points[3] ?? 0));
+  const along = Math.atan2(y2 - y, x2 - x);
+  g.lineWidth = 2.2;
+  g.strokeStyle = colours.ink;
+  g.fillStyle = colours.cutFace;
+  g.beginPath();
+  g.ellipse(x, y, Math.max(2, w * 0.24), w * 0.66, along, 0, 2 * Math.PI);
+  g.fill();
+  g.stroke();
+  const out = [Math.cos(along + Math.PI / 2) * w2 * 0.95, Math.sin(along + Math.PI / 2) * w2 * 0.95] as const;
+  g.setLineDash([4, 3]);
+  g.beginPath();
+  g.moveTo(x2 - out[0], y2 - out[1]);
+  g.lineTo(x2 + out[0], y2 + out[1]);
+  g.stroke();
+  g.setLineDash([]);
+}
+
+/** How far along an axis the bark of its parent ends, metres: half the parent's thickness there, aslant. */
+function barkAt(parent: StandAxis, axis: StandAxis): number {
+  const [x, y, z] = [axis.points[0] ?? 0, axis.points[1] ?? 0, axis.points[2] ?? 0];
+  let near = Infinity;
+  let thick = 0;
+  for (let i = 0; i < parent.along.length; i++) {
+    const away = Math.hypot(
+      (parent.points[4 * i] ?? 0) - x,
+      (parent.points[4 * i + 1] ?? 0) - y,
+      (parent.points[4 * i + 2] ?? 0) - z,
+    );
+    if (away < near) {
+      near = away;
+      thick = parent.points[4 * i + 3] ?? 0;
+    }
+  }
+  return 0.6 * thick;
 }
 
 /** The pale face a saw leaves, where a limb or leader was cut. */

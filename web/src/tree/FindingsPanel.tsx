@@ -1,9 +1,11 @@
 import { Link } from 'react-router';
-import type { Finding, Measure } from '../api/client';
+import type { EarlyWarning, Finding, Measure } from '../api/client';
 import { percent, RULE_WORDS, SEVERITY_WORDS, STAGE_WORDS } from '../ui/words';
 
 interface Props {
   found: Finding[];
+  /** Mistakes of the first years, told while they are easily mended. */
+  early: EarlyWarning[];
   /** What is still wrong after the marks. */
   left: Finding[] | undefined;
   /** What to measure again to settle what is doubtful. */
@@ -34,14 +36,15 @@ function figures(finding: Finding): string {
 }
 
 /** Everything that is wrong with the tree, in the order of the work, and what the marks have already answered. */
-export function FindingsPanel({ found, left, measureNext, onPoint, onSelect }: Props) {
-  if (found.length === 0) {
+export function FindingsPanel({ found, early, left, measureNext, onPoint, onSelect }: Props) {
+  if (found.length === 0 && early.length === 0) {
     return <p className="p-5">Nothing is wrong with this tree, as far as it was measured.</p>;
   }
   const still = left ? new Set(left.map(nameOf)) : null;
   const stages = [...new Set(found.map((finding) => finding.stage))];
   return (
     <div className="pb-4">
+      <Early warnings={early} onPoint={onPoint} />
       {measureNext && measureNext.length > 0 && (
         <section className="border-b border-line bg-sand px-5 py-2.5 text-[14px]" aria-label="Measure next">
           <h3 className="text-[13.5px] font-semibold">Measure next, if you doubt it</h3>
@@ -128,5 +131,33 @@ export function FindingsPanel({ found, left, measureNext, onPoint, onSelect }: P
         </section>
       ))}
     </div>
+  );
+}
+
+function Early({ warnings, onPoint }: { warnings: EarlyWarning[]; onPoint: (limbs: string[]) => void }) {
+  if (warnings.length === 0) return null;
+  return (
+    <section
+      className="border-b border-line bg-lichen-wash px-5 py-2.5 text-[14px]"
+      aria-label="Put right now"
+    >
+      <h3 className="text-[13.5px] font-semibold">Put right while the tree is young</h3>
+      <ul>
+        {warnings.map((one) => (
+          <li
+            key={one.mistake}
+            className="py-0.5"
+            onMouseEnter={() => {
+              onPoint(one.limbs);
+            }}
+            onMouseLeave={() => {
+              onPoint([]);
+            }}
+          >
+            {one.text}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }

@@ -6,13 +6,15 @@ import { Failed, Loading } from '../ui/States';
 import { minutes, percent, STAGE_WORDS } from '../ui/words';
 import { PlanChoices } from './PlanChoices';
 import { SchoolsBeside } from './SchoolsBeside';
-import { StepRow } from './StepRow';
+import { StepList } from './StepList';
+import { Stop } from './Stop';
 import type { Work } from './useWork';
+import { Winters } from './Winters';
 
 interface Props {
   id: number;
   work: Work;
-  plans: { plans: Plan[]; timing: { verdict: string; reasons: string[] } } | undefined;
+  plans: { plans: Plan[]; stops: string[]; timing: { verdict: string; reasons: string[] } } | undefined;
   pending: boolean;
   thinking: boolean;
   error: Error | null;
@@ -25,6 +27,7 @@ const PLAN_WORDS: Record<string, string> = {
   recommended: 'Recommended',
   gentler: 'Gentler',
   firmer: 'Firmer',
+  'in-one-winter': 'One winter',
   nothing: 'No cuts',
 };
 const TIMING_WORDS: Record<string, string> = {
@@ -59,6 +62,7 @@ export function PlanPanel({
   const planned = new Set(plan.steps.map((step) => step.limb));
   const own = work.marks.filter((mark) => !planned.has(mark.limb ?? ''));
   const stages = [...new Set(now.map((step) => step.stage))];
+  const stops = new Set(plans.stops);
   const missing = now.filter((step) => !taken.has(keyOf(step)));
   return (
     <div className="pb-4">
@@ -77,7 +81,10 @@ export function PlanPanel({
             <span className="block text-[12px] font-normal">
               {one.name === 'nothing'
                 ? `${percent(one.totals.under30After)} in shade`
-                : `${one.totals.cuts} cuts, ${minutes(one.totals.minutes)}`}
+                : `${one.totals.cuts} cuts`}
+            </span>
+            <span className="block text-[12px] font-normal">
+              {one.name === 'nothing' ? '' : minutes(one.totals.minutes)}
             </span>
           </button>
         ))}
@@ -135,39 +142,26 @@ export function PlanPanel({
           <h3 className="px-5 pt-4 pb-1 text-[13.5px] font-semibold text-muted">
             {STAGE_WORDS[stage] ?? stage}
           </h3>
-          <ol>
-            {now
-              .filter((step) => step.stage === stage)
-              .map((step) => (
-                <StepRow
-                  key={keyOf(step)}
-                  step={step}
-                  number={taken.get(keyOf(step))}
-                  changed={changedTo(step, work.marks)}
-                  open={open === keyOf(step)}
-                  onOpen={() => {
-                    setOpen(open === keyOf(step) ? null : keyOf(step));
-                  }}
-                  onPoint={onPoint}
-                  onSelect={onSelect}
-                  work={work}
-                />
-              ))}
-          </ol>
+          <StepList
+            steps={now.filter((step) => step.stage === stage)}
+            taken={taken}
+            stops={stops}
+            open={open}
+            onOpen={setOpen}
+            onPoint={onPoint}
+            onSelect={onSelect}
+            work={work}
+          />
         </section>
       ))}
       <Own marks={own} work={work} onSelect={onSelect} />
+      <Winters plan={plan} atOnce={plans.plans.find((one) => one.name === 'in-one-winter')} />
       <Later steps={later} onPoint={onPoint} onSelect={onSelect} />
       <Refused decisions={work.decisions} work={work} />
       <LeftAlone plan={plan} onPoint={onPoint} />
       <SchoolsBeside id={id} decisions={work.decisions} onPoint={onPoint} />
     </div>
   );
-}
-
-/** Another operation the grower put on the step's limb instead. */
-function changedTo(step: Step, marks: Mark[]): Mark | undefined {
-  return marks.find((mark) => mark.limb === step.limb && keyOf(mark) !== keyOf(step));
 }
 
 function Own({ marks, work, onSelect }: { marks: Mark[]; work: Work; onSelect: (limb: string) => void }) {
@@ -192,6 +186,7 @@ function Own({ marks, work, onSelect }: { marks: Mark[]; work: Work; onSelect: (
                 }}
               >
                 <b>{effect?.title ?? keyOf(mark)}</b>
+                {effect?.stop && <Stop />}
                 <span className="block text-[13px] text-muted">{effect?.numbers}</span>
               </button>
               <Button
@@ -221,13 +216,13 @@ function Later({
 }) {
   if (steps.length === 0) return null;
   return (
-    <section aria-label="Kept for later winters">
+    <section aria-label="For later winters">
       <h3 className="px-5 pt-4 pb-1 text-[13.5px] font-semibold text-muted">
-        Kept for later winters: this one has reached its limit
+        For later winters, on the tree as it will have grown
       </h3>
       <ul>
         {steps.map((step) => (
-          <li key={keyOf(step)} className="border-b border-line">
+          <li key={`${step.year} ${keyOf(step)}`} className="border-b border-line">
             <button
               type="button"
               className="flex w-full items-baseline gap-3 px-5 py-2 text-left hover:bg-sand"

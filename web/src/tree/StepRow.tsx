@@ -3,10 +3,13 @@ import type { Mark, Step } from '../api/client';
 import { keyOf, limbOf, markFrom } from '../api/marks';
 import { Button } from '../ui/Button';
 import { RULE_WORDS, sureness } from '../ui/words';
+import { Stop } from './Stop';
 import type { Work } from './useWork';
 
 interface Props {
   step: Step;
+  /** Whether it is past what the holding lets its own people do. */
+  stop: boolean;
   /** The number on its flag once it is taken. */
   number: number | undefined;
   /** What the grower marked on this limb instead. */
@@ -19,7 +22,7 @@ interface Props {
 }
 
 /** One step: a sentence; opened, why first, then where and with what, then what the tree will answer. */
-export function StepRow({ step, number, changed, open, onOpen, onPoint, onSelect, work }: Props) {
+export function StepRow({ step, stop, number, changed, open, onOpen, onPoint, onSelect, work }: Props) {
   const key = keyOf(step);
   const other = step.alternative;
   const state = number !== undefined ? 'taken' : changed ? 'changed' : '';
@@ -49,6 +52,7 @@ export function StepRow({ step, number, changed, open, onOpen, onPoint, onSelect
         <span className="min-w-0 flex-1">
           <span className="block leading-snug font-semibold">{step.title}</span>
           <span className="block text-[13px] text-muted">{step.numbers}</span>
+          {stop && <Stop />}
         </span>
         <span className="shrink-0 pt-0.5 text-right text-[13px]">
           {state === '' ? (

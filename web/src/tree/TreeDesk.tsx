@@ -397,6 +397,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
             <Tabs.Content value="findings" className="min-h-0 flex-1 overflow-auto">
               <FindingsPanel
                 found={page.reading.findings}
+                early={page.reading.early}
                 measureNext={plans.data?.measureNext}
                 left={work.marked?.findings}
                 onPoint={setPointed}

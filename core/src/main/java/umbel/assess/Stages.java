@@ -78,6 +78,7 @@ final class Stages {
                     .filter(step -> step.stage() == stage)
                     .map(step -> step.operation().onLimb())
                     .distinct()
+                    .sorted()
                     .toList();
             if (!limbs.isEmpty()) {
                 parts.add(String.format(Locale.ROOT, words, limbWords(limbs)));

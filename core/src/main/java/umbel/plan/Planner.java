@@ -157,9 +157,11 @@ public final class Planner {
         List<Step> later = new ArrayList<>();
         Stand stand = ahead.stand();
         List<Operation> work = operations(now);
+        Set<String> cutBackTo = new HashSet<>();
         for (int year = 1; year < Math.min(wish.years(), YEARS_AHEAD + 1); year++) {
             stand = Season.grow(stand, Season.Work.dormant(work)).after();
-            Wish then = wish.later();
+            work.forEach(one -> cutBackTo.add(one.toLimb()));
+            Wish then = wish.later(cutBackTo);
             TreeReader.Reading expected =
                     TreeReader.read(stand.tree(), then.school(), then.limits().reach());
             Planner next = new Planner(stand.tree(), expected, then, null, null);

@@ -1,8 +1,10 @@
 package umbel.plan;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import umbel.cut.Operation;
+import umbel.cut.OperationKind;
 import umbel.growth.Learned;
 import umbel.knowledge.PlanRules;
 import umbel.knowledge.School;
@@ -55,9 +57,19 @@ public record Wish(
         return operation.kind().word() + "@" + operation.limb();
     }
 
-    /** The same wish for a later winter: nothing is taken yet. */
-    Wish later() {
-        return new Wish(school, rules, goals, limits, summer, 1, List.of(), refused, learned);
+    /**
+     * The same wish for a later winter: nothing is taken yet.
+     *
+     * @param kept limbs an earlier winter was cut back to, which are not to be taken after all
+     */
+    Wish later(Set<String> kept) {
+        Set<String> more = new HashSet<>(refused);
+        for (OperationKind kind : OperationKind.values()) {
+            if (kind.takesAll() || kind == OperationKind.RENEW_STUB) {
+                kept.forEach(limb -> more.add(key(Operation.whole(kind, limb))));
+            }
+        }
+        return new Wish(school, rules, goals, limits, summer, 1, List.of(), more, learned);
     }
 
     /**

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.SplittableRandom;
@@ -136,6 +137,24 @@ class YearsAheadTest {
                     .as("only wood that was surveyed is named: %s", operation)
                     .isPresent();
         }
+    }
+
+    @Test
+    void whatAWinterCutsBackToIsNotTakenByALaterOne() {
+        int reduced = 0;
+        for (Case one : manyTrees(20)) {
+            Set<String> cutBackTo = new HashSet<>();
+            for (Step step : one.plans().get(0).steps()) {
+                if (step.operation().kind().takesAll()) {
+                    assertThat(cutBackTo).doesNotContain(step.operation().limb());
+                }
+                if (!step.operation().toLimb().isEmpty()) {
+                    cutBackTo.add(step.operation().toLimb());
+                    reduced++;
+                }
+            }
+        }
+        assertThat(reduced).as("reductions seen").isPositive();
     }
 
     @Test

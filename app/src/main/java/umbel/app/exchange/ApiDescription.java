@@ -50,7 +50,8 @@ class ApiDescription {
             "BlockSeason", Set.of("windowEnd"),
             "PlacedBlock", Set.of("windowEnd", "weather"),
             "WeatherImport", Set.of("from", "to"),
-            "KeyLine", Set.of("lastUsed"));
+            "KeyLine", Set.of("lastUsed"),
+            "StageAnswer", Set.of("fruits", "sprouts", "summer"));
 
     @Bean
     OpenAPI umbelApi() {

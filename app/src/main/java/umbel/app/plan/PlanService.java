@@ -28,6 +28,7 @@ import umbel.cut.Effect;
 import umbel.cut.ImpossibleCut;
 import umbel.cut.Operation;
 import umbel.cut.Options;
+import umbel.cut.SafetyLimits;
 import umbel.cut.Target;
 import umbel.growth.Learned;
 import umbel.knowledge.Knowledge;
@@ -56,6 +57,7 @@ public class PlanService {
     private final Readings readings;
     private final Assessor assessor;
     private final LearningService learning;
+    private final PlanKeeper keeper;
     private final Knowledge knowledge;
 
     public PlanService(
@@ -65,6 +67,7 @@ public class PlanService {
             Readings readings,
             Assessor assessor,
             LearningService learning,
+            PlanKeeper keeper,
             Knowledge knowledge) {
         this.trees = trees;
         this.surveys = surveys;
@@ -72,6 +75,7 @@ public class PlanService {
         this.readings = readings;
         this.assessor = assessor;
         this.learning = learning;
+        this.keeper = keeper;
         this.knowledge = knowledge;
     }
 
@@ -105,13 +109,18 @@ public class PlanService {
     @Transactional(readOnly = true)
     public TreeAnswers.Plans plans(long treeId, Decisions decisions) {
         SurveyEntry survey = newest(treeId);
-        Readings.ReadTree read = read(survey, decisions);
-        AssessRequest request = request(read, decisions);
-        Wish wish = assessor.wish(request, read.tree(), operations(decisions), new HashSet<>(decisions.refused()))
-                .knowing(learning.of(survey.tree().block()));
-        List<Plan> plans = Planner.plans(read.tree(), sure(survey, read), wish, Assessor.seed(request));
+        Seen seen = seen(survey, decisions);
+        Readings.ReadTree read = seen.read();
+        SafetyLimits limits = limits(survey.tree());
+        List<String> stops = seen.plans().stream()
+                .flatMap(plan -> plan.steps().stream())
+                .filter(step -> limits.stop(step.effect(), knowledge.trade().tools()))
+                .map(step -> Wish.key(step.operation()))
+                .distinct()
+                .toList();
         return new TreeAnswers.Plans(
-                assessor.plans(plans),
+                assessor.plans(seen.plans()),
+                stops,
                 assessor.timing(read.tree(), "dormant"),
                 Assessor.measureNext(readings.certaintyOf(survey, read)));
     }
@@ -145,16 +154,20 @@ public class PlanService {
     private Seen seen(SurveyEntry survey, Decisions decisions) {
         Readings.ReadTree read = read(survey, decisions);
         AssessRequest request = request(read, decisions);
-        Wish wish = assessor.wish(request, read.tree(), List.of(), new HashSet<>(decisions.refused()));
+        Learned learned = learning.of(survey.tree().block());
+        Wish wish = assessor.wish(request, read.tree(), operations(decisions), new HashSet<>(decisions.refused()))
+                .knowing(learned);
         TreeReader.Reading sure = sure(survey, read);
-        List<Plan> plans = Planner.plans(read.tree(), sure, wish, Assessor.seed(request));
+        PlanKeeper.Key key = new PlanKeeper.Key(survey.id(), decisions, learned, read.company());
+        List<Plan> plans = keeper.of(key, read.tree(), sure, wish, Assessor.seed(request));
         return new Seen(
                 read, plans, new SchoolsBeside.View(wish.school(), wish.limits(), sure.findings(), plans.get(0)));
     }
 
     @Transactional(readOnly = true)
     public TreeAnswers.Marked marked(long treeId, Decisions decisions) {
-        Readings.ReadTree read = read(newest(treeId), decisions);
+        SurveyEntry survey = newest(treeId);
+        Readings.ReadTree read = read(survey, decisions);
         Limits limits = assessor.limits(request(read, decisions), read.tree());
         CutTree cut = CutTree.of(read.tree(), operations(decisions));
         Totals.Sum sum = Totals.read(cut, read.reading().crop(), limits.reach());
@@ -162,7 +175,7 @@ public class PlanService {
                 Assessor.totals(sum.totals()),
                 CutAnswers.cuts(cut),
                 CutAnswers.moved(cut),
-                effects(cut, limits.reach()),
+                effects(cut, limits.reach(), limits(survey.tree())),
                 assessor.findings(
                         read.tree(),
                         read.school(),
@@ -304,7 +317,11 @@ public class PlanService {
                 .toList();
     }
 
-    private List<TreeAnswers.Effects> effects(CutTree cut, double reach) {
+    private static SafetyLimits limits(OrchardTree tree) {
+        return tree.block().holding().limits(tree.block().nearPowerLines());
+    }
+
+    private List<TreeAnswers.Effects> effects(CutTree cut, double reach, SafetyLimits limits) {
         List<TreeAnswers.Effects> effects = new ArrayList<>();
         List<Effect> all = Effect.ofAll(cut, reach);
         for (int i = 0; i < all.size(); i++) {
@@ -320,7 +337,8 @@ public class PlanService {
                     Units.round(effect.woodShare(), 3),
                     CutAnswers.flag(cut, operation),
                     Assessor.trainingOf(cut.found(), operation),
-                    Words.cautions(cut.found(), operation, effect, knowledge.cautions())));
+                    Words.cautions(cut.found(), operation, effect, knowledge.cautions()),
+                    limits.stop(effect, knowledge.trade().tools())));
         }
         return effects;
     }

@@ -68,7 +68,10 @@ public final class TreeAnswers {
 
     /** Plans and the timing they stand under. */
     public record Plans(
-            List<Assessment.PlanAnswer> plans, Assessment.Timing timing, List<Assessment.Measure> measureNext) {}
+            List<Assessment.PlanAnswer> plans,
+            List<String> stops,
+            Assessment.Timing timing,
+            List<Assessment.Measure> measureNext) {}
 
     /**
      * What is kept of an axis.
@@ -101,7 +104,8 @@ public final class TreeAnswers {
             double woodShare,
             double[] flag,
             Assessment.TrainingAnswer training,
-            List<String> cautions) {}
+            List<String> cautions,
+            boolean stop) {}
 
     /** One thing that could be done to a limb. */
     public record Option(

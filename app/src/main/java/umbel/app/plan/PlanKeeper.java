@@ -1,0 +1,36 @@
+package umbel.app.plan;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.List;
+import org.springframework.stereotype.Component;
+import umbel.growth.Learned;
+import umbel.plan.Plan;
+import umbel.plan.Planner;
+import umbel.plan.Wish;
+import umbel.reading.Company;
+import umbel.reading.TreeReader;
+import umbel.wood.Tree;
+
+/** Plans worked out for saved surveys, kept while a tree is looked at. A saved survey never changes, so they cannot go stale. */
+@Component
+class PlanKeeper {
+
+    private static final int MOST = 60;
+
+    private final Cache<Key, List<Plan>> kept =
+            Caffeine.newBuilder().maximumSize(MOST).build();
+
+    /**
+     * What a plan depends on.
+     *
+     * @param learned what its block has taught
+     * @param company its neighbours, which its findings depend on
+     */
+    record Key(long surveyId, Decisions decisions, Learned learned, Company company) {}
+
+    /** The plans for a key, worked out once. */
+    List<Plan> of(Key key, Tree tree, TreeReader.Reading reading, Wish wish, long seed) {
+        return kept.get(key, asked -> Planner.plans(tree, reading, wish, seed));
+    }
+}

@@ -1,0 +1,102 @@
+import type { Plan } from '../api/client';
+import { minutes, percent } from '../ui/words';
+
+const WINTER = ['This winter', 'Next winter', 'The winter after', 'The fourth winter'];
+
+/** A plan by its winters: what each is for, what it takes, and what the season after it brings. */
+export function Winters({ plan, atOnce }: { plan: Plan; atOnce: Plan | undefined }) {
+  const stages = plan.stages.filter((stage) => stage.steps > 0);
+  if (stages.length < 2) return null;
+  return (
+    <section aria-label="Winter by winter" className="mx-5 mt-4 border border-line text-[14px]">
+      <h3 className="border-b border-line bg-sand px-3 py-1.5 text-[13.5px] font-semibold">
+        Winter by winter
+      </h3>
+      <ol>
+        {stages.map((stage) => (
+          <li key={stage.year} className="border-b border-line px-3 py-1.5 last:border-b-0">
+            <p>
+              <b>{WINTER[stage.year]}.</b> {stage.purpose}
+            </p>
+            <p className="text-[13px] text-muted">
+              {percent(stage.woodShare)} of the small wood
+              {stage.bigCuts > 0
+                ? `, ${stage.bigCuts} big ${stage.bigCuts === 1 ? 'cut' : 'cuts'}`
+                : ''}, {minutes(stage.minutes)}.
+              {stage.fruits && stage.sprouts
+                ? ` Then ${Math.round(stage.fruits.middle)} fruits (${Math.round(stage.fruits.low)} to ${Math.round(stage.fruits.high)}) and ${Math.round(stage.sprouts.middle)} sprouts.`
+                : ''}
+            </p>
+            {stage.summer && <p className="text-[13px] text-muted">{stage.summer}</p>}
+          </li>
+        ))}
+      </ol>
+      {atOnce && <AtOnce plan={plan} atOnce={atOnce} />}
+      <p className="border-t border-line px-3 py-1.5 text-[12.5px] text-muted">
+        Later winters are planned on the tree as it is expected then. Plan anew once it has grown and been
+        surveyed.
+      </p>
+    </section>
+  );
+}
+
+function AtOnce({ plan, atOnce }: { plan: Plan; atOnce: Plan }) {
+  const first = plan.years[0];
+  const other = atOnce.years[0];
+  const last = plan.years[plan.years.length - 1];
+  const otherLast = atOnce.years[atOnce.years.length - 1];
+  if (!first || !other || !last || !otherLast) return null;
+  return (
+    <div className="border-t border-line px-3 py-1.5">
+      <p className="font-semibold">All in one winter instead</p>
+      <table className="mt-1 w-full text-[13px]">
+        <thead>
+          <tr className="text-left text-muted">
+            <th className="font-normal">expected</th>
+            <th className="text-right font-normal">over winters</th>
+            <th className="text-right font-normal">in one</th>
+          </tr>
+        </thead>
+        <tbody>
+          <Line
+            name="small wood taken this winter"
+            a={percent(plan.totals.woodShare)}
+            b={percent(atOnce.totals.woodShare)}
+          />
+          <Line name="sprouts next summer" a={whole(first.sprouts.middle)} b={whole(other.sprouts.middle)} />
+          <Line name="fruits next season" a={whole(first.fruits.middle)} b={whole(other.fruits.middle)} />
+          <Line
+            name={`fruits in season ${plan.years.length}`}
+            a={whole(last.fruits.middle)}
+            b={whole(otherLast.fruits.middle)}
+          />
+          <Line
+            name={`in shade after season ${plan.years.length}`}
+            a={percent(last.under30.middle)}
+            b={percent(otherLast.under30.middle)}
+          />
+        </tbody>
+      </table>
+      <p className="mt-1 text-[12.5px] text-muted">
+        A single-winter renewal can succeed and is a gamble: bark that stood in shade burns, stubs die in a
+        thicket, and the crop of a year goes.
+      </p>
+    </div>
+  );
+}
+
+function Line({ name, a, b }: { name: string; a: string; b: string }) {
+  return (
+    <tr>
+      <th scope="row" className="py-0.5 text-left font-normal">
+        {name}
+      </th>
+      <td className="text-right tabular-nums">{a}</td>
+      <td className="text-right tabular-nums">{b}</td>
+    </tr>
+  );
+}
+
+function whole(value: number): string {
+  return String(Math.round(value));
+}
