@@ -22,6 +22,7 @@ import { WalkPage } from './survey/WalkPage';
 import { ComparePage } from './tree/ComparePage';
 import { TreePage } from './tree/TreePage';
 import { AccountsPage } from './people/AccountsPage';
+import { PasswordPage } from './people/PasswordPage';
 import { Gate } from './people/Gate';
 import { DuePage } from './due/DuePage';
 import { Failed } from './ui/States';
@@ -52,6 +53,7 @@ const router = createBrowserRouter([
       { path: 'season', element: <SeasonPage /> },
       { path: 'season/crew', element: <SchedulePage /> },
       { path: 'due', element: <DuePage /> },
+      { path: 'password', element: <PasswordPage /> },
       { path: 'accounts', element: <AccountsPage /> },
       { path: 't/:id', element: <Tag /> },
       { path: 'field', element: <FieldHome /> },

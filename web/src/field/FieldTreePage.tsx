@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { answer, api, type FieldSheet, type RecordEntry } from '../api/client';
 import { Failed, Loading } from '../ui/States';
+import { AddCut } from './AddCut';
 import { LanguageChoice } from './LanguageChoice';
 import { StepCard } from './StepCard';
 import { SyncNote } from './SyncNote';
@@ -123,10 +124,15 @@ function Visit({ sheet }: { sheet: FieldSheet }) {
           <AddCut
             words={words}
             added={visit.added}
+            limbs={sheet.limbs}
             add={(cut) => {
               change({ added: [...visit.added, cut] });
             }}
+            takeBack={(index) => {
+              change({ added: visit.added.filter((_, i) => i !== index) });
+            }}
           />
+          <Tools sheet={sheet} visit={visit} change={change} />
           <label className="mt-3 block">
             {words.note}
             <textarea
@@ -165,64 +171,72 @@ function Visit({ sheet }: { sheet: FieldSheet }) {
   );
 }
 
-function AddCut({
-  words,
-  added,
-  add,
+/** What was cut with, from what the steps need, and how long it took where the clock ran on. */
+function Tools({
+  sheet,
+  visit,
+  change,
 }: {
-  words: ReturnType<typeof fieldWords>;
-  added: OpenVisit['added'];
-  add: (cut: { limb: string; reason: string }) => void;
+  sheet: FieldSheet;
+  visit: OpenVisit;
+  change: (part: Partial<OpenVisit>) => void;
 }) {
-  const [text, setText] = useState('');
+  const words = fieldWords(visit.language);
+  const named = new Map(sheet.steps.map((step) => [step.tool['en'] ?? '', step.tool[visit.language] ?? '']));
+  named.delete('');
   return (
-    <details className="border-b border-line pb-2">
-      <summary className="min-h-11 content-center font-semibold">
-        {words.add}
-        {added.length > 0 ? ` (${added.length})` : ''}
-      </summary>
-      <ul>
-        {added.map((one) => (
-          <li key={one.reason}>{one.reason}</li>
-        ))}
-      </ul>
-      <div className="flex gap-2">
+    <div className="mt-3">
+      {named.size > 0 && (
+        <div role="group" aria-label={words.tools}>
+          {words.tools}
+          <div className="mt-1 flex flex-wrap gap-2">
+            {[...named.entries()].map(([tool, text]) => {
+              const used = visit.tools.includes(tool);
+              return (
+                <button
+                  key={tool}
+                  type="button"
+                  aria-pressed={used}
+                  onClick={() => {
+                    const rest = visit.tools.filter((one) => one !== tool);
+                    change({ tools: used ? rest : [...rest, tool] });
+                  }}
+                  className={`min-h-12 rounded-md border px-3 ${used ? 'border-ink bg-ink text-paper' : 'border-muted/50'}`}
+                >
+                  {text}
+                </button>
+              );
+            })}
+          </div>
+        </div>
+      )}
+      <label className="mt-3 flex items-center gap-3">
+        {words.minutes}
         <input
-          aria-label={words.addWhat}
-          placeholder={words.addWhat}
-          value={text}
+          inputMode="decimal"
+          value={visit.minutes}
           onChange={(event) => {
-            setText(event.target.value);
+            change({ minutes: event.target.value });
           }}
-          className="min-h-12 min-w-0 flex-1 rounded-md border border-muted/50 bg-paper px-2"
+          className="min-h-12 w-20 rounded-md border border-muted/50 bg-paper px-2"
         />
-        <button
-          type="button"
-          aria-label={words.add}
-          disabled={text.trim() === ''}
-          onClick={() => {
-            add({ limb: /\d+/.exec(text)?.[0] ?? 'trunk', reason: text.trim() });
-            setText('');
-          }}
-          className="min-h-12 min-w-12 rounded-md border border-ink text-[22px] font-bold disabled:opacity-45"
-        >
-          +
-        </button>
-      </div>
-    </details>
+      </label>
+    </div>
   );
 }
 
 /** The visit as it is recorded: every step with how it went, what was left stays marked. */
 function entryOf(sheet: FieldSheet, visit: OpenVisit): RecordEntry {
-  const minutes = Math.min(600, Math.max(0.5, (Date.now() - Date.parse(visit.began)) / 60_000));
+  const clock = (Date.now() - Date.parse(visit.began)) / 60_000;
+  const told = Number(visit.minutes.replace(',', '.'));
+  const minutes = Math.min(600, Math.max(0.5, told > 0 ? told : clock));
   return {
     clientId: visit.id,
     doneOn: new Date().toLocaleDateString('sv-SE'),
     who: visit.who.trim(),
     minutes: Math.round(minutes * 10) / 10,
     note: visit.note,
-    tools: '',
+    tools: visit.tools.join(', '),
     steps: [
       ...sheet.steps.map((step) => ({
         mark: step.mark,
@@ -231,7 +245,7 @@ function entryOf(sheet: FieldSheet, visit: OpenVisit): RecordEntry {
         reason: visit.steps[step.number]?.reason ?? '',
       })),
       ...visit.added.map((one) => ({
-        mark: { operation: 'watch', limb: one.limb },
+        mark: one.mark,
         title: one.reason.slice(0, 200),
         outcome: 'added',
         reason: one.reason,

@@ -1,4 +1,4 @@
-import { api, Problem, answer, type RecordEntry } from '../api/client';
+import { api, Problem, answer, type Mark, type RecordEntry } from '../api/client';
 
 /** A visit that is still going on at a tree, as it is kept on the phone. */
 export interface OpenVisit {
@@ -8,7 +8,10 @@ export interface OpenVisit {
   who: string;
   note: string;
   steps: Record<number, { outcome: 'as-planned' | 'skipped'; reason: string }>;
-  added: { limb: string; reason: string }[];
+  added: { limb: string; reason: string; mark: Mark }[];
+  tools: string[];
+  /** Minutes as told; empty takes the clock's. */
+  minutes: string;
 }
 
 interface Waiting {
@@ -34,17 +37,19 @@ function readJson(key: string): unknown {
 
 /** A visit begun at this tree on this phone, or a new one. */
 export function openVisit(treeId: number): OpenVisit {
-  return (
-    (readJson(openKey(treeId)) as OpenVisit | null) ?? {
-      id: newId(),
+  const kept = readJson(openKey(treeId)) as OpenVisit | null;
+  return {
+    id: newId(),
       began: new Date().toISOString(),
       language: localStorage.getItem('umbel.language') ?? 'en',
       who: localStorage.getItem('umbel.who') ?? '',
       note: '',
       steps: {},
       added: [],
-    }
-  );
+    tools: [],
+    minutes: '',
+    ...kept,
+  };
 }
 
 /** Keeps a visit on the phone; nothing is lost when it is laid away or its battery ends. */

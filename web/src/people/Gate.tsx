@@ -1,9 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Navigate, useLocation } from 'react-router';
-import { answer, api, Problem, type WhoIsHere } from '../api/client';
+import { answer, api, type WhoIsHere } from '../api/client';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
+import { DoorField, DoorSheet } from './Door';
 import { Who } from './who';
 
 const LAST = 'umbel.last-here';
@@ -40,7 +41,7 @@ export function Gate({ children }: { children: ReactNode }) {
   if (!who) return <Failed error={session.error} retry={() => void session.refetch()} />;
   if (who.state === 'first-account') return <FirstAccount done={() => void session.refetch()} />;
   if (who.state === 'signed-out') return <SignIn done={() => void session.refetch()} />;
-  if (who.role === 'pruner' && !inTheField) return <Navigate replace to="/field" />;
+  if (who.role === 'pruner' && !inTheField && path !== '/password') return <Navigate replace to="/field" />;
   return <Who.Provider value={who}>{children}</Who.Provider>;
 }
 
@@ -60,15 +61,15 @@ function SignIn({ done }: { done: () => void }) {
     onSuccess: done,
   });
   return (
-    <Sheet
+    <DoorSheet
       title="Sign in"
       submit={() => {
         enter.mutate();
       }}
       error={enter.error}
     >
-      <Field label="Login" value={login} set={setLogin} autoComplete="username" />
-      <Field
+      <DoorField label="Login" value={login} set={setLogin} autoComplete="username" />
+      <DoorField
         label="Password"
         value={password}
         set={setPassword}
@@ -78,7 +79,7 @@ function SignIn({ done }: { done: () => void }) {
       <Button type="submit" weight="ink" className="mt-4 min-h-11" disabled={enter.isPending}>
         Sign in
       </Button>
-    </Sheet>
+    </DoorSheet>
   );
 }
 
@@ -91,7 +92,7 @@ function FirstAccount({ done }: { done: () => void }) {
     onSuccess: done,
   });
   return (
-    <Sheet
+    <DoorSheet
       title="The grower’s account"
       submit={() => {
         make.mutate();
@@ -101,9 +102,9 @@ function FirstAccount({ done }: { done: () => void }) {
       <p className="mt-1 text-muted">
         This is the first start. Whoever makes this account owns the holding here and gives the others theirs.
       </p>
-      <Field label="Your name" value={name} set={setName} autoComplete="name" />
-      <Field label="Login" value={login} set={setLogin} autoComplete="username" />
-      <Field
+      <DoorField label="Your name" value={name} set={setName} autoComplete="name" />
+      <DoorField label="Login" value={login} set={setLogin} autoComplete="username" />
+      <DoorField
         label="Password, at least 10 characters"
         value={password}
         set={setPassword}
@@ -113,72 +114,6 @@ function FirstAccount({ done }: { done: () => void }) {
       <Button type="submit" weight="ink" className="mt-4 min-h-11" disabled={make.isPending}>
         Make the account
       </Button>
-    </Sheet>
-  );
-}
-
-function Sheet({
-  title,
-  submit,
-  error,
-  children,
-}: {
-  title: string;
-  submit: () => void;
-  error: unknown;
-  children: ReactNode;
-}) {
-  const problem = error instanceof Problem ? error : null;
-  return (
-    <main className="grid h-full place-items-center px-4">
-      <form
-        className="w-full max-w-[380px]"
-        onSubmit={(event) => {
-          event.preventDefault();
-          submit();
-        }}
-      >
-        <p className="flex items-center gap-2 font-display text-[21px] font-bold">
-          <img src="/mark.svg" alt="" width={28} height={28} /> Umbel
-        </p>
-        <h1 className="mt-4 text-[28px] font-bold">{title}</h1>
-        {children}
-        {problem && (
-          <p role="alert" className="mt-3 border-l-4 border-lichen bg-lichen-wash px-3 py-2">
-            {problem.errors.map((one) => one.message).join(' ') || problem.message}
-          </p>
-        )}
-      </form>
-    </main>
-  );
-}
-
-function Field({
-  label,
-  value,
-  set,
-  type = 'text',
-  autoComplete,
-}: {
-  label: string;
-  value: string;
-  set: (value: string) => void;
-  type?: string;
-  autoComplete: string;
-}) {
-  return (
-    <label className="mt-3 block">
-      {label}
-      <input
-        type={type}
-        value={value}
-        autoComplete={autoComplete}
-        autoCapitalize="none"
-        onChange={(event) => {
-          set(event.target.value);
-        }}
-        className="mt-1 min-h-11 w-full rounded-md border border-muted/50 bg-paper px-3"
-      />
-    </label>
+    </DoorSheet>
   );
 }

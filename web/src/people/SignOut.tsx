@@ -1,4 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Link } from 'react-router';
 import { api } from '../api/client';
 
 /** Whose turn it is, and the way out. */
@@ -12,15 +13,20 @@ export function SignOut({ name }: { name: string }) {
     },
   });
   return (
-    <button
-      type="button"
-      onClick={() => {
-        leave.mutate();
-      }}
-      className="whitespace-nowrap px-1 text-muted hover:text-ink"
-      title={`Signed in as ${name}`}
-    >
-      Sign out
-    </button>
+    <>
+      <Link to="/password" className="whitespace-nowrap px-1 text-muted hover:text-ink">
+        Password
+      </Link>
+      <button
+        type="button"
+        onClick={() => {
+          leave.mutate();
+        }}
+        className="whitespace-nowrap px-1 text-muted hover:text-ink"
+        title={`Signed in as ${name}`}
+      >
+        Sign out
+      </button>
+    </>
   );
 }

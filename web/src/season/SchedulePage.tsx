@@ -9,6 +9,7 @@ import { dayName, hours, plusDays, shortDay } from './dates';
 
 const DAYS = 14;
 const ASK_EVERY = 700;
+const LOOK_EVERY = 20_000;
 const KIND_WORDS: Record<string, string> = { saw: 'saw', ladder: 'ladder', detail: 'detail' };
 
 /** Who does what on which day; made by the program, moved by hand, with what comes of it. */
@@ -17,7 +18,7 @@ export function SchedulePage() {
   const schedule = useQuery({
     queryKey: ['schedule'],
     queryFn: () => answer(api.GET('/api/schedule')),
-    refetchInterval: (query) => (query.state.data?.state === 'running' ? ASK_EVERY : false),
+    refetchInterval: (query) => (query.state.data?.state === 'running' ? ASK_EVERY : LOOK_EVERY),
   });
   const crew = useQuery({ queryKey: ['crew'], queryFn: () => answer(api.GET('/api/crew')) });
   const [start, setStart] = useState<string | null>(null);
@@ -32,6 +33,7 @@ export function SchedulePage() {
     mutationFn: ({ id, personId, date }: { id: number; personId: number; date: string }) =>
       answer(api.PUT('/api/schedule/pieces/{id}', { params: { path: { id } }, body: { personId, date } })),
     onSuccess: kept,
+    onError: () => void schedule.refetch(),
   });
   const letGo = useMutation({
     mutationFn: (id: number) =>
@@ -93,6 +95,15 @@ export function SchedulePage() {
           )}
         </div>
       </div>
+      {page?.again && (
+        <p className="mt-2 text-[13.5px] text-muted" role="status">
+          Made again at {time(page.again.at)} because {page.again.because}:{' '}
+          {page.again.moved === 0
+            ? 'nothing had to move.'
+            : `${page.again.moved} ${page.again.moved === 1 ? 'piece' : 'pieces'} of work moved.`}{' '}
+          What was put by hand stays.
+        </p>
+      )}
       {page?.state === 'failed' && <Failed error={new Error(page.trouble)} />}
       {(make.error ?? move.error ?? letGo.error) && (
         <Failed error={make.error ?? move.error ?? letGo.error} />
@@ -298,4 +309,8 @@ function MoveForm({
       </Button>
     </form>
   );
+}
+
+function time(iso: string): string {
+  return new Date(iso).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
 }

@@ -51,6 +51,7 @@ class ApiDescription {
             "PlacedBlock", Set.of("windowEnd", "weather"),
             "WeatherImport", Set.of("from", "to"),
             "KeyLine", Set.of("lastUsed"),
+            "SchedulePage", Set.of("again"),
             "StageAnswer", Set.of("fruits", "sprouts", "summer"));
 
     @Bean

@@ -111,6 +111,8 @@ class Security {
                         .permitAll()
                         .requestMatchers(HttpMethod.POST, "/api/assess")
                         .authenticated()
+                        .requestMatchers("/api/session/password")
+                        .hasAnyRole(GROWER, FOREMAN, PRUNER, ADVISER)
                         .requestMatchers(GROWERS_OWN)
                         .hasRole(GROWER)
                         .requestMatchers(HttpMethod.GET, "/api/field", "/api/field/**", "/api/trees/*/sheet.pdf")

@@ -24,6 +24,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -148,6 +149,33 @@ class SessionController {
         people.saveAndFlush(grower);
         enter(grower, request, response);
         return who();
+    }
+
+    /** A new password of one's own, and the one it replaces. */
+    public record NewPassword(
+            @NotBlank(message = "Say the password you have.") @Size(max = 200, message = "At most 200 characters.")
+            String old,
+
+            @NotBlank(message = "Choose a password.")
+            @Size(min = 10, max = 200, message = "A password has at least 10 characters.")
+            String password) {}
+
+    /** Changes one's own password; wrong guesses of the old one count like wrong passwords at the door. */
+    @PutMapping("/password")
+    @Transactional(noRollbackFor = Refused.class)
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    public void change(@RequestBody @Valid NewPassword asked) {
+        String login = SecurityContextHolder.getContext().getAuthentication().getName();
+        Person person = people.findByLogin(login)
+                .orElseThrow(() -> new Refused(HttpStatus.CONFLICT, "No account", "There is no account to change."));
+        boolean right = !person.locked(clock.instant()) && passwords.matches(asked.old(), person.passwordHash());
+        if (!right) {
+            person.failed(clock.instant(), MOST_FAILURES, PAUSE);
+            people.saveAndFlush(person);
+            throw new Refused(HttpStatus.FORBIDDEN, "Not changed", "The password you have is another.");
+        }
+        person.account(person.login(), passwords.encode(asked.password()), person.role());
+        people.saveAndFlush(person);
     }
 
     /** Signs out. */

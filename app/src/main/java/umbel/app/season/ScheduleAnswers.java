@@ -1,5 +1,6 @@
 package umbel.app.season;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 
@@ -14,6 +15,7 @@ public final class ScheduleAnswers {
      * @param state idle, running or failed
      * @param seconds the search has gone on for, of at most {@code ofSeconds}
      * @param betterments how often it found a better one
+     * @param again when it last made itself again, null when it has not since the program began
      */
     public record SchedulePage(
             String state,
@@ -21,8 +23,17 @@ public final class ScheduleAnswers {
             int ofSeconds,
             int betterments,
             String trouble,
+            MadeAgain again,
             List<PlacedLine> work,
             List<ConflictLine> conflicts) {}
+
+    /**
+     * The schedule made itself again.
+     *
+     * @param because what had changed
+     * @param moved pieces of work that got another day or person
+     */
+    public record MadeAgain(String because, Instant at, int moved) {}
 
     /** So many hours of a kind (saw, ladder, detail) in a block on somebody's day; pinned when put there by hand. */
     public record PlacedLine(

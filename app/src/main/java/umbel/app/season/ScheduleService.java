@@ -1,22 +1,30 @@
 package umbel.app.season;
 
 import jakarta.annotation.PreDestroy;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
-import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.ScheduledFuture;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.transaction.support.TransactionTemplate;
+import umbel.app.UmbelSettings;
 import umbel.app.http.NotFound;
+import umbel.app.log.WorkChanged;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.people.Person;
 import umbel.app.people.PersonRepository;
@@ -36,7 +44,8 @@ import umbel.season.DayAdvice;
 public class ScheduleService {
 
     private static final Logger LOG = LoggerFactory.getLogger(ScheduleService.class);
-    private static final int SECONDS = 7;
+    private static final int SECONDS = 6;
+    private static final int SECONDS_AGAIN = 3;
     private static final int HORIZON_DAYS = 330;
 
     private final SeasonService season;
@@ -44,13 +53,17 @@ public class ScheduleService {
     private final BlockRepository blocks;
     private final PersonRepository people;
     private final TransactionTemplate transactions;
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> {
+    private final Duration quiet;
+    private final ScheduledExecutorService worker = Executors.newSingleThreadScheduledExecutor(task -> {
         Thread thread = new Thread(task, "schedule");
         thread.setDaemon(true);
         return thread;
     });
     private final AtomicBoolean stop = new AtomicBoolean();
     private volatile Run run = new Run("idle", null, 0, "");
+    private volatile ScheduleAnswers.MadeAgain again;
+    private ScheduledFuture<?> waiting;
+    private LocalDate lookedOn;
 
     /** How the making of the schedule stands: idle, running or failed. */
     private record Run(String state, Instant since, int betterments, String trouble) {}
@@ -60,12 +73,14 @@ public class ScheduleService {
             PlacedWorkRepository placed,
             BlockRepository blocks,
             PersonRepository people,
-            TransactionTemplate transactions) {
+            TransactionTemplate transactions,
+            UmbelSettings settings) {
         this.season = season;
         this.placed = placed;
         this.blocks = blocks;
         this.people = people;
         this.transactions = transactions;
+        this.quiet = settings.scheduleQuiet();
     }
 
     @PreDestroy
@@ -80,10 +95,71 @@ public class ScheduleService {
             if (!run.state().equals("running")) {
                 stop.set(false);
                 run = new Run("running", Instant.now(), 0, "");
-                worker.submit(this::make);
+                worker.submit(() -> make(SECONDS));
             }
         }
         return page();
+    }
+
+    /** What it rests on has changed: it is made again once that has been quiet for a while, if it was ever made. */
+    @TransactionalEventListener(fallbackExecution = true)
+    public void changed(WorkChanged what) {
+        synchronized (this) {
+            if (waiting != null) {
+                waiting.cancel(false);
+            }
+            waiting = worker.schedule(() -> makeAgain(what.because()), quiet.toMillis(), TimeUnit.MILLISECONDS);
+        }
+    }
+
+    private void makeAgain(String because) {
+        try {
+            List<ScheduleAnswers.PlacedLine> before = transactions.execute(status -> lines());
+            if (before.isEmpty()) {
+                return;
+            }
+            synchronized (this) {
+                stop.set(false);
+                run = new Run("running", Instant.now(), 0, "");
+            }
+            make(SECONDS_AGAIN);
+            List<ScheduleAnswers.PlacedLine> after = transactions.execute(status -> lines());
+            again = new ScheduleAnswers.MadeAgain(because, Instant.now(), moved(before, after));
+        } catch (RuntimeException e) {
+            LOG.warn("The schedule could not be made again.", e);
+        }
+    }
+
+    /** Pieces of work that are no longer with the same person on the same day. */
+    private static int moved(List<ScheduleAnswers.PlacedLine> before, List<ScheduleAnswers.PlacedLine> after) {
+        record Place(long block, String kind, long person, LocalDate date) {}
+        Set<Place> now = after.stream()
+                .map(one -> new Place(one.blockId(), one.kind(), one.personId(), one.date()))
+                .collect(Collectors.toSet());
+        return (int) before.stream()
+                .filter(one -> !now.contains(new Place(one.blockId(), one.kind(), one.personId(), one.date())))
+                .count();
+    }
+
+    private List<ScheduleAnswers.PlacedLine> lines() {
+        return placed
+                .findByDoneOnGreaterThanEqualOrderByDoneOnAscIdAsc(
+                        season.today().plusDays(1))
+                .stream()
+                .map(ScheduleAnswers.PlacedLine::of)
+                .toList();
+    }
+
+    /** On the first look of a day: yesterday's work is done or not, and the forecast is another. */
+    private void noteTheDay() {
+        LocalDate today = season.today();
+        synchronized (this) {
+            boolean another = lookedOn != null && !lookedOn.equals(today);
+            lookedOn = today;
+            if (another) {
+                changed(new WorkChanged("a day has passed, and with it the weather"));
+            }
+        }
     }
 
     /** Ends the search early; the best found so far is kept. */
@@ -91,13 +167,13 @@ public class ScheduleService {
         stop.set(true);
     }
 
-    private void make() {
+    private void make(int seconds) {
         try {
             Basis basis = transactions.execute(status -> basis());
             CrewSchedule draft = Scheduler.draft(basis.works(), basis.crew(), basis.placings());
             CrewSchedule best = Scheduler.solve(
                     draft,
-                    SECONDS,
+                    seconds,
                     stop::get,
                     better -> run = new Run("running", run.since(), run.betterments() + 1, ""));
             transactions.executeWithoutResult(status -> keep(best));
@@ -172,21 +248,20 @@ public class ScheduleService {
     /** The schedule from tomorrow on, and what it breaks or leaves undone. */
     @Transactional(readOnly = true)
     public ScheduleAnswers.SchedulePage page() {
+        noteTheDay();
         Basis basis = basis();
         CrewSchedule as = Scheduler.asPlaced(basis.works(), basis.crew(), basis.placings());
-        List<PlacedWork> rows = placed.findByDoneOnGreaterThanEqualOrderByDoneOnAscIdAsc(
-                season.today().plusDays(1));
         Run now = run;
         return new ScheduleAnswers.SchedulePage(
                 now.state(),
                 now.since() == null
                         ? 0
-                        : (int) java.time.Duration.between(now.since(), Instant.now())
-                                .toSeconds(),
+                        : (int) Duration.between(now.since(), Instant.now()).toSeconds(),
                 SECONDS,
                 now.betterments(),
                 now.trouble(),
-                rows.stream().map(ScheduleAnswers.PlacedLine::of).toList(),
+                again,
+                lines(),
                 Conflicts.of(as, basis.works(), basis.crew()).stream()
                         .map(one -> new ScheduleAnswers.ConflictLine(one.kind(), one.blockId(), one.text()))
                         .toList());

@@ -3,6 +3,7 @@ package umbel.app.season;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.MediaType;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronization;
@@ -16,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import umbel.app.http.NotFound;
+import umbel.app.log.WorkChanged;
 import umbel.app.orchard.Holding;
 import umbel.app.orchard.HoldingRepository;
 import umbel.format.FieldError;
@@ -32,13 +34,16 @@ class SeasonController {
     private final WeatherStations stations;
     private final HoldingRepository holdings;
     private final Clock clock;
+    private final ApplicationEventPublisher events;
 
     SeasonController(
             SeasonService season,
             WeatherRepository weather,
             WeatherStations stations,
             HoldingRepository holdings,
-            Clock clock) {
+            Clock clock,
+            ApplicationEventPublisher events) {
+        this.events = events;
         this.season = season;
         this.weather = weather;
         this.stations = stations;
@@ -115,6 +120,7 @@ class SeasonController {
 
     /** What was gathered before is forgotten once the change is kept, so that nobody gathers the old days again. */
     private void afterCommit() {
+        events.publishEvent(new WorkChanged("the weather is another"));
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {

@@ -1,5 +1,6 @@
 package umbel.app.sheets;
 
+import com.fasterxml.jackson.annotation.JsonProperty;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -24,10 +25,17 @@ public record FieldSheet(
         double ladderMinutes,
         double sawMinutes,
         List<FieldStep> steps,
+        List<FieldLimb> limbs,
         Map<String, List<String>> cautions,
         Map<String, Map<String, String>> words,
         String south,
         String east) {
+
+    /** A limb that could be cut besides: its name, and its size to know it by. */
+    public record FieldLimb(
+            String id,
+            @JsonProperty("diameter_mm") double diameterMm,
+            @JsonProperty("length_cm") double lengthCm) {}
 
     /**
      * One step.

@@ -142,6 +142,12 @@ class SheetService {
                 Units.round(ladder, 1),
                 Units.round(saw, 1),
                 steps,
+                tree.limbs().stream()
+                        .map(limb -> new FieldSheet.FieldLimb(
+                                limb.id(),
+                                Math.round(Units.toMm(limb.baseDiameter())),
+                                Math.round(Units.toCm(limb.length()))))
+                        .toList(),
                 cautions,
                 inEach(words -> {
                     Map<String, String> fixed = new TreeMap<>();

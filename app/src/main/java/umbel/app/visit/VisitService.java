@@ -6,11 +6,13 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.app.http.NotFound;
 import umbel.app.log.RecordRepository;
+import umbel.app.log.WorkChanged;
 import umbel.app.log.WorkRecord;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
@@ -52,6 +54,7 @@ public class VisitService {
     private final SeasonService season;
     private final Knowledge knowledge;
     private final Clock clock;
+    private final ApplicationEventPublisher events;
     private final Cache<Long, Totals> found =
             Caffeine.newBuilder().maximumSize(2_000).build();
 
@@ -64,7 +67,8 @@ public class VisitService {
             Readings readings,
             SeasonService season,
             Knowledge knowledge,
-            Clock clock) {
+            Clock clock,
+            ApplicationEventPublisher events) {
         this.records = records;
         this.trees = trees;
         this.surveys = surveys;
@@ -74,6 +78,7 @@ public class VisitService {
         this.season = season;
         this.knowledge = knowledge;
         this.clock = clock;
+        this.events = events;
     }
 
     /** The visit as kept; the one kept before where it was sent already. */
@@ -123,6 +128,8 @@ public class VisitService {
         if (did != null) {
             comeBackFor(saved, did);
         }
+        events.publishEvent(
+                new WorkChanged("work was recorded in " + tree.block().name()));
         return saved;
     }
 

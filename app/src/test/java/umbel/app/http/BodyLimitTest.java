@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
+import java.time.Duration;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.springframework.mock.web.MockHttpServletRequest;
@@ -15,7 +16,8 @@ import umbel.app.UmbelSettings;
 
 class BodyLimitTest {
 
-    private final BodyLimit limit = new BodyLimit(new UmbelSettings(false, DataSize.ofKilobytes(1), null));
+    private final BodyLimit limit =
+            new BodyLimit(new UmbelSettings(false, DataSize.ofKilobytes(1), null, Duration.ofMinutes(2)));
 
     @Test
     void aStatedLengthOverTheLimitIsRefusedBeforeAnythingIsRead() throws Exception {

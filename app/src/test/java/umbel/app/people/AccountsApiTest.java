@@ -82,6 +82,7 @@ class AccountsApiTest {
                 UmbelApplication.class,
                 "--server.port=0",
                 "--server.shutdown=immediate",
+                "--server.servlet.session.store-dir=" + data.resolve("sessions"),
                 "--spring.datasource.url=jdbc:h2:file:" + data.resolve("umbel") + ";WRITE_DELAY=0");
         url = "http://127.0.0.1:"
                 + ((WebServerApplicationContext) umbel).getWebServer().getPort();
@@ -205,6 +206,29 @@ class AccountsApiTest {
         JsonNode trail = grower.json("/api/audit");
         assertThat(trail.toString()).contains("\"who\":\"grower\",\"method\":\"POST\",\"path\":\"/api/crew\"");
         assertThat(trail.toString()).doesNotContain("/api/assess").doesNotContain(PASSWORD);
+    }
+
+    @Test
+    @Order(8)
+    void oneChangesOnesOwnPasswordByTheOldOne() throws Exception {
+        Visitor adviser = new Visitor().signIn("ada", PASSWORD);
+        String wrong = "{\"old\":\"no such pears\",\"password\":\"twelve quinces\"}";
+        assertThat(adviser.status("PUT", "/api/session/password", wrong)).isEqualTo(403);
+        String shortOne = "{\"old\":\"" + PASSWORD + "\",\"password\":\"short\"}";
+        assertThat(adviser.status("PUT", "/api/session/password", shortOne)).isEqualTo(400);
+        String right = "{\"old\":\"" + PASSWORD + "\",\"password\":\"twelve quinces\"}";
+        assertThat(adviser.status("PUT", "/api/session/password", right)).isEqualTo(204);
+        new Visitor().signIn("ada", "twelve quinces");
+        assertThat(new Visitor().status("PUT", "/api/session/password", right)).isIn(401, 403);
+    }
+
+    @Test
+    @Order(8)
+    void whoIsSignedInStaysSoWhenTheProgramStartsAgain() throws Exception {
+        assertThat(grower.status("GET", "/api/holding", "")).isEqualTo(200);
+        umbel.close();
+        start();
+        assertThat(grower.status("GET", "/api/holding", "")).isEqualTo(200);
     }
 
     @Test

@@ -2,11 +2,14 @@ package umbel.app.season;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.test.util.AopTestUtils;
+import org.springframework.test.util.ReflectionTestUtils;
 import tools.jackson.databind.JsonNode;
 import umbel.app.RunningUmbel;
 
@@ -138,6 +141,31 @@ class SeasonApiTest {
                 .json();
         assertThat(answer.path("written").asBoolean()).isFalse();
         assertThat(answer.at("/errors/0/field").asString()).isEqualTo("line 2");
+    }
+
+    @Test
+    void aRecordedVisitMakesTheScheduleAgain() throws Exception {
+        theScheduleIsMadeChangedByHandAndKeepsWhatWasPutThere();
+        Object service = AopTestUtils.getTargetObject(umbel.part(ScheduleService.class));
+        Object usual = ReflectionTestUtils.getField(service, "quiet");
+        ReflectionTestUtils.setField(service, "quiet", Duration.ofMillis(50));
+        try {
+            String limb = umbel.get("/api/trees/24").json().at("/limbs/0/id").asString();
+            String visit = "{\"doneOn\":\"" + LocalDate.now()
+                    + "\",\"who\":\"Ines\",\"minutes\":3,\"steps\":[{\"mark\":{\"operation\":\"watch\",\"limb\":\""
+                    + limb + "\"},\"title\":\"Watch it\",\"outcome\":\"as-planned\",\"reason\":\"\"}]}";
+            assertThat(umbel.post("/api/trees/24/records", visit).status()).isEqualTo(201);
+            JsonNode page = umbel.get("/api/schedule").json();
+            for (int i = 0; i < 100 && page.path("again").isNull(); i++) {
+                Thread.sleep(200);
+                page = umbel.get("/api/schedule").json();
+            }
+            assertThat(page.at("/again/because").asString()).isEqualTo("work was recorded in Nursery Corner");
+            assertThat(page.path("state").asString()).isEqualTo("idle");
+            assertThat(page.path("work").size()).isPositive();
+        } finally {
+            ReflectionTestUtils.setField(service, "quiet", usual);
+        }
     }
 
     @Test

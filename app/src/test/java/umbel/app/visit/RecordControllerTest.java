@@ -86,7 +86,8 @@ class RecordControllerTest {
                 new Readings(new Assessor(knowledge), surveys),
                 mock(SeasonService.class),
                 knowledge,
-                Clock.systemUTC());
+                Clock.systemUTC(),
+                event -> {});
         web = MockMvcBuilders.standaloneSetup(new RecordController(records, trees, visits))
                 .setControllerAdvice(new Problems())
                 .build();

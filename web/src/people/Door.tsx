@@ -1,0 +1,70 @@
+import type { ReactNode } from 'react';
+import { Problem } from '../api/client';
+
+/** A short form on a page of its own. */
+export function DoorSheet({
+  title,
+  submit,
+  error,
+  children,
+}: {
+  title: string;
+  submit: () => void;
+  error: unknown;
+  children: ReactNode;
+}) {
+  const problem = error instanceof Problem ? error : null;
+  return (
+    <main className="grid h-full place-items-center px-4">
+      <form
+        className="w-full max-w-[380px]"
+        onSubmit={(event) => {
+          event.preventDefault();
+          submit();
+        }}
+      >
+        <p className="flex items-center gap-2 font-display text-[21px] font-bold">
+          <img src="/mark.svg" alt="" width={28} height={28} /> Umbel
+        </p>
+        <h1 className="mt-4 text-[28px] font-bold">{title}</h1>
+        {children}
+        {problem && (
+          <p role="alert" className="mt-3 border-l-4 border-lichen bg-lichen-wash px-3 py-2">
+            {problem.errors.map((one) => one.message).join(' ') || problem.message}
+          </p>
+        )}
+      </form>
+    </main>
+  );
+}
+
+/** One line of such a form. */
+export function DoorField({
+  label,
+  value,
+  set,
+  type = 'text',
+  autoComplete,
+}: {
+  label: string;
+  value: string;
+  set: (value: string) => void;
+  type?: string;
+  autoComplete: string;
+}) {
+  return (
+    <label className="mt-3 block">
+      {label}
+      <input
+        type={type}
+        value={value}
+        autoComplete={autoComplete}
+        autoCapitalize="none"
+        onChange={(event) => {
+          set(event.target.value);
+        }}
+        className="mt-1 min-h-11 w-full rounded-md border border-muted/50 bg-paper px-3"
+      />
+    </label>
+  );
+}
