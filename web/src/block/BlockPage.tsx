@@ -8,6 +8,7 @@ import { percent, RULE_WORDS } from '../ui/words';
 import { useWho } from '../people/who';
 import { LearnedPart } from './LearnedPart';
 import { Pickings } from './Pickings';
+import { YearsOfABlock } from '../years/YearsParts';
 import { MaterialList } from '../sheets/MaterialList';
 
 const ASK_EVERY = 400;
@@ -39,6 +40,7 @@ export function BlockPage() {
       </p>
       <Papers id={id} nearPowerLines={block.nearPowerLines} />
       <ReadBlock id={id} />
+      <YearsOfABlock id={id} />
       <Pickings id={id} />
       <LearnedPart id={id} />
       <Bends id={id} />

@@ -52,8 +52,9 @@ export function LearnedPart({ id }: { id: number }) {
         <>
           <p className="pt-2">
             Learned from {now.trees} {now.trees === 1 ? 'tree' : 'trees'}: growth <b>{factor(now.vigour)}</b>,
-            shoots after cuts <b>{factor(now.waking)}</b>, flower buds <b>{factor(now.flowering)}</b> against
-            the usual of the kind. {now.since && `What came before ${day(now.since)} is forgotten. `}
+            shoots after cuts <b>{factor(now.waking)}</b>, flower buds <b>{factor(now.flowering)}</b>, fruits
+            set <b>{factor(now.setting)}</b> against the usual of the kind.{' '}
+            {now.since && `What came before ${day(now.since)} is forgotten. `}
             {now.right} of {now.of} forecasts lay within their range.
           </p>
           <details className="mt-2">

@@ -23,7 +23,6 @@ export function Pickings({ id }: { id: number }) {
           Nothing is written down yet. The last picking also ends the harvest in the season.
         </p>
       )}
-      <Years lines={lines} />
       <PickingForm id={id} />
       <ul>
         {lines.slice(0, 12).map((one) => (
@@ -34,40 +33,15 @@ export function Pickings({ id }: { id: number }) {
   );
 }
 
-/** Kilograms a year as bars. */
-function Years({ lines }: { lines: PickingLine[] }) {
-  const byYear = new Map<string, number>();
-  for (const one of lines) {
-    if (one.kind === 'harvest' && one.kg != null) {
-      const year = one.pickedOn.slice(0, 4);
-      byYear.set(year, (byYear.get(year) ?? 0) + one.kg);
-    }
-  }
-  const years = [...byYear.entries()].sort();
-  if (years.length === 0) return null;
-  const most = Math.max(...years.map(([, kg]) => kg));
-  return (
-    <ul className="flex items-end gap-4 pt-3" aria-label="Harvest by year">
-      {years.map(([year, kg]) => (
-        <li key={year} className="text-center text-[13px]">
-          {Math.round(kg).toLocaleString()} kg
-          <span
-            className="mx-auto block w-10 bg-moss"
-            style={{ height: `${Math.max(2, (70 * kg) / most)}px` }}
-          />
-          {year}
-        </li>
-      ))}
-    </ul>
-  );
-}
-
-function PickingForm({ id }: { id: number }) {
+/** Writing down what was picked or thinned; of one tree where one is named. */
+export function PickingForm({ id, tree }: { id: number; tree?: number }) {
+  const [unit, setUnit] = useState<'kg' | 'fruits'>(tree === undefined ? 'kg' : 'fruits');
   const [kind, setKind] = useState('harvest');
   const [pickedOn, setPickedOn] = useState(() => new Date().toLocaleDateString('sv-SE'));
   const [count, setCount] = useState('');
   const [lastOne, setLastOne] = useState(false);
   const queries = useQueryClient();
+  const inKg = kind === 'harvest' && unit === 'kg';
   const save = useMutation({
     mutationFn: () =>
       answer(
@@ -76,7 +50,8 @@ function PickingForm({ id }: { id: number }) {
           body: {
             kind,
             pickedOn,
-            ...(kind === 'harvest' ? { kg: Number(count) } : { fruits: Math.round(Number(count)) }),
+            ...(inKg ? { kg: Number(count) } : { fruits: Math.round(Number(count)) }),
+            ...(tree === undefined ? {} : { treeId: tree }),
             lastOne,
             note: '',
           },
@@ -86,6 +61,8 @@ function PickingForm({ id }: { id: number }) {
       setCount('');
       setLastOne(false);
       void queries.invalidateQueries({ queryKey: ['pickings', id] });
+      void queries.invalidateQueries({ queryKey: ['tree-pickings', tree] });
+      void queries.invalidateQueries({ queryKey: ['years'] });
       void queries.invalidateQueries({ queryKey: ['season'] });
     },
   });
@@ -121,7 +98,7 @@ function PickingForm({ id }: { id: number }) {
       />
       <label className="flex items-center gap-2">
         <input
-          aria-label={kind === 'harvest' ? 'Kilograms' : 'Fruits'}
+          aria-label={inKg ? 'Kilograms' : 'Fruits'}
           inputMode="decimal"
           value={count}
           onChange={(event) => {
@@ -129,9 +106,23 @@ function PickingForm({ id }: { id: number }) {
           }}
           className={`${box} w-24`}
         />
-        {kind === 'harvest' ? 'kg' : 'fruits'}
+        {kind === 'harvest' ? (
+          <select
+            aria-label="Counted in"
+            value={unit}
+            onChange={(event) => {
+              setUnit(event.target.value as 'kg' | 'fruits');
+            }}
+            className={box}
+          >
+            <option value="kg">kg</option>
+            <option value="fruits">fruits</option>
+          </select>
+        ) : (
+          'fruits'
+        )}
       </label>
-      {kind === 'harvest' && (
+      {kind === 'harvest' && tree === undefined && (
         <label className="flex items-center gap-2">
           <input
             type="checkbox"
@@ -166,6 +157,7 @@ function Line({ id, line }: { id: number; line: PickingLine }) {
     <li className="flex items-center gap-4 border-b border-line py-1 text-[14px]">
       <span className="w-32">{day(line.pickedOn)}</span>
       <span className="flex-1">
+        {line.tree !== '' && `${line.tree}: `}
         {line.kind === 'harvest' ? 'picked' : 'thinned off'}{' '}
         <b>
           {line.kg != null

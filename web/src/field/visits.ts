@@ -40,12 +40,12 @@ export function openVisit(treeId: number): OpenVisit {
   const kept = readJson(openKey(treeId)) as OpenVisit | null;
   return {
     id: newId(),
-      began: new Date().toISOString(),
-      language: localStorage.getItem('umbel.language') ?? 'en',
-      who: localStorage.getItem('umbel.who') ?? '',
-      note: '',
-      steps: {},
-      added: [],
+    began: new Date().toISOString(),
+    language: localStorage.getItem('umbel.language') ?? 'en',
+    who: localStorage.getItem('umbel.who') ?? '',
+    note: '',
+    steps: {},
+    added: [],
     tools: [],
     minutes: '',
     ...kept,

@@ -9,6 +9,7 @@ import { HoldingMap } from './HoldingMap';
 import { useWho } from '../people/who';
 import { Setup } from './Setup';
 import { NewTree } from './NewTree';
+import { YearsOfTheHolding } from '../years/YearsParts';
 
 const STATE_WORDS: Record<string, string> = { 'to-decide': 'to decide', marked: 'marked', done: 'done' };
 
@@ -104,6 +105,7 @@ export function HoldingPage() {
           filtered={sought !== '' || need !== ''}
         />
       ))}
+      {blocks.length > 0 && sought === '' && need === '' && <YearsOfTheHolding />}
       {trees.length === 0 && all.length > 0 && (
         <p className="mt-8 text-muted" role="status">
           No tree answers to that. Search by label (Kiln Field 2-5), cultivar, or what is wrong (crossing).

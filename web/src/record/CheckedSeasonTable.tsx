@@ -5,6 +5,7 @@ const MEASURES: Record<string, { name: string; show: (value: number) => string }
   extension: { name: 'growth of the limbs', show: (value) => `${Math.round(value * 100)} cm` },
   shoots: { name: 'one-year shoots', show: (value) => `${Math.round(value)}` },
   'flower-buds': { name: 'flower buds', show: (value) => `${Math.round(value)}` },
+  fruits: { name: 'fruits', show: (value) => `${Math.round(value)}` },
   height: { name: 'height', show: (value) => `${value.toFixed(1)} m` },
 };
 

@@ -7,6 +7,7 @@ import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
 import { day, minutes, percent } from '../ui/words';
 import { Timeline } from './Timeline';
+import { TreeYield } from './TreeYield';
 import { Field } from '../survey/Cell';
 
 type Outcome = 'as-planned' | 'changed' | 'skipped' | 'added' | 'left';
@@ -53,6 +54,7 @@ export function RecordPage() {
       <div>
         <Visit key={steps.data.map(keyOf).join()} id={id} page={page.data} steps={steps.data} />
         <Timeline id={id} records={history.data} />
+        <TreeYield id={id} blockId={page.data.name.blockId} />
       </div>
       <History id={id} records={history.data} />
     </div>

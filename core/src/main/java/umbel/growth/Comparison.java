@@ -1,5 +1,6 @@
 package umbel.growth;
 
+import java.util.ArrayList;
 import java.util.List;
 import umbel.knowledge.Trade;
 import umbel.wood.Axis;
@@ -18,7 +19,9 @@ public record Comparison(List<Measured> measures) {
         /** Flower buds on the tree. */
         FLOWER_BUDS,
         /** Top above ground, metres. */
-        HEIGHT
+        HEIGHT,
+        /** Fruits finished in the season, where they were counted or weighed. */
+        FRUITS
     }
 
     /** One measure: the range that was foretold, and what was found. */
@@ -51,6 +54,17 @@ public record Comparison(List<Measured> measures) {
                 new Measured(
                         Measure.FLOWER_BUDS, told(foretold.flowerBuds(), flowerBuds(as), count), flowerBuds(found)),
                 new Measured(Measure.HEIGHT, told(foretold.height(), as.top(), length), found.top())));
+    }
+
+    /**
+     * The same with the fruits the tree bore in that season.
+     *
+     * @param fruits counted, or weighed and divided by the fruit's mass
+     */
+    public Comparison withFruits(Forecast.Range foretold, double fruits) {
+        List<Measured> more = new ArrayList<>(measures);
+        more.add(new Measured(Measure.FRUITS, foretold, fruits));
+        return new Comparison(more);
     }
 
     /** The range about what was foretold, wider by what two quick surveys may be off (one sigma each). */

@@ -1,5 +1,6 @@
 package umbel.growth;
 
+import java.util.Arrays;
 import java.util.List;
 import umbel.growth.Comparison.Measure;
 import umbel.knowledge.Trade;
@@ -12,11 +13,12 @@ import umbel.knowledge.Trade;
  * @param vigour on the growth they make
  * @param waking on shoots that answer cuts
  * @param flowering on the flower buds they form
+ * @param setting on the fruits their flower buds set, where fruits were counted
  */
-public record Learned(int trees, double vigour, double waking, double flowering) {
+public record Learned(int trees, double vigour, double waking, double flowering, double setting) {
 
     /** Nothing was learned yet. */
-    public static final Learned NOTHING = new Learned(0, 1, 1, 1);
+    public static final Learned NOTHING = new Learned(0, 1, 1, 1, 1);
 
     /** What these comparisons teach together. */
     public static Learned of(List<Comparison> comparisons, Trade.Learning rules) {
@@ -27,16 +29,17 @@ public record Learned(int trees, double vigour, double waking, double flowering)
                 comparisons.size(),
                 factor(comparisons, Measure.EXTENSION, rules),
                 factor(comparisons, Measure.SHOOTS, rules),
-                factor(comparisons, Measure.FLOWER_BUDS, rules));
+                factor(comparisons, Measure.FLOWER_BUDS, rules),
+                factor(comparisons, Measure.FRUITS, rules));
     }
 
     private static double factor(List<Comparison> comparisons, Measure measure, Trade.Learning rules) {
-        double sum = comparisons.stream()
+        double[] ratios = comparisons.stream()
                 .flatMap(one -> one.measures().stream())
                 .filter(one -> one.measure() == measure)
                 .mapToDouble(one -> Math.log(one.ratio()))
-                .sum();
-        double factor = Math.exp(sum / (comparisons.size() + rules.priorTrees()));
+                .toArray();
+        double factor = Math.exp(Arrays.stream(ratios).sum() / (ratios.length + rules.priorTrees()));
         return Math.max(1 / rules.most(), Math.min(rules.most(), factor));
     }
 
@@ -52,7 +55,11 @@ public record Learned(int trees, double vigour, double waking, double flowering)
                 stand.light(),
                 stand.reserve() * vigour,
                 stand.assimilated(),
-                new Temper(own.vigour() * vigour, own.waking() * waking, own.flowering() * flowering),
+                new Temper(
+                        own.vigour() * vigour,
+                        own.waking() * waking,
+                        own.flowering() * flowering,
+                        own.setting() * setting),
                 stand.seed());
     }
 }

@@ -98,7 +98,8 @@ public final class Season {
         double taken = bark <= 0 ? 0 : 1 - Carbon.bark(cut.left()) / bark;
         double reserve = before.reserve() * (1 - trade.reserveAbove() * Math.max(0, taken));
         double most = work.deflowered() ? 0 : work.thinned() ? Crop.most(cut.left()) : Double.POSITIVE_INFINITY;
-        Crop crop = Crop.set(cut.left(), before.light(), most, set);
+        Crop crop =
+                Crop.set(cut.left(), before.light(), most, set * before.temper().setting());
 
         Points points = new Points(cut, carried, before.light(), before.temper().waking(), draws);
         Sharing sharing = new Sharing(points, draws);

@@ -6,11 +6,17 @@ package umbel.growth;
  * @param vigour share of the year's surplus that becomes growth, against the usual of its kind and stock
  * @param waking how readily dormant buds answer a wound, against the usual of its kind
  * @param flowering flower buds formed, against what light, load and vigour of the wood alone would give
+ * @param setting fruits a flower bud sets, against the usual of its kind
  */
-public record Temper(double vigour, double waking, double flowering) {
+public record Temper(double vigour, double waking, double flowering, double setting) {
+
+    /** A tree that sets as its kind does. */
+    public Temper(double vigour, double waking, double flowering) {
+        this(vigour, waking, flowering, 1);
+    }
 
     /** The same tree in a season that favours growth by a factor. */
     Temper inSeason(double favour) {
-        return new Temper(vigour * favour, waking, flowering);
+        return new Temper(vigour * favour, waking, flowering, setting);
     }
 }

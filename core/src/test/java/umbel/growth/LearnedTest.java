@@ -48,6 +48,21 @@ class LearnedTest {
     }
 
     @Test
+    void fruitsThatWereCountedTeachHowWellTheBlockSets() {
+        Comparison counted = grew(1).withFruits(new Forecast.Range(80, 100, 120), 150);
+        // ln 1.5 over 2 trees whose fruits were counted + 4; the third's were not
+        Learned learned = Learned.of(List.of(counted, counted, grew(1)), RULES);
+        assertThat(learned.setting()).isCloseTo(Math.pow(1.5, 2.0 / 6), within(1e-9));
+        assertThat(learned.vigour()).isCloseTo(1, within(1e-9));
+        Tree tree = TreeBuilder.build(PracticeTree.survey("central-leader", 8, 3), Knowledge.shipped(), 1);
+        Stand stand = FirstStand.of(tree, 1);
+        Season.Work unthinned = new Season.Work(List.of(), List.of(), false, false);
+        double usual = Season.grow(stand, unthinned).fruits();
+        double more = Season.grow(learned.applied(stand), unthinned).fruits();
+        assertThat(more).as("a block that sets better is told to bear more").isGreaterThan(usual * 1.05);
+    }
+
+    @Test
     void nothingLearnedChangesNothing() {
         Tree tree = TreeBuilder.build(PracticeTree.survey("central-leader", 6, 3), Knowledge.shipped(), 1);
         Stand stand = FirstStand.of(tree, 1);
@@ -65,7 +80,7 @@ class LearnedTest {
         for (int seed = 1; seed <= 8; seed++) {
             Stand stand = FirstStand.of(
                     TreeBuilder.build(PracticeTree.survey("central-leader", 8, seed), Knowledge.shipped(), 1), 1);
-            Tree truth = Forecast.middle(new Learned(1, 1.35, 1, 1).applied(stand), season)
+            Tree truth = Forecast.middle(new Learned(1, 1.35, 1, 1, 1).applied(stand), season)
                     .get(0)
                     .tree();
             seen.add(Comparison.of(Forecast.of(stand, season).years().get(0), truth));
@@ -75,7 +90,7 @@ class LearnedTest {
         for (int seed = 21; seed <= 26; seed++) {
             Stand stand = FirstStand.of(
                     TreeBuilder.build(PracticeTree.survey("central-leader", 8, seed), Knowledge.shipped(), 1), 1);
-            double truth = Forecast.middle(new Learned(1, 1.35, 1, 1).applied(stand), season)
+            double truth = Forecast.middle(new Learned(1, 1.35, 1, 1, 1).applied(stand), season)
                     .get(0)
                     .newLength();
             off += Math.abs(Math.log(Forecast.middle(stand, season).get(0).newLength() / truth));

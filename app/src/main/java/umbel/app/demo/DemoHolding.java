@@ -32,11 +32,17 @@ import umbel.app.visit.RecordController;
 import umbel.app.visit.VisitService;
 import umbel.assess.Mark;
 import umbel.cut.Operation;
+import umbel.growth.FirstStand;
+import umbel.growth.Season;
+import umbel.knowledge.Knowledge;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
+import umbel.practice.YearAfter;
 import umbel.practice.YearBefore;
 import umbel.survey.Survey;
 import umbel.survey.SurveyReader;
+import umbel.wood.Tree;
+import umbel.wood.TreeBuilder;
 
 /** Fills an empty data folder with an invented holding: blocks of many kinds and their surveyed trees, each with faults. */
 @Component
@@ -47,6 +53,7 @@ class DemoHolding {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final UmbelSettings settings;
+    private final Knowledge knowledge;
     private final HoldingRepository holdings;
     private final BlockRepository blocks;
     private final TreeRepository trees;
@@ -70,8 +77,10 @@ class DemoHolding {
             PersonRepository people,
             PickingRepository pickings,
             VisitService visits,
+            Knowledge knowledge,
             TransactionTemplate transactions) {
         this.settings = settings;
+        this.knowledge = knowledge;
         this.holdings = holdings;
         this.blocks = blocks;
         this.trees = trees;
@@ -126,6 +135,7 @@ class DemoHolding {
                 LocalDate day = lastPickings.get(i).atYear(year() - ago);
                 pickings.save(new Picking(
                         bearing.get(i),
+                        null,
                         "harvest",
                         day,
                         (double) kilograms[i][3 - ago],
@@ -367,19 +377,39 @@ class DemoHolding {
         return save(tree, block, PracticeTree.survey(block.species(), block.system(), leaf, seed, faults), cultivar);
     }
 
-    /** A tree surveyed last year as well. */
+    /** A tree surveyed last year as well, and its fruit counted; what grew since grew by the model, and was measured in haste. */
     private void surveyTwice(Block block, int row, int place, int leaf, long seed, String cultivar, Fault... faults) {
-        SurveyEntry now = survey(block, row, place, leaf, seed, cultivar, faults);
-        Survey before = YearBefore.of(SurveyReader.read(now.document()));
-        surveys.save(new SurveyEntry(
-                now.tree(), now.surveyedOn().minusYears(1), SurveyReader.write(before), clock.instant()));
+        OrchardTree tree = trees.save(new OrchardTree(block, row, place));
+        Survey made = PracticeTree.survey(block.species(), block.system(), leaf, seed, faults);
+        Survey before = YearBefore.of(inBlock(tree, block, made, cultivar));
+        Tree stood = TreeBuilder.build(before, knowledge, 1);
+        Season.Year season = Season.grow(FirstStand.of(stood, seed), Season.Work.NONE);
+        for (Survey one : List.of(before, YearAfter.of(before, season.after().tree(), seed))) {
+            surveys.save(new SurveyEntry(tree, one.surveyedOn(), SurveyReader.write(one), clock.instant()));
+        }
+        pickings.save(new Picking(
+                block,
+                tree,
+                "harvest",
+                before.surveyedOn().plusMonths(9),
+                null,
+                (int) Math.round(season.fruits()),
+                false,
+                "Counted on the tree.",
+                clock.instant()));
     }
 
     private SurveyEntry save(OrchardTree tree, Block block, Survey made, String cultivar) {
+        Survey own = inBlock(tree, block, made, cultivar);
+        return surveys.save(new SurveyEntry(tree, own.surveyedOn(), SurveyReader.write(own), clock.instant()));
+    }
+
+    /** An invented survey as one of a tree of this block, made these days. */
+    private Survey inBlock(OrchardTree tree, Block block, Survey made, String cultivar) {
         Survey.TreeFacts facts = made.tree();
         String habit = cultivar.equals("Merrow Late") ? "tip" : "standard";
         LocalDate day = LocalDate.now(clock).minusDays(3);
-        Survey own = new Survey(
+        return new Survey(
                 Survey.FORMAT,
                 new Survey.TreeFacts(
                         tree.label(),
@@ -394,7 +424,6 @@ class DemoHolding {
                 day,
                 made.trunk(),
                 made.limbs());
-        return surveys.save(new SurveyEntry(tree, day, SurveyReader.write(own), clock.instant()));
     }
 
     private void visited(SurveyEntry survey, String note) {

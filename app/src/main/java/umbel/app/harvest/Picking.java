@@ -8,6 +8,7 @@ import jakarta.persistence.ManyToOne;
 import java.time.Instant;
 import java.time.LocalDate;
 import umbel.app.orchard.Block;
+import umbel.app.orchard.OrchardTree;
 
 /** What was picked or thinned in a block on a day. */
 @Entity
@@ -20,6 +21,9 @@ public class Picking {
     @ManyToOne(optional = false)
     private Block block;
 
+    @ManyToOne
+    private OrchardTree tree;
+
     private String kind;
     private LocalDate pickedOn;
     private Double kg;
@@ -30,9 +34,10 @@ public class Picking {
 
     protected Picking() {}
 
-    /** A picking (kg) or thinning (fruits) of a block; the last one of a year ends its harvest. */
+    /** A picking (kg, fruits) or thinning (fruits) of a block, or of one tree of it; the last one of a year ends its harvest. */
     public Picking(
             Block block,
+            OrchardTree tree,
             String kind,
             LocalDate pickedOn,
             Double kg,
@@ -41,6 +46,7 @@ public class Picking {
             String note,
             Instant savedAt) {
         this.block = block;
+        this.tree = tree;
         this.kind = kind;
         this.pickedOn = pickedOn;
         this.kg = kg;
@@ -58,6 +64,11 @@ public class Picking {
         return block;
     }
 
+    /** The tree it was of; null for the block's. */
+    OrchardTree tree() {
+        return tree;
+    }
+
     String kind() {
         return kind;
     }
@@ -67,11 +78,13 @@ public class Picking {
         return pickedOn;
     }
 
-    Double kg() {
+    /** Kilograms; null where only fruits were counted. */
+    public Double kg() {
         return kg;
     }
 
-    Integer fruits() {
+    /** Fruits; null where only the mass is known. */
+    public Integer fruits() {
         return fruits;
     }
 

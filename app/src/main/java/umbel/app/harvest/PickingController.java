@@ -26,6 +26,8 @@ import umbel.app.http.NotFound;
 import umbel.app.http.Refused;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
+import umbel.app.orchard.OrchardTree;
+import umbel.app.orchard.TreeRepository;
 
 /** Harvest and thinning of a block. The last picking of a year ends its harvest in the calendar too. */
 @RestController
@@ -34,11 +36,13 @@ class PickingController {
 
     private final PickingRepository pickings;
     private final BlockRepository blocks;
+    private final TreeRepository trees;
     private final Clock clock;
 
-    PickingController(PickingRepository pickings, BlockRepository blocks, Clock clock) {
+    PickingController(PickingRepository pickings, BlockRepository blocks, TreeRepository trees, Clock clock) {
         this.pickings = pickings;
         this.blocks = blocks;
+        this.trees = trees;
         this.clock = clock;
     }
 
@@ -60,12 +64,22 @@ class PickingController {
 
             boolean lastOne,
 
+            Long treeId,
+
             @Size(max = 500, message = "At most 500 characters.")
             String note) {}
 
     /** A picking as kept. */
     public record PickingLine(
-            long id, String kind, LocalDate pickedOn, Double kg, Integer fruits, boolean lastOne, String note) {}
+            long id,
+            Long treeId,
+            String tree,
+            String kind,
+            LocalDate pickedOn,
+            Double kg,
+            Integer fruits,
+            boolean lastOne,
+            String note) {}
 
     /** A block's pickings, newest first. */
     @GetMapping("/blocks/{id}/pickings")
@@ -77,7 +91,16 @@ class PickingController {
                 .toList();
     }
 
-    /** Writes one down. */
+    /** What one tree bore, newest first. */
+    @GetMapping("/trees/{id}/pickings")
+    @Transactional(readOnly = true)
+    public List<PickingLine> ofTree(@PathVariable long id) {
+        return pickings.findByTreeIdOrderByPickedOnDescIdDesc(id).stream()
+                .map(PickingController::line)
+                .toList();
+    }
+
+    /** Writes one down; of the block, or of one tree of it. */
     @PostMapping("/blocks/{id}/pickings")
     @Transactional
     @ResponseStatus(HttpStatus.CREATED)
@@ -85,13 +108,19 @@ class PickingController {
         if (entry.kg() == null && entry.fruits() == null) {
             throw new Refused(HttpStatus.BAD_REQUEST, "Nothing to write down", "Say how many kilograms or fruits.");
         }
+        OrchardTree tree = entry.treeId() == null
+                ? null
+                : trees.findById(entry.treeId())
+                        .filter(one -> one.block().id().equals(id))
+                        .orElseThrow(() -> new NotFound("tree", entry.treeId()));
         return line(pickings.saveAndFlush(new Picking(
                 block(id),
+                tree,
                 entry.kind(),
                 entry.pickedOn(),
                 entry.kg(),
                 entry.fruits(),
-                entry.lastOne() && entry.kind().equals("harvest"),
+                entry.lastOne() && tree == null && entry.kind().equals("harvest"),
                 entry.note() == null ? "" : entry.note().strip(),
                 clock.instant())));
     }
@@ -112,6 +141,15 @@ class PickingController {
     }
 
     private static PickingLine line(Picking one) {
-        return new PickingLine(one.id(), one.kind(), one.pickedOn(), one.kg(), one.fruits(), one.lastOne(), one.note());
+        return new PickingLine(
+                one.id(),
+                one.tree() == null ? null : one.tree().id(),
+                one.tree() == null ? "" : one.tree().label(),
+                one.kind(),
+                one.pickedOn(),
+                one.kg(),
+                one.fruits(),
+                one.lastOne(),
+                one.note());
     }
 }

@@ -45,7 +45,7 @@ class LearningController {
      * What a block has taught.
      *
      * @param trees seasons of trees it was learned from
-     * @param vigour factor on growth; likewise the shoots that answer cuts, and flower buds
+     * @param vigour factor on growth; likewise the shoots that answer cuts, flower buds, and fruits set
      * @param right how many of {@code of} measures lay in the range foretold
      * @param since the day from which on its trees count; null from the beginning
      */
@@ -54,6 +54,7 @@ class LearningController {
             double vigour,
             double waking,
             double flowering,
+            double setting,
             int right,
             int of,
 
@@ -105,6 +106,7 @@ class LearningController {
                 Units.round(learned.vigour(), 3),
                 Units.round(learned.waking(), 3),
                 Units.round(learned.flowering(), 3),
+                Units.round(learned.setting(), 3),
                 (int) measures.stream().filter(Comparison.Measured::right).count(),
                 measures.size(),
                 block.learningSince(),

@@ -12,6 +12,7 @@ import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import umbel.app.harvest.PickingRepository;
 import umbel.app.log.RecordRepository;
 import umbel.app.log.WorkRecord;
 import umbel.app.orchard.Block;
@@ -47,16 +48,23 @@ public class LearningService {
 
     private final SurveyRepository surveys;
     private final RecordRepository records;
+    private final PickingRepository pickings;
     private final Readings readings;
     private final Knowledge knowledge;
     private final Cache<Key, Comparison> kept =
             Caffeine.newBuilder().maximumSize(5_000).build();
 
-    private record Key(long earlier, long later, int visits) {}
+    private record Key(long earlier, long later, int visits, double fruits) {}
 
-    LearningService(SurveyRepository surveys, RecordRepository records, Readings readings, Knowledge knowledge) {
+    LearningService(
+            SurveyRepository surveys,
+            RecordRepository records,
+            PickingRepository pickings,
+            Readings readings,
+            Knowledge knowledge) {
         this.surveys = surveys;
         this.records = records;
+        this.pickings = pickings;
         this.readings = readings;
         this.knowledge = knowledge;
     }
@@ -126,13 +134,26 @@ public class LearningService {
 
     private Comparison compare(SurveyEntry earlier, SurveyEntry later) {
         List<WorkRecord> visits = visitsAfter(earlier);
-        return kept.get(new Key(earlier.id(), later.id(), visits.size()), key -> {
+        double fruits = fruitsBetween(earlier, later);
+        return kept.get(new Key(earlier.id(), later.id(), visits.size(), fruits), key -> {
             Tree before = readings.of(earlier).tree();
             Forecast.Outlook foretold = Forecast.of(FirstStand.of(before, SEED), List.of(work(before, visits)))
                     .years()
                     .get(0);
-            return Comparison.of(foretold, readings.of(later).tree());
+            Comparison seen = Comparison.of(foretold, readings.of(later).tree());
+            return fruits > 0 ? seen.withFruits(foretold.fruits(), fruits) : seen;
         });
+    }
+
+    /** Fruits a tree bore between two surveys, counted or by their mass; 0 where nobody wrote it down. */
+    private double fruitsBetween(SurveyEntry earlier, SurveyEntry later) {
+        double mass = readings.of(earlier).tree().setting().fruitMass();
+        return pickings
+                .findByTreeIdAndKindAndPickedOnBetween(
+                        earlier.tree().id(), "harvest", earlier.surveyedOn(), later.surveyedOn())
+                .stream()
+                .mapToDouble(one -> one.fruits() != null ? one.fruits() : one.kg() / mass)
+                .sum();
     }
 
     /** What was done after a survey, as far as it can be made out on its tree; corrected visits do not count. */

@@ -15,6 +15,29 @@ public interface RecordRepository extends JpaRepository<WorkRecord, Long> {
     @Query("select distinct r.tree.id from WorkRecord r where r.doneOn >= :since")
     List<Long> findTreesDone(LocalDate since);
 
+    /** A year's work: visits that were not corrected later, and the mean light before and after them. */
+    interface YearOfWork {
+        int getYear();
+
+        long getVisits();
+
+        long getTrees();
+
+        double getMinutes();
+
+        Double getShadeBefore();
+
+        Double getShadeAfter();
+    }
+
+    /** The work of a block, year by year. */
+    @Query("select year(r.doneOn) as year, count(r) as visits, count(distinct r.tree.id) as trees,"
+            + " sum(r.minutes) as minutes, avg(r.shadeBefore) as shadeBefore, avg(r.shadeAfter) as shadeAfter"
+            + " from WorkRecord r where r.tree.block.id = :block"
+            + " and not exists (select 1 from WorkRecord c where c.correctsId = r.id)"
+            + " group by year(r.doneOn) order by year(r.doneOn)")
+    List<YearOfWork> workByYear(long block);
+
     /** The visit a phone or window has already sent under this id. */
     Optional<WorkRecord> findByClientId(String clientId);
 }

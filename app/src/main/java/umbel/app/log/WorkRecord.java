@@ -41,6 +41,8 @@ public class WorkRecord {
 
     private String tools = "";
     private String clientId;
+    private Double shadeBefore;
+    private Double shadeAfter;
     private Instant savedAt;
 
     protected WorkRecord() {}
@@ -116,6 +118,13 @@ public class WorkRecord {
         outcome = newOutcome;
         tools = newTools;
         clientId = newClientId;
+        return this;
+    }
+
+    /** Says how much of the fruiting wood stood in shade before and after it; null where that cannot be told. */
+    public WorkRecord shaded(Double before, Double after) {
+        shadeBefore = before;
+        shadeAfter = after;
         return this;
     }
 

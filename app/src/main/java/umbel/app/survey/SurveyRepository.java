@@ -12,6 +12,8 @@ public interface SurveyRepository extends JpaRepository<SurveyEntry, Long> {
 
     List<SurveyEntry> findByTreeIdOrderBySurveyedOnDescIdDesc(Long treeId);
 
+    List<SurveyEntry> findByTreeBlockIdOrderBySurveyedOnAscIdAsc(Long block);
+
     /** The newest survey of every tree. */
     @Query("select s from SurveyEntry s where not exists (select 1 from SurveyEntry t where t.tree = s.tree"
             + " and (t.surveyedOn > s.surveyedOn or (t.surveyedOn = s.surveyedOn and t.id > s.id)))")

@@ -113,7 +113,10 @@ public class VisitService {
                 .with(
                         did == null ? null : JSON.writeValueAsString(did.outcome()),
                         entry.tools() == null ? "" : entry.tools().strip(),
-                        entry.clientId()));
+                        entry.clientId())
+                .shaded(
+                        did == null ? null : did.outcome().before().under30After(),
+                        did == null ? null : did.outcome().after().under30After()));
         List<Mark> left = entry.steps().stream()
                 .filter(step -> step.outcome().equals("left"))
                 .map(RecordController.DoneStep::mark)

@@ -24,7 +24,7 @@ class LearningApiTest {
     void aSeasonBetweenTwoSurveysIsHeldAgainstItsForecast() {
         JsonNode seasons = umbel.get("/api/trees/" + TWICE + "/forecasts").json();
         assertThat(seasons.size()).isEqualTo(1);
-        assertThat(seasons.at("/0/measures").size()).isEqualTo(4);
+        assertThat(seasons.at("/0/measures").size()).isEqualTo(5);
         for (JsonNode measure : seasons.at("/0/measures")) {
             double found = measure.path("found").asDouble();
             boolean inside = found >= measure.path("low").asDouble() - 0.001
@@ -39,7 +39,7 @@ class LearningApiTest {
         JsonNode learned = umbel.get("/api/blocks/" + block + "/learned").json();
         assertThat(learned.path("trees").asInt()).isPositive();
         assertThat(learned.path("of").asInt())
-                .isEqualTo(4 * learned.path("trees").asInt());
+                .isEqualTo(5 * learned.path("trees").asInt());
         JsonNode forgotten = umbel.send(
                         "PUT", "/api/blocks/" + block + "/learned", "{\"forget\":true}", "application/json")
                 .json();

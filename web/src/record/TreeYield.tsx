@@ -1,0 +1,36 @@
+import { useQuery } from '@tanstack/react-query';
+import { answer, api } from '../api/client';
+import { PickingForm } from '../block/Pickings';
+import { Failed } from '../ui/States';
+import { day } from '../ui/words';
+
+/** What this tree bore, where somebody counted or weighed it: it teaches the block how well it sets. */
+export function TreeYield({ id, blockId }: { id: number; blockId: number }) {
+  const pickings = useQuery({
+    queryKey: ['tree-pickings', id],
+    queryFn: () => answer(api.GET('/api/trees/{id}/pickings', { params: { path: { id } } })),
+  });
+  return (
+    <section aria-labelledby="tree-yield" className="mt-8">
+      <h2 id="tree-yield" className="border-b-2 border-ink pb-2 text-[20px] font-bold">
+        What it bore
+      </h2>
+      {pickings.isError && <Failed error={pickings.error} />}
+      {pickings.data?.length === 0 && (
+        <p className="pt-2 text-[14px] text-muted">
+          Not counted yet. Fruits counted on a few trees teach the block how well its flowers set.
+        </p>
+      )}
+      <ul>
+        {pickings.data?.map((one) => (
+          <li key={one.id} className="flex gap-4 border-b border-line py-1 text-[14px]">
+            <span className="w-32">{day(one.pickedOn)}</span>
+            {one.kind === 'harvest' ? 'picked' : 'thinned off'}{' '}
+            {one.kg != null ? `${one.kg} kg` : `${one.fruits ?? 0} fruits`}
+          </li>
+        ))}
+      </ul>
+      <PickingForm id={blockId} tree={id} />
+    </section>
+  );
+}

@@ -1,0 +1,277 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { answer, api, type BlockYear, type YearsOfBlock } from '../api/client';
+import { Failed } from '../ui/States';
+import { percent } from '../ui/words';
+import { YearBars } from './YearBars';
+
+const COST_KEY = 'umbel.cost-of-an-hour';
+const SHOWN = 6;
+
+/** What an hour of work costs here; kept in this browser, since wages are nobody else's business. */
+function useCost() {
+  const [cost, set] = useState(() => localStorage.getItem(COST_KEY) ?? '');
+  return {
+    text: cost,
+    anHour: Number(cost.replace(',', '.')) || 0,
+    set: (next: string) => {
+      set(next);
+      localStorage.setItem(COST_KEY, next);
+    },
+  };
+}
+
+function CostField({ cost }: { cost: ReturnType<typeof useCost> }) {
+  return (
+    <label className="flex items-center gap-2 text-[14px]">
+      An hour costs
+      <input
+        inputMode="decimal"
+        value={cost.text}
+        onChange={(event) => {
+          cost.set(event.target.value);
+        }}
+        className="min-h-9 w-20 rounded-md border border-muted/50 bg-paper px-2"
+      />
+    </label>
+  );
+}
+
+/** A block's work, light, growth and crop over the years. */
+export function YearsOfABlock({ id }: { id: number }) {
+  const cost = useCost();
+  const years = useQuery({
+    queryKey: ['years', id],
+    queryFn: () => answer(api.GET('/api/blocks/{id}/years', { params: { path: { id } } })),
+  });
+  return (
+    <section aria-labelledby="years" className="mt-8">
+      <div className="flex flex-wrap items-end justify-between gap-3 border-b-2 border-ink pb-2">
+        <h2 id="years" className="text-[20px] font-bold">
+          Over the years
+        </h2>
+        <CostField cost={cost} />
+      </div>
+      {years.isPending && <p className="py-3 text-muted">Adding up…</p>}
+      {years.isError && <Failed error={years.error} retry={() => void years.refetch()} />}
+      {years.data?.years.length === 0 && (
+        <p className="py-3 text-muted">
+          Nothing yet. Visits, surveys and pickings are added up here as they are written down.
+        </p>
+      )}
+      {years.data && <Plots years={years.data.years} anHour={cost.anHour} />}
+    </section>
+  );
+}
+
+function Plots({ years, anHour }: { years: BlockYear[]; anHour: number }) {
+  const shown = years.slice(-SHOWN);
+  const names = shown.map((one) => one.year);
+  const by = new Map(shown.map((one) => [one.year, one]));
+  const pick = (of: (year: BlockYear) => number | null | undefined) => (year: number) => {
+    const one = by.get(year);
+    return one ? (of(one) ?? null) : null;
+  };
+  return (
+    <div className="grid grid-cols-3 gap-x-8 gap-y-5 pt-3 max-lg:grid-cols-2 max-sm:grid-cols-1">
+      <YearBars
+        name="Crop"
+        tells="kilograms picked"
+        years={names}
+        of={pick((one) => one.crop_kg)}
+        say={(value) => Math.round(value).toLocaleString()}
+      />
+      <YearBars
+        name="Work"
+        tells="hours recorded"
+        years={names}
+        of={pick((one) => (one.visits > 0 ? one.minutes / 60 : null))}
+        say={(value) => value.toFixed(1)}
+        tone="bg-ink"
+      />
+      {anHour > 0 && (
+        <YearBars
+          name="Cost"
+          tells="of that work"
+          years={names}
+          of={pick((one) => (one.visits > 0 ? (one.minutes / 60) * anHour : null))}
+          say={(value) => Math.round(value).toLocaleString()}
+          tone="bg-ink"
+        />
+      )}
+      {anHour > 0 && (
+        <YearBars
+          name="Cost of the crop"
+          tells="pruning, for 100 kg"
+          years={names}
+          of={pick((one) =>
+            one.visits > 0 && one.crop_kg ? ((one.minutes / 60) * anHour * 100) / one.crop_kg : null,
+          )}
+          say={(value) => value.toFixed(2)}
+          tone="bg-ink"
+        />
+      )}
+      <YearBars
+        name="Shade before"
+        tells="fruiting wood under 30 % light, at the visit"
+        years={names}
+        of={pick((one) => one.shadeBefore)}
+        say={percent}
+        tone="bg-lichen"
+      />
+      <YearBars
+        name="Shade after"
+        tells="the same once cut"
+        years={names}
+        of={pick((one) => one.shadeAfter)}
+        say={percent}
+        tone="bg-lichen"
+      />
+      <YearBars
+        name="Growth"
+        tells="cm of last season on the limbs surveyed"
+        years={names}
+        of={pick((one) => one.extension_cm)}
+        say={(value) => String(Math.round(value))}
+        tone="bg-tape"
+      />
+      <YearBars
+        name="Trunks"
+        tells="mm, mean of those surveyed"
+        years={names}
+        of={pick((one) => one.trunk_mm)}
+        say={(value) => String(Math.round(value))}
+        tone="bg-tape"
+      />
+      <YearBars
+        name="Thinned"
+        tells="fruits taken off"
+        years={names}
+        of={pick((one) => one.thinned)}
+        say={(value) => value.toLocaleString()}
+      />
+    </div>
+  );
+}
+
+/** The holding over the years, and its blocks in the year that is chosen. */
+export function YearsOfTheHolding() {
+  const cost = useCost();
+  const years = useQuery({ queryKey: ['years'], queryFn: () => answer(api.GET('/api/years')) });
+  const [chosen, setChosen] = useState<number | null>(null);
+  const blocks = years.data ?? [];
+  const all = [...new Set(blocks.flatMap((block) => block.years.map((one) => one.year)))].sort(
+    (a, b) => a - b,
+  );
+  const shown = all.slice(-SHOWN);
+  const year = chosen ?? shown[shown.length - 1];
+  const sum = (of: (one: BlockYear) => number) => (name: number) => {
+    const found = blocks.flatMap((block) => block.years.filter((one) => one.year === name)).map(of);
+    const total = found.reduce((a, b) => a + b, 0);
+    return total > 0 ? total : null;
+  };
+  if (years.isError) return <Failed error={years.error} retry={() => void years.refetch()} />;
+  if (all.length === 0) return null;
+  return (
+    <section aria-labelledby="holding-years" className="mt-8">
+      <div className="flex flex-wrap items-end justify-between gap-3 border-b-2 border-ink pb-2">
+        <h2 id="holding-years" className="text-[20px] font-bold">
+          The holding over the years
+        </h2>
+        <CostField cost={cost} />
+      </div>
+      <div className="grid grid-cols-3 gap-x-8 gap-y-5 pt-3 max-lg:grid-cols-2 max-sm:grid-cols-1">
+        <YearBars
+          name="Crop"
+          tells="kilograms picked"
+          years={shown}
+          of={sum((one) => one.crop_kg ?? 0)}
+          say={(value) => Math.round(value).toLocaleString()}
+        />
+        <YearBars
+          name="Work"
+          tells="hours recorded"
+          years={shown}
+          of={sum((one) => one.minutes / 60)}
+          say={(value) => value.toFixed(1)}
+          tone="bg-ink"
+        />
+        {cost.anHour > 0 && (
+          <YearBars
+            name="Cost"
+            tells="of that work"
+            years={shown}
+            of={sum((one) => (one.minutes / 60) * cost.anHour)}
+            say={(value) => Math.round(value).toLocaleString()}
+            tone="bg-ink"
+          />
+        )}
+      </div>
+      <label className="mt-4 flex items-center gap-2 text-[14px]">
+        Block by block in
+        <select
+          value={year}
+          onChange={(event) => {
+            setChosen(Number(event.target.value));
+          }}
+          className="min-h-9 rounded-md border border-muted/50 bg-paper px-2"
+        >
+          {all.map((one) => (
+            <option key={one} value={one}>
+              {one}
+            </option>
+          ))}
+        </select>
+      </label>
+      <ByBlock blocks={blocks} year={year ?? 0} anHour={cost.anHour} />
+    </section>
+  );
+}
+
+function ByBlock({ blocks, year, anHour }: { blocks: YearsOfBlock[]; year: number; anHour: number }) {
+  const rows = blocks
+    .map((block) => ({ block, of: block.years.find((one) => one.year === year) }))
+    .filter((row) => row.of !== undefined);
+  const cell = 'py-1 pr-4 text-right tabular-nums';
+  return (
+    <table className="mt-2 w-full max-w-[820px] text-[14px]">
+      <thead>
+        <tr className="border-b border-line text-right text-[12.5px] text-muted">
+          <th className="text-left font-normal">Block</th>
+          <th className="pr-4 font-normal">trees visited</th>
+          <th className="pr-4 font-normal">hours</th>
+          {anHour > 0 && <th className="pr-4 font-normal">cost</th>}
+          <th className="pr-4 font-normal">crop, kg</th>
+          <th className="pr-4 font-normal">shade before → after</th>
+          <th className="pr-4 font-normal">growth, cm</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(({ block, of }) => (
+          <tr key={block.blockId} className="border-b border-line">
+            <th scope="row" className="text-left font-normal">
+              <Link to={`/blocks/${block.blockId}`} className="underline underline-offset-4">
+                {block.block}
+              </Link>
+            </th>
+            <td className={cell}>{of?.trees === 0 ? '–' : of?.trees}</td>
+            <td className={cell}>{of && of.visits > 0 ? (of.minutes / 60).toFixed(1) : '–'}</td>
+            {anHour > 0 && (
+              <td className={cell}>
+                {of && of.visits > 0 ? Math.round((of.minutes / 60) * anHour).toLocaleString() : '–'}
+              </td>
+            )}
+            <td className={cell}>{of?.crop_kg == null ? '–' : Math.round(of.crop_kg).toLocaleString()}</td>
+            <td className={cell}>
+              {of?.shadeBefore == null || of.shadeAfter == null
+                ? '–'
+                : `${percent(of.shadeBefore)} → ${percent(of.shadeAfter)}`}
+            </td>
+            <td className={cell}>{of?.extension_cm == null ? '–' : Math.round(of.extension_cm)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
