@@ -13,6 +13,7 @@ export type AxisLine = Schemas['AxisLine'];
 export type EarlyWarning = Schemas['EarlyWarning'];
 export type BlockYear = Schemas['BlockYear'];
 export type YearsOfBlock = Schemas['YearsOfBlock'];
+export type GeoRead = Schemas['GeoRead'];
 export type Finding = Schemas['FindingAnswer'];
 export type Plan = Schemas['PlanAnswer'];
 export type Step = Schemas['StepAnswer'];
@@ -72,13 +73,29 @@ export class Problem extends Error {
   }
 }
 
+/** The server's token of this page, which goes back with every change so that no other page can make one in our name. */
+function token(): string {
+  const found = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
+  return found ? decodeURIComponent(found) : '';
+}
+
+/** Sends a text of another kind than JSON, such as a table, and gives the answer or throws its problem. */
+export async function sendText<T>(path: string, type: string, text: string): Promise<T> {
+  const got = await fetch(path, {
+    method: 'POST',
+    headers: { 'Content-Type': type, 'X-XSRF-TOKEN': token() },
+    body: text,
+  });
+  const body = (await got.json()) as T & { detail?: string; errors?: FieldError[] };
+  if (!got.ok) throw new Problem(body.detail ?? 'It was refused.', got.status, body.errors ?? []);
+  return body;
+}
+
 export const api = createClient<paths>({ baseUrl: window.location.origin });
 
-// The server's token of this page goes back with every change, so that no other page can make one in our name.
 api.use({
   onRequest({ request }) {
-    const token = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
-    if (token && request.method !== 'GET') request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token));
+    if (request.method !== 'GET') request.headers.set('X-XSRF-TOKEN', token());
     return request;
   },
   onResponse({ response }) {

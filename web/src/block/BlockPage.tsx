@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { answer, api, Problem, type BlockProgress, type ImportOutcome } from '../api/client';
+import { answer, api, Problem, sendText, type BlockProgress, type ImportOutcome } from '../api/client';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
 import { percent, RULE_WORDS } from '../ui/words';
@@ -283,15 +283,7 @@ function Tables({ id }: { id: number }) {
   const file = useRef<HTMLInputElement>(null);
   const [table, setTable] = useState('');
   const queries = useQueryClient();
-  const send = async (path: string): Promise<ImportOutcome> => {
-    const got = await fetch(path, { method: 'POST', headers: { 'Content-Type': 'text/csv' }, body: table });
-    const body = (await got.json()) as ImportOutcome & {
-      detail?: string;
-      errors?: { field: string; message: string }[];
-    };
-    if (!got.ok) throw new Problem(body.detail ?? 'The table was refused.', got.status, body.errors ?? []);
-    return body;
-  };
+  const send = (path: string) => sendText<ImportOutcome>(path, 'text/csv', table);
   const preview = useQuery({
     queryKey: ['table', id, table],
     queryFn: () => send(`/api/blocks/${id}/surveys/preview`),

@@ -6,6 +6,7 @@ import { hours, shortDay } from '../season/dates';
 import { Failed, Loading } from '../ui/States';
 import { day, percent, RULE_WORDS } from '../ui/words';
 import { HoldingMap } from './HoldingMap';
+import { MapFile } from './MapFile';
 import { useWho } from '../people/who';
 import { Setup } from './Setup';
 import { NewTree } from './NewTree';
@@ -94,7 +95,10 @@ export function HoldingPage() {
       )}
       {blocks.length === 0 && <Setup empty />}
       {blocks.length > 0 && sought === '' && need === '' && (
-        <HoldingMap blocks={blocks} season={season.data?.blocks ?? []} />
+        <>
+          <HoldingMap blocks={blocks} season={season.data?.blocks ?? []} />
+          <MapFile mayChange={who.role === 'grower' || who.role === 'foreman'} />
+        </>
       )}
       {blocks.map((block) => (
         <BlockSection

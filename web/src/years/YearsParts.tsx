@@ -137,14 +137,6 @@ function Plots({ years, anHour }: { years: BlockYear[]; anHour: number }) {
         tone="bg-tape"
       />
       <YearBars
-        name="Trunks"
-        tells="mm, mean of those surveyed"
-        years={names}
-        of={pick((one) => one.trunk_mm)}
-        say={(value) => String(Math.round(value))}
-        tone="bg-tape"
-      />
-      <YearBars
         name="Thinned"
         tells="fruits taken off"
         years={names}

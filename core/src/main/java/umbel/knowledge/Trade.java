@@ -96,6 +96,7 @@ public record Trade(
     /**
      * When to come back after a visit; days.
      *
+     * @param tiesAfterWind ties are looked at after more wind than this, m/s
      * @param sproutsWorthAVisit expected sprouts from which a summer visit is set
      * @param regrowthCm length from which regrowth of short-spurred wood is cut again
      */
@@ -105,6 +106,7 @@ public record Trade(
             @JsonProperty("rubFor_d") int rubForDays,
             @JsonProperty("checkTiesAfter_d") int checkTiesAfterDays,
             @JsonProperty("checkTiesFor_d") int checkTiesForDays,
+            @JsonProperty("tiesAfterWind_mPerS") double tiesAfterWind,
             @JsonProperty("takeOffFor_d") int takeOffForDays,
             @JsonProperty("shortSpurAgain_d") int shortSpurAgainDays,
             @JsonProperty("regrowth_cm") double regrowthCm,

@@ -63,6 +63,16 @@ class LearnedTest {
     }
 
     @Test
+    void aHandfulOfShootsMoreTeachesLittleAndManyTeachMuch() {
+        Comparison few = new Comparison(List.of(new Measured(Measure.SHOOTS, new Forecast.Range(1, 2, 3), 10)));
+        Comparison many = new Comparison(List.of(new Measured(Measure.SHOOTS, new Forecast.Range(80, 100, 120), 500)));
+        double byFew = Learned.of(List.of(few), RULES).waking();
+        double byMany = Learned.of(List.of(many), RULES).waking();
+        assertThat(byFew).isGreaterThan(1).isLessThan(1.13);
+        assertThat(byMany).as("five times as many of a hundred").isGreaterThan(1.3);
+    }
+
+    @Test
     void nothingLearnedChangesNothing() {
         Tree tree = TreeBuilder.build(PracticeTree.survey("central-leader", 6, 3), Knowledge.shipped(), 1);
         Stand stand = FirstStand.of(tree, 1);

@@ -193,7 +193,7 @@ class DemoHolding {
                         10,
                         "Many even, thin limbs; a fifth renewed each year in dry weather.")
                 .at(135, 20));
-        surveyTwice(block, 2, 4, 6, 401, "Nightjar", Fault.HANGERS, Fault.THICK_LIMB);
+        surveyTwice(block, MonthDay.of(7, 3), 2, 4, 6, 401, "Nightjar", Fault.HANGERS, Fault.THICK_LIMB);
         survey(block, 2, 9, 6, 402, "Pale Wren", Fault.OLD_SPURS);
         survey(block, 5, 1, 1, 403, "Nightjar");
     }
@@ -213,7 +213,17 @@ class DemoHolding {
                         40,
                         "Old trees, fruit at the top; lowered over three winters.")
                 .at(12, 98));
-        surveyTwice(block, 1, 1, 28, 501, "Velvet Hob", Fault.TOO_TALL, Fault.WATER_SPROUTS, Fault.OLD_SPURS);
+        surveyTwice(
+                block,
+                MonthDay.of(8, 18),
+                1,
+                1,
+                28,
+                501,
+                "Velvet Hob",
+                Fault.TOO_TALL,
+                Fault.WATER_SPROUTS,
+                Fault.OLD_SPURS);
         survey(block, 1, 5, 28, 502, "Velvet Hob", Fault.TOO_TALL, Fault.DEAD_LIMB, Fault.LOP_SIDED);
     }
 
@@ -251,7 +261,7 @@ class DemoHolding {
                         10,
                         "Three tiers on the fence; short-spurred in summer.")
                 .at(192, 62));
-        surveyTwice(block, 1, 2, 9, 701, "Dame Orrin", Fault.WATER_SPROUTS);
+        surveyTwice(block, MonthDay.of(9, 20), 1, 2, 9, 701, "Dame Orrin", Fault.WATER_SPROUTS);
         survey(block, 1, 4, 9, 702, "Dame Orrin", Fault.OUT_OF_BOX);
     }
 
@@ -378,7 +388,8 @@ class DemoHolding {
     }
 
     /** A tree surveyed last year as well, and its fruit counted; what grew since grew by the model, and was measured in haste. */
-    private void surveyTwice(Block block, int row, int place, int leaf, long seed, String cultivar, Fault... faults) {
+    private void surveyTwice(
+            Block block, MonthDay picking, int row, int place, int leaf, long seed, String cultivar, Fault... faults) {
         OrchardTree tree = trees.save(new OrchardTree(block, row, place));
         Survey made = PracticeTree.survey(block.species(), block.system(), leaf, seed, faults);
         Survey before = YearBefore.of(inBlock(tree, block, made, cultivar));
@@ -391,7 +402,7 @@ class DemoHolding {
                 block,
                 tree,
                 "harvest",
-                before.surveyedOn().plusMonths(9),
+                picking.atYear(before.surveyedOn().getYear() + 1),
                 null,
                 (int) Math.round(season.fruits()),
                 false,

@@ -149,6 +149,13 @@ public class Block {
         return this;
     }
 
+    /** Says which way its rows run, degrees from north, and how far apart, metres. */
+    public Block laidOut(double bearingDeg, double betweenM) {
+        rowBearingDeg = bearingDeg;
+        betweenRowsM = betweenM;
+        return this;
+    }
+
     /** Says whether power lines run near its trees. */
     public void nearPowerLines(boolean near) {
         nearPowerLines = near;

@@ -6,8 +6,14 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.json.JsonMapper;
+import umbel.format.FieldError;
+import umbel.wood.Units;
 
 /**
  * Blocks and rows as GeoJSON, for the map and for other programs. Coordinates are metres east and north of the holding's own
@@ -16,6 +22,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api")
 class GeoController {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final BlockRepository blocks;
 
@@ -54,6 +62,49 @@ class GeoController {
         collection.put("coordinates", "metres east and north of the holding's own zero");
         collection.put("features", features);
         return collection;
+    }
+
+    /**
+     * Where a block would lie, or lies now.
+     *
+     * @param movedM how far its first tree moved
+     */
+    public record PlacedBlockLine(
+            long blockId,
+            String block,
+            double movedM,
+            double bearingDeg,
+            double bearingBeforeDeg,
+            double betweenRowsM,
+            double betweenRowsBeforeM) {}
+
+    /** What a file of places holds; {@code written} tells whether it was taken over. */
+    public record GeoRead(boolean written, List<PlacedBlockLine> places, List<FieldError> errors) {}
+
+    /** Looks at where a GeoJSON file lays blocks and rows, and takes it over when asked to: all of it, or nothing. */
+    @PostMapping("/map")
+    @Transactional
+    public GeoRead take(
+            @RequestBody Map<String, Object> collection, @RequestParam(defaultValue = "false") boolean write) {
+        GeoImport.Read read = GeoImport.of(JSON.valueToTree(collection), blocks.findAllByOrderById());
+        boolean writes = write && read.errors().isEmpty();
+        List<PlacedBlockLine> lines = new ArrayList<>();
+        for (GeoImport.Place place : read.places()) {
+            Block block = place.block();
+            lines.add(new PlacedBlockLine(
+                    block.id(),
+                    block.name(),
+                    Units.round(Math.hypot(place.east() - block.eastM(), place.north() - block.northM()), 1),
+                    place.bearingDeg(),
+                    block.rowBearingDeg(),
+                    place.betweenRows(),
+                    block.betweenRowsM()));
+            if (writes) {
+                blocks.saveAndFlush(
+                        block.at(place.east(), place.north()).laidOut(place.bearingDeg(), place.betweenRows()));
+            }
+        }
+        return new GeoRead(writes, lines, read.errors());
     }
 
     private static Map<String, Object> feature(String type, Object coordinates, Map<String, Object> properties) {

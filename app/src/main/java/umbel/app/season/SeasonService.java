@@ -7,11 +7,13 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -184,6 +186,18 @@ public class SeasonService {
         Weather weather = stations.tell(
                 block.holding(), from.minusDays(WEATHER_BACK_DAYS), today.plusDays(WEATHER_AHEAD_DAYS), today);
         return new SeasonCalendar(facts, knowledge.trade(), weather).year(day);
+    }
+
+    /** The windiest day of a holding from one day to another, both included, of those that were observed. */
+    @Transactional(readOnly = true)
+    public Optional<Weather.Day> windiest(Holding holding, LocalDate from, LocalDate to) {
+        LocalDate today = today();
+        LocalDate last = to.isBefore(today) ? to : today;
+        return from.isAfter(last)
+                ? Optional.empty()
+                : stations.tell(holding, from, last, today).between(from, last).stream()
+                        .filter(day -> day.kind() == Weather.Kind.OBSERVED)
+                        .max(Comparator.comparingDouble(Weather.Day::wind));
     }
 
     /** Every supported block with its days from one to another. */

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Locale;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.Description;
@@ -20,6 +21,9 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import umbel.app.http.NotFound;
+import umbel.app.season.SeasonService;
+import umbel.knowledge.Knowledge;
+import umbel.season.Weather;
 
 /** What must be come back for, here and in anybody's calendar. */
 @RestController
@@ -28,11 +32,16 @@ class FollowUpController {
 
     private static final int DONE_STAYS_DAYS = 14;
 
+    private static final String CHECK_TIES = "check-ties";
     private final FollowUpRepository followUps;
+    private final SeasonService season;
+    private final Knowledge knowledge;
     private final Clock clock;
 
-    FollowUpController(FollowUpRepository followUps, Clock clock) {
+    FollowUpController(FollowUpRepository followUps, SeasonService season, Knowledge knowledge, Clock clock) {
         this.followUps = followUps;
+        this.season = season;
+        this.knowledge = knowledge;
         this.clock = clock;
     }
 
@@ -101,9 +110,12 @@ class FollowUpController {
 
     private FollowUpLine line(FollowUpEntry one) {
         LocalDate today = LocalDate.now(clock);
+        Weather.Day storm = storm(one, today);
         String state = one.doneOn() != null
                 ? "done"
-                : today.isAfter(one.dueTo()) ? "overdue" : today.isBefore(one.dueFrom()) ? "coming" : "due";
+                : today.isAfter(one.dueTo())
+                        ? "overdue"
+                        : today.isBefore(one.dueFrom()) && storm == null ? "coming" : "due";
         return new FollowUpLine(
                 one.id(),
                 one.tree().id(),
@@ -111,9 +123,26 @@ class FollowUpController {
                 one.tree().block().id(),
                 one.tree().block().name(),
                 one.kind(),
-                one.dueFrom(),
+                storm == null ? one.dueFrom() : storm.date().plusDays(1),
                 one.dueTo(),
-                one.text(),
+                storm == null
+                        ? one.text()
+                        : String.format(
+                                Locale.ROOT,
+                                "Wind of %.0f m/s on %s: look now. %s",
+                                storm.wind(),
+                                storm.date(),
+                                one.text()),
                 state);
+    }
+
+    /** The wind that brings a look at ties forward; null where none did. */
+    private Weather.Day storm(FollowUpEntry one, LocalDate today) {
+        boolean ties = one.kind().equals(CHECK_TIES) && one.doneOn() == null && today.isBefore(one.dueFrom());
+        return !ties
+                ? null
+                : season.windiest(one.tree().block().holding(), one.madeOn().plusDays(1), today)
+                        .filter(day -> day.wind() > knowledge.trade().followUp().tiesAfterWind())
+                        .orElse(null);
     }
 }

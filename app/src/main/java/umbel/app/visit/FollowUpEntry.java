@@ -51,6 +51,11 @@ class FollowUpEntry {
         return tree;
     }
 
+    /** The day of the visit it follows from. */
+    LocalDate madeOn() {
+        return record.doneOn();
+    }
+
     String kind() {
         return kind;
     }

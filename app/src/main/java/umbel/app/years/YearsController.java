@@ -49,7 +49,6 @@ class YearsController {
      * @param trees that were visited
      * @param shadeBefore mean share of fruiting wood in shade before the visits, and after them
      * @param extensionCm mean growth of the season on the limbs surveyed that year
-     * @param trunkMm mean trunk diameter of the trees surveyed that year
      * @param cropKg picked
      * @param thinned fruits taken off
      */
@@ -61,7 +60,6 @@ class YearsController {
             Double shadeBefore,
             Double shadeAfter,
             @JsonProperty("extension_cm") Double extensionCm,
-            @JsonProperty("trunk_mm") Double trunkMm,
             @JsonProperty("crop_kg") Double cropKg,
             Long thinned) {}
 
@@ -113,12 +111,8 @@ class YearsController {
         private PickingRepository.YearOfPicking crop;
         private double extension;
         private int limbs;
-        private double trunks;
-        private int surveyed;
 
         void add(Survey survey) {
-            trunks += survey.trunk().diameterMm();
-            surveyed++;
             for (Survey.LimbMeasure limb : survey.limbs()) {
                 if (limb.lastGrowthCm() != null) {
                     extension += limb.lastGrowthCm();
@@ -136,7 +130,6 @@ class YearsController {
                     work == null ? null : rounded(work.getShadeBefore(), 3),
                     work == null ? null : rounded(work.getShadeAfter(), 3),
                     limbs == 0 ? null : Units.round(extension / limbs, 1),
-                    surveyed == 0 ? null : Units.round(trunks / surveyed, 0),
                     crop == null ? null : rounded(crop.getKg(), 1),
                     crop == null ? null : crop.getThinned());
         }

@@ -53,6 +53,41 @@ class FollowUpApiTest {
         return most;
     }
 
+    @Test
+    void tiesAreLookedAtAsSoonAsAWindHasBlown() {
+        long holding =
+                umbel.get("/api/season").json().at("/weather/0/holdingId").asLong();
+        StringBuilder calm = new StringBuilder("date,min_C,max_C,rain_mm,wind_mPerS\n");
+        for (int ago = 5; ago >= 0; ago--) {
+            calm.append(LocalDate.now().minusDays(ago)).append(",2,8,0,3\n");
+        }
+        weather(holding, calm.toString());
+        long before = newest();
+        String body = "{\"doneOn\":\"" + LocalDate.now().minusDays(5) + "\",\"who\":\"Ines\",\"minutes\":6,\"steps\":["
+                + bend(limb(), "as-planned", "") + "]}";
+        assertThat(umbel.post("/api/trees/" + TREE + "/records", body).status()).isEqualTo(201);
+        assertThat(ties(before).path("state").asString()).isEqualTo("coming");
+        LocalDate windy = LocalDate.now().minusDays(1);
+        weather(holding, calm.toString().replace(windy + ",2,8,0,3", windy + ",2,8,0,17.5"));
+        JsonNode now = ties(before);
+        assertThat(now.path("state").asString()).isEqualTo("due");
+        assertThat(now.path("text").asString()).startsWith("Wind of 18 m/s on " + windy + ": look now.");
+        umbel.send("DELETE", "/api/holdings/" + holding + "/weather", "", "text/plain");
+    }
+
+    private void weather(long holding, String table) {
+        RunningUmbel.Answer taken =
+                umbel.send("POST", "/api/holdings/" + holding + "/weather?write=true", table, "text/plain");
+        assertThat(taken.json().path("written").asBoolean()).as(taken.text()).isTrue();
+    }
+
+    private JsonNode ties(long after) {
+        return open(after).stream()
+                .filter(line -> line.path("kind").asString().equals("check-ties"))
+                .findFirst()
+                .orElseThrow();
+    }
+
     private static String bend(String limb, String outcome, String reason) {
         return "{\"mark\":{\"operation\":\"bend\",\"limb\":\"" + limb
                 + "\",\"toAngle_deg\":70},\"title\":\"Bend it\",\"outcome\":\"" + outcome + "\",\"reason\":\"" + reason

@@ -1,0 +1,122 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { answer, api, type GeoRead } from '../api/client';
+import { Button } from '../ui/Button';
+import { Failed } from '../ui/States';
+
+/** Blocks and rows out and in as GeoJSON; a file is looked at before it is taken over, whole or not at all. */
+export function MapFile({ mayChange }: { mayChange: boolean }) {
+  const file = useRef<HTMLInputElement>(null);
+  const [collection, setCollection] = useState<unknown>(null);
+  const [unreadable, setUnreadable] = useState(false);
+  const queries = useQueryClient();
+  const take = useMutation({
+    mutationFn: ({ what, write }: { what: unknown; write: boolean }) =>
+      answer(
+        api.POST('/api/map', {
+          params: { query: { write } },
+          body: what as Record<string, Record<string, never>>,
+        }),
+      ),
+    onSuccess: (got) => {
+      if (got.written) {
+        setCollection(null);
+        void queries.invalidateQueries();
+      }
+    },
+  });
+  const read = (text: string) => {
+    try {
+      const what: unknown = JSON.parse(text);
+      setUnreadable(false);
+      setCollection(what);
+      take.mutate({ what, write: false });
+    } catch {
+      setUnreadable(true);
+    }
+  };
+  const got = take.data;
+  return (
+    <div className="pt-2 text-[14px]">
+      <div className="flex flex-wrap items-center gap-4">
+        <a href="/api/holding.geojson" className="underline underline-offset-4">
+          Take the map out (GeoJSON)
+        </a>
+        {mayChange && (
+          <>
+            <input
+              ref={file}
+              type="file"
+              accept=".geojson,.json,application/geo+json"
+              className="hidden"
+              aria-label="Map file to take in"
+              onChange={(event) => {
+                const one = event.target.files?.[0];
+                if (one) void one.text().then(read);
+                event.target.value = '';
+              }}
+            />
+            <button
+              type="button"
+              className="underline underline-offset-4"
+              onClick={() => {
+                file.current?.click();
+              }}
+            >
+              Take blocks and rows in
+            </button>
+          </>
+        )}
+      </div>
+      {unreadable && (
+        <p role="alert" className="mt-2 text-lichen">
+          This file is no GeoJSON.
+        </p>
+      )}
+      {take.isError && <Failed error={take.error} />}
+      {got && (collection !== null || got.written) && (
+        <Found
+          got={got}
+          write={() => {
+            take.mutate({ what: collection, write: true });
+          }}
+        />
+      )}
+    </div>
+  );
+}
+
+function Found({ got, write }: { got: GeoRead; write: () => void }) {
+  if (got.errors.length > 0) {
+    return (
+      <div role="alert" className="mt-2 border-l-4 border-lichen bg-lichen-wash px-3 py-2">
+        <p className="font-semibold">Nothing was changed.</p>
+        <ul>
+          {got.errors.slice(0, 8).map((error) => (
+            <li key={error.field}>
+              {error.field}: {error.message}
+            </li>
+          ))}
+        </ul>
+      </div>
+    );
+  }
+  return (
+    <div className="mt-2 bg-sand px-3 py-2" role="status">
+      <p className="font-semibold">{got.written ? 'Taken over:' : 'The file would lay out:'}</p>
+      <ul>
+        {got.places.map((one) => (
+          <li key={one.blockId}>
+            {one.block}: moved {one.movedM} m, rows at {Math.round(one.bearingDeg)}° (
+            {Math.round(one.bearingBeforeDeg)}°), {one.betweenRowsM} m apart ({one.betweenRowsBeforeM} m)
+          </li>
+        ))}
+      </ul>
+      {!got.written && (
+        <Button weight="ink" className="mt-2" onClick={write}>
+          Take it over
+        </Button>
+      )}
+    </div>
+  );
+}
