@@ -14,7 +14,9 @@ import { Winters } from './Winters';
 interface Props {
   id: number;
   work: Work;
-  plans: { plans: Plan[]; stops: string[]; timing: { verdict: string; reasons: string[] } } | undefined;
+  plans:
+    | { plans: Plan[]; inOneWinter?: Plan; stops: string[]; timing: { verdict: string; reasons: string[] } }
+    | undefined;
   pending: boolean;
   thinking: boolean;
   error: Error | null;
@@ -54,7 +56,8 @@ export function PlanPanel({
   if (pending) return <Loading what="Weighing the cuts…" />;
   if (error) return <Failed error={error} />;
   if (!plans) return null;
-  const plan = plans.plans.find((one) => one.name === name) ?? plans.plans[0];
+  const choices = withOneWinter(plans.plans, plans.inOneWinter);
+  const plan = choices.find((one) => one.name === name) ?? choices[0];
   if (!plan) return null;
   const taken = new Map(work.marks.map((mark, i) => [keyOf(mark), i + 1]));
   const now = plan.steps.filter((step) => step.year === 0);
@@ -67,7 +70,7 @@ export function PlanPanel({
   return (
     <div className="pb-4">
       <div className="flex border-b border-line px-3 text-[13px]" role="group" aria-label="How far to go">
-        {plans.plans.map((one) => (
+        {choices.map((one) => (
           <button
             key={one.name}
             type="button"
@@ -155,13 +158,18 @@ export function PlanPanel({
         </section>
       ))}
       <Own marks={own} work={work} onSelect={onSelect} />
-      <Winters plan={plan} atOnce={plans.plans.find((one) => one.name === 'in-one-winter')} />
+      <Winters plan={plan} atOnce={plan.name === 'in-one-winter' ? undefined : plans.inOneWinter} />
       <Later steps={later} onPoint={onPoint} onSelect={onSelect} />
       <Refused decisions={work.decisions} work={work} />
       <LeftAlone plan={plan} onPoint={onPoint} />
       <SchoolsBeside id={id} decisions={work.decisions} onPoint={onPoint} />
     </div>
   );
+}
+
+/** The plans to choose from: a renovation in one winter stands before no cuts. */
+function withOneWinter(plans: Plan[], atOnce: Plan | undefined): Plan[] {
+  return atOnce ? [...plans.slice(0, -1), atOnce, ...plans.slice(-1)] : plans;
 }
 
 function Own({ marks, work, onSelect }: { marks: Mark[]; work: Work; onSelect: (limb: string) => void }) {

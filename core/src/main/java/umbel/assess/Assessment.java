@@ -4,8 +4,17 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
 
-/** The answer to an {@link AssessRequest}, in the units and names of the open format. */
-public record Assessment(ReadingAnswer reading, List<PlanAnswer> plans, Timing timing, List<Measure> measureNext) {
+/**
+ * The answer to an {@link AssessRequest}, in the units and names of the open format.
+ *
+ * @param inOneWinter what a renovation over several winters would be in one; null where there is none
+ */
+public record Assessment(
+        ReadingAnswer reading,
+        List<PlanAnswer> plans,
+        @JsonInclude(JsonInclude.Include.NON_NULL) PlanAnswer inOneWinter,
+        Timing timing,
+        List<Measure> measureNext) {
 
     /** Light, crop, findings and limbs under their crop of the tree as found, and which survey fields were estimated. */
     public record ReadingAnswer(

@@ -109,6 +109,7 @@ public final class Assessor {
         return new Assessment(
                 reading(tree, reading, wish.school()),
                 plans(plans),
+                inOneWinter(plans),
                 timing(tree, request.phase() == null ? "dormant" : request.phase()),
                 measureNext(certainty));
     }
@@ -179,10 +180,23 @@ public final class Assessor {
                 sources.of(finding));
     }
 
-    /** Plans in the format's words; the last is doing nothing, which the others' years are told against. */
+    /** The four plans in the format's words; the last is doing nothing, which the others' years are told against. */
     public List<Assessment.PlanAnswer> plans(List<Plan> plans) {
         Plan nothing = plans.get(plans.size() - 1);
-        return plans.stream().map(plan -> plan(plan, nothing)).toList();
+        return plans.stream()
+                .filter(plan -> !plan.name().equals(Plan.IN_ONE_WINTER))
+                .map(plan -> plan(plan, nothing))
+                .toList();
+    }
+
+    /** A renovation done in one winter, in the format's words; null where the tree needs none. */
+    public Assessment.PlanAnswer inOneWinter(List<Plan> plans) {
+        Plan nothing = plans.get(plans.size() - 1);
+        return plans.stream()
+                .filter(plan -> plan.name().equals(Plan.IN_ONE_WINTER))
+                .map(plan -> plan(plan, nothing))
+                .findFirst()
+                .orElse(null);
     }
 
     private Assessment.PlanAnswer plan(Plan plan, Plan nothing) {

@@ -51,6 +51,8 @@ class ApiDescription {
             "PlacedBlock", Set.of("windowEnd", "weather"),
             "WeatherImport", Set.of("from", "to"),
             "KeyLine", Set.of("lastUsed"),
+            "Assessment", Set.of("inOneWinter"),
+            "Plans", Set.of("inOneWinter"),
             "SchedulePage", Set.of("again"),
             "StageAnswer", Set.of("fruits", "sprouts", "summer"));
 

@@ -120,6 +120,7 @@ public class PlanService {
                 .toList();
         return new TreeAnswers.Plans(
                 assessor.plans(seen.plans()),
+                assessor.inOneWinter(seen.plans()),
                 stops,
                 assessor.timing(read.tree(), "dormant"),
                 Assessor.measureNext(readings.certaintyOf(survey, read)));

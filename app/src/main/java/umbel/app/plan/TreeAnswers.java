@@ -66,9 +66,15 @@ public final class TreeAnswers {
             String disease,
             String note) {}
 
-    /** Plans and the timing they stand under. */
+    /**
+     * Plans and the timing they stand under.
+     *
+     * @param inOneWinter a renovation done at once, null where there is none
+     * @param stops steps past what the holding lets its people do, each as operation and limb
+     */
     public record Plans(
             List<Assessment.PlanAnswer> plans,
+            Assessment.PlanAnswer inOneWinter,
             List<String> stops,
             Assessment.Timing timing,
             List<Assessment.Measure> measureNext) {}

@@ -49,6 +49,7 @@ class AccessibilityTest {
         "/season/crew, The crew, light",
         "/season/crew, The crew, dark",
         "/due, To come back for, light",
+        "/password, Your password, light",
         "/accounts, Who changed what, light",
         "/accounts, Who changed what, dark",
         "/field, Work in the rows, light",

@@ -58,14 +58,13 @@ class AfterwardsInBrowserTest {
 
     @Test
     void whatWasPickedIsWrittenDownAndShownByYear() {
-        BROWSER.open(umbel.url() + "/blocks/5");
+        BROWSER.open(umbel.url() + "/blocks/8");
         BROWSER.sees("Picked and thinned");
         BROWSER.type(BROWSER.named("Kilograms"), "640");
         BROWSER.button("Write it down").click();
         BROWSER.sees("640 kg");
-        assertThat(BROWSER.find(By.cssSelector("ul[aria-label='Harvest by year']"))
-                        .getText())
-                .contains(String.valueOf(LocalDate.now().getYear()));
+        assertThat(BROWSER.find(By.cssSelector("ol[aria-label='Crop by year']")).getText())
+                .contains("640");
         BROWSER.button("Take away").click();
         BROWSER.sees("Nothing is written down yet");
     }
@@ -78,6 +77,35 @@ class AfterwardsInBrowserTest {
         BROWSER.sees("growth of the limbs");
         BROWSER.open(umbel.url() + "/blocks/5");
         BROWSER.sees("Learned from 1 tree");
+    }
+
+    @Test
+    void whatAnHourCostsTurnsTheWorkOfTheYearsIntoMoney() {
+        BROWSER.open(umbel.url() + "/blocks/1");
+        BROWSER.sees("Over the years");
+        assertThat(BROWSER.all("ol[aria-label='Cost by year']")).isEmpty();
+        BROWSER.type(BROWSER.field("An hour costs"), "60");
+        double hours = figures("Work by year");
+        double cost = figures("Cost by year");
+        assertThat(cost).isCloseTo(60 * hours, org.assertj.core.api.Assertions.within(60 * 0.06));
+        BROWSER.open(umbel.url() + "/");
+        BROWSER.sees("The holding over the years");
+        BROWSER.sees("Block by block in");
+        assertThat(BROWSER.all("ol[aria-label='Cost by year']"))
+                .as("kept for the next page")
+                .hasSize(1);
+        BROWSER.script("localStorage.removeItem('umbel.cost-of-an-hour')");
+    }
+
+    /** The sum of the figures over a row of bars. */
+    private static double figures(String name) {
+        return BROWSER.find(By.cssSelector("ol[aria-label='" + name + "']"))
+                .getText()
+                .replace(",", "")
+                .lines()
+                .filter(line -> line.matches("[0-9.]+"))
+                .mapToDouble(Double::parseDouble)
+                .sum();
     }
 
     @Test

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.openqa.selenium.By;
 import org.openqa.selenium.WebElement;
+import org.openqa.selenium.support.ui.Select;
 import tools.jackson.databind.JsonNode;
 import umbel.app.RunningUmbel;
 
@@ -108,6 +109,37 @@ class FieldInBrowserTest {
         assertThat(left.path("steps").size())
                 .as("what was handed over stays marked")
                 .isEqualTo(1);
+    }
+
+    @Test
+    void aCutNobodyMarkedIsWrittenDownAsACut() {
+        mark();
+        BROWSER.open(umbel.url() + "/field");
+        BROWSER.script("localStorage.clear()");
+        BROWSER.open(umbel.url() + "/field/trees/" + TREE);
+        BROWSER.sees("3 steps not ticked yet");
+        tap(By.xpath("//summary[starts-with(., 'Cut something else too')]"));
+        WebElement limb = BROWSER.find(By.cssSelector("details[open] select"));
+        String name = limb.findElements(By.tagName("option")).get(1).getDomAttribute("value");
+        new Select(limb).selectByValue(name);
+        tap(By.xpath("//button[.='Taken off']"));
+        BROWSER.type(BROWSER.named("Why"), "split");
+        tap(By.cssSelector("button[aria-label='Cut something else too']"));
+        BROWSER.sees(name + ": Taken off, split");
+        tap(By.xpath("(//button[starts-with(@aria-label, 'Done:')])[1]"));
+        tap(By.cssSelector("div[aria-label='Tools used'] button"));
+        BROWSER.type(BROWSER.field("Minutes, if the clock is wrong"), "7.5");
+        BROWSER.type(BROWSER.field("Who"), "Lucia");
+        BROWSER.button("Hand the rest over").click();
+        BROWSER.sees("Kept.");
+        BROWSER.seesNo("waits for signal");
+        JsonNode visit = umbel.get("/api/trees/" + TREE + "/records").json().get(0);
+        assertThat(visit.path("minutes").asDouble()).isEqualTo(7.5);
+        assertThat(visit.path("tools").asString()).isNotBlank();
+        JsonNode added = visit.path("steps").get(visit.path("steps").size() - 1);
+        assertThat(added.path("outcome").asString()).isEqualTo("added");
+        assertThat(added.at("/mark/operation").asString()).isEqualTo("remove");
+        assertThat(added.at("/mark/limb").asString()).isEqualTo(name);
     }
 
     @Test

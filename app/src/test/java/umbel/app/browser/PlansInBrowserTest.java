@@ -1,0 +1,94 @@
+package umbel.app.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.By;
+import tools.jackson.databind.JsonNode;
+import umbel.app.RunningUmbel;
+
+/** What a plan tells beyond this winter, what it stops at, and the file a map comes from. */
+@ExtendWith(RunningUmbel.class)
+class PlansInBrowserTest {
+
+    private static final long OLD_PLUM = 18;
+
+    @RegisterExtension
+    static final Browser BROWSER = new Browser();
+
+    private final RunningUmbel umbel;
+
+    PlansInBrowserTest(RunningUmbel umbel) {
+        this.umbel = umbel;
+    }
+
+    @AfterEach
+    void nothingWentWrongUnseen() {
+        assertThat(BROWSER.complaints()).isEmpty();
+    }
+
+    private JsonNode plans(long tree) {
+        return umbel.post("/api/trees/" + tree + "/plans", "{}").json();
+    }
+
+    @Test
+    void aRenovationStandsWinterByWinterBesideTheSameInOneWinter() {
+        JsonNode plan = plans(OLD_PLUM).at("/plans/0");
+        BROWSER.open(umbel.url() + "/trees/" + OLD_PLUM);
+        BROWSER.sees("Winter by winter");
+        for (JsonNode stage : plan.path("stages")) {
+            if (stage.path("steps").asInt() > 0) {
+                BROWSER.sees(stage.path("purpose").asString());
+            }
+        }
+        BROWSER.sees("All in one winter instead");
+        BROWSER.find(By.xpath("//button[starts-with(normalize-space(.), 'One winter')]"))
+                .click();
+        BROWSER.seesNo("All in one winter instead");
+    }
+
+    @Test
+    void aStepPastTheHoldingsLimitsStopsInTheTreeView() {
+        long holding =
+                umbel.get("/api/season").json().at("/weather/0/holdingId").asLong();
+        assertThat(plans(2).path("stops")).as("nothing is stopped before").isEmpty();
+        try {
+            limit(holding, "{\"diameterMm\":40}");
+            JsonNode stops = plans(2).path("stops");
+            assertThat(stops).isNotEmpty();
+            BROWSER.open(umbel.url() + "/trees/2");
+            BROWSER.sees("Recommended");
+            BROWSER.sees("Stop: past the holding’s limits");
+        } finally {
+            limit(holding, "{}");
+        }
+    }
+
+    private void limit(long holding, String body) {
+        assertThat(umbel.send("PUT", "/api/holdings/" + holding + "/limits", body, "application/json")
+                        .status())
+                .isEqualTo(200);
+    }
+
+    @Test
+    void aMapFileIsLookedAtBeforeItIsTakenOver(@TempDir Path folder) throws Exception {
+        String was = umbel.get("/api/holding.geojson").text();
+        Path wrong = Files.writeString(folder.resolve("wrong.geojson"), was.replace("Sun Step", "Nowhere Step"));
+        BROWSER.open(umbel.url() + "/");
+        BROWSER.sees("Take blocks and rows in");
+        BROWSER.named("Map file to take in").sendKeys(wrong.toString());
+        BROWSER.sees("Nothing was changed.");
+        BROWSER.sees("There is no block 'Nowhere Step' here");
+        Path same = Files.writeString(folder.resolve("same.geojson"), was);
+        BROWSER.named("Map file to take in").sendKeys(same.toString());
+        BROWSER.sees("The file would lay out:");
+        BROWSER.sees("Sun Step: moved 0 m");
+        assertThat(umbel.get("/api/holding.geojson").text()).isEqualTo(was);
+    }
+}
