@@ -1,9 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Tabs } from 'radix-ui';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type Mark, type TrainingAnswer, type TreePage } from '../api/client';
-import { keyOf, limbOf } from '../api/marks';
+import { limbOf } from '../api/marks';
 import { firstViewOf, type View } from '../stand/camera';
 import { prepare } from '../stand/geometry';
 import { LimbClock } from '../stand/LimbClock';
@@ -19,6 +19,7 @@ import { LimbPanel } from './LimbPanel';
 import { LimbsPanel } from './LimbsPanel';
 import { PlanPanel } from './PlanPanel';
 import { StageBar } from './StageBar';
+import { useKeys } from './useKeys';
 import { useWork } from './useWork';
 import { useYears, type Ahead } from './useYears';
 import { YearsPanel } from './YearsPanel';
@@ -167,45 +168,13 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
     select(hit.axis.limb);
   };
 
-  const limbIds = useMemo(() => ['trunk', ...page.limbs.map((limb) => limb.id)], [page.limbs]);
-  useEffect(() => {
-    const keys = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement;
-      if (/^(INPUT|SELECT|TEXTAREA)$/.test(target.tagName)) {
-        return;
-      }
-      const control = event.ctrlKey || event.metaKey;
-      const step = (by: number) => {
-        const at = selected ? limbIds.indexOf(selected) : by > 0 ? -1 : 0;
-        select(limbIds[(at + by + limbIds.length) % limbIds.length] ?? null);
-      };
-      const key = event.key.toLowerCase();
-      if (control && key === 'z') {
-        event.preventDefault();
-        if (event.shiftKey) work.redo();
-        else work.undo();
-      } else if (control) {
-        return;
-      } else if (key === 'n') step(1);
-      else if (key === 'p') step(-1);
-      else if (key === 'x' && selected && selected !== 'trunk') {
-        const key = `remove@${selected}`;
-        if (work.marks.some((mark) => keyOf(mark) === key)) work.unmark(key);
-        else work.take({ operation: 'remove', limb: selected });
-      } else if (key === 'c') setCutting((on) => !on);
-      else if (key === 'h') setStage((now) => (now === 'after' ? 'marks' : 'after'));
-      else if (key === 'l') setShown((now) => (now === 'light' ? 'wood' : 'light'));
-      else if (key === 't') setTarget((on) => !on);
-      else if (key === 'escape') {
-        setCutting(false);
-        select(null);
-      }
-    };
-    window.addEventListener('keydown', keys);
-    return () => {
-      window.removeEventListener('keydown', keys);
-    };
-  }, [selected, limbIds, select, work]);
+  useKeys(page, work, selected, {
+    select,
+    cut: setCutting,
+    stage: setStage,
+    shown: setShown,
+    target: setTarget,
+  });
 
   const { name } = page;
   return (

@@ -21,80 +21,80 @@ class GrowthLawsTest {
 
     @Test
     void whatIsLeftAfterWinterCutsGrowsLongerThanOnTheUncutTree() {
-        holds(BEARING, Laws::sameTipsAfterRemoval, true, 1);
+        holds(BEARING, CuttingLaws::sameTipsAfterRemoval, true, 1);
     }
 
     @Test
     void theCutTreeAsAWholeStaysSmallerThanTheUncutOne() {
-        holds(BEARING, Laws::woodAfterRemoval, false, 1);
+        holds(BEARING, CuttingLaws::woodAfterRemoval, false, 1);
     }
 
     @Test
     void headingWakesMoreShootsNearTheCutThanThinning() {
-        holds(all(), Laws::headingAgainstThinning, true, 0);
+        holds(all(), CuttingLaws::headingAgainstThinning, true, 0);
     }
 
     @Test
     void aHardHeadingIsAnsweredByLongerShootsThanATipping() {
-        holds(all(), Laws::hardAgainstTipping, true, 1);
+        holds(all(), CuttingLaws::hardAgainstTipping, true, 1);
     }
 
     @Test
     void aHardHeadingIsAnsweredByTwoToFourShootsOnTheMiddleTree() {
-        for (Outcome kind : Laws.tried(all(), one -> Laws.numberOfAnswers(one, 0.5), true, 0)) {
+        for (Outcome kind : Laws.tried(all(), one -> CuttingLaws.numberOfAnswers(one, 0.5), true, 0)) {
             assertTrue(kind.median() >= 2 && kind.median() <= 4, kind.toString());
         }
     }
 
     @Test
     void aLimbBroughtLevelGrowsLessAtItsTip() {
-        holds(all(), Laws::tipAfterBending, false, 1);
+        holds(all(), BearingLaws::tipAfterBending, false, 1);
     }
 
     @Test
     void aYoungLimbBroughtLevelFormsMoreFlowerBuds() {
-        holds(YOUNG, Laws::flowersAfterBending, true, 1);
+        holds(YOUNG, BearingLaws::flowersAfterBending, true, 1);
     }
 
     @Test
     void aHeavyCropCostsNextYearsBloom() {
-        holds(BEARING, Laws::bloomAfterHeavyCrop, false, 0.95);
+        holds(BEARING, BearingLaws::bloomAfterHeavyCrop, false, 0.95);
     }
 
     @Test
     void aHeavyCropCostsNextYearsGrowth() {
-        holds(BEARING, Laws::growthAfterHeavyCrop, false, 0.95);
+        holds(BEARING, BearingLaws::growthAfterHeavyCrop, false, 0.95);
     }
 
     @Test
     void spursInTheDarkFormFewerFlowerBuds() {
-        holds(BEARING, Laws::flowersInShade, false, 0.6);
+        holds(BEARING, BearingLaws::flowersInShade, false, 0.6);
     }
 
     @Test
     void spursInTheDarkDieSooner() {
-        holds(BEARING, Laws::survivalInShade, false, 0.9);
+        holds(BEARING, BearingLaws::survivalInShade, false, 0.9);
     }
 
     @Test
     void onAnUnprunedTreeFruitMovesOutward() {
-        holds(BEARING, Laws::fruitMovesOut, true, 1.1);
+        holds(BEARING, BearingLaws::fruitMovesOut, true, 1.1);
     }
 
     @Test
     void onUnprunedStoneFruitItMovesUp() {
-        holds(stone(), Laws::fruitMovesUp, true, 1.1);
+        holds(stone(), BearingLaws::fruitMovesUp, true, 1.1);
     }
 
     @Test
     void aDwarfingStockMakesLessWood() {
-        holds(YOUNG, Laws::weakAgainstStrong, false, 0.8);
+        holds(YOUNG, BearingLaws::weakAgainstStrong, false, 0.8);
     }
 
     @Test
     void anUnprunedTreeStaysBoundedOverTenYears() {
-        holds(BEARING, Laws::leafIndexAfterTen, false, 4.5);
-        holds(BEARING, Laws::heightAfterTen, false, 1.3);
+        holds(BEARING, BearingLaws::leafIndexAfterTen, false, 4.5);
+        holds(BEARING, BearingLaws::heightAfterTen, false, 1.3);
     }
 
     @Test
@@ -102,13 +102,14 @@ class GrowthLawsTest {
         List<Specimen> cherries = all().stream()
                 .filter(one -> one.species().equals("cherry-sweet"))
                 .toList();
-        Outcome outcome = Laws.tried(cherries, Laws::lostByTipping, true, 0.2).get(0);
+        Outcome outcome =
+                Laws.tried(cherries, CuttingLaws::lostByTipping, true, 0.2).get(0);
         assertTrue(outcome.median() > 0.25 && outcome.median() < 0.5, outcome.toString());
     }
 
     @Test
     void endsOfMainLimbsGrowAsLongAsTheKindDoes() {
-        for (Outcome kind : Laws.tried(BEARING, Laws::extension, true, 0)) {
+        for (Outcome kind : Laws.tried(BEARING, BearingLaws::extension, true, 0)) {
             double low = kind.species().equals("apple") ? 0.2 : kind.species().equals("peach") ? 0.4 : 0.25;
             assertTrue(kind.median() >= low && kind.median() <= 0.8, kind.toString());
         }

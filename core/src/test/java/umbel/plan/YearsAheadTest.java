@@ -2,104 +2,32 @@ package umbel.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.ArrayList;
-import java.util.Collections;
-import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
-import umbel.assess.AssessRequest;
-import umbel.assess.Assessor;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.growth.FirstStand;
-import umbel.growth.Forecast;
-import umbel.growth.Season;
-import umbel.growth.Stand;
-import umbel.knowledge.Knowledge;
-import umbel.knowledge.PlanRules;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
-import umbel.reading.TreeReader;
-import umbel.survey.Survey;
 import umbel.survey.SurveyReader;
-import umbel.wood.Tree;
 
 /** The coming seasons in a plan: they turn close choices, and later winters are planned on the tree they make. */
 class YearsAheadTest {
 
-    private static final Assessor ASSESSOR = new Assessor(Knowledge.shipped());
-
-    private record Case(Tree tree, Wish wish, TreeReader.Reading reading) {
-
-        static Case of(Survey survey) {
-            AssessRequest request = AssessRequest.of(survey);
-            Tree tree = ASSESSOR.tree(request);
-            Wish wish = ASSESSOR.wish(request, tree, List.of(), Set.of());
-            return new Case(
-                    tree,
-                    wish,
-                    TreeReader.read(tree, wish.school(), wish.limits().reach()));
-        }
-
-        List<Plan> plans() {
-            return Planner.plans(tree, reading, wish, 1);
-        }
-
-        PlanSearch search() {
-            return new PlanSearch(tree, reading.findings(), wish, null);
-        }
-    }
-
-    private static List<Case> manyTrees(int count) {
-        String[][] kinds = {
-            {"apple", "central-leader"},
-            {"pear", "central-leader"},
-            {"peach", "open-centre"},
-            {"apple", "multi-leader"}
-        };
-        Fault[] faults = Fault.values();
-        List<Case> cases = new ArrayList<>();
-        for (int seed = 1; cases.size() < count; seed++) {
-            SplittableRandom random = new SplittableRandom(seed);
-            String[] kind = kinds[random.nextInt(kinds.length)];
-            Set<Fault> chosen = EnumSet.noneOf(Fault.class);
-            for (int i = 0; i < 3; i++) {
-                chosen.add(faults[random.nextInt(faults.length)]);
-            }
-            int leaf = 5 + random.nextInt(8);
-            cases.add(Case.of(PracticeTree.survey(kind[0], kind[1], leaf, seed, chosen.toArray(Fault[]::new))));
-        }
-        return cases;
-    }
-
-    /** The worth over now and three seasons, worked out here from the definition and not by the class under test. */
-    private static double overTheYears(Case one, List<Candidate> visit) {
-        PlanRules.Ahead ahead = one.wish().rules().ahead();
-        Weighing weighing = one.search().weighing();
-        Stand stand = FirstStand.of(one.tree(), 1);
-        List<Season.Work> works = new ArrayList<>(Collections.nCopies(3, Season.Work.NONE));
-        works.set(0, Season.Work.dormant(PlanSearch.operations(visit)));
-        List<Forecast.Figures> years = Forecast.middle(stand, works);
-        return ahead.now() * weighing.worth(PlanSearch.operations(visit))
-                + ahead.one() * weighing.worthOf(years.get(0).tree())
-                + ahead.three() * weighing.worthOf(years.get(2).tree());
-    }
-
     @Test
     void theSeasonsTurnSomeCloseChoicesAndNeverForTheWorse() {
         int turned = 0;
-        for (Case one : manyTrees(24)) {
+        for (SeasonsAgainstNow.Case one : SeasonsAgainstNow.manyTrees(24)) {
             PlanSearch search = one.search();
             List<Candidate> now = search.choose(1, true);
             List<Candidate> then = new GrownChoice(search, FirstStand.of(one.tree(), 1)).of(now);
             if (!Set.copyOf(PlanSearch.operations(now)).equals(Set.copyOf(PlanSearch.operations(then)))) {
                 turned++;
-                assertThat(overTheYears(one, then))
-                        .isGreaterThan(overTheYears(one, now)
+                assertThat(SeasonsAgainstNow.overTheYears(one, then))
+                        .isGreaterThan(SeasonsAgainstNow.overTheYears(one, now)
                                 + one.wish().rules().ahead().lead()
                                 - 1e-9);
             }
@@ -111,7 +39,7 @@ class YearsAheadTest {
 
     @Test
     void aChoiceThatWasGrownSaysWhatTheSeasonsSaid() {
-        boolean said = manyTrees(12).stream()
+        boolean said = SeasonsAgainstNow.manyTrees(12).stream()
                 .flatMap(one -> one.plans().get(0).steps().stream())
                 .anyMatch(step -> step.reason().contains("grown on three seasons it comes out ahead of"));
         assertThat(said).isTrue();
@@ -119,7 +47,7 @@ class YearsAheadTest {
 
     @Test
     void laterWintersAreForTheTreeAsItIsExpectedThen() {
-        Case one = Case.of(
+        SeasonsAgainstNow.Case one = SeasonsAgainstNow.Case.of(
                 PracticeTree.survey("central-leader", 20, 2, Fault.RIVAL_LEADER, Fault.TOO_TALL, Fault.WATER_SPROUTS));
         List<Step> later = one.plans().get(0).steps().stream()
                 .filter(step -> step.year() > 0)
@@ -142,7 +70,7 @@ class YearsAheadTest {
     @Test
     void whatAWinterCutsBackToIsNotTakenByALaterOne() {
         int reduced = 0;
-        for (Case one : manyTrees(20)) {
+        for (SeasonsAgainstNow.Case one : SeasonsAgainstNow.manyTrees(20)) {
             Set<String> cutBackTo = new HashSet<>();
             for (Step step : one.plans().get(0).steps()) {
                 if (step.operation().kind().takesAll()) {
@@ -159,7 +87,7 @@ class YearsAheadTest {
 
     @Test
     void aStepFurtherAheadIsLessSure() {
-        for (Case one : manyTrees(6)) {
+        for (SeasonsAgainstNow.Case one : SeasonsAgainstNow.manyTrees(6)) {
             double sureness = one.wish().rules().ahead().sureness();
             for (Step step : one.plans().get(0).steps()) {
                 assertThat(step.confidence()).isLessThanOrEqualTo(Math.pow(sureness, step.year()) + 1e-9);
@@ -169,7 +97,7 @@ class YearsAheadTest {
 
     @Test
     void aRenovationIsShownBesideTheSameInOneWinter() {
-        Case one = Case.of(
+        SeasonsAgainstNow.Case one = SeasonsAgainstNow.Case.of(
                 PracticeTree.survey("central-leader", 24, 2, Fault.RIVAL_LEADER, Fault.TOO_TALL, Fault.STACKED_LIMBS));
         List<Plan> plans = one.plans();
         assertThat(plans.get(0).isRenovation()).isTrue();
@@ -190,7 +118,7 @@ class YearsAheadTest {
 
     @Test
     void whatIsLeftAndMattersIsToBeWatchedOnce() {
-        List<Plan> plans = manyTrees(16).stream()
+        List<Plan> plans = SeasonsAgainstNow.manyTrees(16).stream()
                 .map(one -> one.plans().get(0))
                 .filter(plan ->
                         plan.steps().stream().anyMatch(step -> step.operation().kind() == OperationKind.WATCH))
@@ -216,7 +144,7 @@ class YearsAheadTest {
                             {"id":"%d","parent":"trunk","role":"scaffold","at_cm":%d,"bearing_deg":%d,"angle_deg":55,
                              "diameter_mm":10,"length_cm":60,"age_y":1}""".formatted(i + 1, 60 + 7 * i, i * 137 % 360));
         }
-        Case one = Case.of(SurveyReader.read("""
+        SeasonsAgainstNow.Case one = SeasonsAgainstNow.Case.of(SurveyReader.read("""
                         {"format":"umbel-survey/1","tree":{"species":"apple","leaf":2,"system":"central-leader"},
                          "trunk":{"diameter_mm":28,"height_cm":190},"limbs":[%s]}""".formatted(limbs)));
         List<Step> steps = one.plans().get(0).steps();

@@ -12,6 +12,7 @@ import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -24,6 +25,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import umbel.app.http.NotFound;
 import umbel.app.http.Refused;
+import umbel.app.log.WorkChanged;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.orchard.OrchardTree;
@@ -38,12 +40,19 @@ class PickingController {
     private final BlockRepository blocks;
     private final TreeRepository trees;
     private final Clock clock;
+    private final ApplicationEventPublisher events;
 
-    PickingController(PickingRepository pickings, BlockRepository blocks, TreeRepository trees, Clock clock) {
+    PickingController(
+            PickingRepository pickings,
+            BlockRepository blocks,
+            TreeRepository trees,
+            Clock clock,
+            ApplicationEventPublisher events) {
         this.pickings = pickings;
         this.blocks = blocks;
         this.trees = trees;
         this.clock = clock;
+        this.events = events;
     }
 
     /** What was picked (kg) or thinned off (fruits). */
@@ -113,8 +122,10 @@ class PickingController {
                 : trees.findById(entry.treeId())
                         .filter(one -> one.block().id().equals(id))
                         .orElseThrow(() -> new NotFound("tree", entry.treeId()));
+        Block block = block(id);
+        tell(block);
         return line(pickings.saveAndFlush(new Picking(
-                block(id),
+                block,
                 tree,
                 entry.kind(),
                 entry.pickedOn(),
@@ -134,6 +145,11 @@ class PickingController {
                 .filter(found -> found.block().id().equals(id))
                 .orElseThrow(() -> new NotFound("picking", picking));
         pickings.delete(one);
+        tell(one.block());
+    }
+
+    private void tell(Block block) {
+        events.publishEvent(new WorkChanged("the harvest of " + block.name() + " is another"));
     }
 
     private Block block(long id) {

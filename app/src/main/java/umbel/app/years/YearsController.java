@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeMap;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -15,6 +16,7 @@ import org.springframework.web.bind.annotation.RestController;
 import umbel.app.harvest.PickingRepository;
 import umbel.app.http.NotFound;
 import umbel.app.log.RecordRepository;
+import umbel.app.log.WorkChanged;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.survey.SurveyEntry;
@@ -78,6 +80,12 @@ class YearsController {
     @Transactional(readOnly = true)
     public List<YearsOfBlock> ofAll() {
         return blocks.findAllByOrderById().stream().map(this::years).toList();
+    }
+
+    /** What was added up is forgotten once a visit or a picking is kept; a new survey shows within seconds. */
+    @TransactionalEventListener(fallbackExecution = true)
+    public void changed(WorkChanged what) {
+        kept.invalidateAll();
     }
 
     private YearsOfBlock years(Block block) {

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.By;
+import org.openqa.selenium.WebElement;
 import tools.jackson.databind.JsonNode;
 import umbel.app.RunningUmbel;
 
@@ -82,13 +83,18 @@ class PlansInBrowserTest {
         Path wrong = Files.writeString(folder.resolve("wrong.geojson"), was.replace("Sun Step", "Nowhere Step"));
         BROWSER.open(umbel.url() + "/");
         BROWSER.sees("Take blocks and rows in");
-        BROWSER.named("Map file to take in").sendKeys(wrong.toString());
+        mapFile().sendKeys(wrong.toString());
         BROWSER.sees("Nothing was changed.");
         BROWSER.sees("There is no block 'Nowhere Step' here");
         Path same = Files.writeString(folder.resolve("same.geojson"), was);
-        BROWSER.named("Map file to take in").sendKeys(same.toString());
+        mapFile().sendKeys(same.toString());
         BROWSER.sees("The file would lay out:");
         BROWSER.sees("Sun Step: moved 0 m");
         assertThat(umbel.get("/api/holding.geojson").text()).isEqualTo(was);
+    }
+
+    /** The field behind the button, which is not shown itself. */
+    private static WebElement mapFile() {
+        return BROWSER.all("input[aria-label='Map file to take in']").get(0);
     }
 }
