@@ -32,6 +32,8 @@ const PLAN_WORDS: Record<string, string> = {
   'in-one-winter': 'One winter',
   nothing: 'No cuts',
 };
+/** So many steps of later winters are shown at once; more are folded. */
+const FEW_LATER = 6;
 const TIMING_WORDS: Record<string, string> = {
   allowed: 'Allowed now',
   better: 'A good time',
@@ -228,32 +230,37 @@ function Later({
       <h3 className="px-5 pt-4 pb-1 text-[13.5px] font-semibold text-muted">
         For later winters, on the tree as it will have grown
       </h3>
-      <ul>
-        {steps.map((step) => (
-          <li key={`${step.year} ${keyOf(step)}`} className="border-b border-line">
-            <button
-              type="button"
-              className="flex w-full items-baseline gap-3 px-5 py-2 text-left hover:bg-sand"
-              onMouseEnter={() => {
-                onPoint([step.limb]);
-              }}
-              onMouseLeave={() => {
-                onPoint([]);
-              }}
-              onClick={() => {
-                onSelect(limbOf(step));
-              }}
-            >
-              <span className="min-w-[74px] border border-later px-1 text-center text-[12.5px] text-muted">
-                {step.year === 1 ? 'next winter' : `winter ${step.year + 1}`}
-              </span>
-              <span>
-                {step.title} <span className="text-[13px] text-muted">{step.numbers}</span>
-              </span>
-            </button>
-          </li>
-        ))}
-      </ul>
+      <details open={steps.length <= FEW_LATER}>
+        <summary className="px-5 py-1 text-[13.5px]">
+          {steps.length} {steps.length === 1 ? 'step' : 'steps'}
+        </summary>
+        <ul>
+          {steps.map((step) => (
+            <li key={`${step.year} ${keyOf(step)}`} className="border-b border-line">
+              <button
+                type="button"
+                className="flex w-full items-baseline gap-3 px-5 py-2 text-left hover:bg-sand"
+                onMouseEnter={() => {
+                  onPoint([step.limb]);
+                }}
+                onMouseLeave={() => {
+                  onPoint([]);
+                }}
+                onClick={() => {
+                  onSelect(limbOf(step));
+                }}
+              >
+                <span className="min-w-[74px] border border-later px-1 text-center text-[12.5px] text-muted">
+                  {step.year === 1 ? 'next winter' : `winter ${step.year + 1}`}
+                </span>
+                <span>
+                  {step.title} <span className="text-[13px] text-muted">{step.numbers}</span>
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      </details>
     </section>
   );
 }
