@@ -61,13 +61,32 @@ export function RecordPage() {
   );
 }
 
+/** What the steps of a stage are for. */
+const PURPOSES: Record<string, string> = {
+  suckers: 'suckers off',
+  unsound: 'dead and diseased wood out',
+  frame: 'the frame put right',
+  uprights: 'uprights and hangers out',
+  renewal: 'old wood renewed',
+  detail: 'room made for light',
+  train: 'limbs brought to their angle',
+  crop: 'the crop lightened',
+};
+
+/** What the visit was for, by the stages of its steps: so that next year’s pruner does not “correct” it. */
+function purposeOf(steps: Step[]): string {
+  const stages = [...new Set(steps.map((step) => step.stage))].map((stage) => PURPOSES[stage] ?? stage);
+  return stages.length === 0 ? '' : `This winter: ${stages.join('; ')}.`;
+}
+
 function Visit({ id, page, steps }: { id: number; page: TreePage; steps: Step[] }) {
   const total = steps.reduce((sum, step) => sum + step.minutes, 0);
   const [went, setWent] = useState<Record<string, Went>>({});
   const [doneOn, setDoneOn] = useState(() => new Date().toISOString().slice(0, 10));
   const [who, setWho] = useState(() => localStorage.getItem('umbel-who') ?? '');
   const [spent, setSpent] = useState(String(Math.max(1, Math.round(total))));
-  const [note, setNote] = useState('');
+  const [note, setNote] = useState(() => purposeOf(steps));
+  const [tools, setTools] = useState(() => [...new Set(steps.map((step) => step.tool))].join(', '));
   const queries = useQueryClient();
   const save = useMutation({
     mutationFn: () =>
@@ -79,6 +98,7 @@ function Visit({ id, page, steps }: { id: number; page: TreePage; steps: Step[] 
             who,
             minutes: Number(spent),
             note,
+            tools,
             steps: steps.map((step) => {
               const how = went[keyOf(step)];
               return {
@@ -183,6 +203,13 @@ function Visit({ id, page, steps }: { id: number; page: TreePage; steps: Step[] 
           fault={faults.get('minutes')}
           change={setSpent}
         />
+        <Field
+          name="Tools"
+          className="col-span-3"
+          value={tools}
+          fault={faults.get('tools')}
+          change={setTools}
+        />
       </div>
       <label className="mt-3 block text-[13px] text-muted">
         Note for whoever comes next year
@@ -257,6 +284,7 @@ function Past({ id, record }: { id: number; record: RecordLine }) {
         <b>{day(record.doneOn)}</b>
         <span className="text-[14px]">
           {record.who}, {minutes(record.minutes)}
+          {record.tools !== '' && `, ${record.tools}`}
         </span>
       </p>
       {record.corrects != null && <p className="text-[13px] text-muted">Corrects an earlier entry.</p>}

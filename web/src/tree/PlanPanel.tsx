@@ -1,9 +1,10 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { Decisions, Mark, Plan, Step } from '../api/client';
 import { keyOf, limbOf, markFrom } from '../api/marks';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
-import { minutes, percent, STAGE_WORDS } from '../ui/words';
+import { day, minutes, percent, STAGE_WORDS } from '../ui/words';
 import { PlanChoices } from './PlanChoices';
 import { SchoolsBeside } from './SchoolsBeside';
 import { StepList } from './StepList';
@@ -13,6 +14,8 @@ import { Winters } from './Winters';
 
 interface Props {
   id: number;
+  /** Day of the last visit since the survey; empty where there was none. */
+  workedOn: string;
   work: Work;
   plans:
     | { plans: Plan[]; inOneWinter?: Plan; stops: string[]; timing: { verdict: string; reasons: string[] } }
@@ -44,6 +47,7 @@ const TIMING_WORDS: Record<string, string> = {
 /** The proposed work in its order; each step can be taken, changed or left. */
 export function PlanPanel({
   id,
+  workedOn,
   work,
   plans,
   pending,
@@ -94,6 +98,15 @@ export function PlanPanel({
           </button>
         ))}
       </div>
+      {workedOn !== '' && (
+        <p className="bg-lichen-wash px-5 py-2 text-[13.5px]">
+          Worked on since it was surveyed, on {day(workedOn)}: this plan is for the tree before that.{' '}
+          <Link to={`/trees/${id}/survey`} className="font-semibold underline underline-offset-4">
+            Confirm the tree as it is expected now
+          </Link>
+          , and the next stage is planned on it.
+        </p>
+      )}
       <PlanChoices decisions={work.decisions} onChange={work.change} />
       <p className="px-5 pt-2.5 text-[13.5px]">
         <b className={plans.timing.verdict === 'not' ? 'text-lichen' : 'text-moss'}>

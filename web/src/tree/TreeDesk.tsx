@@ -336,6 +336,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
             <Tabs.Content value="plan" className="min-h-0 flex-1 overflow-auto">
               <PlanPanel
                 id={id}
+                workedOn={page.workedOn}
                 work={work}
                 plans={plans.data}
                 pending={plans.isPending}

@@ -11,6 +11,7 @@ import tools.jackson.databind.json.JsonMapper;
 import umbel.app.http.NotFound;
 import umbel.app.http.Stale;
 import umbel.app.learning.LearningService;
+import umbel.app.log.RecordRepository;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
 import umbel.app.survey.Readings;
@@ -54,6 +55,7 @@ public class PlanService {
     private final TreeRepository trees;
     private final SurveyRepository surveys;
     private final WorkRepository works;
+    private final RecordRepository records;
     private final Readings readings;
     private final Assessor assessor;
     private final LearningService learning;
@@ -64,6 +66,7 @@ public class PlanService {
             TreeRepository trees,
             SurveyRepository surveys,
             WorkRepository works,
+            RecordRepository records,
             Readings readings,
             Assessor assessor,
             LearningService learning,
@@ -72,6 +75,7 @@ public class PlanService {
         this.trees = trees;
         this.surveys = surveys;
         this.works = works;
+        this.records = records;
         this.readings = readings;
         this.assessor = assessor;
         this.learning = learning;
@@ -103,7 +107,10 @@ public class PlanService {
                 limbs(read),
                 standing.decisions(),
                 standing.version(),
-                standing.outdated());
+                standing.outdated(),
+                records.findFirstByTreeIdAndSurveyIdOrderByDoneOnDescIdDesc(treeId, survey.id())
+                        .map(visit -> visit.doneOn().toString())
+                        .orElse(""));
     }
 
     @Transactional(readOnly = true)

@@ -32,7 +32,12 @@ public final class TreeAnswers {
     /** Limits in force for the tree. */
     public record LimitsInForce(double woodShare, int bigCuts, double reachM, double heightM) {}
 
-    /** The whole page of one tree; {@code workVersion} is -1 while nothing was decided. */
+    /**
+     * The whole page of one tree.
+     *
+     * @param workVersion -1 while nothing was decided
+     * @param workedOn the day of the last visit since it was surveyed; empty where there was none
+     */
     public record TreePage(
             TreeName name,
             StandDrawing drawing,
@@ -42,7 +47,8 @@ public final class TreeAnswers {
             List<LimbLine> limbs,
             Decisions decisions,
             long workVersion,
-            boolean workOutdated) {}
+            boolean workOutdated,
+            String workedOn) {}
 
     /** A limb's numbers, in the format's units. */
     public record LimbLine(

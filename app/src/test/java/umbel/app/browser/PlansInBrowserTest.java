@@ -55,6 +55,17 @@ class PlansInBrowserTest {
     }
 
     @Test
+    void aTreeWorkedOnSinceItsSurveyLeadsToTheTreeAsExpectedNow() {
+        BROWSER.open(umbel.url() + "/trees/25");
+        BROWSER.sees("Worked on since it was surveyed");
+        BROWSER.find(By.linkText("Confirm the tree as it is expected now")).click();
+        BROWSER.sees("surveyed again");
+        BROWSER.open(umbel.url() + "/trees/26");
+        BROWSER.sees("Recommended");
+        BROWSER.seesNo("Worked on since it was surveyed");
+    }
+
+    @Test
     void aStepPastTheHoldingsLimitsStopsInTheTreeView() {
         long holding =
                 umbel.get("/api/season").json().at("/weather/0/holdingId").asLong();
