@@ -147,8 +147,24 @@ function Plots({ years, anHour }: { years: BlockYear[]; anHour: number }) {
   );
 }
 
-/** The holding over the years, and its blocks in the year that is chosen. */
+/** The holding over the years; added up only when somebody looks, since a large one takes a while. */
 export function YearsOfTheHolding() {
+  const [open, setOpen] = useState(false);
+  return (
+    <details
+      className="mt-8"
+      onToggle={(event) => {
+        setOpen(event.currentTarget.open);
+      }}
+    >
+      <summary className="font-display text-[20px] font-bold">The holding over the years</summary>
+      {open && <AllYears />}
+    </details>
+  );
+}
+
+/** Its work, crop and cost by year, and its blocks in the year that is chosen. */
+function AllYears() {
   const cost = useCost();
   const years = useQuery({ queryKey: ['years'], queryFn: () => answer(api.GET('/api/years')) });
   const [chosen, setChosen] = useState<number | null>(null);
@@ -164,15 +180,11 @@ export function YearsOfTheHolding() {
     return total > 0 ? total : null;
   };
   if (years.isError) return <Failed error={years.error} retry={() => void years.refetch()} />;
-  if (all.length === 0) return null;
+  if (years.isPending) return <p className="py-3 text-muted">Adding up…</p>;
+  if (all.length === 0) return <p className="py-3 text-muted">Nothing is written down yet.</p>;
   return (
-    <section aria-labelledby="holding-years" className="mt-8">
-      <div className="flex flex-wrap items-end justify-between gap-3 border-b-2 border-ink pb-2">
-        <h2 id="holding-years" className="text-[20px] font-bold">
-          The holding over the years
-        </h2>
-        <CostField cost={cost} />
-      </div>
+    <section aria-label="The holding over the years" className="border-t-2 border-ink pt-2">
+      <CostField cost={cost} />
       <div className="grid grid-cols-3 gap-x-8 gap-y-5 pt-3 max-lg:grid-cols-2 max-sm:grid-cols-1">
         <YearBars
           name="Crop"

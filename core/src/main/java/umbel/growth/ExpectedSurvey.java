@@ -66,44 +66,22 @@ public final class ExpectedSurvey {
     }
 
     private static Survey.LimbMeasure grown(Survey.LimbMeasure limb, Axis now) {
-        return new Survey.LimbMeasure(
-                limb.id(),
-                limb.parent(),
-                limb.role(),
-                limb.atCm(),
-                limb.bearingDeg(),
-                Units.round(Units.toDegrees(now.baseInclination()), 0),
-                null,
-                Units.round(Units.toMm(now.baseDiameter()), 0),
-                Units.round(Units.toCm(now.length()), 0),
-                limb.ageY() == null ? null : Integer.valueOf(limb.ageY() + 1),
-                Units.round(Units.toCm(now.lastGrowth()), 0),
-                limb.condition(),
-                limb.disease(),
-                limb.note(),
-                null);
+        return limb.placed(limb.atCm(), limb.bearingDeg(), Units.round(Units.toDegrees(now.baseInclination()), 0), null)
+                .sized(
+                        Units.round(Units.toMm(now.baseDiameter()), 0),
+                        Units.round(Units.toCm(now.length()), 0),
+                        limb.ageY() == null ? null : Integer.valueOf(limb.ageY() + 1),
+                        Units.round(Units.toCm(now.lastGrowth()), 0))
+                .bearing(null);
     }
 
     private static Survey.LimbMeasure shortened(Survey.LimbMeasure limb, Axis now) {
         double length = Math.min(limb.lengthCm(), Units.round(Units.toCm(now.length()), 0));
         boolean cut = length < limb.lengthCm() - 1;
         return cut
-                ? new Survey.LimbMeasure(
-                        limb.id(),
-                        limb.parent(),
-                        limb.role(),
-                        limb.atCm(),
-                        limb.bearingDeg(),
-                        limb.angleDeg(),
-                        null,
-                        limb.diameterMm(),
-                        length,
-                        limb.ageY(),
-                        null,
-                        limb.condition(),
-                        limb.disease(),
-                        limb.note(),
-                        null)
+                ? limb.placed(limb.atCm(), limb.bearingDeg(), limb.angleDeg(), null)
+                        .sized(limb.diameterMm(), length, limb.ageY(), null)
+                        .bearing(null)
                 : limb;
     }
 }

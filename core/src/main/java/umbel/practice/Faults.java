@@ -118,22 +118,12 @@ final class Faults {
 
     private LimbMeasure with(
             LimbMeasure limb, double at, double bearing, double angle, double diameter, double length) {
-        return new LimbMeasure(
-                limb.id(),
-                limb.parent(),
-                limb.role(),
-                Math.round(at),
-                Math.round(((bearing % 360) + 360) % 360),
-                Math.round(angle),
-                limb.tipAngleDeg(),
-                Math.round(diameter),
-                Math.round(length),
-                limb.ageY(),
-                limb.lastGrowthCm(),
-                limb.condition(),
-                limb.disease(),
-                limb.note(),
-                limb.wood());
+        return limb.placed(
+                        Math.round(at),
+                        Math.round(((bearing % 360) + 360) % 360),
+                        Math.round(angle),
+                        limb.tipAngleDeg())
+                .sized(Math.round(diameter), Math.round(length), limb.ageY(), limb.lastGrowthCm());
     }
 
     private void add(
@@ -365,22 +355,7 @@ final class Faults {
 
     private static LimbMeasure withWood(LimbMeasure limb, List<Survey.ShootCount> shoots) {
         Survey.SpurCount spurs = limb.wood() == null ? null : limb.wood().spurs();
-        return new LimbMeasure(
-                limb.id(),
-                limb.parent(),
-                limb.role(),
-                limb.atCm(),
-                limb.bearingDeg(),
-                limb.angleDeg(),
-                limb.tipAngleDeg(),
-                limb.diameterMm(),
-                limb.lengthCm(),
-                limb.ageY(),
-                limb.lastGrowthCm(),
-                limb.condition(),
-                limb.disease(),
-                limb.note(),
-                new Survey.SmallWood(shoots, spurs, null));
+        return limb.bearing(new Survey.SmallWood(shoots, spurs, null));
     }
 
     /** An open centre grows tall by its scaffolds; other systems by their leader, whose height the trunk holds. */

@@ -157,22 +157,12 @@ final class ShapeFaults {
         if (!outer) {
             return copy(limb, limb.diameterMm(), limb.lengthCm(), limb.ageY(), 4.0, few);
         }
-        return new LimbMeasure(
-                limb.id(),
-                limb.parent(),
-                limb.role(),
-                Math.round(byId(limb.parent()).lengthCm() * 0.95),
-                limb.bearingDeg(),
-                limb.angleDeg(),
-                limb.tipAngleDeg(),
-                limb.diameterMm(),
-                Math.max(15, Math.round(limb.lengthCm() * 0.4)),
-                limb.ageY(),
-                10.0,
-                limb.condition(),
-                limb.disease(),
-                limb.note(),
-                limb.wood());
+        return limb.placed(
+                        Math.round(byId(limb.parent()).lengthCm() * 0.95),
+                        limb.bearingDeg(),
+                        limb.angleDeg(),
+                        limb.tipAngleDeg())
+                .sized(limb.diameterMm(), Math.max(15, Math.round(limb.lengthCm() * 0.4)), limb.ageY(), 10.0);
     }
 
     private LimbMeasure grown(LimbMeasure limb, double cm) {
@@ -232,21 +222,7 @@ final class ShapeFaults {
 
     private static LimbMeasure copy(
             LimbMeasure limb, double diameter, double length, Integer age, Double lastGrowth, Survey.SmallWood wood) {
-        return new LimbMeasure(
-                limb.id(),
-                limb.parent(),
-                limb.role(),
-                limb.atCm(),
-                limb.bearingDeg(),
-                limb.angleDeg(),
-                limb.tipAngleDeg(),
-                Math.max(3, Math.round(diameter)),
-                Math.max(10, Math.round(length)),
-                age,
-                lastGrowth,
-                limb.condition(),
-                limb.disease(),
-                limb.note(),
-                wood);
+        return limb.sized(Math.max(3, Math.round(diameter)), Math.max(10, Math.round(length)), age, lastGrowth)
+                .bearing(wood);
     }
 }

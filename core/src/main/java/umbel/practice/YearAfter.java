@@ -48,24 +48,11 @@ public final class YearAfter {
     }
 
     private LimbMeasure measured(LimbMeasure limb) {
-        return new LimbMeasure(
-                limb.id(),
-                limb.parent(),
-                limb.role(),
-                limb.atCm(),
-                limb.bearingDeg(),
-                limb.angleDeg(),
-                limb.tipAngleDeg(),
-                limb.diameterMm(),
-                limb.lengthCm(),
-                limb.ageY(),
-                limb.lastGrowthCm() == null
-                        ? null
-                        : Double.valueOf(Math.min(limb.lengthCm(), off(limb.lastGrowthCm(), errors.lengthShare()))),
-                limb.condition(),
-                limb.disease(),
-                limb.note(),
-                wood(limb.id()));
+        Double lastGrowth = limb.lastGrowthCm() == null
+                ? null
+                : Double.valueOf(Math.min(limb.lengthCm(), off(limb.lastGrowthCm(), errors.lengthShare())));
+        return limb.sized(limb.diameterMm(), limb.lengthCm(), limb.ageY(), lastGrowth)
+                .bearing(wood(limb.id()));
     }
 
     private Survey.SmallWood wood(String limb) {

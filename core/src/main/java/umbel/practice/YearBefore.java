@@ -55,21 +55,7 @@ public final class YearBefore {
                         ? wood == null ? null : wood.spurs()
                         : new Survey.SpurCount(
                                 wood.spurs().count(), Math.max(1, wood.spurs().ageY() - 1));
-        return new LimbMeasure(
-                limb.id(),
-                limb.parent(),
-                limb.role(),
-                limb.atCm(),
-                limb.bearingDeg(),
-                limb.angleDeg(),
-                limb.tipAngleDeg(),
-                Math.max(4, Math.round(limb.diameterMm() * THINNER)),
-                Math.round(length),
-                age,
-                null,
-                limb.condition(),
-                limb.disease(),
-                limb.note(),
-                wood == null ? null : new Survey.SmallWood(wood.shoots(), spurs, null));
+        return limb.sized(Math.max(4, Math.round(limb.diameterMm() * THINNER)), Math.round(length), age, null)
+                .bearing(wood == null ? null : new Survey.SmallWood(wood.shoots(), spurs, null));
     }
 }

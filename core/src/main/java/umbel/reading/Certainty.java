@@ -279,25 +279,21 @@ public final class Certainty {
             boolean low = survey.trunk().unionAtCm() != null
                     && limb.atCm() < survey.trunk().unionAtCm();
             double most = lengths.get(limb.parent());
-            return new Survey.LimbMeasure(
-                    id,
-                    limb.parent(),
-                    limb.role(),
-                    low ? Math.min(limb.atCm(), most) : Math.max(0, Math.min(most, at)),
-                    (limb.bearingDeg() + by(id, "bearing", error -> error * sigma.bearingDeg()) + 720) % 360,
-                    within(limb.angleDeg() + turn),
-                    limb.tipAngleDeg() == null ? null : within(limb.tipAngleDeg() + turn),
-                    inProportion(id, "diameter", limb.diameterMm(), sigma.diameterShare()),
-                    length,
-                    limb.ageY(),
-                    limb.lastGrowthCm() == null
-                            ? null
-                            : Math.min(
-                                    length, inProportion(id, "last growth", limb.lastGrowthCm(), sigma.lengthShare())),
-                    limb.condition(),
-                    limb.disease(),
-                    limb.note(),
-                    wood(id, limb.wood()));
+            return limb.placed(
+                            low ? Math.min(limb.atCm(), most) : Math.max(0, Math.min(most, at)),
+                            (limb.bearingDeg() + by(id, "bearing", error -> error * sigma.bearingDeg()) + 720) % 360,
+                            within(limb.angleDeg() + turn),
+                            limb.tipAngleDeg() == null ? null : within(limb.tipAngleDeg() + turn))
+                    .sized(
+                            inProportion(id, "diameter", limb.diameterMm(), sigma.diameterShare()),
+                            length,
+                            limb.ageY(),
+                            limb.lastGrowthCm() == null
+                                    ? null
+                                    : Math.min(
+                                            length,
+                                            inProportion(id, "last growth", limb.lastGrowthCm(), sigma.lengthShare())))
+                    .bearing(wood(id, limb.wood()));
         }
 
         private Survey.SmallWood wood(String id, Survey.SmallWood wood) {

@@ -135,6 +135,66 @@ public record Survey(
         public LimbMeasure {
             condition = condition == null ? List.of() : List.copyOf(condition);
         }
+
+        /** The same limb leaving its parent elsewhere, or another way; cm and degrees. */
+        public LimbMeasure placed(double at, double bearing, double angle, Double tipAngle) {
+            return new LimbMeasure(
+                    id,
+                    parent,
+                    role,
+                    at,
+                    bearing,
+                    angle,
+                    tipAngle,
+                    diameterMm,
+                    lengthCm,
+                    ageY,
+                    lastGrowthCm,
+                    condition,
+                    disease,
+                    note,
+                    wood);
+        }
+
+        /** The same limb of another size and age; mm, cm, years. */
+        public LimbMeasure sized(double diameter, double length, Integer age, Double lastGrowth) {
+            return new LimbMeasure(
+                    id,
+                    parent,
+                    role,
+                    atCm,
+                    bearingDeg,
+                    angleDeg,
+                    tipAngleDeg,
+                    diameter,
+                    length,
+                    age,
+                    lastGrowth,
+                    condition,
+                    disease,
+                    note,
+                    wood);
+        }
+
+        /** The same limb with other small wood on it; null where it was not counted. */
+        public LimbMeasure bearing(SmallWood otherWood) {
+            return new LimbMeasure(
+                    id,
+                    parent,
+                    role,
+                    atCm,
+                    bearingDeg,
+                    angleDeg,
+                    tipAngleDeg,
+                    diameterMm,
+                    lengthCm,
+                    ageY,
+                    lastGrowthCm,
+                    condition,
+                    disease,
+                    note,
+                    otherWood);
+        }
     }
 
     /** Small wood as counted on one limb. A null part was not counted and is estimated. */

@@ -149,7 +149,7 @@ class PickingController {
     }
 
     private void tell(Block block) {
-        events.publishEvent(new WorkChanged("the harvest of " + block.name() + " is another"));
+        events.publishEvent(new WorkChanged("the harvest of " + block.name() + " is another", block.id()));
     }
 
     private Block block(long id) {

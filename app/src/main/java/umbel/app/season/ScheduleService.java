@@ -157,7 +157,7 @@ public class ScheduleService {
             boolean another = lookedOn != null && !lookedOn.equals(today);
             lookedOn = today;
             if (another) {
-                changed(new WorkChanged("a day has passed, and with it the weather"));
+                changed(new WorkChanged("a day has passed, and with it the weather", null));
             }
         }
     }

@@ -120,7 +120,7 @@ class SeasonController {
 
     /** What was gathered before is forgotten once the change is kept, so that nobody gathers the old days again. */
     private void afterCommit() {
-        events.publishEvent(new WorkChanged("the weather is another"));
+        events.publishEvent(new WorkChanged("the weather is another", null));
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {

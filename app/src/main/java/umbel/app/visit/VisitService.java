@@ -131,8 +131,8 @@ public class VisitService {
         if (did != null) {
             comeBackFor(saved, did);
         }
-        events.publishEvent(
-                new WorkChanged("work was recorded in " + tree.block().name()));
+        events.publishEvent(new WorkChanged(
+                "work was recorded in " + tree.block().name(), tree.block().id()));
         return saved;
     }
 

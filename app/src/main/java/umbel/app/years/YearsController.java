@@ -35,7 +35,7 @@ class YearsController {
     private final PickingRepository pickings;
     private final SurveyRepository surveys;
     private final Cache<Long, List<BlockYear>> kept =
-            Caffeine.newBuilder().expireAfterWrite(Duration.ofSeconds(20)).build();
+            Caffeine.newBuilder().expireAfterWrite(Duration.ofMinutes(1)).build();
 
     YearsController(
             BlockRepository blocks, RecordRepository records, PickingRepository pickings, SurveyRepository surveys) {
@@ -82,10 +82,12 @@ class YearsController {
         return blocks.findAllByOrderById().stream().map(this::years).toList();
     }
 
-    /** What was added up is forgotten once a visit or a picking is kept; a new survey shows within seconds. */
+    /** What was added up is forgotten once a visit or a picking is kept; a new survey shows within a minute. */
     @TransactionalEventListener(fallbackExecution = true)
     public void changed(WorkChanged what) {
-        kept.invalidateAll();
+        if (what.blockId() != null) {
+            kept.invalidate(what.blockId());
+        }
     }
 
     private YearsOfBlock years(Block block) {

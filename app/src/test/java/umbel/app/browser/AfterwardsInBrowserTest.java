@@ -89,7 +89,9 @@ class AfterwardsInBrowserTest {
         double cost = figures("Cost by year");
         assertThat(cost).isCloseTo(60 * hours, org.assertj.core.api.Assertions.within(60 * 0.06));
         BROWSER.open(umbel.url() + "/");
-        BROWSER.sees("The holding over the years");
+        WebElement years = BROWSER.find(By.xpath("//summary[.='The holding over the years']"));
+        BROWSER.script("arguments[0].scrollIntoView({block: 'center'})", years);
+        years.click();
         BROWSER.sees("Block by block in");
         assertThat(BROWSER.all("ol[aria-label='Cost by year']"))
                 .as("kept for the next page")
