@@ -86,7 +86,9 @@ function Visit({ id, page, steps }: { id: number; page: TreePage; steps: Step[] 
   const [who, setWho] = useState(() => localStorage.getItem('umbel-who') ?? '');
   const [spent, setSpent] = useState(String(Math.max(1, Math.round(total))));
   const [note, setNote] = useState(() => purposeOf(steps));
-  const [tools, setTools] = useState(() => [...new Set(steps.map((step) => step.tool))].join(', '));
+  const [tools, setTools] = useState(() =>
+    [...new Set(steps.map((step) => step.tool.replace('-', ' ')))].join(', '),
+  );
   const queries = useQueryClient();
   const save = useMutation({
     mutationFn: () =>

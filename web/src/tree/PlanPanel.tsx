@@ -90,7 +90,7 @@ export function PlanPanel({
             <span className="block text-[12px] font-normal">
               {one.name === 'nothing'
                 ? `${percent(one.totals.under30After)} in shade`
-                : `${one.totals.cuts} cuts`}
+                : `${one.totals.cuts} ${one.totals.cuts === 1 ? 'cut' : 'cuts'}`}
             </span>
             <span className="block text-[12px] font-normal">
               {one.name === 'nothing' ? '' : minutes(one.totals.minutes)}
