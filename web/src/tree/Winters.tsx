@@ -24,7 +24,7 @@ export function Winters({ plan, atOnce }: { plan: Plan; atOnce: Plan | undefined
                 ? `, ${stage.bigCuts} big ${stage.bigCuts === 1 ? 'cut' : 'cuts'}`
                 : ''}, {minutes(stage.minutes)}.
               {stage.fruits && stage.sprouts
-                ? ` Then ${Math.round(stage.fruits.middle)} fruits (${Math.round(stage.fruits.low)} to ${Math.round(stage.fruits.high)}) and ${Math.round(stage.sprouts.middle)} sprouts.`
+                ? ` Then ${Math.round(stage.fruits.middle)} fruits (${Math.round(stage.fruits.low)} to ${Math.round(stage.fruits.high)}) and ${Math.round(stage.sprouts.middle)} ${Math.round(stage.sprouts.middle) === 1 ? 'sprout' : 'sprouts'}.`
                 : ''}
             </p>
             {stage.summer && <p className="text-[13px] text-muted">{stage.summer}</p>}

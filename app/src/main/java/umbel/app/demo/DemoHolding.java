@@ -193,7 +193,7 @@ class DemoHolding {
                         10,
                         "Many even, thin limbs; a fifth renewed each year in dry weather.")
                 .at(135, 20));
-        surveyTwice(block, MonthDay.of(7, 3), 2, 4, 6, 401, "Nightjar", Fault.HANGERS, Fault.THICK_LIMB);
+        surveyAYearOn(block, MonthDay.of(7, 3), 2, 4, 6, 401, "Nightjar", Fault.HANGERS, Fault.THICK_LIMB);
         survey(block, 2, 9, 6, 402, "Pale Wren", Fault.OLD_SPURS);
         survey(block, 5, 1, 1, 403, "Nightjar");
     }
@@ -213,17 +213,7 @@ class DemoHolding {
                         40,
                         "Old trees, fruit at the top; lowered over three winters.")
                 .at(12, 98));
-        surveyTwice(
-                block,
-                MonthDay.of(8, 18),
-                1,
-                1,
-                28,
-                501,
-                "Velvet Hob",
-                Fault.TOO_TALL,
-                Fault.WATER_SPROUTS,
-                Fault.OLD_SPURS);
+        surveyBefore(block, 1, 1, 28, 501, "Velvet Hob", Fault.TOO_TALL, Fault.WATER_SPROUTS, Fault.OLD_SPURS);
         survey(block, 1, 5, 28, 502, "Velvet Hob", Fault.TOO_TALL, Fault.DEAD_LIMB, Fault.LOP_SIDED);
     }
 
@@ -261,7 +251,7 @@ class DemoHolding {
                         10,
                         "Three tiers on the fence; short-spurred in summer.")
                 .at(192, 62));
-        surveyTwice(block, MonthDay.of(9, 20), 1, 2, 9, 701, "Dame Orrin", Fault.WATER_SPROUTS);
+        surveyAYearOn(block, MonthDay.of(9, 20), 1, 2, 9, 701, "Dame Orrin", Fault.WATER_SPROUTS);
         survey(block, 1, 4, 9, 702, "Dame Orrin", Fault.OUT_OF_BOX);
     }
 
@@ -387,8 +377,16 @@ class DemoHolding {
         return save(tree, block, PracticeTree.survey(block.species(), block.system(), leaf, seed, faults), cultivar);
     }
 
+    /** A tree surveyed last year as well, as it would have been then. */
+    private void surveyBefore(Block block, int row, int place, int leaf, long seed, String cultivar, Fault... faults) {
+        SurveyEntry now = survey(block, row, place, leaf, seed, cultivar, faults);
+        Survey before = YearBefore.of(SurveyReader.read(now.document()));
+        surveys.save(new SurveyEntry(
+                now.tree(), now.surveyedOn().minusYears(1), SurveyReader.write(before), clock.instant()));
+    }
+
     /** A tree surveyed last year as well, and its fruit counted; what grew since grew by the model, and was measured in haste. */
-    private void surveyTwice(
+    private void surveyAYearOn(
             Block block, MonthDay picking, int row, int place, int leaf, long seed, String cultivar, Fault... faults) {
         OrchardTree tree = trees.save(new OrchardTree(block, row, place));
         Survey made = PracticeTree.survey(block.species(), block.system(), leaf, seed, faults);
