@@ -44,9 +44,13 @@ final class Weighing {
 
     /** What the tree is worth once these are done. */
     double worth(List<Operation> operations) {
-        return appraised
-                .computeIfAbsent(operations, key -> Appraisal.of(ground, cut(key), wish))
-                .worth(wish);
+        // worked out outside the map's locks: light is swept in parallel, and a thread that waits may take up another plan
+        Appraisal known = appraised.get(operations);
+        if (known == null) {
+            known = Appraisal.of(ground, cut(operations), wish);
+            appraised.put(operations, known);
+        }
+        return known.worth(wish);
     }
 
     /** What another tree, such as this one grown on, is worth by the same measure and untouched. */
@@ -56,7 +60,12 @@ final class Weighing {
 
     /** The tree once these are done. */
     CutTree cut(List<Operation> operations) {
-        return cuts.computeIfAbsent(operations, key -> CutTree.of(found, key));
+        CutTree known = cuts.get(operations);
+        if (known == null) {
+            known = CutTree.of(found, operations);
+            cuts.put(operations, known);
+        }
+        return known;
     }
 
     /** Whether the operation still has its whole target on what the others leave. */

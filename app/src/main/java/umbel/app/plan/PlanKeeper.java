@@ -31,6 +31,12 @@ class PlanKeeper {
 
     /** The plans for a key, worked out once. */
     List<Plan> of(Key key, Tree tree, TreeReader.Reading reading, Wish wish, long seed) {
-        return kept.get(key, asked -> Planner.plans(tree, reading, wish, seed));
+        // not worked out under the cache's lock, since it goes on in parallel
+        List<Plan> known = kept.getIfPresent(key);
+        if (known == null) {
+            known = Planner.plans(tree, reading, wish, seed);
+            kept.put(key, known);
+        }
+        return known;
     }
 }
