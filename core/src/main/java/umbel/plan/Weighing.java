@@ -44,7 +44,8 @@ final class Weighing {
 
     /** What the tree is worth once these are done. */
     double worth(List<Operation> operations) {
-        // worked out outside the map's locks: light is swept in parallel, and a thread that waits may take up another plan
+        // worked out outside the map's locks: light is swept in parallel, and a thread that waits may take up another
+        // plan
         Appraisal known = appraised.get(operations);
         if (known == null) {
             known = Appraisal.of(ground, cut(operations), wish);

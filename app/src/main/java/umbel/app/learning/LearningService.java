@@ -1,7 +1,5 @@
 package umbel.app.learning;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -13,6 +11,7 @@ import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.app.harvest.PickingRepository;
+import umbel.app.kept.Kept;
 import umbel.app.log.RecordRepository;
 import umbel.app.log.WorkRecord;
 import umbel.app.orchard.Block;
@@ -51,8 +50,7 @@ public class LearningService {
     private final PickingRepository pickings;
     private final Readings readings;
     private final Knowledge knowledge;
-    private final Cache<Key, Comparison> kept =
-            Caffeine.newBuilder().maximumSize(5_000).build();
+    private final Kept<Key, Comparison> kept = Kept.atMost(5_000);
 
     private record Key(long earlier, long later, int visits, double fruits) {}
 
@@ -135,7 +133,7 @@ public class LearningService {
     private Comparison compare(SurveyEntry earlier, SurveyEntry later) {
         List<WorkRecord> visits = visitsAfter(earlier);
         double fruits = fruitsBetween(earlier, later);
-        return kept.get(new Key(earlier.id(), later.id(), visits.size(), fruits), key -> {
+        return kept.get(new Key(earlier.id(), later.id(), visits.size(), fruits), () -> {
             Tree before = readings.of(earlier).tree();
             Forecast.Outlook foretold = Forecast.of(FirstStand.of(before, SEED), List.of(work(before, visits)))
                     .years()

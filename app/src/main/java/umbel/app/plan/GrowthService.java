@@ -1,11 +1,10 @@
 package umbel.app.plan;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import org.springframework.stereotype.Service;
 import umbel.app.http.NotFound;
+import umbel.app.kept.Kept;
 import umbel.app.survey.Readings;
 import umbel.app.survey.StandDrawing;
 import umbel.assess.Assessor;
@@ -26,14 +25,7 @@ public class GrowthService {
     private static final long SEED = 1;
 
     private final PlanService plans;
-    private final Map<Asked, Futures> kept = new LinkedHashMap<>(16, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Asked, Futures> eldest) {
-            return size() > KEPT;
-        }
-    };
+    private final Kept<Asked, Futures> kept = Kept.atMost(KEPT);
 
     GrowthService(PlanService plans) {
         this.plans = plans;
@@ -66,20 +58,12 @@ public class GrowthService {
         Readings.ReadTree read = plans.standing(treeId);
         Learned learned = plans.learned(treeId);
         Asked asked = new Asked(treeId, plans.newestSurvey(treeId), decisions.marks(), years, thinned, learned);
-        synchronized (kept) {
-            Futures known = kept.get(asked);
-            if (known != null) {
-                return known;
-            }
-        }
-        Stand stand = learned.applied(FirstStand.of(read.tree(), SEED));
-        Futures grown = new Futures(
-                Forecast.of(stand, works(PlanService.operations(decisions), years, thinned)),
-                Forecast.of(stand, works(List.of(), years, thinned)));
-        synchronized (kept) {
-            kept.put(asked, grown);
-        }
-        return grown;
+        return kept.get(asked, () -> {
+            Stand stand = learned.applied(FirstStand.of(read.tree(), SEED));
+            return new Futures(
+                    Forecast.of(stand, works(PlanService.operations(decisions), years, thinned)),
+                    Forecast.of(stand, works(List.of(), years, thinned)));
+        });
     }
 
     private static List<Season.Work> works(List<Operation> now, int years, boolean thinned) {

@@ -1,11 +1,10 @@
 package umbel.app.plan;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
+import umbel.app.kept.Kept;
 import umbel.app.survey.Readings;
 import umbel.crew.WorkKind;
 import umbel.cut.CutTree;
@@ -22,8 +21,7 @@ public class MarkedLabour {
 
     private final PlanService plans;
     private final Knowledge knowledge;
-    private final Cache<Key, Map<WorkKind, Double>> kept =
-            Caffeine.newBuilder().maximumSize(MOST).build();
+    private final Kept<Key, Map<WorkKind, Double>> kept = Kept.atMost(MOST);
 
     private record Key(long tree, long survey, long version) {}
 
@@ -35,7 +33,7 @@ public class MarkedLabour {
     /** Minutes by kind of work, standing back to look among them; empty where nothing is marked. */
     public Map<WorkKind, Double> of(Work work) {
         Key key = new Key(work.tree().id(), work.survey().id(), work.version());
-        return kept.get(key, asked -> count(work));
+        return kept.get(key, () -> count(work));
     }
 
     private Map<WorkKind, Double> count(Work work) {

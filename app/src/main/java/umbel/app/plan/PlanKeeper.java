@@ -1,9 +1,8 @@
 package umbel.app.plan;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
 import org.springframework.stereotype.Component;
+import umbel.app.kept.Kept;
 import umbel.growth.Learned;
 import umbel.plan.Plan;
 import umbel.plan.Planner;
@@ -18,8 +17,7 @@ class PlanKeeper {
 
     private static final int MOST = 60;
 
-    private final Cache<Key, List<Plan>> kept =
-            Caffeine.newBuilder().maximumSize(MOST).build();
+    private final Kept<Key, List<Plan>> kept = Kept.atMost(MOST);
 
     /**
      * What a plan depends on.
@@ -31,12 +29,6 @@ class PlanKeeper {
 
     /** The plans for a key, worked out once. */
     List<Plan> of(Key key, Tree tree, TreeReader.Reading reading, Wish wish, long seed) {
-        // not worked out under the cache's lock, since it goes on in parallel
-        List<Plan> known = kept.getIfPresent(key);
-        if (known == null) {
-            known = Planner.plans(tree, reading, wish, seed);
-            kept.put(key, known);
-        }
-        return known;
+        return kept.get(key, () -> Planner.plans(tree, reading, wish, seed));
     }
 }

@@ -1,12 +1,11 @@
 package umbel.app.survey;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
+import umbel.app.kept.Kept;
 import umbel.assess.AssessRequest;
 import umbel.assess.Assessor;
 import umbel.knowledge.School;
@@ -29,14 +28,10 @@ public class Readings {
 
     private final Assessor assessor;
     private final SurveyRepository surveys;
-    private final Cache<Key, ReadTree> kept =
-            Caffeine.newBuilder().maximumSize(MOST).build();
-    private final Cache<Key, Certainty.Answer> sure =
-            Caffeine.newBuilder().maximumSize(MOST).build();
-    private final Cache<Long, Company> companies =
-            Caffeine.newBuilder().expireAfterWrite(Duration.ofMinutes(1)).build();
-    private final Cache<Long, Double> trunks =
-            Caffeine.newBuilder().maximumSize(20_000).build();
+    private final Kept<Key, ReadTree> kept = Kept.atMost(MOST);
+    private final Kept<Key, Certainty.Answer> sure = Kept.atMost(MOST);
+    private final Kept<Long, Company> companies = Kept.freshFor(Duration.ofMinutes(1));
+    private final Kept<Long, Double> trunks = Kept.atMost(20_000);
 
     private record Key(long surveyId, String school, double reach, Map<String, Object> lines, Company company) {}
 
@@ -76,7 +71,7 @@ public class Readings {
         double reach = assessor.limits(request, built).reach();
         return kept.get(
                 new Key(survey.id(), judged.id(), reach, lines, company),
-                key -> new ReadTree(request, built, judged, company, TreeReader.read(built, judged, reach, company)));
+                () -> new ReadTree(request, built, judged, company, TreeReader.read(built, judged, reach, company)));
     }
 
     /** How sure that reading is, found by reading again with measuring errors drawn; some tenths of a second the first time. */
@@ -86,12 +81,12 @@ public class Readings {
                 read.request().schoolLines() == null ? Map.of() : read.request().schoolLines();
         return sure.get(
                 new Key(survey.id(), read.school().id(), reach, lines, read.company()),
-                key -> assessor.certainty(read.request(), reach, read.company(), read.reading()));
+                () -> assessor.certainty(read.request(), reach, read.company(), read.reading()));
     }
 
     /** What the newest surveys of its block and its own earlier one tell of a tree; up to a minute old. */
     public Company companyOf(SurveyEntry survey) {
-        return companies.get(survey.id(), id -> lookAround(survey));
+        return companies.get(survey.id(), () -> lookAround(survey));
     }
 
     private Company lookAround(SurveyEntry survey) {
@@ -115,7 +110,7 @@ public class Readings {
     }
 
     private double trunkSection(SurveyEntry survey) {
-        return trunks.get(survey.id(), id -> {
+        return trunks.get(survey.id(), () -> {
             Survey read = SurveyReader.read(survey.document());
             return Units.section(Units.fromMm(read.trunk().diameterMm()));
         });

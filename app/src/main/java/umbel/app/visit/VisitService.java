@@ -1,7 +1,5 @@
 package umbel.app.visit;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -11,6 +9,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.app.http.NotFound;
+import umbel.app.kept.Kept;
 import umbel.app.log.RecordRepository;
 import umbel.app.log.WorkChanged;
 import umbel.app.log.WorkRecord;
@@ -55,8 +54,7 @@ public class VisitService {
     private final Knowledge knowledge;
     private final Clock clock;
     private final ApplicationEventPublisher events;
-    private final Cache<Long, Totals> found =
-            Caffeine.newBuilder().maximumSize(2_000).build();
+    private final Kept<Long, Totals> found = Kept.atMost(2_000);
 
     VisitService(
             RecordRepository records,
@@ -153,7 +151,7 @@ public class VisitService {
             }
             Totals before = found.get(
                     survey.id(),
-                    id -> Totals.of(
+                    () -> Totals.of(
                             CutTree.of(read.tree(), List.of()), read.reading().crop(), reach));
             boolean cutsNothing = operations.stream().allMatch(one -> one.kind() == OperationKind.WATCH);
             Totals after = cutsNothing ? before : Totals.of(cut, read.reading().crop(), reach);
