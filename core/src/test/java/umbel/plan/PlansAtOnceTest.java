@@ -23,7 +23,7 @@ class PlansAtOnceTest {
         });
         try {
             List<CompletableFuture<List<Plan>>> asked = new ArrayList<>();
-            for (int round = 0; round < 4; round++) {
+            for (int round = 0; round < 8; round++) {
                 trees.forEach(tree -> asked.add(CompletableFuture.supplyAsync(tree::plans, people)));
             }
             CompletableFuture<Void> all = CompletableFuture.allOf(asked.toArray(CompletableFuture[]::new));
