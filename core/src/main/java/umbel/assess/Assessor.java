@@ -189,6 +189,11 @@ public final class Assessor {
                 .toList();
     }
 
+    /** A plan without the seasons after it, in the format's words. */
+    public Assessment.PlanAnswer plan(Plan plan) {
+        return plan(plan, plan);
+    }
+
     /** A renovation done in one winter, in the format's words; null where the tree needs none. */
     public Assessment.PlanAnswer inOneWinter(List<Plan> plans) {
         Plan nothing = plans.get(plans.size() - 1);

@@ -119,7 +119,7 @@ public record Effect(
         boolean ladder = height > reach;
         double minutes = Labour.minutes(
                 Tool.HAND, 0, rubbed, false, ladder, found.setting().trade().work());
-        return new Effect(Tool.HAND, rubbed, 0, height, false, false, false, 0, 0, 0, 0, ladder, minutes, 0);
+        return new Effect(Tool.HAND, 0, 0, height, false, false, false, 0, 0, 0, 0, ladder, minutes, 0);
     }
 
     private static Effect nothing() {

@@ -10,9 +10,6 @@ import umbel.wood.Tree;
 /** A forecast held against the tree as it was found a season later; both are measured the same way. */
 public record Comparison(List<Measured> measures) {
 
-    /** Shoots are often few: ten for two says little, so that so many are taken as found and foretold besides. */
-    private static final double FEW = 8;
-
     /** What is compared. */
     public enum Measure {
         /** Growth of the season on the measured limbs, mean, metres. */
@@ -35,10 +32,14 @@ public record Comparison(List<Measured> measures) {
             return found >= foretold.low() - 1e-9 && found <= foretold.high() + 1e-9;
         }
 
-        /** Found against foretold; 1 where there was nothing to compare. */
-        double ratio() {
+        /**
+         * Found against foretold; 1 where there was nothing to compare.
+         *
+         * @param few shoots taken as found and foretold besides: they are often few, and ten for two says little
+         */
+        double ratio(double few) {
             if (measure == Measure.SHOOTS) {
-                return (found + FEW) / (foretold.middle() + FEW);
+                return (found + few) / (foretold.middle() + few);
             }
             return foretold.middle() <= 1e-9 || found <= 1e-9 ? 1 : found / foretold.middle();
         }

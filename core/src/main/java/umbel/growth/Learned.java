@@ -37,7 +37,7 @@ public record Learned(int trees, double vigour, double waking, double flowering,
         double[] ratios = comparisons.stream()
                 .flatMap(one -> one.measures().stream())
                 .filter(one -> one.measure() == measure)
-                .mapToDouble(one -> Math.log(one.ratio()))
+                .mapToDouble(one -> Math.log(one.ratio(rules.fewShoots())))
                 .toArray();
         double factor = Math.exp(Arrays.stream(ratios).sum() / (ratios.length + rules.priorTrees()));
         return Math.max(1 / rules.most(), Math.min(rules.most(), factor));

@@ -14,6 +14,9 @@ public record PlanRules(
         double closeCall,
         double sureGain,
         Ahead ahead,
+        Renovation renovation,
+        int mostWatched,
+        double mostShare,
         Variant gentler,
         Variant firmer,
         List<Purpose> purposes,
@@ -51,6 +54,13 @@ public record PlanRules(
      * @param sureness factor on the confidence of a step for each winter it lies ahead
      */
     public record Ahead(double now, double one, double three, int choices, double lead, double sureness) {}
+
+    /**
+     * When a plan over winters is a renovation.
+     *
+     * @param laterShare of the small wood that goes in later winters, from which it is one; a big cut makes it one too
+     */
+    public record Renovation(double laterShare) {}
 
     /** Light at which a site begins to count and counts fully. */
     public record Ramp(double none, double full) {

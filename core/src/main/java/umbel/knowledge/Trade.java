@@ -34,8 +34,10 @@ public record Trade(
      *
      * @param untilLeaf told up to this leaf
      * @param rivalShare a second top is told from this share of the leader's thickness
+     * @param rivalUprightDeg and where its line stands this near upright
      * @param originCm limbs leaving the trunk within so much of each other leave from one point
      * @param chokingShare two limbs opposite each other, each from this share of the leader, choke it
+     * @param chokingOppositeDeg so far round from each other they stand opposite
      * @param gapDeg an empty part of the round from which the limbs stand on one side
      * @param steepDeg limbs this much steeper than the system wants were not brought down
      * @param unionCm a union nearer the soil than this may root
@@ -43,8 +45,10 @@ public record Trade(
     public record Young(
             int untilLeaf,
             double rivalShare,
+            @JsonProperty("rivalUpright_deg") double rivalUprightDeg,
             @JsonProperty("origin_cm") double originCm,
             double chokingShare,
+            @JsonProperty("chokingOpposite_deg") double chokingOppositeDeg,
             @JsonProperty("gap_deg") double gapDeg,
             @JsonProperty("steep_deg") double steepDeg,
             @JsonProperty("union_cm") double unionCm) {}
@@ -122,8 +126,9 @@ public record Trade(
      *
      * @param priorTrees how many trees' worth of evidence the usual counts for
      * @param most how far a factor may stray from 1, either way, as a ratio
+     * @param fewShoots shoots taken as found and as foretold besides, so that a handful says little
      */
-    public record Learning(double priorTrees, double most) {}
+    public record Learning(double priorTrees, double most, double fewShoots) {}
 
     /** How far over its kind's limit the cold must stay from a fresh cut: in the first days, later, and more for young trees. */
     public record ColdMargin(double firstDays, double later, double young) {}

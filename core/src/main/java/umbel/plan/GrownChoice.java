@@ -49,16 +49,19 @@ final class GrownChoice {
         visits.add(chosen);
         close.forEach(one -> visits.add(without(chosen, one)));
         List<Grown> grown = visits.parallelStream().map(this::grown).toList();
-        Grown best = grown.get(0);
-        List<Candidate> told = new ArrayList<>(chosen);
+        Grown asChosen = grown.get(0);
+        Grown best = asChosen;
         Close turned = null;
+        List<Candidate> told = new ArrayList<>(chosen);
         for (int i = 0; i < close.size(); i++) {
             Grown other = grown.get(i + 1);
-            if (other.value() > best.value() + rules.ahead().lead()) {
+            double behind = asChosen.value() - other.value();
+            if (other.value() > best.value() && behind < -rules.ahead().lead()) {
                 best = other;
                 turned = close.get(i);
-            } else {
-                told.replaceAll(tell(close.get(i), grown.get(0), other));
+            } else if (behind > -rules.ahead().lead()) {
+                told.replaceAll(tell(
+                        close.get(i), asChosen, other, behind > rules.ahead().lead()));
             }
         }
         if (turned == null) {
@@ -66,7 +69,7 @@ final class GrownChoice {
         }
         List<Candidate> better = without(told, turned);
         if (turned.other() != null) {
-            better.replaceAll(tell(new Close(turned.other(), turned.step(), 0), best, grown.get(0)));
+            better.replaceAll(tell(new Close(turned.other(), turned.step(), 0), best, asChosen, true));
         }
         return better;
     }
@@ -116,8 +119,17 @@ final class GrownChoice {
         return new Grown(visit, years, value);
     }
 
-    /** Puts what the seasons said into a step's reason. */
-    private static UnaryOperator<Candidate> tell(Close close, Grown kept, Grown other) {
+    /**
+     * Puts what the seasons said into a step's reason.
+     *
+     * @param ahead whether the step comes out ahead of its alternative; else they stay as close as they are
+     */
+    private static UnaryOperator<Candidate> tell(Close close, Grown kept, Grown other, boolean ahead) {
+        String words = ahead ? aheadBy(close, kept, other) : " Close this winter, and still close after three seasons.";
+        return one -> one.operation().equals(close.step().operation()) ? one.because(one.reason() + words) : one;
+    }
+
+    private static String aheadBy(Close close, Grown kept, Grown other) {
         Forecast.Figures then = kept.years().get(SEASONS - 1);
         Forecast.Figures instead = other.years().get(SEASONS - 1);
         List<String> differs = new ArrayList<>();
@@ -128,11 +140,10 @@ final class GrownChoice {
             differs.add(String.format(
                     Locale.ROOT, "%.0f %% against %.0f %% in shade", 100 * then.under30(), 100 * instead.under30()));
         }
-        String words = String.format(
+        return String.format(
                 Locale.ROOT,
                 " Close this winter; grown on three seasons it comes out ahead of %s%s.",
                 close.other() == null ? "leaving it" : "the next best",
                 differs.isEmpty() ? " by its shape and wood" : ": " + String.join(", ", differs));
-        return one -> one.operation().equals(close.step().operation()) ? one.because(one.reason() + words) : one;
     }
 }

@@ -2,6 +2,7 @@ package umbel.plan;
 
 import java.util.List;
 import umbel.growth.Forecast;
+import umbel.knowledge.PlanRules;
 import umbel.reading.Finding;
 
 /**
@@ -15,8 +16,6 @@ import umbel.reading.Finding;
  */
 public record Plan(String name, List<Step> steps, Totals totals, List<Forecast.Outlook> outlook, List<Left> leftAlone) {
 
-    private static final double LEAST_LATER_SHARE = 0.10;
-
     /** Name of the plan that does at once what a renovation spreads over winters. */
     public static final String IN_ONE_WINTER = "in-one-winter";
 
@@ -26,12 +25,17 @@ public record Plan(String name, List<Step> steps, Totals totals, List<Forecast.O
         leftAlone = List.copyOf(leftAlone);
     }
 
+    /** The same plan with the seasons after it. */
+    Plan followedBy(List<Forecast.Outlook> seasons) {
+        return new Plan(name, steps, totals, seasons, leftAlone);
+    }
+
     /** Whether heavy work is spread over winters. */
-    public boolean isRenovation() {
+    public boolean isRenovation(PlanRules.Renovation rule) {
         List<Step> later = steps.stream().filter(step -> step.year() > 0).toList();
         double share =
                 later.stream().mapToDouble(step -> step.effect().woodShare()).sum();
-        return share >= LEAST_LATER_SHARE
+        return share >= rule.laterShare()
                 || later.stream().anyMatch(step -> step.effect().big());
     }
 

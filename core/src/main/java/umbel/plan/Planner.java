@@ -1,7 +1,6 @@
 package umbel.plan;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
@@ -11,8 +10,6 @@ import umbel.cut.CutTree;
 import umbel.cut.Effect;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
-import umbel.growth.FirstStand;
-import umbel.growth.Forecast;
 import umbel.growth.Season;
 import umbel.growth.Stand;
 import umbel.reading.Finding;
@@ -23,69 +20,43 @@ import umbel.wood.Tree;
 /**
  * Plans for a grower's goals under limits: what a {@link PlanSearch} chose and the coming seasons agree to, in the order of
  * work, each step with its reason, numbers and alternative; and what later winters will do to the tree as it is expected then.
- * The same for equal input.
+ * The same for equal input. {@link Planning} asks for several of them.
  */
 public final class Planner {
 
-    private static final int YEARS_AHEAD = 3;
-    private static final double NO_LIMIT = 0.75;
-    private static final int MOST_WATCHED = 3;
+    /** Seasons a plan is grown on for. */
+    static final int YEARS_AHEAD = 3;
 
     private final Tree found;
     private final TreeReader.Reading reading;
     private final Wish wish;
+    private final Stand stand;
     private final PlanSearch search;
     private final Weighing weighing;
-    private final Ahead ahead;
 
-    /** The tree as it stands, and its coming seasons when nothing is done. */
-    private record Ahead(Stand stand, Forecast alone) {}
-
-    private Planner(Tree found, TreeReader.Reading reading, Wish wish, Ahead ahead, Planner shared) {
+    /**
+     * A planner for one wish.
+     *
+     * @param stand the tree with what it carries into the next season; null where nothing is grown on
+     * @param shared another planner of the same tree, whose appraisals are used again; null for none
+     */
+    Planner(Tree found, TreeReader.Reading reading, Wish wish, Stand stand, Planner shared) {
         this.found = found;
         this.reading = reading;
-        this.ahead = ahead;
+        this.stand = stand;
         this.wish = wish;
         this.search = new PlanSearch(found, reading.findings(), wish, shared == null ? null : shared.search);
         this.weighing = search.weighing();
     }
 
-    /**
-     * The recommended plan, a gentler and a firmer one, and doing nothing; each with the three seasons after it. Where the
-     * recommended plan is a renovation over several winters, the same done in one winter stands before doing nothing.
-     */
+    /** All plans with the seasons after them; see {@link Planning#all()}. */
     public static List<Plan> plans(Tree found, TreeReader.Reading reading, Wish wish, long seed) {
-        Stand stand = wish.learned().applied(FirstStand.of(found, seed));
-        Forecast alone = Forecast.of(stand, Collections.nCopies(YEARS_AHEAD, Season.Work.NONE));
-        Ahead ahead = new Ahead(stand, alone);
-        Planner middle = new Planner(found, reading, wish, ahead, null);
-        PlanVariant gentler = new PlanVariant("gentler", wish.rules().gentler());
-        PlanVariant firmer = new PlanVariant("firmer", wish.rules().firmer());
-        List<Plan> plans = new ArrayList<>();
-        Stream.of(new PlanVariant("recommended", null), gentler, firmer)
-                .parallel()
-                .map(one -> one.variant() == null
-                        ? middle.plan(one.name(), 1)
-                        : new Planner(found, reading, wish.within(one.variant()), ahead, middle)
-                                .plan(one.name(), one.variant().leastGain()))
-                .forEachOrdered(plans::add);
-        // where limbs come and go every year, a heavy winter ahead is no renovation
-        boolean lasting = found.setting().system().scaffolds().permanent();
-        if (lasting && plans.get(0).isRenovation()) {
-            Wish atOnce = wish.unlimited(NO_LIMIT);
-            plans.add(new Planner(found, reading, atOnce, ahead, middle).plan(Plan.IN_ONE_WINTER, 1));
-        }
-        plans.add(middle.nothing());
-        return plans;
+        return new Planning(found, reading, wish, seed).all();
     }
 
-    private record PlanVariant(String name, umbel.knowledge.PlanRules.Variant variant) {}
-
-    /** The recommended plan alone and without the seasons after it, re-thought around what was taken and refused. */
+    /** The recommended plan alone and without the seasons after it; see {@link Planning#recommended()}. */
     public static Plan recommended(Tree found, TreeReader.Reading reading, Wish wish, long seed) {
-        Stand stand = wish.learned().applied(FirstStand.of(found, seed));
-        Planner planner = new Planner(found, reading, wish, new Ahead(stand, null), null);
-        return planner.plan("recommended", 1);
+        return new Planning(found, reading, wish, seed).recommended();
     }
 
     /** What the grower marked and nothing else, put into the order of work with each step's reason and numbers. */
@@ -96,11 +67,12 @@ public final class Planner {
         return planner.described("marked", planner.ordered(chosen, 0), List.of(), false);
     }
 
-    private Plan plan(String name, double leastGainFactor) {
+    /** A plan without the seasons after it. */
+    Plan draft(String name, double leastGainFactor) {
         boolean carefully = name.equals("recommended");
         List<Candidate> chosen = search.choose(leastGainFactor, carefully);
         if (carefully && !wish.summer()) {
-            chosen = new GrownChoice(search, ahead.stand()).of(chosen);
+            chosen = new GrownChoice(search, stand).of(chosen);
         }
         List<Step> steps = ordered(chosen, 0);
         search.kept(chosen).forEach(one -> steps.add(unweighed(one)));
@@ -108,28 +80,28 @@ public final class Planner {
         return described(name, steps, onward ? laterWinters(steps, leastGainFactor) : List.of(), true);
     }
 
-    private Plan nothing() {
+    Weighing weighing() {
+        return weighing;
+    }
+
+    /** Doing nothing, without the seasons after it. */
+    Plan nothing() {
         CutTree uncut = weighing.cut(List.of());
-        return new Plan(
-                "nothing",
-                List.of(),
-                Totals.of(uncut, reading.crop(), wish.limits().reach()),
-                ahead.alone().years(),
-                List.of());
+        Totals totals = Totals.of(uncut, reading.crop(), wish.limits().reach());
+        return new Plan("nothing", List.of(), totals, List.of(), List.of());
     }
 
     private Plan described(String name, List<Step> now, List<Step> later, boolean watching) {
-        List<Step> all = new ArrayList<>();
-        Stream.concat(now.stream(), later.stream()).forEach(step -> all.add(step.at(all.size() + 1, step.effect())));
         CutTree cut = weighing.cut(operations(now));
         Totals totals = Totals.of(cut, reading.crop(), wish.limits().reach());
-        List<Plan.Left> left = leftAlone(cut, all);
+        List<Step> worked = Stream.concat(now.stream(), later.stream()).toList();
+        List<Plan.Left> left = leftAlone(cut, worked);
+        List<Step> watched = watching ? toWatch(left, worked) : List.of();
         List<Step> told = new ArrayList<>();
-        List<Step> watched = watching ? toWatch(left, all) : List.of();
-        Stream.of(now.stream(), watched.stream(), later.stream())
-                .flatMap(steps -> steps)
+        Stream.of(now, watched, later)
+                .flatMap(List::stream)
                 .forEach(step -> told.add(step.at(told.size() + 1, step.effect())));
-        return new Plan(name, told, totals, outlook(told), left);
+        return new Plan(name, told, totals, List.of(), left);
     }
 
     /** Steps in the order of work; what falls together is told with the step that comes first at the tree. */
@@ -155,16 +127,16 @@ public final class Planner {
     /** What the coming winters will do, each on the tree as the one before and a season leave it. */
     private List<Step> laterWinters(List<Step> now, double leastGainFactor) {
         List<Step> later = new ArrayList<>();
-        Stand stand = ahead.stand();
+        Stand grown = stand;
         List<Operation> work = operations(now);
         Set<String> cutBackTo = new HashSet<>();
         for (int year = 1; year < Math.min(wish.years(), YEARS_AHEAD + 1); year++) {
-            stand = Season.grow(stand, Season.Work.dormant(work)).after();
+            grown = Season.grow(grown, Season.Work.dormant(work)).after();
             work.forEach(one -> cutBackTo.add(one.toLimb()));
             Wish then = wish.later(cutBackTo);
             TreeReader.Reading expected =
-                    TreeReader.read(stand.tree(), then.school(), then.limits().reach());
-            Planner next = new Planner(stand.tree(), expected, then, null, null);
+                    TreeReader.read(grown.tree(), then.school(), then.limits().reach());
+            Planner next = new Planner(grown.tree(), expected, then, null, null);
             List<Step> steps = next.ordered(next.search.chooseAhead(leastGainFactor), year);
             later.addAll(steps);
             work = operations(steps);
@@ -174,25 +146,6 @@ public final class Planner {
 
     private static List<Operation> operations(List<Step> steps) {
         return steps.stream().map(Step::operation).toList();
-    }
-
-    /**
-     * The seasons after a plan: this visit's cuts before the first, each later winter's before its own. How wide the ranges are
-     * is worked out once, on the tree left alone.
-     */
-    private List<Forecast.Outlook> outlook(List<Step> steps) {
-        if (ahead == null || ahead.alone() == null) {
-            return List.of();
-        }
-        List<Season.Work> works = new ArrayList<>();
-        for (int year = 0; year < YEARS_AHEAD; year++) {
-            int winter = year;
-            works.add(Season.Work.dormant(operations(
-                    steps.stream().filter(step -> step.year() == winter).toList())));
-        }
-        return steps.isEmpty()
-                ? ahead.alone().years()
-                : Forecast.like(ahead.alone(), ahead.stand(), works).years();
     }
 
     /** The limbs most worth looking at again of those whose findings are left: nothing is done to them this winter. */
@@ -209,7 +162,7 @@ public final class Planner {
                     boolean measured = limb.indexOf('/') < 0 && found.find(limb).isPresent();
                     Operation watch = Operation.whole(OperationKind.WATCH, limb);
                     boolean wanted = measured
-                            && watched.size() < MOST_WATCHED
+                            && watched.size() < wish.rules().mostWatched()
                             && weightOf(one.finding()) > 0
                             && !wish.refused().contains(Wish.key(watch));
                     if (wanted && touched.add(limb)) {

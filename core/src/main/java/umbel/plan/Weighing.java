@@ -69,6 +69,17 @@ final class Weighing {
         return known;
     }
 
+    /** Lets go of the trees worked out so far, which take room; what they were worth stays known. */
+    void forgetTrees() {
+        cuts.clear();
+    }
+
+    /** Lets go of all that was worked out. */
+    void forgetAll() {
+        cuts.clear();
+        appraised.clear();
+    }
+
     /** Whether the operation still has its whole target on what the others leave. */
     boolean fits(List<Operation> others, Operation operation) {
         Tree left = cut(others).left();

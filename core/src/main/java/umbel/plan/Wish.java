@@ -72,20 +72,16 @@ public record Wish(
         return new Wish(school, rules, goals, limits, summer, 1, List.of(), more, learned);
     }
 
-    /**
-     * The same wish with everything done in one winter.
-     *
-     * @param share of the small wood that may go all the same, 0…1
-     */
-    Wish unlimited(double share) {
-        Limits none = new Limits(Math.max(share, limits.woodShare()), Integer.MAX_VALUE, limits.reach());
+    /** The same wish with everything done in one winter. */
+    Wish unlimited() {
+        Limits none = new Limits(Math.max(rules.mostShare(), limits.woodShare()), Integer.MAX_VALUE, limits.reach());
         return new Wish(school, rules, goals, none, summer, 1, taken, refused, learned);
     }
 
     /** The same wish under other limits. */
     Wish within(PlanRules.Variant variant) {
         Limits other = new Limits(
-                Math.min(0.75, limits.woodShare() * variant.woodShare()),
+                Math.min(rules.mostShare(), limits.woodShare() * variant.woodShare()),
                 (int) Math.ceil(limits.bigCuts() * variant.bigCuts()),
                 limits.reach());
         return new Wish(school, rules, goals, other, summer, years, taken, refused, learned);

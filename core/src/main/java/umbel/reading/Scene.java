@@ -23,7 +23,7 @@ import umbel.wood.Vec;
 final class Scene {
 
     /** How far from a fork its step in thickness no longer shows, metres. */
-    private static final double CLEAR_OF_FORK = 0.10;
+    static final double CLEAR_OF_FORK = 0.10;
 
     private final Tree tree;
     private final School.Thresholds school;

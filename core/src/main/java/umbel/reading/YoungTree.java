@@ -19,9 +19,6 @@ import umbel.wood.Units;
  */
 public final class YoungTree {
 
-    private static final double UPRIGHT = 35;
-    private static final double OPPOSITE = 140;
-
     private final Tree tree;
     private final Trade.Young rule;
     private final TrainingSystem system;
@@ -74,7 +71,7 @@ public final class YoungTree {
             return Optional.empty();
         }
         return mains.stream()
-                .filter(limb -> share(limb) >= rule.rivalShare() && Scene.lean(limb) < UPRIGHT)
+                .filter(limb -> share(limb) >= rule.rivalShare() && Scene.lean(limb) < rule.rivalUprightDeg())
                 .max(Comparator.comparingDouble(this::share))
                 .map(limb -> warning(
                         "two-leaders",
@@ -160,7 +157,7 @@ public final class YoungTree {
                 double between = Math.abs(Units.toDegrees(one.bearing() - other.bearing()) % 360);
                 double opposite = Math.min(between, 360 - between);
                 boolean chokes = Units.toCm(other.at() - one.at()) <= rule.originCm()
-                        && opposite > OPPOSITE
+                        && opposite > rule.chokingOppositeDeg()
                         && Math.min(share(one), share(other)) >= rule.chokingShare();
                 if (chokes) {
                     return Optional.of(warning(
@@ -205,7 +202,7 @@ public final class YoungTree {
     }
 
     private double share(Axis limb) {
-        return limb.baseDiameter() / tree.trunk().diameterAt(limb.at() + 0.1);
+        return limb.baseDiameter() / tree.trunk().diameterAt(limb.at() + Scene.CLEAR_OF_FORK);
     }
 
     private static String names(List<Axis> limbs) {

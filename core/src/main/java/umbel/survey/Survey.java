@@ -138,6 +138,29 @@ public record Survey(
 
         /** The same limb leaving its parent elsewhere, or another way; cm and degrees. */
         public LimbMeasure placed(double at, double bearing, double angle, Double tipAngle) {
+            return but(at, bearing, angle, tipAngle, diameterMm, lengthCm, ageY, lastGrowthCm, wood);
+        }
+
+        /** The same limb of another size and age; mm, cm, years. */
+        public LimbMeasure sized(double diameter, double length, Integer age, Double lastGrowth) {
+            return but(atCm, bearingDeg, angleDeg, tipAngleDeg, diameter, length, age, lastGrowth, wood);
+        }
+
+        /** The same limb with other small wood on it; null where it was not counted. */
+        public LimbMeasure bearing(SmallWood otherWood) {
+            return but(atCm, bearingDeg, angleDeg, tipAngleDeg, diameterMm, lengthCm, ageY, lastGrowthCm, otherWood);
+        }
+
+        private LimbMeasure but(
+                double at,
+                double bearing,
+                double angle,
+                Double tipAngle,
+                double diameter,
+                double length,
+                Integer age,
+                Double lastGrowth,
+                SmallWood otherWood) {
             return new LimbMeasure(
                     id,
                     parent,
@@ -146,50 +169,10 @@ public record Survey(
                     bearing,
                     angle,
                     tipAngle,
-                    diameterMm,
-                    lengthCm,
-                    ageY,
-                    lastGrowthCm,
-                    condition,
-                    disease,
-                    note,
-                    wood);
-        }
-
-        /** The same limb of another size and age; mm, cm, years. */
-        public LimbMeasure sized(double diameter, double length, Integer age, Double lastGrowth) {
-            return new LimbMeasure(
-                    id,
-                    parent,
-                    role,
-                    atCm,
-                    bearingDeg,
-                    angleDeg,
-                    tipAngleDeg,
                     diameter,
                     length,
                     age,
                     lastGrowth,
-                    condition,
-                    disease,
-                    note,
-                    wood);
-        }
-
-        /** The same limb with other small wood on it; null where it was not counted. */
-        public LimbMeasure bearing(SmallWood otherWood) {
-            return new LimbMeasure(
-                    id,
-                    parent,
-                    role,
-                    atCm,
-                    bearingDeg,
-                    angleDeg,
-                    tipAngleDeg,
-                    diameterMm,
-                    lengthCm,
-                    ageY,
-                    lastGrowthCm,
                     condition,
                     disease,
                     note,

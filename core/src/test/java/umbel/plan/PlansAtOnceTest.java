@@ -15,7 +15,7 @@ class PlansAtOnceTest {
 
     @Test
     void everybodyWhoAsksAtTheSameMomentIsAnswered() {
-        List<SeasonsAgainstNow.Case> trees = SeasonsAgainstNow.manyTrees(6);
+        List<PlanCase> trees = SeasonsAgainstNow.manyTrees(6);
         ExecutorService people = Executors.newFixedThreadPool(4, task -> {
             Thread thread = new Thread(task);
             thread.setDaemon(true);

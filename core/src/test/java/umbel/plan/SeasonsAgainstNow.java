@@ -7,19 +7,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.SplittableRandom;
-import umbel.assess.AssessRequest;
-import umbel.assess.Assessor;
 import umbel.growth.FirstStand;
 import umbel.growth.Forecast;
 import umbel.growth.Season;
 import umbel.growth.Stand;
-import umbel.knowledge.Knowledge;
 import umbel.knowledge.PlanRules;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
-import umbel.reading.TreeReader;
-import umbel.survey.Survey;
-import umbel.wood.Tree;
 
 /**
  * How often the coming seasons turn what this winter's sum chose, and what it brings: seeded faulty trees planned with and
@@ -27,7 +21,6 @@ import umbel.wood.Tree;
  */
 final class SeasonsAgainstNow {
 
-    private static final Assessor ASSESSOR = new Assessor(Knowledge.shipped());
     private static final String[][] KINDS = {
         {"apple", "central-leader"},
         {"pear", "central-leader"},
@@ -37,32 +30,10 @@ final class SeasonsAgainstNow {
 
     private SeasonsAgainstNow() {}
 
-    /** A tree with what is asked for it and what is wrong with it. */
-    record Case(Tree tree, Wish wish, TreeReader.Reading reading) {
-
-        static Case of(Survey survey) {
-            AssessRequest request = AssessRequest.of(survey);
-            Tree tree = ASSESSOR.tree(request);
-            Wish wish = ASSESSOR.wish(request, tree, List.of(), Set.of());
-            return new Case(
-                    tree,
-                    wish,
-                    TreeReader.read(tree, wish.school(), wish.limits().reach()));
-        }
-
-        List<Plan> plans() {
-            return Planner.plans(tree, reading, wish, 1);
-        }
-
-        PlanSearch search() {
-            return new PlanSearch(tree, reading.findings(), wish, null);
-        }
-    }
-
     /** Trees of four kinds, five to twelve years old, with one to three faults each. */
-    static List<Case> manyTrees(int count) {
+    static List<PlanCase> manyTrees(int count) {
         Fault[] faults = Fault.values();
-        List<Case> cases = new ArrayList<>();
+        List<PlanCase> cases = new ArrayList<>();
         for (int seed = 1; cases.size() < count; seed++) {
             SplittableRandom random = new SplittableRandom(seed);
             String[] kind = KINDS[random.nextInt(KINDS.length)];
@@ -71,13 +42,13 @@ final class SeasonsAgainstNow {
                 chosen.add(faults[random.nextInt(faults.length)]);
             }
             int leaf = 5 + random.nextInt(8);
-            cases.add(Case.of(PracticeTree.survey(kind[0], kind[1], leaf, seed, chosen.toArray(Fault[]::new))));
+            cases.add(PlanCase.of(PracticeTree.survey(kind[0], kind[1], leaf, seed, chosen.toArray(Fault[]::new))));
         }
         return cases;
     }
 
     /** The worth over now and three seasons, worked out here from the definition and not by the class under test. */
-    static double overTheYears(Case one, List<Candidate> visit) {
+    static double overTheYears(PlanCase one, List<Candidate> visit) {
         PlanRules.Ahead ahead = one.wish().rules().ahead();
         Weighing weighing = one.search().weighing();
         Stand stand = FirstStand.of(one.tree(), 1);
@@ -95,7 +66,7 @@ final class SeasonsAgainstNow {
         int turned = 0;
         double gained = 0;
         double fruits = 0;
-        for (Case one : manyTrees(count)) {
+        for (PlanCase one : manyTrees(count)) {
             PlanSearch search = one.search();
             List<Candidate> now = search.choose(1, true);
             List<Candidate> then = new GrownChoice(search, FirstStand.of(one.tree(), 1)).of(now);
@@ -115,7 +86,7 @@ final class SeasonsAgainstNow {
                 100 * fruits / Math.max(1, turned));
     }
 
-    private static double inThree(Case one, List<Candidate> visit) {
+    private static double inThree(PlanCase one, List<Candidate> visit) {
         List<Season.Work> works = new ArrayList<>(Collections.nCopies(3, Season.Work.NONE));
         works.set(0, Season.Work.dormant(PlanSearch.operations(visit)));
         return Forecast.middle(FirstStand.of(one.tree(), 1), works).get(2).fruits();

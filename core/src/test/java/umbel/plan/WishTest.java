@@ -41,7 +41,7 @@ class WishTest {
 
     @Test
     void inOneWinterOnlyTheReachStillLimits() {
-        Wish atOnce = wish.unlimited(0.75);
+        Wish atOnce = wish.unlimited();
         assertThat(atOnce.limits().woodShare()).isEqualTo(0.75);
         assertThat(atOnce.limits().bigCuts()).isEqualTo(Integer.MAX_VALUE);
         assertThat(atOnce.limits().reach()).isEqualTo(2.4);

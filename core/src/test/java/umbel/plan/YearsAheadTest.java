@@ -20,7 +20,7 @@ class YearsAheadTest {
     @Test
     void theSeasonsTurnSomeCloseChoicesAndNeverForTheWorse() {
         int turned = 0;
-        for (SeasonsAgainstNow.Case one : SeasonsAgainstNow.manyTrees(24)) {
+        for (PlanCase one : SeasonsAgainstNow.manyTrees(24)) {
             PlanSearch search = one.search();
             List<Candidate> now = search.choose(1, true);
             List<Candidate> then = new GrownChoice(search, FirstStand.of(one.tree(), 1)).of(now);
@@ -47,7 +47,7 @@ class YearsAheadTest {
 
     @Test
     void laterWintersAreForTheTreeAsItIsExpectedThen() {
-        SeasonsAgainstNow.Case one = SeasonsAgainstNow.Case.of(
+        PlanCase one = PlanCase.of(
                 PracticeTree.survey("central-leader", 20, 2, Fault.RIVAL_LEADER, Fault.TOO_TALL, Fault.WATER_SPROUTS));
         List<Step> later = one.plans().get(0).steps().stream()
                 .filter(step -> step.year() > 0)
@@ -70,7 +70,7 @@ class YearsAheadTest {
     @Test
     void whatAWinterCutsBackToIsNotTakenByALaterOne() {
         int reduced = 0;
-        for (SeasonsAgainstNow.Case one : SeasonsAgainstNow.manyTrees(20)) {
+        for (PlanCase one : SeasonsAgainstNow.manyTrees(20)) {
             Set<String> cutBackTo = new HashSet<>();
             for (Step step : one.plans().get(0).steps()) {
                 if (step.operation().kind().takesAll()) {
@@ -87,7 +87,7 @@ class YearsAheadTest {
 
     @Test
     void aStepFurtherAheadIsLessSure() {
-        for (SeasonsAgainstNow.Case one : SeasonsAgainstNow.manyTrees(6)) {
+        for (PlanCase one : SeasonsAgainstNow.manyTrees(6)) {
             double sureness = one.wish().rules().ahead().sureness();
             for (Step step : one.plans().get(0).steps()) {
                 assertThat(step.confidence()).isLessThanOrEqualTo(Math.pow(sureness, step.year()) + 1e-9);
@@ -97,10 +97,10 @@ class YearsAheadTest {
 
     @Test
     void aRenovationIsShownBesideTheSameInOneWinter() {
-        SeasonsAgainstNow.Case one = SeasonsAgainstNow.Case.of(
+        PlanCase one = PlanCase.of(
                 PracticeTree.survey("central-leader", 24, 2, Fault.RIVAL_LEADER, Fault.TOO_TALL, Fault.STACKED_LIMBS));
         List<Plan> plans = one.plans();
-        assertThat(plans.get(0).isRenovation()).isTrue();
+        assertThat(plans.get(0).isRenovation(one.wish().rules().renovation())).isTrue();
         Plan atOnce = plans.stream()
                 .filter(plan -> plan.name().equals(Plan.IN_ONE_WINTER))
                 .findFirst()
@@ -144,7 +144,7 @@ class YearsAheadTest {
                             {"id":"%d","parent":"trunk","role":"scaffold","at_cm":%d,"bearing_deg":%d,"angle_deg":55,
                              "diameter_mm":10,"length_cm":60,"age_y":1}""".formatted(i + 1, 60 + 7 * i, i * 137 % 360));
         }
-        SeasonsAgainstNow.Case one = SeasonsAgainstNow.Case.of(SurveyReader.read("""
+        PlanCase one = PlanCase.of(SurveyReader.read("""
                         {"format":"umbel-survey/1","tree":{"species":"apple","leaf":2,"system":"central-leader"},
                          "trunk":{"diameter_mm":28,"height_cm":190},"limbs":[%s]}""".formatted(limbs)));
         List<Step> steps = one.plans().get(0).steps();

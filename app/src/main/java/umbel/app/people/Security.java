@@ -40,6 +40,7 @@ class Security {
         "/api/trees/*/limbs/*/options",
         "/api/trees/*/marks",
         "/api/trees/*/plans",
+        "/api/trees/*/plans/first",
         "/api/trees/*/schools",
         "/api/trees/*/sheet",
         "/api/trees/*/years",

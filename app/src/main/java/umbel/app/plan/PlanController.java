@@ -63,6 +63,12 @@ class PlanController {
         return plans.plans(id, decisions);
     }
 
+    /** The recommended plan first, for whoever waits; the others follow by {@code plans}. */
+    @PostMapping("/plans/first")
+    TreeAnswers.FirstPlan firstPlan(@PathVariable long id, @RequestBody Decisions decisions) {
+        return plans.firstPlan(id, decisions);
+    }
+
     /** The plan beside that of another school: which cuts differ, because of which setting. */
     @PostMapping("/schools")
     TreeAnswers.Beside schools(@PathVariable long id, @RequestBody Decisions decisions, @RequestParam String beside) {

@@ -1,23 +1,21 @@
 package umbel.app.plan;
 
-import java.util.List;
 import org.springframework.stereotype.Component;
 import umbel.app.kept.Kept;
 import umbel.growth.Learned;
-import umbel.plan.Plan;
-import umbel.plan.Planner;
+import umbel.plan.Planning;
 import umbel.plan.Wish;
 import umbel.reading.Company;
 import umbel.reading.TreeReader;
 import umbel.wood.Tree;
 
-/** Plans worked out for saved surveys, kept while a tree is looked at. A saved survey never changes, so they cannot go stale. */
+/** Plans of saved surveys, kept while a tree is looked at. A saved survey never changes, so they cannot go stale. */
 @Component
 class PlanKeeper {
 
     private static final int MOST = 60;
 
-    private final Kept<Key, List<Plan>> kept = Kept.atMost(MOST);
+    private final Kept<Key, Planning> kept = Kept.atMost(MOST);
 
     /**
      * What a plan depends on.
@@ -27,8 +25,8 @@ class PlanKeeper {
      */
     record Key(long surveyId, Decisions decisions, Learned learned, Company company) {}
 
-    /** The plans for a key, worked out once. */
-    List<Plan> of(Key key, Tree tree, TreeReader.Reading reading, Wish wish, long seed) {
-        return kept.get(key, () -> Planner.plans(tree, reading, wish, seed));
+    /** The planning of a key; what it has worked out already is there. */
+    Planning of(Key key, Tree tree, TreeReader.Reading reading, Wish wish, long seed) {
+        return kept.get(key, () -> new Planning(tree, reading, wish, seed));
     }
 }

@@ -37,6 +37,7 @@ import umbel.knowledge.SchoolLines;
 import umbel.plan.Limits;
 import umbel.plan.Plan;
 import umbel.plan.Planner;
+import umbel.plan.Planning;
 import umbel.plan.Totals;
 import umbel.plan.Wish;
 import umbel.reading.TreeReader;
@@ -113,24 +114,41 @@ public class PlanService {
                         .orElse(""));
     }
 
+    /** The plans for a tree, each with the seasons after it. */
     @Transactional(readOnly = true)
     public TreeAnswers.Plans plans(long treeId, Decisions decisions) {
         SurveyEntry survey = newest(treeId);
-        Seen seen = seen(survey, decisions);
-        Readings.ReadTree read = seen.read();
-        SafetyLimits limits = limits(survey.tree());
-        List<String> stops = seen.plans().stream()
+        Asked asked = asked(survey, decisions);
+        List<Plan> plans = asked.planning().all();
+        return new TreeAnswers.Plans(
+                assessor.plans(plans),
+                assessor.inOneWinter(plans),
+                stops(survey.tree(), plans),
+                assessor.timing(asked.read().tree(), "dormant"),
+                Assessor.measureNext(readings.certaintyOf(survey, asked.read())));
+    }
+
+    /** The recommended plan alone, without the seasons after it: there in half the time. */
+    @Transactional(readOnly = true)
+    public TreeAnswers.FirstPlan firstPlan(long treeId, Decisions decisions) {
+        SurveyEntry survey = newest(treeId);
+        Asked asked = asked(survey, decisions);
+        Plan plan = asked.planning().recommended();
+        return new TreeAnswers.FirstPlan(
+                assessor.plan(plan),
+                stops(survey.tree(), List.of(plan)),
+                assessor.timing(asked.read().tree(), "dormant"));
+    }
+
+    /** The steps past what the holding lets its people do. */
+    private List<String> stops(OrchardTree tree, List<Plan> plans) {
+        SafetyLimits limits = limits(tree);
+        return plans.stream()
                 .flatMap(plan -> plan.steps().stream())
                 .filter(step -> limits.stop(step.effect(), knowledge.trade().tools()))
                 .map(step -> Wish.key(step.operation()))
                 .distinct()
                 .toList();
-        return new TreeAnswers.Plans(
-                assessor.plans(seen.plans()),
-                assessor.inOneWinter(seen.plans()),
-                stops,
-                assessor.timing(read.tree(), "dormant"),
-                Assessor.measureNext(readings.certaintyOf(survey, read)));
     }
 
     /** The tree under its school and under another: both plans, and which cuts differ because of which setting. */
@@ -146,20 +164,29 @@ public class PlanService {
                 decisions.schoolLines());
         Decisions other =
                 new Decisions(List.of(), decisions.refused(), otherSchool, decisions.goals(), decisions.hold(), null);
-        Seen mine = seen(survey, plain);
-        Seen theirs = seen(survey, other);
-        Tree tree = mine.read().tree();
+        Asked mine = asked(survey, plain);
+        Asked theirs = asked(survey, other);
         return new TreeAnswers.Beside(
-                mine.view().school().name(),
-                theirs.view().school().name(),
-                assessor.plans(mine.plans()).get(0),
-                assessor.plans(theirs.plans()).get(0),
-                SchoolsBeside.of(tree, mine.view(), theirs.view()));
+                mine.wish().school().name(),
+                theirs.wish().school().name(),
+                assessor.plans(mine.planning().all()).get(0),
+                assessor.plans(theirs.planning().all()).get(0),
+                SchoolsBeside.of(mine.read().tree(), mine.view(), theirs.view()));
     }
 
-    private record Seen(Readings.ReadTree read, List<Plan> plans, SchoolsBeside.View view) {}
+    /** A tree read and wished for, with the planning that answers it. */
+    private record Asked(Readings.ReadTree read, TreeReader.Reading sure, Wish wish, Planning planning) {
 
-    private Seen seen(SurveyEntry survey, Decisions decisions) {
+        SchoolsBeside.View view() {
+            return new SchoolsBeside.View(
+                    wish.school(),
+                    wish.limits(),
+                    sure.findings(),
+                    planning.all().get(0));
+        }
+    }
+
+    private Asked asked(SurveyEntry survey, Decisions decisions) {
         Readings.ReadTree read = read(survey, decisions);
         AssessRequest request = request(read, decisions);
         Learned learned = learning.of(survey.tree().block());
@@ -167,9 +194,7 @@ public class PlanService {
                 .knowing(learned);
         TreeReader.Reading sure = sure(survey, read);
         PlanKeeper.Key key = new PlanKeeper.Key(survey.id(), decisions, learned, read.company());
-        List<Plan> plans = keeper.of(key, read.tree(), sure, wish, Assessor.seed(request));
-        return new Seen(
-                read, plans, new SchoolsBeside.View(wish.school(), wish.limits(), sure.findings(), plans.get(0)));
+        return new Asked(read, sure, wish, keeper.of(key, read.tree(), sure, wish, Assessor.seed(request)));
     }
 
     @Transactional(readOnly = true)

@@ -85,6 +85,9 @@ public final class TreeAnswers {
             Assessment.Timing timing,
             List<Assessment.Measure> measureNext) {}
 
+    /** The recommended plan before the others, without years and with what its steps stop at. */
+    public record FirstPlan(Assessment.PlanAnswer plan, List<String> stops, Assessment.Timing timing) {}
+
     /**
      * What is kept of an axis.
      *

@@ -110,6 +110,21 @@ class TreeApiTest {
     }
 
     @Test
+    void theRecommendedPlanComesFirstAndIsTheOneThatFollows() {
+        String decided = "{\"refused\":[\"remove@2\"]}";
+        JsonNode first = umbel.post("/api/trees/7/plans/first", decided).json();
+        JsonNode all = umbel.post("/api/trees/7/plans", decided).json();
+        assertThat(first.at("/plan/name").asString()).isEqualTo("recommended");
+        assertThat(first.at("/plan/steps").size()).isPositive();
+        assertThat(first.at("/plan/steps")).isEqualTo(all.at("/plans/0/steps"));
+        assertThat(first.at("/plan/totals/under30After")).isEqualTo(all.at("/plans/0/totals/under30After"));
+        assertThat(first.at("/plan/years")).as("seasons come with the others").isEmpty();
+        assertThat(all.at("/plans/0/years")).hasSize(3);
+        assertThat(first.get("timing")).isEqualTo(all.get("timing"));
+        assertThat(umbel.post("/api/trees/9999/plans/first", "{}").status()).isEqualTo(404);
+    }
+
+    @Test
     void optionsTellWhatEachCutWouldDo() {
         JsonNode options = umbel.post("/api/trees/1/limbs/2/options", "{}").json();
         assertThat(options.size()).isGreaterThan(2);

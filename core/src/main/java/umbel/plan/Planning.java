@@ -1,0 +1,115 @@
+package umbel.plan;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.stream.Stream;
+import umbel.growth.FirstStand;
+import umbel.growth.Forecast;
+import umbel.growth.Season;
+import umbel.growth.Stand;
+import umbel.knowledge.PlanRules;
+import umbel.reading.TreeReader;
+import umbel.wood.Tree;
+
+/**
+ * The plans of one tree for one wish, worked out as they are asked for: the recommended one first and soon, then the others
+ * beside it with the seasons after each, built on what the first one weighed.
+ */
+public final class Planning {
+
+    private final Tree found;
+    private final TreeReader.Reading reading;
+    private final Wish wish;
+    private final Stand stand;
+    private final Planner middle;
+    private volatile Plan recommended;
+    private volatile List<Plan> all;
+
+    /**
+     * A planning.
+     *
+     * @param seed of the draws the seasons share
+     */
+    public Planning(Tree found, TreeReader.Reading reading, Wish wish, long seed) {
+        this.found = found;
+        this.reading = reading;
+        this.wish = wish;
+        this.stand = wish.learned().applied(FirstStand.of(found, seed));
+        this.middle = new Planner(found, reading, wish, stand, null);
+    }
+
+    /** The recommended plan with its later winters, without the seasons after it. */
+    public Plan recommended() {
+        Plan known = recommended;
+        if (known == null) {
+            known = middle.draft("recommended", 1);
+            recommended = known;
+            middle.weighing().forgetTrees();
+        }
+        return known;
+    }
+
+    /**
+     * The recommended plan, a gentler and a firmer one, and doing nothing; each with the three seasons after it. Where the
+     * recommended plan is a renovation over several winters, the same done in one winter stands before doing nothing.
+     */
+    public List<Plan> all() {
+        List<Plan> known = all;
+        if (known == null) {
+            known = List.copyOf(withSeasons());
+            all = known;
+            middle.weighing().forgetAll();
+        }
+        return known;
+    }
+
+    private List<Plan> withSeasons() {
+        Forecast alone = Forecast.of(stand, Collections.nCopies(Planner.YEARS_AHEAD, Season.Work.NONE));
+        List<Plan> plans = new ArrayList<>();
+        Stream.of("recommended", "gentler", "firmer")
+                .parallel()
+                .map(this::draft)
+                .map(plan -> plan.followedBy(seasons(plan, alone)))
+                .forEachOrdered(plans::add);
+        // where limbs come and go every year, a heavy winter ahead is no renovation
+        boolean lasting = found.setting().system().scaffolds().permanent();
+        if (lasting && plans.get(0).isRenovation(wish.rules().renovation())) {
+            Plan atOnce = new Planner(found, reading, wish.unlimited(), stand, middle).draft(Plan.IN_ONE_WINTER, 1);
+            plans.add(atOnce.followedBy(seasons(atOnce, alone)));
+        }
+        plans.add(middle.nothing().followedBy(alone.years()));
+        return plans;
+    }
+
+    private Plan draft(String name) {
+        return switch (name) {
+            case "gentler" -> variant(name, wish.rules().gentler());
+            case "firmer" -> variant(name, wish.rules().firmer());
+            default -> recommended();
+        };
+    }
+
+    private Plan variant(String name, PlanRules.Variant variant) {
+        return new Planner(found, reading, wish.within(variant), stand, middle).draft(name, variant.leastGain());
+    }
+
+    /**
+     * The seasons after a plan: this visit's cuts before the first, each later winter's before its own. How wide the ranges are
+     * is worked out once, on the tree left alone.
+     */
+    private List<Forecast.Outlook> seasons(Plan plan, Forecast alone) {
+        if (plan.steps().isEmpty()) {
+            return alone.years();
+        }
+        List<Season.Work> works = new ArrayList<>();
+        for (int year = 0; year < Planner.YEARS_AHEAD; year++) {
+            int winter = year;
+            works.add(Season.Work.dormant(plan.steps().stream()
+                    .filter(step -> step.year() == winter)
+                    .map(Step::operation)
+                    .toList()));
+        }
+        return Forecast.like(alone, stand, works).years();
+    }
+}

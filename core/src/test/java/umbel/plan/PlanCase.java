@@ -1,0 +1,36 @@
+package umbel.plan;
+
+import java.util.List;
+import java.util.Set;
+import umbel.assess.AssessRequest;
+import umbel.assess.Assessor;
+import umbel.knowledge.Knowledge;
+import umbel.reading.TreeReader;
+import umbel.survey.Survey;
+import umbel.wood.Tree;
+
+/** A tree with what is asked for it and what is wrong with it. */
+record PlanCase(Tree tree, Wish wish, TreeReader.Reading reading) {
+
+    private static final Assessor ASSESSOR = new Assessor(Knowledge.shipped());
+
+    static PlanCase of(Survey survey) {
+        AssessRequest request = AssessRequest.of(survey);
+        Tree tree = ASSESSOR.tree(request);
+        Wish wish = ASSESSOR.wish(request, tree, List.of(), Set.of());
+        return new PlanCase(
+                tree, wish, TreeReader.read(tree, wish.school(), wish.limits().reach()));
+    }
+
+    Planning planning() {
+        return new Planning(tree, reading, wish, 1);
+    }
+
+    List<Plan> plans() {
+        return planning().all();
+    }
+
+    PlanSearch search() {
+        return new PlanSearch(tree, reading.findings(), wish, null);
+    }
+}

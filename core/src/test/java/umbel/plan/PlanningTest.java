@@ -1,0 +1,83 @@
+package umbel.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import org.junit.jupiter.api.Test;
+import umbel.cut.Operation;
+import umbel.growth.Forecast;
+import umbel.practice.Fault;
+import umbel.practice.PracticeTree;
+
+/** The recommended plan comes before the others and stays the same when they follow. */
+class PlanningTest {
+
+    private static final PlanCase OLD = PlanCase.of(
+            PracticeTree.survey("central-leader", 24, 2, Fault.RIVAL_LEADER, Fault.TOO_TALL, Fault.STACKED_LIMBS));
+    private static final PlanCase YOUNG = PlanCase.of(PracticeTree.survey("slender-axe", 3, 5, Fault.RIVAL_LEADER));
+
+    @Test
+    void theFirstPlanIsTheOneThatFollowsWithItsSeasons() {
+        Planning planning = OLD.planning();
+        Plan first = planning.recommended();
+        Plan followed = planning.all().get(0);
+        assertThat(first.outlook()).as("seasons before they are asked for").isEmpty();
+        assertThat(followed.outlook()).hasSize(Planner.YEARS_AHEAD);
+        assertThat(first.steps()).isNotEmpty().isEqualTo(followed.steps());
+        assertThat(first.totals()).isEqualTo(followed.totals());
+        assertThat(first.leftAlone()).isEqualTo(followed.leftAlone());
+    }
+
+    @Test
+    void itDoesNotMatterWhatIsAskedForFirst() {
+        Planning inOrder = YOUNG.planning();
+        Plan early = inOrder.recommended();
+        List<Plan> then = inOrder.all();
+        Planning otherwise = YOUNG.planning();
+        List<Plan> atOnce = otherwise.all();
+        assertThat(operations(otherwise.recommended())).isEqualTo(operations(early));
+        for (int i = 0; i < then.size(); i++) {
+            assertThat(operations(atOnce.get(i))).as(then.get(i).name()).isEqualTo(operations(then.get(i)));
+            assertThat(fruits(atOnce.get(i))).isEqualTo(fruits(then.get(i)));
+        }
+    }
+
+    @Test
+    void whatWasWorkedOutIsNotWorkedOutAgain() {
+        Planning planning = YOUNG.planning();
+        assertThat(planning.recommended()).isSameAs(planning.recommended());
+        assertThat(planning.all()).isSameAs(planning.all());
+    }
+
+    @Test
+    void severalWhoAskAtOnceAreToldTheSame() {
+        Planning planning = YOUNG.planning();
+        List<CompletableFuture<List<Plan>>> asked = List.of(
+                CompletableFuture.supplyAsync(planning::all),
+                CompletableFuture.supplyAsync(() -> List.of(planning.recommended())),
+                CompletableFuture.supplyAsync(planning::all));
+        List<Operation> first = operations(asked.get(0).join().get(0));
+        asked.forEach(one ->
+                assertThat(operations(one.join().get(0))).as("the same plan").isEqualTo(first));
+    }
+
+    @Test
+    void theSameInOneWinterStandsBesideARenovationOnly() {
+        assertThat(names(OLD.planning().all()))
+                .containsExactly("recommended", "gentler", "firmer", Plan.IN_ONE_WINTER, "nothing");
+        assertThat(names(YOUNG.planning().all())).containsExactly("recommended", "gentler", "firmer", "nothing");
+    }
+
+    private static List<String> names(List<Plan> plans) {
+        return plans.stream().map(Plan::name).toList();
+    }
+
+    private static List<Operation> operations(Plan plan) {
+        return plan.steps().stream().map(Step::operation).toList();
+    }
+
+    private static List<Forecast.Range> fruits(Plan plan) {
+        return plan.outlook().stream().map(Forecast.Outlook::fruits).toList();
+    }
+}
