@@ -1,8 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { answer, api, Problem, sendText, type BlockProgress, type ImportOutcome } from '../api/client';
 import { Button } from '../ui/Button';
+import { FileButton } from '../ui/FileButton';
 import { Failed, Loading } from '../ui/States';
 import { percent, RULE_WORDS } from '../ui/words';
 import { useWho } from '../people/who';
@@ -280,7 +281,6 @@ function Result({ result }: { result: NonNullable<BlockProgress['result']> }) {
 }
 
 function Tables({ id }: { id: number }) {
-  const file = useRef<HTMLInputElement>(null);
   const [table, setTable] = useState('');
   const queries = useQueryClient();
   const send = (path: string) => sendText<ImportOutcome>(path, 'text/csv', table);
@@ -315,19 +315,9 @@ function Tables({ id }: { id: number }) {
         >
           Take the surveys out
         </a>
-        <input
-          ref={file}
-          type="file"
-          accept=".csv,text/csv"
-          className="hidden"
-          aria-label="Survey table to take in"
-          onChange={(event) => {
-            const one = event.target.files?.[0];
-            if (one) void one.text().then(setTable);
-            event.target.value = '';
-          }}
-        />
-        <Button onClick={() => file.current?.click()}>Take a table in</Button>
+        <FileButton accept=".csv,text/csv" label="Survey table to take in" onText={setTable}>
+          Take a table in
+        </FileButton>
       </div>
       {trouble && (
         <div role="alert" className="mt-3 border-l-4 border-lichen bg-lichen-wash px-3 py-2 text-[14px]">

@@ -1,12 +1,12 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { answer, api, type GeoRead } from '../api/client';
 import { Button } from '../ui/Button';
+import { FileButton } from '../ui/FileButton';
 import { Failed } from '../ui/States';
 
 /** Blocks and rows out and in as GeoJSON; a file is looked at before it is taken over, whole or not at all. */
 export function MapFile({ mayChange }: { mayChange: boolean }) {
-  const file = useRef<HTMLInputElement>(null);
   const [collection, setCollection] = useState<unknown>(null);
   const [unreadable, setUnreadable] = useState(false);
   const queries = useQueryClient();
@@ -44,27 +44,13 @@ export function MapFile({ mayChange }: { mayChange: boolean }) {
         </a>
         {mayChange && (
           <>
-            <input
-              ref={file}
-              type="file"
+            <FileButton
               accept=".geojson,.json,application/geo+json"
-              className="hidden"
-              aria-label="Map file to take in"
-              onChange={(event) => {
-                const one = event.target.files?.[0];
-                if (one) void one.text().then(read);
-                event.target.value = '';
-              }}
-            />
-            <button
-              type="button"
-              className="underline underline-offset-4"
-              onClick={() => {
-                file.current?.click();
-              }}
+              label="Map file to take in"
+              onText={read}
             >
               Take blocks and rows in
-            </button>
+            </FileButton>
           </>
         )}
       </div>

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answer, api, Problem, type SurveyDocument } from '../api/client';
 import { FIRST_VIEW, type View } from '../stand/camera';
@@ -7,6 +7,7 @@ import { prepare } from '../stand/geometry';
 import type { Showing } from '../stand/paint';
 import { TreeStand } from '../stand/TreeStand';
 import { Button } from '../ui/Button';
+import { FileButton } from '../ui/FileButton';
 import { dropDraft, keepDraft, keptDraft } from './draft';
 import { byField, formFrom, surveyFrom, type SurveyForm } from './form';
 import { LimbGrid } from './LimbGrid';
@@ -32,7 +33,6 @@ export function SurveyDesk({ id, label, first, again }: Props) {
   const { drawing, errors, setErrors, trouble, setTrouble, summary } = usePreview(form);
   const [chosen, setChosen] = useState<string | null>(null);
   const [view, setView] = useState<View>(FIRST_VIEW);
-  const file = useRef<HTMLInputElement>(null);
   const go = useNavigate();
   const queries = useQueryClient();
   const known = useQuery({
@@ -66,9 +66,9 @@ export function SurveyDesk({ id, label, first, again }: Props) {
     },
   });
 
-  const importFile = async (chosenFile: File) => {
+  const importText = async (text: string, fileName: string) => {
     try {
-      const document = JSON.parse(await chosenFile.text()) as SurveyDocument;
+      const document = JSON.parse(text) as SurveyDocument;
       await answer(api.POST('/api/survey/preview', { body: document }));
       setForm({ ...formFrom(document), label });
       setTouched(true);
@@ -76,8 +76,8 @@ export function SurveyDesk({ id, label, first, again }: Props) {
       setErrors(error instanceof Problem ? error.errors : []);
       setTrouble(
         error instanceof SyntaxError
-          ? `${chosenFile.name} is not JSON: ${error.message}`
-          : `${chosenFile.name} was not taken in: ${error instanceof Error ? error.message : 'it could not be read.'}`,
+          ? `${fileName} is not JSON: ${error.message}`
+          : `${fileName} was not taken in: ${error instanceof Error ? error.message : 'it could not be read.'}`,
       );
     }
   };
@@ -136,25 +136,19 @@ export function SurveyDesk({ id, label, first, again }: Props) {
             </p>
           </div>
           <div className="flex gap-2">
-            <input
-              ref={file}
-              type="file"
-              accept=".json,application/json"
-              className="hidden"
-              aria-label="Survey file to take in"
-              onChange={(event) => {
-                const one = event.target.files?.[0];
-                if (one) void importFile(one);
-                event.target.value = '';
-              }}
-            />
             <Link
               to={`/trees/${id}/walk`}
               className="min-h-9 rounded-md border border-muted/50 px-3 py-1.5 text-[14px] font-semibold hover:bg-sand"
             >
               Step by step
             </Link>
-            <Button onClick={() => file.current?.click()}>Import</Button>
+            <FileButton
+              accept=".json,application/json"
+              label="Survey file to take in"
+              onText={(text, fileName) => void importText(text, fileName)}
+            >
+              Import
+            </FileButton>
             <Button onClick={exportFile}>Export</Button>
             {touched && (
               <Button

@@ -9,6 +9,7 @@ import { PlanChoices } from './PlanChoices';
 import { SchoolsBeside } from './SchoolsBeside';
 import { StepList } from './StepList';
 import { Stop } from './Stop';
+import type { Plans } from './usePlans';
 import type { Work } from './useWork';
 import { Winters } from './Winters';
 
@@ -17,9 +18,7 @@ interface Props {
   /** Day of the last visit since the survey; empty where there was none. */
   workedOn: string;
   work: Work;
-  plans:
-    | { plans: Plan[]; inOneWinter?: Plan; stops: string[]; timing: { verdict: string; reasons: string[] } }
-    | undefined;
+  plans: Plans | undefined;
   pending: boolean;
   thinking: boolean;
   error: Error | null;
@@ -87,14 +86,7 @@ export function PlanPanel({
             className={`flex-1 px-1 py-2 leading-tight ${plan.name === one.name ? 'bg-sand font-semibold' : 'text-muted hover:bg-sand'}`}
           >
             {PLAN_WORDS[one.name]}
-            <span className="block text-[12px] font-normal">
-              {one.name === 'nothing'
-                ? `${percent(one.totals.under30After)} in shade`
-                : `${one.totals.cuts} ${one.totals.cuts === 1 ? 'cut' : 'cuts'}`}
-            </span>
-            <span className="block text-[12px] font-normal">
-              {one.name === 'nothing' ? '' : minutes(one.totals.minutes)}
-            </span>
+            <Sum plan={one} known={!plans.following || one.name === 'recommended'} />
           </button>
         ))}
       </div>
@@ -105,6 +97,11 @@ export function PlanPanel({
             Confirm the tree as it is expected now
           </Link>
           , and the next stage is planned on it.
+        </p>
+      )}
+      {plans.following && (
+        <p className="px-5 pt-2 text-[13px] text-muted" role="status">
+          Gentler and firmer ways, and the seasons after each, follow…
         </p>
       )}
       <PlanChoices decisions={work.decisions} onChange={work.change} />
@@ -180,6 +177,20 @@ export function PlanPanel({
       <SchoolsBeside id={id} decisions={work.decisions} onPoint={onPoint} />
     </div>
   );
+}
+
+/** What a plan comes to, in two short lines; dots while it is thought out anew. */
+function Sum({ plan, known }: { plan: Plan; known: boolean }) {
+  const cuts = `${plan.totals.cuts} ${plan.totals.cuts === 1 ? 'cut' : 'cuts'}`;
+  const lines =
+    plan.name === 'nothing'
+      ? [`${percent(plan.totals.under30After)} in shade`, '']
+      : [cuts, minutes(plan.totals.minutes)];
+  return lines.map((line, i) => (
+    <span key={i} className="block text-[12px] font-normal">
+      {known || line === '' ? line : '…'}
+    </span>
+  ));
 }
 
 /** The plans to choose from: a renovation in one winter stands before no cuts. */

@@ -1,8 +1,7 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Tabs } from 'radix-ui';
 import { useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { answer, api, type Mark, type TrainingAnswer, type TreePage } from '../api/client';
+import { type Mark, type TrainingAnswer, type TreePage } from '../api/client';
 import { limbOf } from '../api/marks';
 import { firstViewOf, type View } from '../stand/camera';
 import { prepare } from '../stand/geometry';
@@ -20,6 +19,7 @@ import { LimbsPanel } from './LimbsPanel';
 import { PlanPanel } from './PlanPanel';
 import { StageBar } from './StageBar';
 import { useKeys } from './useKeys';
+import { usePlans } from './usePlans';
 import { useWork } from './useWork';
 import { useYears, type Ahead } from './useYears';
 import { YearsPanel } from './YearsPanel';
@@ -51,26 +51,8 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
   const layer: Layer = shown === 'section' || (ahead && shown === 'harvest') ? 'wood' : shown;
   const come = useYears(id, work.decisions, tab === 'years', yearCount, thinned, ahead);
 
-  const planFor = { ...work.decisions, marks: [] as Mark[] };
   const [round, setRound] = useState<Mark[]>([]);
-  const plans = useQuery({
-    queryKey: [
-      'plans',
-      id,
-      planFor.refused,
-      planFor.school,
-      planFor.schoolLines,
-      planFor.goals,
-      planFor.hold,
-      round,
-    ],
-    queryFn: () =>
-      answer(
-        api.POST('/api/trees/{id}/plans', { params: { path: { id } }, body: { ...planFor, marks: round } }),
-      ),
-    placeholderData: keepPreviousData,
-    staleTime: Infinity,
-  });
+  const plans = usePlans(id, work.decisions, round);
 
   // without a bend the drawing stays the very same, so that a mark need not shape it anew
   const hanging = shown === 'harvest' ? layers.harvest?.moved : undefined;
@@ -290,7 +272,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
           years={come.years}
           yearCount={yearCount}
           totals={work.marked?.totals}
-          nothing={plans.data?.plans.find((plan) => plan.name === 'nothing')?.totals}
+          nothing={plans.all?.plans.find((plan) => plan.name === 'nothing')?.totals}
           previous={name.previous}
           next={name.next}
         />
@@ -338,9 +320,9 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
                 id={id}
                 workedOn={page.workedOn}
                 work={work}
-                plans={plans.data}
-                pending={plans.isPending}
-                thinking={plans.isFetching}
+                plans={plans.shown}
+                pending={plans.pending}
+                thinking={plans.thinking}
                 error={plans.error}
                 onPoint={setPointed}
                 onSelect={select}
@@ -368,7 +350,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
               <FindingsPanel
                 found={page.reading.findings}
                 early={page.reading.early}
-                measureNext={plans.data?.measureNext}
+                measureNext={plans.all?.measureNext}
                 left={work.marked?.findings}
                 onPoint={setPointed}
                 onSelect={select}

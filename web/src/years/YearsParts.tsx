@@ -65,84 +65,86 @@ export function YearsOfABlock({ id }: { id: number }) {
   );
 }
 
+interface Plot {
+  name: string;
+  tells: string;
+  of: (year: BlockYear) => number | null | undefined;
+  say: (value: number) => string;
+  tone: string;
+}
+
+const whole = (value: number) => Math.round(value).toLocaleString();
+
+/** What a year came to, as bars; cost only where an hour's cost is told. */
+function plots(anHour: number): Plot[] {
+  const hours = (year: BlockYear) => (year.visits > 0 ? year.minutes / 60 : null);
+  const cost = (year: BlockYear) => (hours(year) ?? 0) * anHour;
+  const work: Plot[] = [
+    { name: 'Crop', tells: 'kilograms picked', of: (year) => year.crop_kg, say: whole, tone: 'bg-moss' },
+    { name: 'Work', tells: 'hours recorded', of: hours, say: (value) => value.toFixed(1), tone: 'bg-ink' },
+  ];
+  const money: Plot[] = [
+    {
+      name: 'Cost',
+      tells: 'of that work',
+      of: (year) => (year.visits > 0 ? cost(year) : null),
+      say: whole,
+      tone: 'bg-ink',
+    },
+    {
+      name: 'Cost of the crop',
+      tells: 'pruning, for 100 kg',
+      of: (year) => (year.visits > 0 && year.crop_kg ? (100 * cost(year)) / year.crop_kg : null),
+      say: (value) => value.toFixed(2),
+      tone: 'bg-ink',
+    },
+  ];
+  const trees: Plot[] = [
+    {
+      name: 'Shade before',
+      tells: 'fruiting wood under 30 % light, at the visit',
+      of: (year) => year.shadeBefore,
+      say: percent,
+      tone: 'bg-lichen',
+    },
+    {
+      name: 'Shade after',
+      tells: 'the same once cut',
+      of: (year) => year.shadeAfter,
+      say: percent,
+      tone: 'bg-lichen',
+    },
+    {
+      name: 'Growth',
+      tells: 'cm of last season on the limbs surveyed',
+      of: (year) => year.extension_cm,
+      say: whole,
+      tone: 'bg-tape',
+    },
+    { name: 'Thinned', tells: 'fruits taken off', of: (year) => year.thinned, say: whole, tone: 'bg-moss' },
+  ];
+  return [...work, ...(anHour > 0 ? money : []), ...trees];
+}
+
 function Plots({ years, anHour }: { years: BlockYear[]; anHour: number }) {
   const shown = years.slice(-SHOWN);
-  const names = shown.map((one) => one.year);
   const by = new Map(shown.map((one) => [one.year, one]));
-  const pick = (of: (year: BlockYear) => number | null | undefined) => (year: number) => {
-    const one = by.get(year);
-    return one ? (of(one) ?? null) : null;
-  };
   return (
     <div className="grid grid-cols-3 gap-x-8 gap-y-5 pt-3 max-lg:grid-cols-2 max-sm:grid-cols-1">
-      <YearBars
-        name="Crop"
-        tells="kilograms picked"
-        years={names}
-        of={pick((one) => one.crop_kg)}
-        say={(value) => Math.round(value).toLocaleString()}
-      />
-      <YearBars
-        name="Work"
-        tells="hours recorded"
-        years={names}
-        of={pick((one) => (one.visits > 0 ? one.minutes / 60 : null))}
-        say={(value) => value.toFixed(1)}
-        tone="bg-ink"
-      />
-      {anHour > 0 && (
+      {plots(anHour).map((plot) => (
         <YearBars
-          name="Cost"
-          tells="of that work"
-          years={names}
-          of={pick((one) => (one.visits > 0 ? (one.minutes / 60) * anHour : null))}
-          say={(value) => Math.round(value).toLocaleString()}
-          tone="bg-ink"
+          key={plot.name}
+          name={plot.name}
+          tells={plot.tells}
+          years={shown.map((one) => one.year)}
+          of={(year) => {
+            const one = by.get(year);
+            return one ? (plot.of(one) ?? null) : null;
+          }}
+          say={plot.say}
+          tone={plot.tone}
         />
-      )}
-      {anHour > 0 && (
-        <YearBars
-          name="Cost of the crop"
-          tells="pruning, for 100 kg"
-          years={names}
-          of={pick((one) =>
-            one.visits > 0 && one.crop_kg ? ((one.minutes / 60) * anHour * 100) / one.crop_kg : null,
-          )}
-          say={(value) => value.toFixed(2)}
-          tone="bg-ink"
-        />
-      )}
-      <YearBars
-        name="Shade before"
-        tells="fruiting wood under 30 % light, at the visit"
-        years={names}
-        of={pick((one) => one.shadeBefore)}
-        say={percent}
-        tone="bg-lichen"
-      />
-      <YearBars
-        name="Shade after"
-        tells="the same once cut"
-        years={names}
-        of={pick((one) => one.shadeAfter)}
-        say={percent}
-        tone="bg-lichen"
-      />
-      <YearBars
-        name="Growth"
-        tells="cm of last season on the limbs surveyed"
-        years={names}
-        of={pick((one) => one.extension_cm)}
-        say={(value) => String(Math.round(value))}
-        tone="bg-tape"
-      />
-      <YearBars
-        name="Thinned"
-        tells="fruits taken off"
-        years={names}
-        of={pick((one) => one.thinned)}
-        say={(value) => value.toLocaleString()}
-      />
+      ))}
     </div>
   );
 }
