@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Target;
@@ -38,7 +39,7 @@ final class PlanSearch {
     /**
      * A search on a tree.
      *
-     * @param shared another search on the same tree, whose appraisals are used again; null for none
+     * @param shared another search, whose appraisals are used again where they fit; null for none
      */
     PlanSearch(Tree found, List<Finding> findings, Wish wish, PlanSearch shared) {
         this.found = found;
@@ -223,6 +224,7 @@ final class PlanSearch {
         List<Candidate> order = new ArrayList<>(gains.keySet());
         order.sort(Comparator.comparingDouble((Candidate one) -> gains.get(one)).reversed());
         List<Operation> now = operations(chosen);
+        weighFirst(gains, order, now);
         Candidate best = null;
         double bestGain = least;
         int looked = 0;
@@ -244,6 +246,16 @@ final class PlanSearch {
             }
         }
         return best;
+    }
+
+    /** What has not been looked at yet, and what surely will be looked at again, is weighed at once. */
+    private void weighFirst(Map<Candidate, Double> gains, List<Candidate> order, List<Operation> now) {
+        Stream<Candidate> unseen = order.stream().filter(one -> gains.get(one) == Double.MAX_VALUE);
+        Stream<Candidate> again =
+                order.stream().filter(one -> gains.get(one) < Double.MAX_VALUE).limit(LOOK_AGAIN / 2 + 1);
+        weighing.weighAll(Stream.concat(unseen, again)
+                .filter(one -> weighing.fits(now, one.operation()))
+                .map(one -> Weighing.with(now, one.operation())));
     }
 
     /** One pass over the steps: drop what no longer helps, swap for a better answer to the same finding. */
@@ -277,16 +289,19 @@ final class PlanSearch {
             return null;
         }
         List<Operation> others = operations(rest);
+        List<Candidate> swaps = candidates.stream()
+                .filter(candidate -> candidate.finding() == instead.finding()
+                        || candidate
+                                .operation()
+                                .limb()
+                                .equals(instead.operation().limb()))
+                .filter(candidate -> !candidate.operation().equals(instead.operation())
+                        && weighing.fits(others, candidate.operation()))
+                .toList();
+        weighing.weighAll(swaps.stream().map(candidate -> Weighing.with(others, candidate.operation())));
         Candidate best = null;
         double bestWorth = -Double.MAX_VALUE;
-        for (Candidate candidate : candidates) {
-            boolean same = candidate.finding() == instead.finding()
-                    || candidate.operation().limb().equals(instead.operation().limb());
-            if (!same
-                    || candidate.operation().equals(instead.operation())
-                    || !weighing.fits(others, candidate.operation())) {
-                continue;
-            }
+        for (Candidate candidate : swaps) {
             double worth = weighing.worth(Weighing.with(others, candidate.operation()));
             if (worth > bestWorth) {
                 best = candidate;

@@ -38,7 +38,7 @@ public final class Planner {
      * A planner for one wish.
      *
      * @param stand the tree with what it carries into the next season; null where nothing is grown on
-     * @param shared another planner of the same tree, whose appraisals are used again; null for none
+     * @param shared another planner, whose appraisals are used again where they fit; null for none
      */
     Planner(Tree found, TreeReader.Reading reading, Wish wish, Stand stand, Planner shared) {
         this.found = found;

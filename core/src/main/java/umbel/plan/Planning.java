@@ -32,11 +32,20 @@ public final class Planning {
      * @param seed of the draws the seasons share
      */
     public Planning(Tree found, TreeReader.Reading reading, Wish wish, long seed) {
+        this(found, reading, wish, seed, null);
+    }
+
+    /**
+     * A planning that goes on from another: what was weighed before a step was taken or refused need not be weighed again.
+     *
+     * @param before of any tree and wish; used as far as it is of the same tree under the same eye; null for none
+     */
+    public Planning(Tree found, TreeReader.Reading reading, Wish wish, long seed, Planning before) {
         this.found = found;
         this.reading = reading;
         this.wish = wish;
         this.stand = wish.learned().applied(FirstStand.of(found, seed));
-        this.middle = new Planner(found, reading, wish, stand, null);
+        this.middle = new Planner(found, reading, wish, stand, before == null ? null : before.middle);
     }
 
     /** The recommended plan with its later winters, without the seasons after it. */
@@ -59,7 +68,7 @@ public final class Planning {
         if (known == null) {
             known = List.copyOf(withSeasons());
             all = known;
-            middle.weighing().forgetAll();
+            middle.weighing().forgetTrees();
         }
         return known;
     }

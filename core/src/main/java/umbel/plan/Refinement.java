@@ -3,6 +3,7 @@ package umbel.plan;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import umbel.cut.Operation;
 import umbel.reading.Stage;
 
@@ -46,40 +47,49 @@ final class Refinement {
      * to its finding, the visit is filled again around that, and the better whole is kept.
      */
     private List<Candidate> reconsiderHeavySteps(List<Candidate> chosen) {
+        List<List<Candidate>> trials = heaviest(chosen).stream()
+                .filter(this::isHeavyChoice)
+                .flatMap(heavy -> othersFor(heavy).stream().map(other -> startedOver(chosen, heavy, other)))
+                .flatMap(Optional::stream)
+                .toList();
+        trials.parallelStream().forEach(trial -> {
+            search.fillAll(trial, least);
+            search.improve(trial, least);
+        });
         List<Candidate> best = chosen;
         double bestWorth = weighing.worth(PlanSearch.operations(best));
-        for (Candidate heavy : heaviest(chosen)) {
-            boolean fixed = heavy.settled()
-                    || wish.taken().contains(heavy.operation())
-                    || heavy.finding() == null
-                    || !PlanSearch.isFault(heavy);
-            if (fixed
-                    || weighing.cut(List.of(heavy.operation())).woodShare()
-                            < wish.rules().heavyShare()) {
-                continue;
-            }
-            List<Candidate> rest = new ArrayList<>(chosen.stream()
-                    .filter(one -> one != heavy)
-                    .filter(one ->
-                            one.settled() || wish.taken().contains(one.operation()) || one.stage() == Stage.FRAME)
-                    .toList());
-            for (Candidate other : othersFor(heavy)) {
-                if (!weighing.fits(PlanSearch.operations(rest), other.operation())
-                        || !weighing.withinLimits(PlanSearch.operations(rest), other.operation())) {
-                    continue;
-                }
-                List<Candidate> trial = new ArrayList<>(rest);
-                trial.add(other);
-                search.fillAll(trial, least);
-                search.improve(trial, least);
-                double worth = weighing.worth(PlanSearch.operations(trial));
-                if (worth > bestWorth + 1e-9) {
-                    best = trial;
-                    bestWorth = worth;
-                }
+        for (List<Candidate> trial : trials) {
+            double worth = weighing.worth(PlanSearch.operations(trial));
+            if (worth > bestWorth + 1e-9) {
+                best = trial;
+                bestWorth = worth;
             }
         }
         return best;
+    }
+
+    /** Whether a step was weighed for a fault of the tree and takes much wood. */
+    private boolean isHeavyChoice(Candidate step) {
+        return !step.settled()
+                && !wish.taken().contains(step.operation())
+                && step.finding() != null
+                && PlanSearch.isFault(step)
+                && weighing.cut(List.of(step.operation())).woodShare()
+                        >= wish.rules().heavyShare();
+    }
+
+    /** What stands whatever is chosen, with another answer in a heavy step's place; empty where that cannot be done. */
+    private Optional<List<Candidate>> startedOver(List<Candidate> chosen, Candidate heavy, Candidate other) {
+        List<Candidate> rest = new ArrayList<>(chosen.stream()
+                .filter(one -> one != heavy)
+                .filter(one -> one.settled() || wish.taken().contains(one.operation()) || one.stage() == Stage.FRAME)
+                .toList());
+        List<Operation> others = PlanSearch.operations(rest);
+        if (!weighing.fits(others, other.operation()) || !weighing.withinLimits(others, other.operation())) {
+            return Optional.empty();
+        }
+        rest.add(other);
+        return Optional.of(rest);
     }
 
     /** While any one step put in, left out or put in another's place makes the visit better, it is; for short lists only. */
@@ -94,7 +104,9 @@ final class Refinement {
         boolean better = true;
         while (better) {
             better = false;
-            for (List<Candidate> near : neighbours(best, open)) {
+            List<List<Candidate>> all = neighbours(best, open);
+            weighing.weighAll(all.stream().map(PlanSearch::operations));
+            for (List<Candidate> near : all) {
                 double value = search.value(near, least);
                 if (value > bestValue + 1e-9) {
                     best = near;

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 import umbel.cut.CutTree;
 import umbel.cut.Effect;
 import umbel.cut.Operation;
@@ -15,6 +16,8 @@ import umbel.wood.Tree;
 /** What sets of operations on one tree are worth, which of them go together, and which keep to the limits of a visit. */
 final class Weighing {
 
+    private static final int MOST_REMEMBERED = 20_000;
+
     private final Tree found;
     private final Wish wish;
     private final Appraisal.Ground ground;
@@ -24,14 +27,16 @@ final class Weighing {
     /**
      * A weighing of one tree.
      *
-     * @param shared another of the same tree, whose appraisals are used again; null for none
+     * @param other another, whose appraisals are used again where they are of the same tree under the same eye; null for none
      */
-    Weighing(Tree found, Wish wish, Weighing shared) {
+    Weighing(Tree found, Wish wish, Weighing other) {
+        boolean alike = other != null && other.found == found && other.wish.weighsLike(wish);
         this.found = found;
         this.wish = wish;
-        this.ground = shared == null ? Appraisal.Ground.of(found, wish.rules()) : shared.ground;
-        this.appraised = shared == null ? new ConcurrentHashMap<>() : shared.appraised;
-        this.cuts = shared == null ? new ConcurrentHashMap<>() : shared.cuts;
+        this.ground = alike ? other.ground : Appraisal.Ground.of(found, wish.rules());
+        this.appraised =
+                alike && other.appraised.size() < MOST_REMEMBERED ? other.appraised : new ConcurrentHashMap<>();
+        this.cuts = alike ? other.cuts : new ConcurrentHashMap<>();
     }
 
     Tree found() {
@@ -54,6 +59,15 @@ final class Weighing {
         return known.worth(wish);
     }
 
+    /** Weighs several visits at once, on all processors, so that their worth is known when it is asked for. */
+    void weighAll(Stream<List<Operation>> visits) {
+        List<List<Operation>> unknown =
+                visits.filter(visit -> !appraised.containsKey(visit)).distinct().toList();
+        if (unknown.size() > 1) {
+            unknown.parallelStream().forEach(this::worth);
+        }
+    }
+
     /** What another tree, such as this one grown on, is worth by the same measure and untouched. */
     double worthOf(Tree other) {
         return Appraisal.of(ground, CutTree.of(other, List.of()), wish).worth(wish);
@@ -72,12 +86,6 @@ final class Weighing {
     /** Lets go of the trees worked out so far, which take room; what they were worth stays known. */
     void forgetTrees() {
         cuts.clear();
-    }
-
-    /** Lets go of all that was worked out. */
-    void forgetAll() {
-        cuts.clear();
-        appraised.clear();
     }
 
     /** Whether the operation still has its whole target on what the others leave. */

@@ -72,6 +72,14 @@ public record Wish(
         return new Wish(school, rules, goals, limits, summer, 1, List.of(), more, learned);
     }
 
+    /** Whether a set of operations is worth the same under both wishes, but for what their limits charge. */
+    boolean weighsLike(Wish other) {
+        return school.equals(other.school)
+                && rules.equals(other.rules)
+                && goals.equals(other.goals)
+                && limits.reach() == other.limits.reach();
+    }
+
     /** The same wish with everything done in one winter. */
     Wish unlimited() {
         Limits none = new Limits(Math.max(rules.mostShare(), limits.woodShare()), Integer.MAX_VALUE, limits.reach());

@@ -1,9 +1,11 @@
 package umbel.plan;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import umbel.assess.AssessRequest;
 import umbel.assess.Assessor;
+import umbel.cut.Operation;
 import umbel.knowledge.Knowledge;
 import umbel.reading.TreeReader;
 import umbel.survey.Survey;
@@ -32,5 +34,20 @@ record PlanCase(Tree tree, Wish wish, TreeReader.Reading reading) {
 
     PlanSearch search() {
         return new PlanSearch(tree, reading.findings(), wish, null);
+    }
+
+    /** The same tree asked for otherwise. */
+    PlanCase wishing(List<Operation> taken, Set<String> refused, Map<String, Double> goals) {
+        Wish other = new Wish(
+                wish.school(),
+                wish.rules(),
+                goals.isEmpty() ? wish.goals() : Goals.of(goals, wish.rules().goals()),
+                wish.limits(),
+                wish.summer(),
+                wish.years(),
+                taken,
+                refused,
+                wish.learned());
+        return new PlanCase(tree, other, reading);
     }
 }

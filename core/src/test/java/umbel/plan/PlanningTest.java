@@ -3,7 +3,10 @@ package umbel.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.CompletableFuture;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import umbel.cut.Operation;
 import umbel.growth.Forecast;
@@ -60,6 +63,36 @@ class PlanningTest {
         List<Operation> first = operations(asked.get(0).join().get(0));
         asked.forEach(one ->
                 assertThat(operations(one.join().get(0))).as("the same plan").isEqualTo(first));
+    }
+
+    @Test
+    void whatWasWeighedBeforeDoesNotChangeWhatComesNext() {
+        Planning before = OLD.planning();
+        Operation first = before.recommended().steps().stream()
+                .filter(step -> step.operation().kind().cuts())
+                .findFirst()
+                .orElseThrow()
+                .operation();
+        Map<String, Double> otherGoals = Map.of("labour", 3.0);
+        Stream.of(
+                        OLD.wishing(List.of(), Set.of(Wish.key(first)), Map.of()),
+                        OLD.wishing(List.of(first), Set.of(), Map.of()),
+                        OLD.wishing(List.of(), Set.of(), otherGoals))
+                .forEach(other -> {
+                    Plan goingOn = new Planning(other.tree(), other.reading(), other.wish(), 1, before).recommended();
+                    Plan afresh = other.planning().recommended();
+                    assertThat(operations(goingOn)).isEqualTo(operations(afresh));
+                    assertThat(goingOn.totals()).isEqualTo(afresh.totals());
+                });
+    }
+
+    @Test
+    void anotherTreesWeighingIsNotTaken() {
+        Plan alone = YOUNG.planning().recommended();
+        Planning before = OLD.planning();
+        before.recommended();
+        Plan after = new Planning(YOUNG.tree(), YOUNG.reading(), YOUNG.wish(), 1, before).recommended();
+        assertThat(operations(after)).isEqualTo(operations(alone));
     }
 
     @Test

@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
 import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
 
 /**
  * Answers that take long to work out, kept while they are asked for. They are worked out outside the cache's locks: light,
@@ -39,5 +40,12 @@ public final class Kept<K, V> {
             cache.put(key, known);
         }
         return known;
+    }
+
+    /** Puts a new answer in the place of the one kept for a key, worked out from that; from null where there was none. */
+    public V renew(K key, UnaryOperator<V> work) {
+        V fresh = work.apply(cache.getIfPresent(key));
+        cache.put(key, fresh);
+        return fresh;
     }
 }

@@ -16,6 +16,7 @@ class PlanKeeper {
     private static final int MOST = 60;
 
     private final Kept<Key, Planning> kept = Kept.atMost(MOST);
+    private final Kept<Long, Planning> lastOfSurvey = Kept.atMost(MOST);
 
     /**
      * What a plan depends on.
@@ -25,8 +26,10 @@ class PlanKeeper {
      */
     record Key(long surveyId, Decisions decisions, Learned learned, Company company) {}
 
-    /** The planning of a key; what it has worked out already is there. */
+    /** The planning of a key; what it, or the one before it on the same survey, has worked out already is there. */
     Planning of(Key key, Tree tree, TreeReader.Reading reading, Wish wish, long seed) {
-        return kept.get(key, () -> new Planning(tree, reading, wish, seed));
+        return kept.get(
+                key,
+                () -> lastOfSurvey.renew(key.surveyId(), before -> new Planning(tree, reading, wish, seed, before)));
     }
 }

@@ -33,7 +33,7 @@ public class Readings {
     private final Kept<Long, Company> companies = Kept.freshFor(Duration.ofMinutes(1));
     private final Kept<Long, Double> trunks = Kept.atMost(20_000);
 
-    private record Key(long surveyId, String school, double reach, Map<String, Object> lines, Company company) {}
+    private record Key(long surveyId, String school, Double reachM, Map<String, Object> lines, Company company) {}
 
     /** A saved survey's tree, and what was read on it. */
     public record ReadTree(
@@ -55,33 +55,33 @@ public class Readings {
      * @param lines lines of the school set otherwise
      */
     public ReadTree of(SurveyEntry survey, String school, Map<String, Object> lines, Double reachM, Company company) {
-        AssessRequest request = new AssessRequest(
-                SurveyReader.read(survey.document()),
-                null,
-                null,
-                null,
-                school,
-                reachM == null ? null : new AssessRequest.LimitsAsked(null, null, reachM),
-                null,
-                null,
-                lines,
-                null);
-        School judged = assessor.school(request);
-        Tree built = assessor.tree(request);
-        double reach = assessor.limits(request, built).reach();
-        return kept.get(
-                new Key(survey.id(), judged.id(), reach, lines, company),
-                () -> new ReadTree(request, built, judged, company, TreeReader.read(built, judged, reach, company)));
+        return kept.get(new Key(survey.id(), school, reachM, lines, company), () -> {
+            AssessRequest request = new AssessRequest(
+                    SurveyReader.read(survey.document()),
+                    null,
+                    null,
+                    null,
+                    school,
+                    reachM == null ? null : new AssessRequest.LimitsAsked(null, null, reachM),
+                    null,
+                    null,
+                    lines,
+                    null);
+            School judged = assessor.school(request);
+            Tree built = assessor.tree(request);
+            double reach = assessor.limits(request, built).reach();
+            return new ReadTree(request, built, judged, company, TreeReader.read(built, judged, reach, company));
+        });
     }
 
     /** How sure that reading is, found by reading again with measuring errors drawn; some tenths of a second the first time. */
     public Certainty.Answer certaintyOf(SurveyEntry survey, ReadTree read) {
-        double reach = assessor.limits(read.request(), read.tree()).reach();
-        Map<String, Object> lines =
-                read.request().schoolLines() == null ? Map.of() : read.request().schoolLines();
+        AssessRequest request = read.request();
+        Double reachM = request.limits() == null ? null : request.limits().reachM();
         return sure.get(
-                new Key(survey.id(), read.school().id(), reach, lines, read.company()),
-                () -> assessor.certainty(read.request(), reach, read.company(), read.reading()));
+                new Key(survey.id(), request.school(), reachM, request.schoolLines(), read.company()),
+                () -> assessor.certainty(
+                        request, assessor.limits(request, read.tree()).reach(), read.company(), read.reading()));
     }
 
     /** What the newest surveys of its block and its own earlier one tell of a tree; up to a minute old. */

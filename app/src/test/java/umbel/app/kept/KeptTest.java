@@ -23,6 +23,13 @@ class KeptTest {
     }
 
     @Test
+    void anAnswerCanBeWorkedOutFromTheOneBefore() {
+        assertThat(kept.renew("a", before -> before == null ? 1 : before + 1)).isEqualTo(1);
+        assertThat(kept.renew("a", before -> before == null ? 1 : before + 1)).isEqualTo(2);
+        assertThat(kept.get("a", () -> 7)).isEqualTo(2);
+    }
+
+    @Test
     void whatFailsIsNotKept() {
         assertThatThrownBy(() -> kept.get("a", () -> {
                     throw new IllegalStateException("no tree");
