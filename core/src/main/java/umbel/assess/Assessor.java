@@ -60,7 +60,7 @@ public final class Assessor {
     /** The school a request asks for. */
     public School school(AssessRequest request) {
         return knowledge.school(
-                request.school() == null ? "classic" : request.school(),
+                request.school() == null ? School.USUAL : request.school(),
                 request.schoolLines() == null ? Map.of() : request.schoolLines());
     }
 

@@ -11,8 +11,6 @@ import umbel.wood.Setting;
 /** Tells which line of knowledge a finding was judged by, and where the chosen school differs from the usual one. */
 final class Sources {
 
-    private static final String USUAL = "classic";
-
     private final Setting setting;
     private final School school;
     private final Map<String, Object> lines;
@@ -22,7 +20,7 @@ final class Sources {
         this.setting = setting;
         this.school = school;
         this.lines = SchoolLines.of(school);
-        this.usual = SchoolLines.of(knowledge.school(USUAL));
+        this.usual = SchoolLines.of(knowledge.school(School.USUAL));
     }
 
     Assessment.JudgedBy of(Finding finding) {

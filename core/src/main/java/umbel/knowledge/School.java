@@ -5,6 +5,9 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 /** A school of pruning: the thresholds its findings are judged by and what it prefers. From {@code knowledge/schools}. */
 public record School(String id, String name, String why, String base, Thresholds thresholds, Preferences preferences) {
 
+    /** The school that judges where none is chosen. */
+    public static final String USUAL = "classic";
+
     /** Where the findings begin; each is explained in the file. */
     public record Thresholds(
             double rivalDiameterRatio,

@@ -33,6 +33,7 @@ import umbel.cut.SafetyLimits;
 import umbel.cut.Target;
 import umbel.growth.Learned;
 import umbel.knowledge.Knowledge;
+import umbel.knowledge.School;
 import umbel.knowledge.SchoolLines;
 import umbel.plan.Limits;
 import umbel.plan.Plan;
@@ -488,7 +489,7 @@ public class PlanService {
         if (decisions.schoolLines().isEmpty()) {
             return Map.of();
         }
-        Map<String, Object> usual = SchoolLines.of(knowledge.school("classic"));
+        Map<String, Object> usual = SchoolLines.of(knowledge.school(School.USUAL));
         Map<String, Object> lines = new HashMap<>();
         decisions
                 .schoolLines()

@@ -35,6 +35,11 @@ public class Readings {
 
     private record Key(long surveyId, String school, Double reachM, Map<String, Object> lines, Company company) {}
 
+    private static Key key(
+            SurveyEntry survey, String school, Map<String, Object> lines, Double reachM, Company company) {
+        return new Key(survey.id(), school == null ? School.USUAL : school, reachM, lines, company);
+    }
+
     /** A saved survey's tree, and what was read on it. */
     public record ReadTree(
             AssessRequest request, Tree tree, School school, Company company, TreeReader.Reading reading) {}
@@ -55,7 +60,7 @@ public class Readings {
      * @param lines lines of the school set otherwise
      */
     public ReadTree of(SurveyEntry survey, String school, Map<String, Object> lines, Double reachM, Company company) {
-        return kept.get(new Key(survey.id(), school, reachM, lines, company), () -> {
+        return kept.get(key(survey, school, lines, reachM, company), () -> {
             AssessRequest request = new AssessRequest(
                     SurveyReader.read(survey.document()),
                     null,
@@ -79,7 +84,7 @@ public class Readings {
         AssessRequest request = read.request();
         Double reachM = request.limits() == null ? null : request.limits().reachM();
         return sure.get(
-                new Key(survey.id(), request.school(), reachM, request.schoolLines(), read.company()),
+                key(survey, request.school(), request.schoolLines(), reachM, read.company()),
                 () -> assessor.certainty(
                         request, assessor.limits(request, read.tree()).reach(), read.company(), read.reading()));
     }
