@@ -71,8 +71,8 @@ public record PlanRules(
         }
     }
 
-    /** A plan that goes less far, or further: factors on the limits and on the least gain. */
-    public record Variant(double woodShare, double bigCuts, double leastGain) {}
+    /** A plan that goes less far, or further: factors on the limits, on the least gain and on the weight of light. */
+    public record Variant(double woodShare, double bigCuts, double leastGain, double light) {}
 
     /** Most height to take off in one winter. */
     public record Lowering(@JsonProperty("most_m") double most) {}

@@ -18,18 +18,49 @@ import umbel.wood.Role;
 import umbel.wood.Tree;
 
 /**
- * What a tree is worth to the grower after a set of operations: light, crop, structure, height and young wood, less work
- * and what the tree will answer to the loss. See docs/model/plan.md.
+ * What a tree has for the grower after a set of operations: light, crop, structure, height and young wood, less work and
+ * what the tree will answer to the loss. Each term stands by itself, so that one appraisal serves any weights. See
+ * docs/model/plan.md.
  *
- * @param uncharged the weighted sum before the tree's answer to the loss is charged, which depends on the limits
+ * @param evenness mean over fruiting sites of how well lit each is, 0…1
+ * @param crop fruits the lit flower buds can bear against the target, up to one
+ * @param capacity lit fruiting wood against what was found
+ * @param withinReach lit fruiting wood a person on the ground reaches, of all that is lit
+ * @param young how young the fruiting wood is for its kind
+ * @param faults findings, each by its cost and how sure and how far past its line it is
+ * @param missing main limbs short of the system's least number, as a share of it
+ * @param tooHigh height over the limit, against the limit or what was over it as found
+ * @param minutes of all cuts
+ * @param wound live section laid open, of the trunk's own
  * @param woodShare share of small wood taken in all
  */
-record Appraisal(double uncharged, double woodShare) {
+record Appraisal(
+        double evenness,
+        double crop,
+        double capacity,
+        double withinReach,
+        double young,
+        double faults,
+        double missing,
+        double tooHigh,
+        double minutes,
+        double wound,
+        double woodShare) {
 
-    /** What the cut tree is worth under a wish's limits; only differences between appraisals of one tree mean anything. */
+    /** What the cut tree is worth by a wish's weights and limits; only differences between appraisals of one tree mean anything. */
     double worth(Wish wish) {
+        PlanRules.Worth worth = wish.rules().worth();
+        Goals goals = wish.goals();
         double share = woodShare / Math.max(0.05, wish.limits().woodShare());
-        return uncharged - wish.rules().worth().cutting() * share * share;
+        return goals.light() * worth.light() * evenness
+                + goals.crop() * (worth.crop() * crop + worth.capacity() * capacity)
+                + goals.height() * worth.withinReach() * withinReach
+                + goals.renewal() * worth.renewal() * young
+                - goals.structure() * (worth.structure() * faults + worth.frame() * missing)
+                - goals.height() * worth.height() * tooHigh
+                - goals.labour() * minutes / worth.labourMinutes()
+                - worth.wound() * wound
+                - worth.cutting() * share * share;
     }
 
     /** What does not change between appraisals of one tree. */
@@ -49,8 +80,6 @@ record Appraisal(double uncharged, double woodShare) {
     }
 
     static Appraisal of(Ground ground, CutTree cut, Wish wish) {
-        PlanRules.Worth worth = wish.rules().worth();
-        Goals goals = wish.goals();
         Tree left = cut.left();
         LightReading light = LightModel.glance(left, ground.stride());
         double total = 0;
@@ -65,21 +94,21 @@ record Appraisal(double uncharged, double woodShare) {
             low += site.place().z() <= wish.limits().reach() ? site.weight() * ramp : 0;
             fresh += site.weight() * freshness(site.axis(), left.setting().species());
         }
-        double evenness = total == 0 ? 0 : lit / total;
-        double young = total == 0 ? 0 : fresh / total;
-        double capacity = ground.litFound() == 0 ? 1 : Math.min(1.3, lit / ground.litFound());
         double fruits = CropReading.of(left, light, ground.cropTarget()).expectedFruits();
-        double crop = ground.cropTarget() == 0 ? 1 : Math.min(1, fruits / (ground.cropTarget() * worth.spareCrop()));
+        double spare = wish.rules().worth().spareCrop();
         Work work = Work.of(cut, wish);
-        double sum = goals.light() * worth.light() * evenness
-                + goals.crop() * (worth.crop() * crop + worth.capacity() * capacity)
-                + goals.height() * worth.withinReach() * (lit == 0 ? 0 : low / lit)
-                + goals.renewal() * worth.renewal() * young
-                - goals.structure() * (worth.structure() * faults(left, light, wish) + worth.frame() * missing(left))
-                - goals.height() * worth.height() * tooHigh(ground, left, wish)
-                - goals.labour() * work.minutes() / worth.labourMinutes()
-                - worth.wound() * work.wound() / left.setting().trunkSection();
-        return new Appraisal(sum, cut.woodShare());
+        return new Appraisal(
+                total == 0 ? 0 : lit / total,
+                ground.cropTarget() == 0 ? 1 : Math.min(1, fruits / (ground.cropTarget() * spare)),
+                ground.litFound() == 0 ? 1 : Math.min(1.3, lit / ground.litFound()),
+                lit == 0 ? 0 : low / lit,
+                total == 0 ? 0 : fresh / total,
+                faults(left, light, wish),
+                missing(left),
+                tooHigh(ground, left, wish),
+                work.minutes(),
+                work.wound() / left.setting().trunkSection(),
+                cut.woodShare());
     }
 
     /** How young a site's wood is for its species, by what such wood bears at its best. */

@@ -16,6 +16,11 @@ public record Goals(double light, double crop, double height, double renewal, do
                 weight("labour", named, usual));
     }
 
+    /** The same goals with light weighing so many times as much. */
+    Goals lightTimes(double factor) {
+        return new Goals(light * factor, crop, height, renewal, structure, labour);
+    }
+
     private static double weight(String goal, Map<String, Double> named, Map<String, Double> usual) {
         return named.getOrDefault(goal, usual.get(goal));
     }

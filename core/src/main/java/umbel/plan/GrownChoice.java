@@ -96,11 +96,10 @@ final class GrownChoice {
             List<Operation> others = PlanSearch.operations(rest);
             double left = weighing.worth(others);
             Candidate swap = search.bestSwap(rest, step);
-            boolean can = swap != null && weighing.withinLimits(others, swap.operation());
-            double swapped = can ? weighing.worth(Weighing.with(others, swap.operation())) : left;
+            double swapped = swap == null ? left : weighing.worth(Weighing.with(others, swap.operation()));
             double lead = worth - Math.max(left, swapped);
             if (lead < rules.closeCall()) {
-                close.add(new Close(step, can && swapped > left ? swap : null, lead));
+                close.add(new Close(step, swapped > left ? swap : null, lead));
             }
         }
         close.sort(Comparator.comparingDouble(Close::lead));

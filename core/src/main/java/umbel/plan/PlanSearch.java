@@ -275,15 +275,13 @@ final class PlanSearch {
                 continue;
             }
             Candidate better = bestSwap(rest, one);
-            if (better != null
-                    && weighing.withinLimits(operations(rest), better.operation())
-                    && weighing.worth(Weighing.with(operations(rest), better.operation())) > now + 1e-9) {
+            if (better != null && weighing.worth(Weighing.with(operations(rest), better.operation())) > now + 1e-9) {
                 chosen.set(i, better);
             }
         }
     }
 
-    /** The best other answer to a step's finding, or to its limb; null where there is none. */
+    /** The best other answer to a step's finding, or to its limb, that keeps to the limits; null where there is none. */
     Candidate bestSwap(List<Candidate> rest, Candidate instead) {
         if (instead.finding() == null) {
             return null;
@@ -296,7 +294,8 @@ final class PlanSearch {
                                 .limb()
                                 .equals(instead.operation().limb()))
                 .filter(candidate -> !candidate.operation().equals(instead.operation())
-                        && weighing.fits(others, candidate.operation()))
+                        && weighing.fits(others, candidate.operation())
+                        && weighing.withinLimits(others, candidate.operation()))
                 .toList();
         weighing.weighAll(swaps.stream().map(candidate -> Weighing.with(others, candidate.operation())));
         Candidate best = null;

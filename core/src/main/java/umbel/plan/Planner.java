@@ -110,18 +110,26 @@ public final class Planner {
         for (int i = 0; i < chosen.size(); i++) {
             steps.add(step(chosen, i, year));
         }
-        steps.sort(Comparator.comparing(Step::stage)
+        // what earlier steps take off can make a later one's cuts smaller, so they are put in order by what is told
+        // then
+        return told(told(steps));
+    }
+
+    /** Stage by stage, thick cuts before thin; each step told with what is left to it in that order. */
+    private List<Step> told(List<Step> steps) {
+        List<Step> order = new ArrayList<>(steps);
+        order.sort(Comparator.comparing(Step::stage)
                 .thenComparing(
                         Comparator.comparingDouble((Step step) -> step.effect().diameter())
                                 .reversed())
                 .thenComparing(step -> step.operation().limb()));
         List<Effect> effects =
-                Effect.ofAll(weighing.cut(operations(steps)), wish.limits().reach());
-        List<Step> inOrder = new ArrayList<>();
-        for (int i = 0; i < steps.size(); i++) {
-            inOrder.add(steps.get(i).at(i + 1, effects.get(i)));
+                Effect.ofAll(weighing.cut(operations(order)), wish.limits().reach());
+        List<Step> told = new ArrayList<>();
+        for (int i = 0; i < order.size(); i++) {
+            told.add(order.get(i).at(i + 1, effects.get(i)));
         }
-        return inOrder;
+        return told;
     }
 
     /** What the coming winters will do, each on the tree as the one before and a season leave it. */

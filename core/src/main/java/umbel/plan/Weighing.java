@@ -30,7 +30,7 @@ final class Weighing {
      * @param other another, whose appraisals are used again where they are of the same tree under the same eye; null for none
      */
     Weighing(Tree found, Wish wish, Weighing other) {
-        boolean alike = other != null && other.found == found && other.wish.weighsLike(wish);
+        boolean alike = other != null && other.found == found && other.wish.sees(wish);
         this.found = found;
         this.wish = wish;
         this.ground = alike ? other.ground : Appraisal.Ground.of(found, wish.rules());

@@ -72,12 +72,9 @@ public record Wish(
         return new Wish(school, rules, goals, limits, summer, 1, List.of(), more, learned);
     }
 
-    /** Whether a set of operations is worth the same under both wishes, but for what their limits charge. */
-    boolean weighsLike(Wish other) {
-        return school.equals(other.school)
-                && rules.equals(other.rules)
-                && goals.equals(other.goals)
-                && limits.reach() == other.limits.reach();
+    /** Whether a tree is appraised the same under both wishes; goals and limits only weigh what was appraised. */
+    boolean sees(Wish other) {
+        return school.equals(other.school) && rules.equals(other.rules) && limits.reach() == other.limits.reach();
     }
 
     /** The same wish with everything done in one winter. */
@@ -86,12 +83,13 @@ public record Wish(
         return new Wish(school, rules, goals, none, summer, 1, taken, refused, learned);
     }
 
-    /** The same wish under other limits. */
+    /** The same wish, to go less far or further. */
     Wish within(PlanRules.Variant variant) {
         Limits other = new Limits(
                 Math.min(rules.mostShare(), limits.woodShare() * variant.woodShare()),
                 (int) Math.ceil(limits.bigCuts() * variant.bigCuts()),
                 limits.reach());
-        return new Wish(school, rules, goals, other, summer, years, taken, refused, learned);
+        return new Wish(
+                school, rules, goals.lightTimes(variant.light()), other, summer, years, taken, refused, learned);
     }
 }

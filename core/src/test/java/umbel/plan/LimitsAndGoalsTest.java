@@ -93,16 +93,6 @@ class LimitsAndGoalsTest {
         assertThat(stripped).as("taking the frame off is no cure").isLessThan(asFound);
     }
 
-    @Test
-    void takingMoreOfTheAllowedShareCostsMoreThanInProportion() {
-        Wish wish = wish();
-        Appraisal little = new Appraisal(1, 0.1);
-        Appraisal much = new Appraisal(1, 0.3);
-        double costLittle = 1 - little.worth(wish);
-        double costMuch = 1 - much.worth(wish);
-        assertThat(costMuch).isCloseTo(9 * costLittle, within(1e-9));
-    }
-
     private static double worth(Appraisal.Ground ground, Tree tree, Wish wish, String... limbs) {
         List<Operation> operations =
                 java.util.Arrays.stream(limbs).map(Operation::remove).toList();

@@ -17,7 +17,7 @@ import umbel.practice.PracticeTree;
 class PlanningTest {
 
     private static final PlanCase OLD = PlanCase.of(
-            PracticeTree.survey("central-leader", 24, 2, Fault.RIVAL_LEADER, Fault.TOO_TALL, Fault.STACKED_LIMBS));
+            PracticeTree.survey("central-leader", 26, 2, Fault.RIVAL_LEADER, Fault.TOO_TALL, Fault.STACKED_LIMBS));
     private static final PlanCase YOUNG = PlanCase.of(PracticeTree.survey("slender-axe", 3, 5, Fault.RIVAL_LEADER));
 
     @Test

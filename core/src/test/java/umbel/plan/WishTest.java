@@ -53,9 +53,44 @@ class WishTest {
         Limits gentler = wish.within(KNOWLEDGE.plan().gentler()).limits();
         assertThat(gentler.woodShare()).isEqualTo(0.3 * 0.55);
         assertThat(gentler.bigCuts()).isEqualTo(2);
-        Limits all = wish.within(new PlanRules.Variant(10, 2, 1)).limits();
+        Limits all = wish.within(new PlanRules.Variant(10, 2, 1, 1)).limits();
         assertThat(all.woodShare()).isEqualTo(0.75);
         assertThat(all.bigCuts()).isEqualTo(6);
+    }
+
+    @Test
+    void firmerWantsMoreLightAndGentlerLess() {
+        double usual = wish.goals().light();
+        assertThat(wish.within(KNOWLEDGE.plan().firmer()).goals().light()).isEqualTo(2 * usual);
+        assertThat(wish.within(KNOWLEDGE.plan().gentler()).goals().light()).isEqualTo(usual / 2);
+        assertThat(wish.within(KNOWLEDGE.plan().firmer()).goals().crop())
+                .isEqualTo(wish.goals().crop());
+    }
+
+    @Test
+    void theSameEyeSeesATreeWhateverIsWantedOfIt() {
+        assertThat(wish.sees(wish.within(KNOWLEDGE.plan().firmer()))).isTrue();
+        assertThat(wish.sees(wish.unlimited())).isTrue();
+        Wish further = new Wish(
+                wish.school(),
+                wish.rules(),
+                wish.goals(),
+                new Limits(0.3, 3, 3.0),
+                wish.summer(),
+                wish.years(),
+                wish.taken(),
+                wish.refused());
+        assertThat(wish.sees(further)).as("another reach").isFalse();
+        Wish otherSchool = new Wish(
+                KNOWLEDGE.school("gentle"),
+                wish.rules(),
+                wish.goals(),
+                wish.limits(),
+                wish.summer(),
+                wish.years(),
+                wish.taken(),
+                wish.refused());
+        assertThat(wish.sees(otherSchool)).isFalse();
     }
 
     @Test

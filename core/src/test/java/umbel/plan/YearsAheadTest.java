@@ -98,7 +98,7 @@ class YearsAheadTest {
     @Test
     void aRenovationIsShownBesideTheSameInOneWinter() {
         PlanCase one = PlanCase.of(
-                PracticeTree.survey("central-leader", 24, 2, Fault.RIVAL_LEADER, Fault.TOO_TALL, Fault.STACKED_LIMBS));
+                PracticeTree.survey("central-leader", 26, 2, Fault.RIVAL_LEADER, Fault.TOO_TALL, Fault.STACKED_LIMBS));
         List<Plan> plans = one.plans();
         assertThat(plans.get(0).isRenovation(one.wish().rules().renovation())).isTrue();
         Plan atOnce = plans.stream()
