@@ -269,25 +269,38 @@ public final class Planner {
     }
 
     private List<Plan.Left> leftAlone(CutTree cut, List<Step> steps) {
-        List<Plan.Left> left = new ArrayList<>();
-        for (Finding finding : Appraisal.findingsLeft(cut, wish)) {
-            boolean later = steps.stream()
-                    .anyMatch(step -> step.year() > 0
-                            && step.rules().contains(finding.rule())
-                            && finding.limbs().contains(step.operation().limb()));
-            boolean refused = search.candidates().stream().noneMatch(candidate -> sameAs(candidate.finding(), finding));
-            boolean begun = steps.stream()
-                    .anyMatch(step -> step.year() == 0 && step.rules().contains(finding.rule()));
-            String why = later
+        List<Operation> now =
+                operations(steps.stream().filter(step -> step.year() == 0).toList());
+        return Appraisal.findingsLeft(cut, wish).stream()
+                .map(finding -> new Plan.Left(finding, whyLeft(finding, now, steps)))
+                .toList();
+    }
+
+    private String whyLeft(Finding finding, List<Operation> now, List<Step> steps) {
+        List<Candidate> answers = search.candidates().stream()
+                .filter(candidate -> sameAs(candidate.finding(), finding))
+                .toList();
+        boolean later = steps.stream()
+                .anyMatch(step -> step.year() > 0
+                        && step.rules().contains(finding.rule())
+                        && finding.limbs().contains(step.operation().limb()));
+        if (later) {
+            List<Operation> could = PlanSearch.operations(answers).stream()
+                    .filter(one -> weighing.fits(now, one))
+                    .toList();
+            boolean full = !could.isEmpty() && could.stream().noneMatch(one -> weighing.withinLimits(now, one));
+            return full
                     ? "kept for a later winter: this one has reached its limit"
-                    : refused
-                            ? "left as you asked, or nothing sensible can be cut"
-                            : begun
-                                    ? "part of it is done this visit; more at once would cost more than it brings"
-                                    : "cutting it would cost more than it brings, by the goals set";
-            left.add(new Plan.Left(finding, why));
+                    : "kept for a later winter: now it would cost more than it brings";
         }
-        return left;
+        if (answers.isEmpty()) {
+            return "left as you asked, or nothing sensible can be cut";
+        }
+        boolean begun =
+                steps.stream().anyMatch(step -> step.year() == 0 && step.rules().contains(finding.rule()));
+        return begun
+                ? "part of it is done this visit; more at once would cost more than it brings"
+                : "cutting it would cost more than it brings, by the goals set";
     }
 
     private static boolean sameAs(Finding finding, Finding other) {

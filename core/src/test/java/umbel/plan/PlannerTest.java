@@ -424,4 +424,33 @@ class PlannerTest {
                         .count()
                 / (double) shoots.size();
     }
+
+    @Test
+    void whatIsKeptForALaterWinterSaysWhetherThisOneIsFull() {
+        Survey survey = PracticeTree.survey(
+                "central-leader", 26, 2, Fault.RIVAL_LEADER, Fault.TOO_TALL, Fault.STACKED_LIMBS, Fault.THICK_LIMB);
+        assertThat(whyLeft(survey, new Limits(0.02, 1, REACH)))
+                .as("hardly anything may be cut")
+                .contains("kept for a later winter: this one has reached its limit");
+        assertThat(whyLeft(survey, new Limits(0.75, 99, REACH)))
+                .as("anything may be cut")
+                .isNotEmpty()
+                .doesNotContain("kept for a later winter: this one has reached its limit");
+    }
+
+    private static List<String> whyLeft(Survey survey, Limits limits) {
+        Case usual = Case.of(survey);
+        Wish wish = new Wish(
+                usual.wish().school(),
+                usual.wish().rules(),
+                usual.wish().goals(),
+                limits,
+                false,
+                3,
+                List.of(),
+                Set.of());
+        return Planner.recommended(usual.tree(), usual.reading(), wish, 1).leftAlone().stream()
+                .map(Plan.Left::why)
+                .toList();
+    }
 }
