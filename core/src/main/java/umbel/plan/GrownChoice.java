@@ -74,12 +74,13 @@ final class GrownChoice {
         return better;
     }
 
-    private static List<Candidate> without(List<Candidate> chosen, Close close) {
+    private List<Candidate> without(List<Candidate> chosen, Close close) {
         List<Candidate> visit = new ArrayList<>(chosen);
         visit.removeIf(one -> one.operation().equals(close.step().operation()));
         if (close.other() != null) {
             visit.add(close.other());
         }
+        search.addEnds(visit);
         return visit;
     }
 

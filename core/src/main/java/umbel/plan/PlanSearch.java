@@ -34,6 +34,8 @@ final class PlanSearch {
     private final Weighing weighing;
     private final List<Candidate> candidates = new ArrayList<>();
     private final Programme programme;
+    private final List<Candidate> frame;
+    private final List<Candidate> ends;
     private final Set<Operation> bySystem = new HashSet<>();
 
     /**
@@ -46,8 +48,10 @@ final class PlanSearch {
         this.wish = wish;
         this.weighing = new Weighing(found, wish, shared == null ? null : shared.weighing);
         this.programme = new Programme(found, wish.summer());
-        programme.ofTheFrame().forEach(one -> bySystem.add(one.operation()));
-        programme.ofTheEnds().forEach(one -> bySystem.add(one.operation()));
+        this.frame = programme.ofTheFrame();
+        this.ends = programme.ofTheEnds();
+        frame.forEach(one -> bySystem.add(one.operation()));
+        ends.forEach(one -> bySystem.add(one.operation()));
         boolean tall = findings.stream().anyMatch(finding -> finding.rule().equals("over-height"));
         Remedies remedies = new Remedies(found, wish.school(), wish.rules(), tall);
         for (Finding finding : findings) {
@@ -131,7 +135,7 @@ final class PlanSearch {
                 addIfFits(chosen, asCandidate(operation), false);
             }
         }
-        for (Candidate candidate : programme.ofTheFrame()) {
+        for (Candidate candidate : frame) {
             addIfFits(chosen, candidate, false);
         }
         return chosen;
@@ -157,9 +161,7 @@ final class PlanSearch {
     }
 
     private Optional<Candidate> bySystem(Operation operation) {
-        List<Candidate> all = new ArrayList<>(programme.ofTheFrame());
-        all.addAll(programme.ofTheEnds());
-        return all.stream()
+        return Stream.concat(frame.stream(), ends.stream())
                 .filter(candidate -> candidate.key().equals(Wish.key(operation)))
                 .findFirst();
     }
@@ -175,11 +177,19 @@ final class PlanSearch {
         fill(chosen, least, with(one -> !isFault(one)));
     }
 
-    /** What the system does to the ends that are still there; short-spurring stands outside the limits. */
+    /**
+     * What the system does to the ends that are still there, as far as it is not done yet: a limb given up, or a step dropped
+     * that filled the limits, brings back what it stood in the way of. Short-spurring stands outside the limits.
+     */
     void addEnds(List<Candidate> chosen) {
-        for (Candidate candidate : programme.ofTheEnds()) {
+        for (Candidate candidate : ends) {
             addIfFits(chosen, candidate, candidate.operation().kind().cuts());
         }
+    }
+
+    /** A visit before the system's own work on the ends. */
+    List<Candidate> withoutEnds(List<Candidate> chosen) {
+        return chosen.stream().filter(one -> !ends.contains(one)).toList();
     }
 
     static boolean isOfALimb(Candidate candidate) {
@@ -258,11 +268,11 @@ final class PlanSearch {
                 .map(one -> Weighing.with(now, one.operation())));
     }
 
-    /** One pass over the steps: drop what no longer helps, swap for a better answer to the same finding. */
+    /** One pass over the weighed steps: drop what no longer helps, swap for a better answer to the same finding, complete the ends. */
     void improve(List<Candidate> chosen, double least) {
         for (int i = 0; i < chosen.size(); i++) {
             Candidate one = chosen.get(i);
-            if (one.settled() || wish.taken().contains(one.operation())) {
+            if (!isWeighed(one)) {
                 continue;
             }
             List<Candidate> rest = new ArrayList<>(chosen);
@@ -279,6 +289,7 @@ final class PlanSearch {
                 chosen.set(i, better);
             }
         }
+        addEnds(chosen);
     }
 
     /** The best other answer to a step's finding, or to its limb, that keeps to the limits; null where there is none. */

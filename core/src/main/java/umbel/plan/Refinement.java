@@ -105,6 +105,7 @@ final class Refinement {
         while (better) {
             better = false;
             List<List<Candidate>> all = neighbours(best, open);
+            all.forEach(search::addEnds);
             weighing.weighAll(all.stream().map(PlanSearch::operations));
             for (List<Candidate> near : all) {
                 double value = search.value(near, least);
@@ -133,6 +134,7 @@ final class Refinement {
             List<Candidate> trial = new ArrayList<>(
                     chosen.stream().filter(one -> !aside.contains(one)).toList());
             search.fill(trial, least, search.with(one -> !aside.contains(one)));
+            search.addEnds(trial);
             List<Candidate> climbed = climbed(trial);
             double value = search.value(climbed, least);
             if (value > bestValue + 1e-9) {
@@ -169,13 +171,15 @@ final class Refinement {
             }
         }
         for (List<Candidate> base : bases) {
-            List<Operation> operations = PlanSearch.operations(base);
             for (Candidate candidate : open) {
+                // a whole limb is decided before what the system does to the ends, which comes back where it still can
+                List<Candidate> before = PlanSearch.isOfALimb(candidate) ? search.withoutEnds(base) : base;
+                List<Operation> operations = PlanSearch.operations(before);
                 boolean fresh = chosen.stream().noneMatch(one -> one == candidate);
                 if (fresh
                         && weighing.fits(operations, candidate.operation())
                         && weighing.withinLimits(operations, candidate.operation())) {
-                    List<Candidate> more = new ArrayList<>(base);
+                    List<Candidate> more = new ArrayList<>(before);
                     more.add(candidate);
                     near.add(more);
                 }

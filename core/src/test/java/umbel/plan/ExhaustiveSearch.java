@@ -35,6 +35,31 @@ final class ExhaustiveSearch {
         return more;
     }
 
+    /** The set with one more, wherever in the order it can be done; empty where it cannot. */
+    private List<Candidate> placed(List<Candidate> chosen, Candidate candidate) {
+        if (!weighing.withinLimits(PlanSearch.operations(chosen), candidate.operation())) {
+            return List.of();
+        }
+        for (int place = chosen.size(); place >= 0; place--) {
+            List<Candidate> order = new ArrayList<>(chosen);
+            order.add(place, candidate);
+            if (canBeDone(order, place)) {
+                return order;
+            }
+        }
+        return List.of();
+    }
+
+    private boolean canBeDone(List<Candidate> order, int from) {
+        for (int i = from; i < order.size(); i++) {
+            if (!weighing.fits(
+                    PlanSearch.operations(order.subList(0, i)), order.get(i).operation())) {
+                return false;
+            }
+        }
+        return true;
+    }
+
     /** Tries all from the {@code next} candidate on; the system's ends come where the whole limbs are done with. */
     private List<Candidate> bestFrom(List<Candidate> before, List<Candidate> open, int next, int ends) {
         List<Candidate> chosen = next == ends ? withEnds(before) : before;
@@ -43,13 +68,10 @@ final class ExhaustiveSearch {
         }
         List<Candidate> without = bestFrom(chosen, open, next + 1, ends);
         Candidate candidate = open.get(next);
-        boolean fits = weighing.fits(PlanSearch.operations(chosen), candidate.operation())
-                && weighing.withinLimits(PlanSearch.operations(chosen), candidate.operation());
-        if (!fits) {
+        List<Candidate> more = placed(chosen, candidate);
+        if (more.isEmpty()) {
             return without;
         }
-        List<Candidate> more = new ArrayList<>(chosen);
-        more.add(candidate);
         List<Candidate> with = bestFrom(more, open, next + 1, ends);
         return search.value(with, least) > search.value(without, least) ? with : without;
     }

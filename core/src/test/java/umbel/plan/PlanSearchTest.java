@@ -2,8 +2,13 @@ package umbel.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import umbel.practice.Fault;
+import umbel.practice.PracticeTree;
 
 /** The search held to the best of all sets of operations, on trees small enough to try them all. */
 class PlanSearchTest {
@@ -31,5 +36,29 @@ class PlanSearchTest {
         double greedy =
                 TREES.stream().mapToDouble(SearchAgainstBest.Outcome::greedy).sum();
         assertThat(search).isGreaterThanOrEqualTo(greedy - 1e-9);
+    }
+
+    @Test
+    void nothingIsBetterThanTheBestOfAllSets() {
+        assertThat(TREES).allSatisfy(one -> assertThat(one.share()).isLessThanOrEqualTo(1 + 1e-9));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "peach, open-centre, 3",
+        "plum-european, open-centre, 4",
+        "cherry-sweet, slender-axe, 3",
+        "pear, espalier, 6"
+    })
+    void whatTheSystemDoesToTheEndsIsDoneToAllOfThem(String species, String system, int leaf) {
+        for (long seed = 1; seed <= 6; seed++) {
+            PlanCase one = PlanCase.of(PracticeTree.survey(
+                    species, system, leaf, seed, Fault.INWARD_LIMB, Fault.WATER_SPROUTS, Fault.STACKED_LIMBS));
+            PlanSearch search = one.search();
+            List<Candidate> chosen = search.choose(1, true);
+            List<Candidate> more = new ArrayList<>(chosen);
+            search.addEnds(more);
+            assertThat(PlanSearch.operations(more)).as("seed %d", seed).isEqualTo(PlanSearch.operations(chosen));
+        }
     }
 }
