@@ -34,6 +34,8 @@ const PLAN_WORDS: Record<string, string> = {
   'in-one-winter': 'One winter',
   nothing: 'No cuts',
 };
+/** The plans beside the recommended one, named before they are thought out. */
+const STILL_TO_COME = ['gentler', 'firmer', 'nothing'];
 /** So many steps of later winters are shown at once; more are folded. */
 const FEW_LATER = 6;
 const TIMING_WORDS: Record<string, string> = {
@@ -89,6 +91,13 @@ export function PlanPanel({
             <Sum plan={one} known={!plans.following || one.name === 'recommended'} />
           </button>
         ))}
+        {choices.length === 1 &&
+          STILL_TO_COME.map((one) => (
+            <span key={one} className="flex-1 px-1 py-2 text-center leading-tight text-muted">
+              {PLAN_WORDS[one]}
+              <span className="block text-[12px]">…</span>
+            </span>
+          ))}
       </div>
       {workedOn !== '' && (
         <p className="bg-lichen-wash px-5 py-2 text-[13.5px]">

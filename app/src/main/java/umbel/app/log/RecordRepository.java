@@ -11,8 +11,9 @@ public interface RecordRepository extends JpaRepository<WorkRecord, Long> {
 
     List<WorkRecord> findByTreeIdOrderByDoneOnDescIdDesc(Long treeId);
 
-    /** The last visit to a tree that goes by a survey. */
-    Optional<WorkRecord> findFirstByTreeIdAndSurveyIdOrderByDoneOnDescIdDesc(Long treeId, Long surveyId);
+    /** The last visit to a tree that goes by a survey, no earlier than a day: one from before it is in what was measured. */
+    Optional<WorkRecord> findFirstByTreeIdAndSurveyIdAndDoneOnGreaterThanEqualOrderByDoneOnDescIdDesc(
+            Long treeId, Long surveyId, LocalDate from);
 
     /** The trees that were worked on since a day. */
     @Query("select distinct r.tree.id from WorkRecord r where r.doneOn >= :since")

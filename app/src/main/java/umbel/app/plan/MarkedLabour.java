@@ -20,13 +20,15 @@ public class MarkedLabour {
     private static final int MOST = 5_000;
 
     private final PlanService plans;
+    private final Decided decided;
     private final Knowledge knowledge;
     private final Kept<Key, Map<WorkKind, Double>> kept = Kept.atMost(MOST);
 
     private record Key(long tree, long survey, long version) {}
 
-    MarkedLabour(PlanService plans, Knowledge knowledge) {
+    MarkedLabour(PlanService plans, Decided decided, Knowledge knowledge) {
         this.plans = plans;
+        this.decided = decided;
         this.knowledge = knowledge;
     }
 
@@ -37,7 +39,7 @@ public class MarkedLabour {
     }
 
     private Map<WorkKind, Double> count(Work work) {
-        Decisions decisions = plans.decisions(work);
+        Decisions decisions = decided.on(work);
         if (decisions.marks().isEmpty()) {
             return Map.of();
         }

@@ -21,11 +21,13 @@ class MaterialController {
 
     private final WorkRepository works;
     private final PlanService plans;
+    private final Decided decided;
     private final Knowledge knowledge;
 
-    MaterialController(WorkRepository works, PlanService plans, Knowledge knowledge) {
+    MaterialController(WorkRepository works, PlanService plans, Decided decided, Knowledge knowledge) {
         this.works = works;
         this.plans = plans;
+        this.decided = decided;
         this.knowledge = knowledge;
     }
 
@@ -72,7 +74,7 @@ class MaterialController {
 
     private List<Training> bends(Work work) {
         Tree tree = plans.standing(work.tree().id()).tree();
-        return PlanService.operations(plans.decisions(work)).stream()
+        return PlanService.operations(decided.on(work)).stream()
                 .filter(operation -> operation.kind() == OperationKind.BEND)
                 .filter(operation -> tree.find(operation.limb()).isPresent())
                 .map((Operation bend) ->

@@ -7,9 +7,7 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.json.JsonMapper;
 import umbel.app.http.NotFound;
-import umbel.app.http.Stale;
 import umbel.app.learning.LearningService;
 import umbel.app.log.RecordRepository;
 import umbel.app.orchard.OrchardTree;
@@ -42,9 +40,7 @@ import umbel.plan.Planning;
 import umbel.plan.Totals;
 import umbel.plan.Wish;
 import umbel.reading.TreeReader;
-import umbel.survey.Survey;
 import umbel.wood.Axis;
-import umbel.wood.AxisKind;
 import umbel.wood.Tree;
 import umbel.wood.Units;
 
@@ -52,11 +48,9 @@ import umbel.wood.Units;
 @Service
 public class PlanService {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
-
     private final TreeRepository trees;
     private final SurveyRepository surveys;
-    private final WorkRepository works;
+    private final Decided decided;
     private final RecordRepository records;
     private final Readings readings;
     private final Assessor assessor;
@@ -67,7 +61,7 @@ public class PlanService {
     public PlanService(
             TreeRepository trees,
             SurveyRepository surveys,
-            WorkRepository works,
+            Decided decided,
             RecordRepository records,
             Readings readings,
             Assessor assessor,
@@ -76,7 +70,7 @@ public class PlanService {
             Knowledge knowledge) {
         this.trees = trees;
         this.surveys = surveys;
-        this.works = works;
+        this.decided = decided;
         this.records = records;
         this.readings = readings;
         this.assessor = assessor;
@@ -85,14 +79,11 @@ public class PlanService {
         this.knowledge = knowledge;
     }
 
-    /** What was decided on a tree, and from which version. */
-    private record Standing(Decisions decisions, long version, boolean outdated) {}
-
     @Transactional(readOnly = true)
     public TreeAnswers.TreePage page(long treeId) {
         OrchardTree tree = tree(treeId);
         SurveyEntry survey = newest(treeId);
-        Standing standing = standing(treeId, survey);
+        Decided.Standing standing = decided.on(treeId, survey);
         Readings.ReadTree read = read(survey, standing.decisions());
         Limits limits = assessor.limits(request(read, standing.decisions()), read.tree());
         return new TreeAnswers.TreePage(
@@ -106,11 +97,12 @@ public class PlanService {
                         limits.reach(),
                         Units.round(
                                 limits.reach() * read.tree().setting().system().reachFactor(), 2)),
-                limbs(read),
+                LimbLines.of(read),
                 standing.decisions(),
                 standing.version(),
                 standing.outdated(),
-                records.findFirstByTreeIdAndSurveyIdOrderByDoneOnDescIdDesc(treeId, survey.id())
+                records.findFirstByTreeIdAndSurveyIdAndDoneOnGreaterThanEqualOrderByDoneOnDescIdDesc(
+                                treeId, survey.id(), survey.surveyedOn())
                         .map(visit -> visit.doneOn().toString())
                         .orElse(""));
     }
@@ -232,7 +224,7 @@ public class PlanService {
     @Transactional(readOnly = true)
     public List<Operation> markedInOrder(long treeId) {
         SurveyEntry survey = newest(treeId);
-        Decisions decisions = standing(treeId, survey).decisions();
+        Decisions decisions = decided.on(treeId, survey).decisions();
         if (decisions.marks().isEmpty()) {
             return List.of();
         }
@@ -244,26 +236,11 @@ public class PlanService {
                 .toList();
     }
 
-    /** Leaves only these of a tree's marks, as after part of the work was done. */
-    @Transactional
-    public void leave(long treeId, List<Mark> marks) {
-        Work work = works.findByTreeId(treeId).orElse(null);
-        if (work == null) {
-            return;
-        }
-        Decisions all = JSON.readValue(work.document(), Decisions.class);
-        work.decide(
-                work.survey(),
-                JSON.writeValueAsString(
-                        new Decisions(marks, all.refused(), all.school(), all.goals(), all.hold(), all.schoolLines())));
-        works.saveAndFlush(work);
-    }
-
     /** The newest survey of a tree as it was read under what is decided on it. */
     @Transactional(readOnly = true)
     public Readings.ReadTree standing(long treeId) {
         SurveyEntry survey = newest(treeId);
-        return read(survey, standing(treeId, survey).decisions());
+        return read(survey, decided.on(treeId, survey).decisions());
     }
 
     private TreeReader.Reading sure(SurveyEntry survey, Readings.ReadTree read) {
@@ -309,20 +286,7 @@ public class PlanService {
         SurveyEntry survey = newest(treeId);
         Readings.ReadTree read = read(survey, keep.decisions());
         CutTree.of(read.tree(), operations(keep.decisions()));
-        Work work = works.findByTreeId(treeId).orElse(null);
-        long standing = work == null ? -1 : work.version();
-        if (standing != keep.version()) {
-            throw new Stale("This tree's marks were changed in another window. Load it again to see them.");
-        }
-        Work kept = work == null ? new Work(tree(treeId)) : work;
-        kept.decide(survey, JSON.writeValueAsString(keep.decisions()));
-        return new TreeAnswers.Kept(works.saveAndFlush(kept).version());
-    }
-
-    /** Forgets what was decided, once it was done. */
-    @Transactional
-    public void clear(long treeId) {
-        works.findByTreeId(treeId).ifPresent(works::delete);
+        return new TreeAnswers.Kept(decided.keep(tree(treeId), survey, keep.decisions(), keep.version()));
     }
 
     private TreeAnswers.Option option(
@@ -377,54 +341,6 @@ public class PlanService {
         return effects;
     }
 
-    private static List<TreeAnswers.LimbLine> limbs(Readings.ReadTree read) {
-        Map<String, Double> light = read.reading().light().meanByLimb();
-        List<TreeAnswers.LimbLine> lines = new ArrayList<>();
-        for (Survey.LimbMeasure measured : read.request().survey().limbs()) {
-            Axis limb = read.tree().find(measured.id()).orElseThrow();
-            lines.add(limb(read, measured, limb, light.get(limb.id())));
-        }
-        return lines;
-    }
-
-    private static TreeAnswers.LimbLine limb(
-            Readings.ReadTree read, Survey.LimbMeasure measured, Axis limb, Double light) {
-        int shoots = 0;
-        int spurs = 0;
-        double flowers = 0;
-        for (Axis axis : read.tree().axes()) {
-            if (axis.limb().equals(limb.id())) {
-                shoots += axis.kind() == AxisKind.SHOOT ? 1 : 0;
-                spurs += axis.kind() == AxisKind.SPUR ? 1 : 0;
-                flowers += axis.flowerBuds();
-            }
-        }
-        Axis parent = read.tree().axis(limb.parent());
-        return new TreeAnswers.LimbLine(
-                limb.id(),
-                parent.id(),
-                measured.role() == null ? "unknown" : measured.role(),
-                measured.atCm(),
-                measured.bearingDeg(),
-                measured.angleDeg(),
-                measured.diameterMm(),
-                measured.lengthCm(),
-                limb.age(),
-                Units.round(Units.toCm(limb.lastGrowth()), 0),
-                Units.round(limb.baseDiameter() / parent.diameterAt(limb.at()), 2),
-                shoots,
-                spurs,
-                Units.round(flowers, 0),
-                light == null ? null : Units.round(light, 3),
-                Units.round(
-                        CutTree.of(read.tree(), List.of(Operation.remove(limb.id())))
-                                .woodShare(),
-                        3),
-                limb.conditions().stream().map(umbel.wood.Condition::word).toList(),
-                limb.disease(),
-                measured.note() == null ? "" : measured.note());
-    }
-
     private TreeAnswers.TreeName name(OrchardTree tree, SurveyEntry survey, Readings.ReadTree read) {
         List<Long> surveyed = surveys.findNewest().stream()
                 .map(entry -> entry.tree().id())
@@ -454,25 +370,6 @@ public class PlanService {
         boolean named =
                 cultivar != null && cultivar.name() != null && !cultivar.name().isBlank();
         return named ? cultivar.name() : tree.block().cultivar();
-    }
-
-    /** What was decided on a tree's newest survey; nothing where it was decided on an older one. */
-    Decisions decisions(Work work) {
-        SurveyEntry newest = newest(work.tree().id());
-        return work.survey().id().equals(newest.id())
-                ? JSON.readValue(work.document(), Decisions.class)
-                : Decisions.none();
-    }
-
-    private Standing standing(long treeId, SurveyEntry survey) {
-        return works.findByTreeId(treeId)
-                .map(work -> {
-                    boolean outdated = !work.survey().id().equals(survey.id());
-                    Decisions decisions =
-                            outdated ? Decisions.none() : JSON.readValue(work.document(), Decisions.class);
-                    return new Standing(decisions, work.version(), outdated);
-                })
-                .orElse(new Standing(Decisions.none(), -1, false));
     }
 
     private Readings.ReadTree read(SurveyEntry survey, Decisions decisions) {

@@ -15,7 +15,7 @@ import umbel.app.log.WorkChanged;
 import umbel.app.log.WorkRecord;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
-import umbel.app.plan.PlanService;
+import umbel.app.plan.Decided;
 import umbel.app.season.SeasonService;
 import umbel.app.survey.Readings;
 import umbel.app.survey.SurveyEntry;
@@ -48,7 +48,7 @@ public class VisitService {
     private final TreeRepository trees;
     private final SurveyRepository surveys;
     private final FollowUpRepository followUps;
-    private final PlanService plans;
+    private final Decided decided;
     private final Readings readings;
     private final SeasonService season;
     private final Knowledge knowledge;
@@ -61,7 +61,7 @@ public class VisitService {
             TreeRepository trees,
             SurveyRepository surveys,
             FollowUpRepository followUps,
-            PlanService plans,
+            Decided decided,
             Readings readings,
             SeasonService season,
             Knowledge knowledge,
@@ -71,7 +71,7 @@ public class VisitService {
         this.trees = trees;
         this.surveys = surveys;
         this.followUps = followUps;
-        this.plans = plans;
+        this.decided = decided;
         this.readings = readings;
         this.season = season;
         this.knowledge = knowledge;
@@ -120,9 +120,9 @@ public class VisitService {
                 .map(RecordController.DoneStep::mark)
                 .toList();
         if (corrected == null && left.isEmpty()) {
-            plans.clear(treeId);
+            decided.clear(treeId);
         } else if (corrected == null) {
-            plans.leave(treeId, left);
+            decided.leave(treeId, left);
         } else {
             followUps.deleteByRecordIdAndDoneOnIsNull(corrected.id());
         }

@@ -46,6 +46,18 @@ class TreeApiTest {
     }
 
     @Test
+    void onlyAVisitAfterItsSurveyMakesATreeWorkedOn() {
+        JsonNode worked = umbel.get("/api/trees/25").json();
+        assertThat(worked.get("workedOn").asString())
+                .isGreaterThanOrEqualTo(worked.at("/name/surveyedOn").asString());
+        JsonNode before = umbel.get("/api/trees/5").json();
+        assertThat(umbel.get("/api/trees/5/records").json())
+                .as("a visit a year before")
+                .isNotEmpty();
+        assertThat(before.get("workedOn").asString()).isEmpty();
+    }
+
+    @Test
     void aMarkMovesTheGaugesAndSaysWhatFalls() {
         JsonNode nothing = umbel.post("/api/trees/1/marks", "{\"marks\":[]}").json();
         JsonNode one = umbel.post("/api/trees/1/marks", marks("remove", "2")).json();

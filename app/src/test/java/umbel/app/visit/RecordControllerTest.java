@@ -27,7 +27,7 @@ import umbel.app.orchard.Block;
 import umbel.app.orchard.Holding;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
-import umbel.app.plan.PlanService;
+import umbel.app.plan.Decided;
 import umbel.app.season.SeasonService;
 import umbel.app.survey.Readings;
 import umbel.app.survey.SurveyEntry;
@@ -43,7 +43,7 @@ class RecordControllerTest {
     private final RecordRepository records = mock(RecordRepository.class);
     private final TreeRepository trees = mock(TreeRepository.class);
     private final SurveyRepository surveys = mock(SurveyRepository.class);
-    private final PlanService plans = mock(PlanService.class);
+    private final Decided decided = mock(Decided.class);
     private final FollowUpRepository followUps = mock(FollowUpRepository.class);
     private MockMvc web;
 
@@ -82,7 +82,7 @@ class RecordControllerTest {
                 trees,
                 surveys,
                 followUps,
-                plans,
+                decided,
                 new Readings(new Assessor(knowledge), surveys),
                 mock(SeasonService.class),
                 knowledge,
@@ -101,14 +101,14 @@ class RecordControllerTest {
         assertThat(saved.getValue().who()).as("stray blanks are dropped").isEqualTo("Ines");
         assertThat(saved.getValue().document()).contains("Remove limb 2");
         assertThat(saved.getValue().outcome()).as("what it came to").contains("woodShare");
-        verify(plans).clear(5);
+        verify(decided).clear(5);
     }
 
     @Test
     void aSkippedStepWithoutAReasonIsNotSaved() throws Exception {
         send(5, "skipped", "", "Ines").andExpect(status().isBadRequest());
         verify(records, never()).saveAndFlush(any());
-        verify(plans, never()).clear(5);
+        verify(decided, never()).clear(5);
     }
 
     @Test
