@@ -89,7 +89,7 @@ public final class FormatCheck {
             case "maxItems" -> "Too many: at most " + first + " can be read.";
             case "maxLength" -> "Too long: at most " + first + " characters.";
             case "enum" -> "Must be one of " + last.replaceAll("[\\[\\]\"]", "").replace(", null", "") + ".";
-            case "const" -> "Must be " + last.replaceAll("['\"]", "") + ".";
+            case "const" -> "Must be " + first.replaceAll("['\"]", "") + ".";
             case "pattern" -> "Not written as the format asks.";
             case "type" -> "Wrong kind of value: " + error.getMessage() + ".";
             default -> error.getMessage();
