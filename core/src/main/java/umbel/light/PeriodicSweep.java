@@ -102,7 +102,6 @@ public final class PeriodicSweep {
         float path = (float) (grid.hz / d[2]);
         float[] depth = new float[nx * ny];
         float[] above = new float[nx * ny];
-        float[] shifted = new float[nx * ny];
         double[] cuts = new double[(int) (Math.abs(tx) + Math.abs(ty)) + 6];
         for (int l = grid.nz - 1; l >= 0; l--) {
             boolean read = layerStart[l + 1] > layerStart[l];
@@ -116,7 +115,7 @@ public final class PeriodicSweep {
                     float length = (float) ((cuts[p + 1] - cuts[p]) * path);
                     int ox = Math.floorMod((int) Math.floor(0.5 + (l + middle) * tx), nx);
                     int oy = Math.floorMod((int) Math.floor(0.5 + (l + middle) * ty), ny);
-                    addShifted(l, ox, oy, length, shifted, depth);
+                    addShifted(l, ox, oy, length, depth);
                 }
             }
             for (int n = layerStart[l]; n < layerStart[l + 1]; n++) {
@@ -158,27 +157,22 @@ public final class PeriodicSweep {
     }
 
     /** Adds a layer, seen from rays shifted by whole cells, to the depths; rows without leaf or wood are passed over. */
-    private void addShifted(int l, int ox, int oy, float length, float[] shifted, float[] depth) {
+    private void addShifted(int l, int ox, int oy, float length, float[] depth) {
         int nx = grid.nx;
         int ny = grid.ny;
         float[] layer = grid.layers[l];
         boolean[] filled = grid.filled[l];
-        int j = 0;
-        while (j < ny) {
-            int first = j;
-            while (j < ny && filled[j + oy < ny ? j + oy : j + oy - ny]) {
-                int source = j + oy < ny ? j + oy : j + oy - ny;
-                System.arraycopy(layer, source * 2 * nx + ox, shifted, j * nx, nx);
-                j++;
+        for (int j = 0; j < ny; j++) {
+            int source = j + oy < ny ? j + oy : j + oy - ny;
+            if (filled[source]) {
+                addRow(depth, j * nx, layer, source * 2 * nx + ox, nx, length);
             }
-            addRun(depth, shifted, length, first * nx, j * nx);
-            j++;
         }
     }
 
-    private static void addRun(float[] depth, float[] shifted, float length, int from, int to) {
-        for (int i = from; i < to; i++) {
-            depth[i] += length * shifted[i];
+    private static void addRow(float[] depth, int to, float[] layer, int from, int count, float length) {
+        for (int i = 0; i < count; i++) {
+            depth[to + i] += length * layer[from + i];
         }
     }
 
