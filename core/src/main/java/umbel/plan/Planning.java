@@ -3,7 +3,7 @@ package umbel.plan;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.stream.Stream;
+import java.util.function.Supplier;
 import umbel.growth.FirstStand;
 import umbel.growth.Forecast;
 import umbel.growth.Season;
@@ -75,28 +75,22 @@ public final class Planning {
 
     private List<Plan> withSeasons() {
         Forecast alone = Forecast.of(stand, Collections.nCopies(Planner.YEARS_AHEAD, Season.Work.NONE));
-        List<Plan> plans = new ArrayList<>();
-        Stream.of("recommended", "gentler", "firmer")
-                .parallel()
-                .map(this::draft)
-                .map(plan -> plan.followedBy(seasons(plan, alone)))
-                .forEachOrdered(plans::add);
+        List<Supplier<Plan>> drafts = new ArrayList<>();
+        drafts.add(this::recommended);
+        drafts.add(() -> variant("gentler", wish.rules().gentler()));
+        drafts.add(() -> variant("firmer", wish.rules().firmer()));
         // where limbs come and go every year, a heavy winter ahead is no renovation
         boolean lasting = found.setting().system().scaffolds().permanent();
-        if (lasting && plans.get(0).isRenovation(wish.rules().renovation())) {
-            Plan atOnce = new Planner(found, reading, wish.unlimited(), stand, middle).draft(Plan.IN_ONE_WINTER, 1);
-            plans.add(atOnce.followedBy(seasons(atOnce, alone)));
+        if (lasting && recommended().isRenovation(wish.rules().renovation())) {
+            drafts.add(() -> new Planner(found, reading, wish.unlimited(), stand, middle).draft(Plan.IN_ONE_WINTER, 1));
         }
+        List<Plan> plans = new ArrayList<>();
+        drafts.parallelStream()
+                .map(Supplier::get)
+                .map(plan -> plan.followedBy(seasons(plan, alone)))
+                .forEachOrdered(plans::add);
         plans.add(middle.nothing().followedBy(alone.years()));
         return plans;
-    }
-
-    private Plan draft(String name) {
-        return switch (name) {
-            case "gentler" -> variant(name, wish.rules().gentler());
-            case "firmer" -> variant(name, wish.rules().firmer());
-            default -> recommended();
-        };
     }
 
     private Plan variant(String name, PlanRules.Variant variant) {
