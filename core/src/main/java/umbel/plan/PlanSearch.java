@@ -187,9 +187,11 @@ final class PlanSearch {
         }
     }
 
-    /** A visit before the system's own work on the ends. */
+    /** A visit before the system's own work on the ends; what the grower took stays. */
     List<Candidate> withoutEnds(List<Candidate> chosen) {
-        return chosen.stream().filter(one -> !ends.contains(one)).toList();
+        return chosen.stream()
+                .filter(one -> !ends.contains(one) || wish.taken().contains(one.operation()))
+                .toList();
     }
 
     static boolean isOfALimb(Candidate candidate) {

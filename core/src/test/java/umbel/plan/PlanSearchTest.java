@@ -4,9 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import umbel.cut.Operation;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
 
@@ -60,5 +63,25 @@ class PlanSearchTest {
             search.addEnds(more);
             assertThat(PlanSearch.operations(more)).as("seed %d", seed).isEqualTo(PlanSearch.operations(chosen));
         }
+    }
+
+    @Test
+    void whatTheGrowerTookIsNeverGivenUpForSomethingBetter() {
+        int taken = 0;
+        for (long seed = 1; seed <= 40; seed++) {
+            PlanCase one = PlanCase.of(
+                    PracticeTree.survey("peach", "open-centre", 3, seed, Fault.INWARD_LIMB, Fault.STACKED_LIMBS));
+            List<Operation> ends = new ArrayList<>();
+            List<Candidate> byItself = new ArrayList<>();
+            one.search().addEnds(byItself);
+            byItself.forEach(end -> ends.add(end.operation()));
+            for (Operation end : ends) {
+                taken++;
+                List<Candidate> chosen =
+                        one.wishing(List.of(end), Set.of(), Map.of()).search().choose(1, true);
+                assertThat(PlanSearch.operations(chosen)).as("seed %d", seed).contains(end);
+            }
+        }
+        assertThat(taken).isGreaterThan(40);
     }
 }
