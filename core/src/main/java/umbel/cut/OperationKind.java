@@ -58,7 +58,12 @@ public enum OperationKind {
 
     /** Whether wood is cut at all. */
     public boolean cuts() {
-        return this != BEND && this != DEFLOWER && this != KEEP && this != WATCH;
+        return changesTheTree() && this != BEND && this != DEFLOWER;
+    }
+
+    /** Whether anything is done; keeping and watching only say what is not. */
+    public boolean changesTheTree() {
+        return this != KEEP && this != WATCH;
     }
 
     /** Whether the cut breaks the tip's control and wakes the buds below it. */

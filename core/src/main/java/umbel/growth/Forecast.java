@@ -24,8 +24,8 @@ public record Forecast(List<Outlook> years) {
      * The years of a tree with the middle course worked out and the ranges taken, in proportion, from another forecast of the
      * same tree: quicker by two courses of three.
      */
-    public static Forecast like(Forecast other, Stand start, List<Season.Work> works) {
-        List<Figures> course = course(start, works, 1);
+    public static Forecast like(Forecast other, Seasons seasons, List<Season.Work> works) {
+        List<Figures> course = middle(seasons, works);
         List<Outlook> years = new ArrayList<>();
         for (int y = 0; y < course.size(); y++) {
             Figures now = course.get(y);
@@ -128,7 +128,16 @@ public record Forecast(List<Outlook> years) {
 
     /** The middle course alone: quicker, without ranges. */
     public static List<Figures> middle(Stand start, List<Season.Work> works) {
-        return course(start, works, 1);
+        return middle(new Seasons(start), works);
+    }
+
+    /** The same, of seasons that others ask for too. */
+    public static List<Figures> middle(Seasons seasons, List<Season.Work> works) {
+        List<Figures> figures = new ArrayList<>();
+        for (int year = 1; year <= works.size(); year++) {
+            figures.add(figures(seasons.after(works.subList(0, year))));
+        }
+        return figures;
     }
 
     /** What one year of one course came to; see {@link Outlook}. */

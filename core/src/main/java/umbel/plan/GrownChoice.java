@@ -9,7 +9,7 @@ import java.util.function.UnaryOperator;
 import umbel.cut.Operation;
 import umbel.growth.Forecast;
 import umbel.growth.Season;
-import umbel.growth.Stand;
+import umbel.growth.Seasons;
 import umbel.knowledge.PlanRules;
 
 /**
@@ -24,13 +24,13 @@ final class GrownChoice {
     private final PlanSearch search;
     private final Weighing weighing;
     private final PlanRules rules;
-    private final Stand stand;
+    private final Seasons seasons;
 
-    GrownChoice(PlanSearch search, Stand stand) {
+    GrownChoice(PlanSearch search, Seasons seasons) {
         this.search = search;
         this.weighing = search.weighing();
         this.rules = weighing.wish().rules();
-        this.stand = stand;
+        this.seasons = seasons;
     }
 
     /** A close step, and what could be done in its place; null for leaving it. */
@@ -111,7 +111,7 @@ final class GrownChoice {
         List<Operation> operations = PlanSearch.operations(visit);
         List<Season.Work> works = new ArrayList<>(Collections.nCopies(SEASONS, Season.Work.NONE));
         works.set(0, Season.Work.dormant(operations));
-        List<Forecast.Figures> years = Forecast.middle(stand, works);
+        List<Forecast.Figures> years = Forecast.middle(seasons, works);
         PlanRules.Ahead ahead = rules.ahead();
         double value = ahead.now() * weighing.worth(operations)
                 + ahead.one() * weighing.worthOf(years.get(0).tree())

@@ -11,7 +11,7 @@ import umbel.cut.Effect;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.growth.Season;
-import umbel.growth.Stand;
+import umbel.growth.Seasons;
 import umbel.reading.Finding;
 import umbel.reading.Severity;
 import umbel.reading.TreeReader;
@@ -30,20 +30,20 @@ public final class Planner {
     private final Tree found;
     private final TreeReader.Reading reading;
     private final Wish wish;
-    private final Stand stand;
+    private final Seasons seasons;
     private final PlanSearch search;
     private final Weighing weighing;
 
     /**
      * A planner for one wish.
      *
-     * @param stand the tree with what it carries into the next season; null where nothing is grown on
+     * @param seasons after the tree as found; null where nothing is grown on
      * @param shared another planner, whose appraisals are used again where they fit; null for none
      */
-    Planner(Tree found, TreeReader.Reading reading, Wish wish, Stand stand, Planner shared) {
+    Planner(Tree found, TreeReader.Reading reading, Wish wish, Seasons seasons, Planner shared) {
         this.found = found;
         this.reading = reading;
-        this.stand = stand;
+        this.seasons = seasons;
         this.wish = wish;
         this.search = new PlanSearch(found, reading.findings(), wish, shared == null ? null : shared.search);
         this.weighing = search.weighing();
@@ -72,7 +72,7 @@ public final class Planner {
         boolean carefully = name.equals("recommended");
         List<Candidate> chosen = search.choose(leastGainFactor, carefully);
         if (carefully && !wish.summer()) {
-            chosen = new GrownChoice(search, stand).of(chosen);
+            chosen = new GrownChoice(search, seasons).of(chosen);
         }
         List<Step> steps = ordered(chosen, 0);
         search.kept(chosen).forEach(one -> steps.add(unweighed(one)));
@@ -135,21 +135,28 @@ public final class Planner {
     /** What the coming winters will do, each on the tree as the one before and a season leave it. */
     private List<Step> laterWinters(List<Step> now, double leastGainFactor) {
         List<Step> later = new ArrayList<>();
-        Stand grown = stand;
-        List<Operation> work = operations(now);
+        List<Season.Work> works = new ArrayList<>();
+        List<Step> before = now;
         Set<String> cutBackTo = new HashSet<>();
         for (int year = 1; year < Math.min(wish.years(), YEARS_AHEAD + 1); year++) {
-            grown = Season.grow(grown, Season.Work.dormant(work)).after();
-            work.forEach(one -> cutBackTo.add(one.toLimb()));
+            works.add(work(before));
+            Tree grown = seasons.after(works).after().tree();
+            before.forEach(one -> cutBackTo.add(one.operation().toLimb()));
             Wish then = wish.later(cutBackTo);
             TreeReader.Reading expected =
-                    TreeReader.read(grown.tree(), then.school(), then.limits().reach());
-            Planner next = new Planner(grown.tree(), expected, then, null, null);
-            List<Step> steps = next.ordered(next.search.chooseAhead(leastGainFactor), year);
-            later.addAll(steps);
-            work = operations(steps);
+                    TreeReader.read(grown, then.school(), then.limits().reach());
+            Planner next = new Planner(grown, expected, then, null, null);
+            before = next.ordered(next.search.chooseAhead(leastGainFactor), year);
+            later.addAll(before);
         }
         return later;
+    }
+
+    /** What a winter's steps do to the tree before the season after them. */
+    static Season.Work work(List<Step> steps) {
+        return Season.Work.dormant(operations(steps).stream()
+                .filter(operation -> operation.kind().changesTheTree())
+                .toList());
     }
 
     private static List<Operation> operations(List<Step> steps) {

@@ -1,13 +1,12 @@
 package umbel.plan;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.function.Supplier;
 import umbel.growth.FirstStand;
 import umbel.growth.Forecast;
 import umbel.growth.Season;
-import umbel.growth.Stand;
+import umbel.growth.Seasons;
 import umbel.knowledge.PlanRules;
 import umbel.reading.TreeReader;
 import umbel.wood.Tree;
@@ -21,7 +20,8 @@ public final class Planning {
     private final Tree found;
     private final TreeReader.Reading reading;
     private final Wish wish;
-    private final Stand stand;
+    private final long seed;
+    private final Seasons seasons;
     private final Planner middle;
     private volatile Plan recommended;
     private volatile List<Plan> all;
@@ -36,7 +36,7 @@ public final class Planning {
     }
 
     /**
-     * A planning that goes on from another: what was weighed before a step was taken or refused need not be weighed again.
+     * A planning that goes on from another: what was weighed and grown before a step was taken or refused need not be again.
      *
      * @param before of any tree and wish; used as far as it is of the same tree under the same eye; null for none
      */
@@ -44,8 +44,13 @@ public final class Planning {
         this.found = found;
         this.reading = reading;
         this.wish = wish;
-        this.stand = wish.learned().applied(FirstStand.of(found, seed));
-        this.middle = new Planner(found, reading, wish, stand, before == null ? null : before.middle);
+        this.seed = seed;
+        boolean sameStand = before != null
+                && before.found == found
+                && before.seed == seed
+                && before.wish.learned().equals(wish.learned());
+        this.seasons = sameStand ? before.seasons : new Seasons(wish.learned().applied(FirstStand.of(found, seed)));
+        this.middle = new Planner(found, reading, wish, seasons, before == null ? null : before.middle);
     }
 
     /** The recommended plan with its later winters, without the seasons after it. */
@@ -69,12 +74,13 @@ public final class Planning {
             known = List.copyOf(withSeasons());
             all = known;
             middle.weighing().forgetTrees();
+            seasons.forget();
         }
         return known;
     }
 
     private List<Plan> withSeasons() {
-        Forecast alone = Forecast.of(stand, Collections.nCopies(Planner.YEARS_AHEAD, Season.Work.NONE));
+        Forecast alone = seasons.leftAlone(Planner.YEARS_AHEAD);
         List<Supplier<Plan>> drafts = new ArrayList<>();
         drafts.add(this::recommended);
         drafts.add(() -> variant("gentler", wish.rules().gentler()));
@@ -82,37 +88,36 @@ public final class Planning {
         // where limbs come and go every year, a heavy winter ahead is no renovation
         boolean lasting = found.setting().system().scaffolds().permanent();
         if (lasting && recommended().isRenovation(wish.rules().renovation())) {
-            drafts.add(() -> new Planner(found, reading, wish.unlimited(), stand, middle).draft(Plan.IN_ONE_WINTER, 1));
+            drafts.add(
+                    () -> new Planner(found, reading, wish.unlimited(), seasons, middle).draft(Plan.IN_ONE_WINTER, 1));
         }
         List<Plan> plans = new ArrayList<>();
         drafts.parallelStream()
                 .map(Supplier::get)
-                .map(plan -> plan.followedBy(seasons(plan, alone)))
+                .map(plan -> plan.followedBy(outlook(plan, alone)))
                 .forEachOrdered(plans::add);
         plans.add(middle.nothing().followedBy(alone.years()));
         return plans;
     }
 
     private Plan variant(String name, PlanRules.Variant variant) {
-        return new Planner(found, reading, wish.within(variant), stand, middle).draft(name, variant.leastGain());
+        return new Planner(found, reading, wish.within(variant), seasons, middle).draft(name, variant.leastGain());
     }
 
     /**
      * The seasons after a plan: this visit's cuts before the first, each later winter's before its own. How wide the ranges are
      * is worked out once, on the tree left alone.
      */
-    private List<Forecast.Outlook> seasons(Plan plan, Forecast alone) {
+    private List<Forecast.Outlook> outlook(Plan plan, Forecast alone) {
         if (plan.steps().isEmpty()) {
             return alone.years();
         }
         List<Season.Work> works = new ArrayList<>();
         for (int year = 0; year < Planner.YEARS_AHEAD; year++) {
             int winter = year;
-            works.add(Season.Work.dormant(plan.steps().stream()
-                    .filter(step -> step.year() == winter)
-                    .map(Step::operation)
-                    .toList()));
+            works.add(Planner.work(
+                    plan.steps().stream().filter(step -> step.year() == winter).toList()));
         }
-        return Forecast.like(alone, stand, works).years();
+        return Forecast.like(alone, seasons, works).years();
     }
 }

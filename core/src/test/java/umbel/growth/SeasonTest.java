@@ -194,7 +194,8 @@ class SeasonTest {
                 assertThat(range.middle()).isLessThanOrEqualTo(range.high());
             }
         }
-        Forecast like = Forecast.like(forecast, FirstStand.of(TREE, 1), Collections.nCopies(3, Season.Work.NONE));
+        Forecast like =
+                Forecast.like(forecast, new Seasons(FirstStand.of(TREE, 1)), Collections.nCopies(3, Season.Work.NONE));
         assertThat(like.years().get(2).fruits().middle())
                 .isCloseTo(forecast.years().get(2).fruits().middle(), within(1e-9));
     }

@@ -10,6 +10,7 @@ import java.util.SplittableRandom;
 import umbel.growth.FirstStand;
 import umbel.growth.Forecast;
 import umbel.growth.Season;
+import umbel.growth.Seasons;
 import umbel.growth.Stand;
 import umbel.knowledge.PlanRules;
 import umbel.practice.Fault;
@@ -69,7 +70,7 @@ final class SeasonsAgainstNow {
         for (PlanCase one : manyTrees(count)) {
             PlanSearch search = one.search();
             List<Candidate> now = search.choose(1, true);
-            List<Candidate> then = new GrownChoice(search, FirstStand.of(one.tree(), 1)).of(now);
+            List<Candidate> then = new GrownChoice(search, new Seasons(FirstStand.of(one.tree(), 1))).of(now);
             if (!Set.copyOf(PlanSearch.operations(now)).equals(Set.copyOf(PlanSearch.operations(then)))) {
                 turned++;
                 gained += overTheYears(one, then) - overTheYears(one, now);

@@ -10,6 +10,7 @@ import umbel.cut.CutTree;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.growth.FirstStand;
+import umbel.growth.Seasons;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
 import umbel.survey.SurveyReader;
@@ -23,7 +24,7 @@ class YearsAheadTest {
         for (PlanCase one : SeasonsAgainstNow.manyTrees(24)) {
             PlanSearch search = one.search();
             List<Candidate> now = search.choose(1, true);
-            List<Candidate> then = new GrownChoice(search, FirstStand.of(one.tree(), 1)).of(now);
+            List<Candidate> then = new GrownChoice(search, new Seasons(FirstStand.of(one.tree(), 1))).of(now);
             if (!Set.copyOf(PlanSearch.operations(now)).equals(Set.copyOf(PlanSearch.operations(then)))) {
                 turned++;
                 assertThat(SeasonsAgainstNow.overTheYears(one, then))

@@ -1,0 +1,58 @@
+package umbel.growth;
+
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+
+/**
+ * The middle course of a tree under what may be done to it in coming years; each season is grown once, however many plans
+ * share it. Asked for by several threads at once, a season may be grown twice, and comes out the same.
+ */
+public final class Seasons {
+
+    private final Stand start;
+    private final Map<List<Season.Work>, Season.Year> grown = new ConcurrentHashMap<>();
+    private final Map<Integer, Forecast> alone = new ConcurrentHashMap<>();
+
+    /** The seasons after a stand. */
+    public Seasons(Stand start) {
+        this.start = start;
+    }
+
+    /** The tree as it stands before any of them. */
+    public Stand start() {
+        return start;
+    }
+
+    /**
+     * The last of the seasons that follow each other.
+     *
+     * @param works what is done, year by year; at least one
+     */
+    public Season.Year after(List<Season.Work> works) {
+        Season.Year known = grown.get(works);
+        if (known == null) {
+            int last = works.size() - 1;
+            Stand before = last == 0 ? start : after(works.subList(0, last)).after();
+            known = Season.grow(before, works.get(last));
+            grown.put(List.copyOf(works), known);
+        }
+        return known;
+    }
+
+    /** So many seasons with nothing done but hand thinning, as ranges. */
+    public Forecast leftAlone(int years) {
+        Forecast known = alone.get(years);
+        if (known == null) {
+            known = Forecast.of(start, Collections.nCopies(years, Season.Work.NONE));
+            alone.put(years, known);
+        }
+        return known;
+    }
+
+    /** Lets go of the seasons grown so far, which take room; how it goes on left alone stays known. */
+    public void forget() {
+        grown.clear();
+    }
+}
