@@ -32,22 +32,34 @@ record PlanCase(Tree tree, Wish wish, TreeReader.Reading reading) {
         return planning().all();
     }
 
+    Plan recommended() {
+        return planning().recommended();
+    }
+
     PlanSearch search() {
         return new PlanSearch(tree, reading.findings(), wish, null);
     }
 
     /** The same tree asked for otherwise. */
-    PlanCase wishing(List<Operation> taken, Set<String> refused, Map<String, Double> goals) {
+    PlanCase wishing(List<Operation> taken, Set<String> refused, Map<String, Double> named) {
+        Goals goals =
+                named.isEmpty() ? wish.goals() : Goals.of(named, wish.rules().goals());
+        return asked(goals, wish.limits(), wish.summer(), taken, refused);
+    }
+
+    /** The same tree under other limits. */
+    PlanCase under(Limits limits) {
+        return asked(wish.goals(), limits, wish.summer(), wish.taken(), wish.refused());
+    }
+
+    /** The same tree to be worked on in leaf. */
+    PlanCase inLeaf() {
+        return asked(wish.goals(), wish.limits(), true, wish.taken(), wish.refused());
+    }
+
+    private PlanCase asked(Goals goals, Limits limits, boolean summer, List<Operation> taken, Set<String> refused) {
         Wish other = new Wish(
-                wish.school(),
-                wish.rules(),
-                goals.isEmpty() ? wish.goals() : Goals.of(goals, wish.rules().goals()),
-                wish.limits(),
-                wish.summer(),
-                wish.years(),
-                taken,
-                refused,
-                wish.learned());
+                wish.school(), wish.rules(), goals, limits, summer, wish.years(), taken, refused, wish.learned());
         return new PlanCase(tree, other, reading);
     }
 }
