@@ -1,9 +1,9 @@
 package umbel.crop;
 
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import umbel.knowledge.Species;
 import umbel.knowledge.Trade;
 import umbel.light.LightReading;
@@ -26,11 +26,12 @@ import umbel.wood.Vec;
  * ride along. At the union the stress of wood and fruit, 32·M/(π·d³), stands against the green wood's breaking stress, weaker
  * at poor unions. Levers are those of the unloaded tree, so large droops are overstated; they stop at a limit.
  *
- * @param tree the tree as it hangs; small wood stands where it stood unless drawn
+ * @param setting of the tree
+ * @param hung its axes as they hang; small wood stands where it stood unless drawn
  * @param limbs one entry for each measured limb
  * @param fruits fruits hung
  */
-public record HarvestLoad(Tree tree, List<LimbLoad> limbs, double fruits) {
+public record HarvestLoad(Setting setting, List<Axis> hung, List<LimbLoad> limbs, double fruits) {
 
     private static final double GRAVITY = 9.81;
 
@@ -72,6 +73,11 @@ public record HarvestLoad(Tree tree, List<LimbLoad> limbs, double fruits) {
         return new Bearing(tree, false).hang(light, 1);
     }
 
+    /** The tree as it hangs. */
+    public Tree tree() {
+        return new Tree(setting, hung);
+    }
+
     private static double thinned(CropReading crop) {
         return crop.expectedFruits() <= 0 ? 1 : Math.min(1, crop.targetFruits() / crop.expectedFruits());
     }
@@ -98,7 +104,7 @@ public record HarvestLoad(Tree tree, List<LimbLoad> limbs, double fruits) {
         private final double[] fy;
         private final double[] wx;
         private final double[] wy;
-        private final Map<Integer, List<Axis>> children = new HashMap<>();
+        private final List<List<Axis>> children;
 
         Bearing(Tree tree, boolean withSmallWood) {
             this.withSmallWood = withSmallWood;
@@ -112,10 +118,13 @@ public record HarvestLoad(Tree tree, List<LimbLoad> limbs, double fruits) {
             fy = new double[count];
             wx = new double[count];
             wy = new double[count];
+            children = new ArrayList<>(Collections.nCopies(count, List.of()));
             for (Axis axis : tree.axes()) {
                 if (axis.parent() >= 0) {
-                    children.computeIfAbsent(axis.parent(), key -> new ArrayList<>())
-                            .add(axis);
+                    if (children.get(axis.parent()).isEmpty()) {
+                        children.set(axis.parent(), new ArrayList<>());
+                    }
+                    children.get(axis.parent()).add(axis);
                 }
             }
         }
@@ -127,12 +136,11 @@ public record HarvestLoad(Tree tree, List<LimbLoad> limbs, double fruits) {
             for (Axis axis : tree.axes()) {
                 hung.add(hangOne(axis, hung, turns));
             }
-            Tree atHarvest = new Tree(setting, hung);
             List<LimbLoad> loads = new ArrayList<>();
             for (Axis limb : tree.limbs()) {
                 loads.add(loadOf(limb, hung.get(limb.index())));
             }
-            return new HarvestLoad(atHarvest, loads, fruits);
+            return new HarvestLoad(setting, hung, loads, fruits);
         }
 
         /** Masses and first moments of every axis with all that grows from it. */
@@ -159,7 +167,7 @@ public record HarvestLoad(Tree tree, List<LimbLoad> limbs, double fruits) {
                 wholeMass[i] += wood + fruitMass[i];
                 wx[i] += wood * middle.x() + fx[i];
                 wy[i] += wood * middle.y() + fy[i];
-                for (Axis child : children.getOrDefault(i, List.of())) {
+                for (Axis child : children.get(i)) {
                     fruitMass[i] += fruitMass[child.index()];
                     fx[i] += fx[child.index()];
                     fy[i] += fy[child.index()];
@@ -207,13 +215,14 @@ public record HarvestLoad(Tree tree, List<LimbLoad> limbs, double fruits) {
             }
             List<Vec> points = new ArrayList<>(course.size());
             points.add(origin);
+            Beyond beyond = bends ? new Beyond(axis) : null;
             double bent = 0;
             double most = Units.fromDegrees(rule.bendMostDeg());
             Vec at = origin;
             for (int i = 1; i < course.size(); i++) {
                 Turn turn = own[i - 1];
                 if (bends && bent < most) {
-                    double[] lever = fruitBeyond(axis, course.along(i - 1), course.point(i - 1));
+                    double[] lever = beyond.lever(course.along(i - 1), course.point(i - 1));
                     double moment = GRAVITY * Math.hypot(lever[0], lever[1]);
                     double angle = Math.min(
                             most - bent,
@@ -236,20 +245,34 @@ public record HarvestLoad(Tree tree, List<LimbLoad> limbs, double fruits) {
             return modulus * Math.PI * Math.pow(diameter, 4) / 64;
         }
 
-        /** Level first moment, kg·m, about a point of the fruit beyond a distance along an axis. */
-        private double[] fruitBeyond(Axis axis, double from, Vec about) {
-            int i = axis.index();
-            double mass = fruitMass[i];
-            double x = fx[i];
-            double y = fy[i];
-            for (Axis child : children.getOrDefault(i, List.of())) {
-                if (child.at() < from) {
-                    mass -= fruitMass[child.index()];
-                    x -= fx[child.index()];
-                    y -= fy[child.index()];
-                }
+        /** The fruit beyond a place that moves outward along an axis. */
+        private final class Beyond {
+
+            private final List<Axis> outward;
+            private int passed;
+            private double mass;
+            private double x;
+            private double y;
+
+            Beyond(Axis axis) {
+                outward = new ArrayList<>(children.get(axis.index()));
+                outward.sort(Comparator.comparingDouble(Axis::at));
+                mass = fruitMass[axis.index()];
+                x = fx[axis.index()];
+                y = fy[axis.index()];
             }
-            return new double[] {x - mass * about.x(), y - mass * about.y()};
+
+            /** Level first moment, kg·m, about a point of what hangs beyond a distance, never less than the one asked before. */
+            double[] lever(double from, Vec about) {
+                while (passed < outward.size() && outward.get(passed).at() < from) {
+                    int child = outward.get(passed).index();
+                    mass -= fruitMass[child];
+                    x -= fx[child];
+                    y -= fy[child];
+                    passed++;
+                }
+                return new double[] {x - mass * about.x(), y - mass * about.y()};
+            }
         }
 
         private static Turn turnAt(Axis axis, Turn[] turns, double at) {

@@ -65,6 +65,11 @@ public record Operation(OperationKind kind, String limb, double at, String toLim
         return limb.indexOf('/') >= 0;
     }
 
+    /** The limb that is to grow on from the cut, and is not to be taken by the winters after it: the side branch cut back to, or the one renewed from a stub; else empty. */
+    public String growsOnFrom() {
+        return kind == OperationKind.RENEW_STUB ? limb : toLimb;
+    }
+
     /** The measured limb the target is, or stands on. */
     public String onLimb() {
         int slash = limb.indexOf('/');

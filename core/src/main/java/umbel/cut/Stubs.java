@@ -1,12 +1,13 @@
 package umbel.cut;
 
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import umbel.knowledge.Trade;
 import umbel.light.LightModel;
+import umbel.light.Look;
 import umbel.wood.Axis;
 import umbel.wood.Tree;
 import umbel.wood.Units;
@@ -23,32 +24,42 @@ public final class Stubs {
     private static final int OLD_SCAFFOLD = 8;
 
     private final Tree tree;
-    private final Map<String, Double> lightAbove = new HashMap<>();
+    private final Look look;
+    private final Map<String, Double> aboveOld = new ConcurrentHashMap<>();
+    private volatile Map<String, Double> aboveSlender;
 
-    /** Looks at the sky above the stub of each limb, on the tree as it stands; for an old scaffold, once its own limb is gone. */
-    public Stubs(Tree tree, List<Axis> limbs) {
+    /** Stubs of a tree's limbs; nothing is looked at before it is asked for. */
+    public Stubs(Tree tree, Look look) {
         this.tree = tree;
-        List<Axis> slender = new ArrayList<>();
-        List<Vec> places = new ArrayList<>();
-        for (Axis limb : limbs) {
-            double length = length(tree, limb);
-            if (limb.length() <= ROOM * length) {
-                continue;
-            }
-            Vec place = limb.course().at(length).plus(new Vec(0, 0, ABOVE));
-            if (isOldScaffold(tree, limb)) {
-                Tree without =
-                        CutTree.of(tree, List.of(Operation.remove(limb.id()))).left();
-                lightAbove.put(limb.id(), LightModel.at(without, List.of(place))[0]);
-            } else {
-                slender.add(limb);
-                places.add(place);
-            }
-        }
-        double[] light = places.isEmpty() ? new double[0] : LightModel.at(tree, places);
+        this.look = look;
+    }
+
+    private boolean isLongEnough(Axis limb) {
+        return limb.length() > ROOM * length(tree, limb);
+    }
+
+    private Vec placeAbove(Axis limb) {
+        return limb.course().at(length(tree, limb)).plus(new Vec(0, 0, ABOVE));
+    }
+
+    /** Above the stubs of all limbs on the trunk but old scaffolds', on the tree as it stands. */
+    private Map<String, Double> lightAboveSlender() {
+        List<Axis> slender = tree.limbsOn(tree.trunk()).stream()
+                .filter(limb -> isLongEnough(limb) && !isOldScaffold(tree, limb))
+                .toList();
+        List<Vec> places = slender.stream().map(this::placeAbove).toList();
+        double[] light = places.isEmpty() ? new double[0] : LightModel.at(tree, places, look);
+        Map<String, Double> above = new HashMap<>();
         for (int i = 0; i < light.length; i++) {
-            lightAbove.put(slender.get(i).id(), light[i]);
+            above.put(slender.get(i).id(), light[i]);
         }
+        return above;
+    }
+
+    /** Above an old scaffold's stub once its own limb is gone. */
+    private double lightAboveOld(Axis limb) {
+        Tree without = CutTree.of(tree, List.of(Operation.remove(limb.id()))).left();
+        return LightModel.at(without, List.of(placeAbove(limb)), look)[0];
     }
 
     private static boolean isOldScaffold(Tree tree, Axis limb) {
@@ -76,9 +87,26 @@ public final class Stubs {
         return usual;
     }
 
-    /** Light above a limb's stub, share of open sky; empty where the limb is too short for one. */
+    /** Light above the stub of a limb on the trunk, share of open sky; empty where the limb is too short for one. */
     public Optional<Double> lightAbove(Axis limb) {
-        return Optional.ofNullable(lightAbove.get(limb.id()));
+        if (!isLongEnough(limb)) {
+            return Optional.empty();
+        }
+        // light is swept in parallel, so no lock is held meanwhile: at worst two threads find the same
+        if (isOldScaffold(tree, limb)) {
+            Double known = aboveOld.get(limb.id());
+            if (known == null) {
+                known = lightAboveOld(limb);
+                aboveOld.put(limb.id(), known);
+            }
+            return Optional.of(known);
+        }
+        Map<String, Double> above = aboveSlender;
+        if (above == null) {
+            above = lightAboveSlender();
+            aboveSlender = above;
+        }
+        return Optional.ofNullable(above.get(limb.id()));
     }
 
     /** The stub cut, where the limb is long enough and the sky above it open. */

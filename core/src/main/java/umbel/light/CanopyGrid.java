@@ -5,7 +5,7 @@ import java.util.Arrays;
 /**
  * Extinction in a periodic box of cells round one tree: the same tree stands again at every spacing. Leaf and wood are
  * spread over the eight nearest cells of each point. Cells are kept as {@code k} = extinction coefficient × leaf area
- * density, 1/m; rows stand twice side by side so that a shifted row is one copy.
+ * density, 1/m. Each row has room beside it for itself once more, so that a shifted row is one copy.
  */
 public final class CanopyGrid {
 
@@ -100,7 +100,6 @@ public final class CanopyGrid {
         filled[layer][j] = true;
         int row = j * 2 * nx;
         layers[layer][row + i] = (float) k;
-        layers[layer][row + i + nx] = (float) k;
     }
 
     /** One cell's {@code k}, 1/m. */
@@ -113,6 +112,16 @@ public final class CanopyGrid {
         float[] cells = layers[layer];
         int at = j * 2 * nx + i;
         cells[at] += (float) k;
-        cells[at + nx] = cells[at];
+    }
+
+    /** Writes every row a second time beside itself; to be done again after cells change. */
+    void unroll() {
+        for (int l = 0; l < nz; l++) {
+            for (int j = 0; j < ny; j++) {
+                if (filled[l][j]) {
+                    System.arraycopy(layers[l], 2 * j * nx, layers[l], (2 * j + 1) * nx, nx);
+                }
+            }
+        }
     }
 }

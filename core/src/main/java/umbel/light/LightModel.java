@@ -42,9 +42,13 @@ public final class LightModel {
     }
 
     /** Light at any places about a tree, as shares of open sky on the level; of no weight in a reading. */
-    public static double[] at(Tree tree, List<Vec> places) {
-        double cell = tree.setting().light().cellCm() / 100;
-        return sweep(tree, places, cell, directions(tree)).light();
+    public static double[] at(Tree tree, List<Vec> places, Look look) {
+        Trade.LightSettings settings = tree.setting().light();
+        Trade.Directions directions = settings.directions();
+        return look == Look.CLOSE
+                ? sweep(tree, places, settings.cellCm() / 100, directions(tree)).light()
+                : sweep(tree, places, directions.searchCellCm() / 100, directions.search())
+                        .light();
     }
 
     static LightReading read(Tree tree, List<Site> sites, double cell, int directions) {

@@ -1,6 +1,5 @@
 package umbel.light;
 
-import java.util.Arrays;
 import java.util.stream.IntStream;
 
 /**
@@ -27,6 +26,7 @@ public final class PeriodicSweep {
     public PeriodicSweep(CanopyGrid grid, double[] xs, double[] ys, double[] zs) {
         this.grid = grid;
         this.points = zs.length;
+        grid.unroll();
         this.us = new double[3][points];
         for (int s = 0; s < points; s++) {
             us[0][s] = xs[s] / grid.hx - 0.5;
@@ -99,24 +99,16 @@ public final class PeriodicSweep {
         int ny = grid.ny;
         double tx = d[0] / d[2] * grid.hz / grid.hx;
         double ty = d[1] / d[2] * grid.hz / grid.hy;
-        float path = (float) (grid.hz / d[2]);
+        double path = grid.hz / d[2];
         float[] depth = new float[nx * ny];
         float[] above = new float[nx * ny];
-        double[] cuts = new double[(int) (Math.abs(tx) + Math.abs(ty)) + 6];
         for (int l = grid.nz - 1; l >= 0; l--) {
             boolean read = layerStart[l + 1] > layerStart[l];
             if (read) {
                 System.arraycopy(depth, 0, above, 0, depth.length);
             }
             if (anyFilled[l]) {
-                int pieces = cutList(0.5 + l * tx, tx, 0.5 + l * ty, ty, cuts);
-                for (int p = 0; p < pieces; p++) {
-                    double middle = (cuts[p] + cuts[p + 1]) / 2;
-                    float length = (float) ((cuts[p + 1] - cuts[p]) * path);
-                    int ox = Math.floorMod((int) Math.floor(0.5 + (l + middle) * tx), nx);
-                    int oy = Math.floorMod((int) Math.floor(0.5 + (l + middle) * ty), ny);
-                    addShifted(l, ox, oy, length, depth);
-                }
+                addLayer(l, 0.5 + l * tx, tx, 0.5 + l * ty, ty, path, depth);
             }
             for (int n = layerStart[l]; n < layerStart[l + 1]; n++) {
                 int s = byLayer[n];
@@ -131,29 +123,40 @@ public final class PeriodicSweep {
         return reached / depth.length;
     }
 
-    /** Fills {@code cuts} with 0, every crossing of a cell wall within the layer, and 1; returns the number of pieces. */
-    private static int cutList(double x0, double tx, double y0, double ty, double[] cuts) {
-        int n = 0;
-        cuts[n++] = 0;
-        n = crossings(x0, tx, cuts, n);
-        n = crossings(y0, ty, cuts, n);
-        cuts[n++] = 1;
-        Arrays.sort(cuts, 0, n);
-        return n - 1;
+    /** Adds what rays meet in one layer: piece by piece between the cell walls they cross, x from {@code x0} on and y from {@code y0}. */
+    private void addLayer(int l, double x0, double tx, double y0, double ty, double path, float[] depth) {
+        int ox = Math.floorMod((int) Math.floor(x0), grid.nx);
+        int oy = Math.floorMod((int) Math.floor(y0), grid.ny);
+        double stepX = 1 / Math.abs(tx);
+        double stepY = 1 / Math.abs(ty);
+        double wallX = firstWall(x0, tx);
+        double wallY = firstWall(y0, ty);
+        double at = 0;
+        while (at < 1) {
+            double next = Math.min(1, Math.min(wallX, wallY));
+            if (next > at) {
+                addShifted(l, ox, oy, (float) ((next - at) * path), depth);
+            }
+            if (wallX <= next) {
+                ox = neighbour(ox, tx, grid.nx);
+                wallX += stepX;
+            }
+            if (wallY <= next) {
+                oy = neighbour(oy, ty, grid.ny);
+                wallY += stepY;
+            }
+            at = next;
+        }
     }
 
-    private static int crossings(double start, double slope, double[] cuts, int n) {
-        double end = start + slope;
-        int from = (int) Math.ceil(Math.min(start, end));
-        int to = (int) Math.floor(Math.max(start, end));
-        int count = n;
-        for (int wall = from; wall <= to; wall++) {
-            double t = (wall - start) / slope;
-            if (t > 0 && t < 1) {
-                cuts[count++] = t;
-            }
-        }
-        return count;
+    /** Where in the layer, 0 at its foot and 1 at its head, the first wall is crossed. */
+    private static double firstWall(double start, double slope) {
+        double within = start - Math.floor(start);
+        return slope == 0 ? Double.POSITIVE_INFINITY : slope > 0 ? (1 - within) / slope : within / -slope;
+    }
+
+    private static int neighbour(int cell, double slope, int count) {
+        return slope > 0 ? (cell + 1 == count ? 0 : cell + 1) : (cell == 0 ? count : cell) - 1;
     }
 
     /** Adds a layer, seen from rays shifted by whole cells, to the depths; rows without leaf or wood are passed over. */

@@ -1,6 +1,5 @@
 package umbel.plan;
 
-import java.util.List;
 import umbel.crop.CropReading;
 import umbel.cut.CutTree;
 import umbel.cut.Effect;
@@ -179,14 +178,5 @@ record Appraisal(
             }
             return new Work(minutes, wound);
         }
-    }
-
-    /** Findings left on the tree under the full reading of light. */
-    static List<Finding> findingsLeft(CutTree cut, Wish wish) {
-        return TreeReader.findings(
-                cut.left(),
-                wish.school(),
-                LightModel.read(cut.left()),
-                wish.limits().reach());
     }
 }

@@ -110,7 +110,7 @@ final class GrownChoice {
     private Grown grown(List<Candidate> visit) {
         List<Operation> operations = PlanSearch.operations(visit);
         List<Season.Work> works = new ArrayList<>(Collections.nCopies(SEASONS, Season.Work.NONE));
-        works.set(0, Season.Work.dormant(operations));
+        works.set(0, Planner.work(operations));
         List<Forecast.Figures> years = Forecast.middle(seasons, works);
         PlanRules.Ahead ahead = rules.ahead();
         double value = ahead.now() * weighing.worth(operations)

@@ -12,7 +12,9 @@ import java.util.function.Predicate;
 import java.util.stream.Stream;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
+import umbel.cut.Stubs;
 import umbel.cut.Target;
+import umbel.light.Look;
 import umbel.reading.Finding;
 import umbel.wood.Tree;
 import umbel.wood.Units;
@@ -33,6 +35,7 @@ final class PlanSearch {
     private final Wish wish;
     private final Weighing weighing;
     private final List<Candidate> candidates = new ArrayList<>();
+    private final Stubs stubs;
     private final Programme programme;
     private final List<Candidate> frame;
     private final List<Candidate> ends;
@@ -41,19 +44,22 @@ final class PlanSearch {
     /**
      * A search on a tree.
      *
+     * @param look how closely the sky above stubs is looked at
      * @param shared another search, whose appraisals are used again where they fit; null for none
      */
-    PlanSearch(Tree found, List<Finding> findings, Wish wish, PlanSearch shared) {
+    PlanSearch(Tree found, List<Finding> findings, Wish wish, Look look, PlanSearch shared) {
         this.found = found;
         this.wish = wish;
         this.weighing = new Weighing(found, wish, shared == null ? null : shared.weighing);
-        this.programme = new Programme(found, wish.summer());
+        boolean sameTree = shared != null && shared.found == found;
+        this.stubs = sameTree ? shared.stubs : new Stubs(found, look);
+        this.programme = new Programme(found, wish.summer(), stubs);
         this.frame = programme.ofTheFrame();
         this.ends = programme.ofTheEnds();
         frame.forEach(one -> bySystem.add(one.operation()));
         ends.forEach(one -> bySystem.add(one.operation()));
         boolean tall = findings.stream().anyMatch(finding -> finding.rule().equals("over-height"));
-        Remedies remedies = new Remedies(found, wish.school(), wish.rules(), tall);
+        Remedies remedies = new Remedies(found, wish.school(), wish.rules(), tall, stubs);
         for (Finding finding : findings) {
             for (Candidate candidate : remedies.of(finding)) {
                 if (allowed(candidate)) {
@@ -120,6 +126,19 @@ final class PlanSearch {
         addEnds(chosen);
         fill(chosen, least, with(one -> one.finding().rule().equals("water-sprout")));
         return chosen;
+    }
+
+    /** Without steps that the others leave nothing to do; what the grower took stays. */
+    List<Candidate> withoutIdle(List<Candidate> chosen) {
+        List<Candidate> busy = new ArrayList<>(chosen);
+        for (Candidate one : chosen) {
+            List<Candidate> rest = new ArrayList<>(busy);
+            rest.remove(one);
+            if (!wish.taken().contains(one.operation()) && !weighing.fits(operations(rest), one.operation())) {
+                busy.remove(one);
+            }
+        }
+        return busy;
     }
 
     /** What the search does not weigh: settled by a finding, decided by the grower, shaping the frame by the system. */

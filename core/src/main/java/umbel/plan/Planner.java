@@ -12,6 +12,8 @@ import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.growth.Season;
 import umbel.growth.Seasons;
+import umbel.light.LightReading;
+import umbel.light.Look;
 import umbel.reading.Finding;
 import umbel.reading.Severity;
 import umbel.reading.TreeReader;
@@ -45,7 +47,18 @@ public final class Planner {
         this.reading = reading;
         this.seasons = seasons;
         this.wish = wish;
-        this.search = new PlanSearch(found, reading.findings(), wish, shared == null ? null : shared.search);
+        this.search =
+                new PlanSearch(found, reading.findings(), wish, Look.CLOSE, shared == null ? null : shared.search);
+        this.weighing = search.weighing();
+    }
+
+    /** A planner for a later winter, on the tree as it is expected then. */
+    private Planner(Tree grown, TreeReader.Reading expected, Wish then) {
+        this.found = grown;
+        this.reading = expected;
+        this.seasons = null;
+        this.wish = then;
+        this.search = new PlanSearch(grown, expected.findings(), then, Look.QUICK, null);
         this.weighing = search.weighing();
     }
 
@@ -74,7 +87,7 @@ public final class Planner {
         if (carefully && !wish.summer()) {
             chosen = new GrownChoice(search, seasons).of(chosen);
         }
-        List<Step> steps = ordered(chosen, 0);
+        List<Step> steps = ordered(search.withoutIdle(chosen), 0);
         search.kept(chosen).forEach(one -> steps.add(unweighed(one)));
         boolean onward = !wish.summer() && !name.equals(Plan.IN_ONE_WINTER);
         return described(name, steps, onward ? laterWinters(steps, leastGainFactor) : List.of(), true);
@@ -87,21 +100,22 @@ public final class Planner {
     /** Doing nothing, without the seasons after it. */
     Plan nothing() {
         CutTree uncut = weighing.cut(List.of());
-        Totals totals = Totals.of(uncut, reading.crop(), wish.limits().reach());
-        return new Plan("nothing", List.of(), totals, List.of(), List.of());
+        Totals.Sum sum = Totals.read(
+                uncut, reading.crop(), reading.light(), wish.limits().reach());
+        return new Plan("nothing", List.of(), sum.totals(), List.of(), List.of());
     }
 
     private Plan described(String name, List<Step> now, List<Step> later, boolean watching) {
         CutTree cut = weighing.cut(operations(now));
-        Totals totals = Totals.of(cut, reading.crop(), wish.limits().reach());
+        Totals.Sum sum = Totals.read(cut, reading.crop(), wish.limits().reach());
         List<Step> worked = Stream.concat(now.stream(), later.stream()).toList();
-        List<Plan.Left> left = leftAlone(cut, worked);
+        List<Plan.Left> left = leftAlone(cut, sum.light(), worked);
         List<Step> watched = watching ? toWatch(left, worked) : List.of();
         List<Step> told = new ArrayList<>();
         Stream.of(now, watched, later)
                 .flatMap(List::stream)
                 .forEach(step -> told.add(step.at(told.size() + 1, step.effect())));
-        return new Plan(name, told, totals, List.of(), left);
+        return new Plan(name, told, sum.totals(), List.of(), left);
     }
 
     /** Steps in the order of work; what falls together is told with the step that comes first at the tree. */
@@ -137,29 +151,29 @@ public final class Planner {
         List<Step> later = new ArrayList<>();
         List<Season.Work> works = new ArrayList<>();
         List<Step> before = now;
-        Set<String> cutBackTo = new HashSet<>();
+        Set<String> growingOn = new HashSet<>();
         for (int year = 1; year < Math.min(wish.years(), YEARS_AHEAD + 1); year++) {
-            works.add(work(before));
+            works.add(work(operations(before)));
             Tree grown = seasons.after(works).after().tree();
-            before.forEach(one -> cutBackTo.add(one.operation().toLimb()));
-            Wish then = wish.later(cutBackTo);
+            before.forEach(one -> growingOn.add(one.operation().growsOnFrom()));
+            Wish then = wish.later(growingOn);
             TreeReader.Reading expected =
-                    TreeReader.read(grown, then.school(), then.limits().reach());
-            Planner next = new Planner(grown, expected, then, null, null);
-            before = next.ordered(next.search.chooseAhead(leastGainFactor), year);
+                    TreeReader.expected(grown, then.school(), then.limits().reach());
+            Planner next = new Planner(grown, expected, then);
+            before = next.ordered(next.search.withoutIdle(next.search.chooseAhead(leastGainFactor)), year);
             later.addAll(before);
         }
         return later;
     }
 
     /** What a winter's steps do to the tree before the season after them. */
-    static Season.Work work(List<Step> steps) {
-        return Season.Work.dormant(operations(steps).stream()
+    static Season.Work work(List<Operation> operations) {
+        return Season.Work.dormant(Weighing.asSet(operations).stream()
                 .filter(operation -> operation.kind().changesTheTree())
                 .toList());
     }
 
-    private static List<Operation> operations(List<Step> steps) {
+    static List<Operation> operations(List<Step> steps) {
         return steps.stream().map(Step::operation).toList();
     }
 
@@ -275,10 +289,12 @@ public final class Planner {
         return finding * (0.6 + 0.4 * sure);
     }
 
-    private List<Plan.Left> leftAlone(CutTree cut, List<Step> steps) {
+    private List<Plan.Left> leftAlone(CutTree cut, LightReading light, List<Step> steps) {
         List<Operation> now =
                 operations(steps.stream().filter(step -> step.year() == 0).toList());
-        return Appraisal.findingsLeft(cut, wish).stream()
+        return TreeReader.findings(
+                        cut.left(), wish.school(), light, wish.limits().reach())
+                .stream()
                 .map(finding -> new Plan.Left(finding, whyLeft(finding, now, steps)))
                 .toList();
     }

@@ -115,8 +115,8 @@ public final class Planning {
         List<Season.Work> works = new ArrayList<>();
         for (int year = 0; year < Planner.YEARS_AHEAD; year++) {
             int winter = year;
-            works.add(Planner.work(
-                    plan.steps().stream().filter(step -> step.year() == winter).toList()));
+            works.add(Planner.work(Planner.operations(
+                    plan.steps().stream().filter(step -> step.year() == winter).toList())));
         }
         return Forecast.like(alone, seasons, works).years();
     }

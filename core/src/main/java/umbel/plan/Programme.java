@@ -36,10 +36,12 @@ final class Programme {
 
     private final Tree tree;
     private final boolean summer;
+    private final Stubs stubs;
 
-    Programme(Tree tree, boolean summer) {
+    Programme(Tree tree, boolean summer, Stubs stubs) {
         this.tree = tree;
         this.summer = summer;
+        this.stubs = stubs;
     }
 
     /** What shapes the frame: taken before any fault is weighed. */
@@ -316,7 +318,6 @@ final class Programme {
         List<Axis> mains = mains().stream().filter(limb -> limb.age() >= 3).toList();
         int count = (int) Math.round(mains().size() * act.share());
         boolean stub = OperationKind.RENEW_STUB.word().equals(act.cut());
-        Stubs stubs = new Stubs(tree, stub ? mains : List.of());
         List<Operation> renewals = new ArrayList<>();
         Set<String> taken = new HashSet<>();
         mains.stream()

@@ -33,13 +33,14 @@ final class Remedies {
     private final School school;
     private final PlanRules rules;
     private final boolean tall;
-    private Stubs stubs;
+    private final Stubs stubs;
 
-    Remedies(Tree tree, School school, PlanRules rules, boolean tall) {
+    Remedies(Tree tree, School school, PlanRules rules, boolean tall, Stubs stubs) {
         this.tree = tree;
         this.school = school;
         this.rules = rules;
         this.tall = tall;
+        this.stubs = stubs;
     }
 
     /** Candidates for one finding; empty where nothing sensible can be done. */
@@ -86,7 +87,7 @@ final class Remedies {
                         && limb.parent() == 0
                         && limb.age() >= OLD_SCAFFOLD
                         && limb.conditions().isEmpty()
-                ? stubs().of(limb)
+                ? stubs.of(limb)
                 : Optional.empty();
         if (stub.isPresent()) {
             return stub.get();
@@ -179,7 +180,7 @@ final class Remedies {
             }
             boolean renews = tree.setting().system().thickLimbCut().equals(OperationKind.RENEW_STUB.word());
             if (limb.parent() == 0 && (renews || limb.age() >= OLD_SCAFFOLD)) {
-                stubs().of(limb).ifPresent(operations::add);
+                stubs.of(limb).ifPresent(operations::add);
             }
         }
         return operations;
@@ -306,15 +307,8 @@ final class Remedies {
             return Operation.whole(OperationKind.RENEW_BEVEL, limb.id());
         }
         return onTrunk && way.equals(OperationKind.RENEW_STUB.word())
-                ? stubs().of(limb).orElse(Operation.remove(limb.id()))
+                ? stubs.of(limb).orElse(Operation.remove(limb.id()))
                 : Operation.remove(limb.id());
-    }
-
-    private Stubs stubs() {
-        if (stubs == null) {
-            stubs = new Stubs(tree, tree.limbsOn(tree.trunk()));
-        }
-        return stubs;
     }
 
     /** Windows from above: upper and inner limbs out or back, uprights off, crowded shoots thinned. */

@@ -49,6 +49,11 @@ public record Totals(
 
     /** Adds up a visit, and gives the light of the tree that is left as well. */
     public static Sum read(CutTree cut, CropReading uncut, double reach) {
+        return read(cut, uncut, LightModel.read(cut.left()), reach);
+    }
+
+    /** The same where the light of the tree that is left is known. */
+    static Sum read(CutTree cut, CropReading uncut, LightReading light, double reach) {
         int big = 0;
         int cuts = 0;
         double minutes = cut.operations().isEmpty()
@@ -57,8 +62,7 @@ public record Totals(
         double ladder = 0;
         double sprouts = 0;
         double mass = 0;
-        for (int i = 0; i < cut.operations().size(); i++) {
-            Effect effect = Effect.of(cut, i, reach);
+        for (Effect effect : Effect.ofAll(cut, reach)) {
             big += effect.big() ? effect.cuts() : 0;
             cuts += effect.cuts();
             minutes += effect.minutes();
@@ -67,7 +71,6 @@ public record Totals(
             mass += effect.mass();
         }
         Tree left = cut.left();
-        LightReading light = LightModel.read(left);
         CropReading crop = CropReading.of(left, light, uncut.targetFruits());
         Totals totals = new Totals(
                 cut.woodShare(),

@@ -1,6 +1,7 @@
 package umbel.plan;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -17,6 +18,11 @@ import umbel.wood.Tree;
 final class Weighing {
 
     private static final int MOST_REMEMBERED = 20_000;
+    private static final Comparator<Operation> BY_PLACE = Comparator.comparing(Operation::limb)
+            .thenComparing(Operation::kind)
+            .thenComparingDouble(Operation::at)
+            .thenComparing(Operation::toLimb)
+            .thenComparingInt(Operation::keep);
 
     private final Tree found;
     private final Wish wish;
@@ -47,8 +53,14 @@ final class Weighing {
         return wish;
     }
 
-    /** What the tree is worth once these are done. */
-    double worth(List<Operation> operations) {
+    /** The same visit in one order, whatever order it was thought of in. */
+    static List<Operation> asSet(List<Operation> operations) {
+        return operations.stream().sorted(BY_PLACE).toList();
+    }
+
+    /** What the tree is worth once these are done, in whatever order. */
+    double worth(List<Operation> visit) {
+        List<Operation> operations = asSet(visit);
         // worked out outside the map's locks: light is swept in parallel, and a thread that waits may take up another
         // plan
         Appraisal known = appraised.get(operations);
@@ -61,8 +73,10 @@ final class Weighing {
 
     /** Weighs several visits at once, on all processors, so that their worth is known when it is asked for. */
     void weighAll(Stream<List<Operation>> visits) {
-        List<List<Operation>> unknown =
-                visits.filter(visit -> !appraised.containsKey(visit)).distinct().toList();
+        List<List<Operation>> unknown = visits.map(Weighing::asSet)
+                .filter(visit -> !appraised.containsKey(visit))
+                .distinct()
+                .toList();
         if (unknown.size() > 1) {
             unknown.parallelStream().forEach(this::worth);
         }
@@ -104,7 +118,8 @@ final class Weighing {
                             < left.find(operation.onLimb()).orElseThrow().length();
         }
         if (operation.onGroup()) {
-            return others.stream().noneMatch(other -> other.onGroup() && overlaps(other.limb(), operation.limb()));
+            return there.stream().anyMatch(axis -> left.find(axis.id()).isPresent())
+                    && others.stream().noneMatch(other -> other.onGroup() && overlaps(other.limb(), operation.limb()));
         }
         return others.stream().noneMatch(other -> other.limb().equals(operation.limb()) && clash(other, operation))
                 && operation.at() < left.find(operation.limb()).orElseThrow().length();
@@ -126,7 +141,7 @@ final class Weighing {
 
     /** Whether a visit with one operation more keeps to the limits; the yearly short-spurring of arms stands outside them. */
     boolean withinLimits(List<Operation> others, Operation operation) {
-        List<Operation> after = with(others, operation);
+        List<Operation> after = asSet(with(others, operation));
         double share = cut(after).woodShare(one -> one.kind() != OperationKind.SHORT_SPUR);
         return share <= wish.limits().woodShare() + 1e-9
                 && bigCuts(after) <= wish.limits().bigCuts();

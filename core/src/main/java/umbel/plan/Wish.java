@@ -60,7 +60,7 @@ public record Wish(
     /**
      * The same wish for a later winter: nothing is taken yet.
      *
-     * @param kept limbs an earlier winter was cut back to, which are not to be taken after all
+     * @param kept limbs that grow on from an earlier winter's cuts, which are not to be taken after all
      */
     Wish later(Set<String> kept) {
         Set<String> more = new HashSet<>(refused);

@@ -68,6 +68,13 @@ public final class TreeReader {
         return new Reading(light, crop, findings(tree, school, light, reach, company));
     }
 
+    /** What the eye will see on a tree that is only expected: by the coarse light of the search. */
+    public static Reading expected(Tree tree, School school, double reach) {
+        LightReading light = LightModel.glance(tree, 1);
+        CropReading crop = CropReading.of(tree, light, CropReading.target(tree));
+        return new Reading(light, crop, findings(tree, school, light, reach));
+    }
+
     /** The findings of a tree whose light is known, in the order of the work. */
     public static List<Finding> findings(Tree tree, School school, LightReading light, double reach) {
         return findings(tree, school, light, reach, Company.NONE);

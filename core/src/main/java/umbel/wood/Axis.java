@@ -55,12 +55,17 @@ public record Axis(
     public double diameterAt(double distance) {
         for (int i = 1; i < diameters.length; i++) {
             if (course.along(i) >= distance) {
-                double span = course.along(i) - course.along(i - 1);
-                double share = span < 1e-12 ? 0 : (distance - course.along(i - 1)) / span;
-                return diameters[i - 1] + (diameters[i] - diameters[i - 1]) * Math.max(0, share);
+                return diameterWithin(i, distance);
             }
         }
         return diameters[diameters.length - 1];
+    }
+
+    /** Between the points {@code i} - 1 and {@code i} of the course. */
+    private double diameterWithin(int i, double distance) {
+        double span = course.along(i) - course.along(i - 1);
+        double share = span < 1e-12 ? 0 : (distance - course.along(i - 1)) / span;
+        return diameters[i - 1] + (diameters[i] - diameters[i - 1]) * Math.max(0, share);
     }
 
     /** Age of the wood at a distance from the origin: last season's end is 1, older wood in even yearly lengths, all old where nothing grew. */
@@ -93,8 +98,8 @@ public record Axis(
             double a = Math.max(from, course.along(i - 1));
             double b = Math.min(to, course.along(i));
             if (b > a) {
-                double r = diameterAt(a) / 2;
-                double s = diameterAt(b) / 2;
+                double r = diameterWithin(i, a) / 2;
+                double s = diameterWithin(i, b) / 2;
                 volume += Math.PI / 3 * (b - a) * (r * r + r * s + s * s);
             }
         }

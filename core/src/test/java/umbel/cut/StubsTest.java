@@ -3,8 +3,8 @@ package umbel.cut;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.List;
 import org.junit.jupiter.api.Test;
+import umbel.light.Look;
 import umbel.survey.Surveys;
 import umbel.wood.Axis;
 import umbel.wood.Tree;
@@ -35,7 +35,7 @@ class StubsTest {
                 .scaffold("1", 80, 0, 90, 15, 100)
                 .tree();
         Axis limb = tree.find("1").orElseThrow();
-        Stubs stubs = new Stubs(tree, List.of(limb));
+        Stubs stubs = new Stubs(tree, Look.CLOSE);
         assertThat(stubs.lightAbove(limb).orElseThrow()).isGreaterThan(0.5);
         assertThat(stubs.of(limb).orElseThrow().kind()).isEqualTo(OperationKind.RENEW_STUB);
     }
@@ -48,6 +48,6 @@ class StubsTest {
                 .scaffold("1", 80, 0, 90, 8, 25)
                 .tree();
         Axis limb = tree.find("1").orElseThrow();
-        assertThat(new Stubs(tree, List.of(limb)).of(limb)).isEmpty();
+        assertThat(new Stubs(tree, Look.CLOSE).of(limb)).isEmpty();
     }
 }

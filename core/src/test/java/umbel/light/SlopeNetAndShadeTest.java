@@ -143,6 +143,6 @@ class SlopeNetAndShadeTest {
         Tree tree = spurred().tree();
         LightReading light = LightModel.read(tree);
         List<Vec> places = light.sites().stream().map(Site::place).toList();
-        assertThat(LightModel.at(tree, places)).isEqualTo(light.light());
+        assertThat(LightModel.at(tree, places, Look.CLOSE)).isEqualTo(light.light());
     }
 }

@@ -7,6 +7,7 @@ import umbel.assess.AssessRequest;
 import umbel.assess.Assessor;
 import umbel.cut.Operation;
 import umbel.knowledge.Knowledge;
+import umbel.light.Look;
 import umbel.reading.TreeReader;
 import umbel.survey.Survey;
 import umbel.wood.Tree;
@@ -37,7 +38,7 @@ record PlanCase(Tree tree, Wish wish, TreeReader.Reading reading) {
     }
 
     PlanSearch search() {
-        return new PlanSearch(tree, reading.findings(), wish, null);
+        return new PlanSearch(tree, reading.findings(), wish, Look.CLOSE, null);
     }
 
     /** The same tree asked for otherwise. */

@@ -67,6 +67,21 @@ class PlannerTest {
         }
     }
 
+    @ParameterizedTest
+    @MethodSource("faultyTrees")
+    void everyCutTakesSomething(String system, int leaf, long seed, Fault[] faults) {
+        for (Plan plan :
+                PlanCase.of(PracticeTree.survey(system, leaf, seed, faults)).plans()) {
+            for (Step step : plan.steps()) {
+                if (step.operation().kind().cuts() && !step.operation().onBuds()) {
+                    assertThat(step.effect().mass())
+                            .as("%s, winter %d: %s", plan.name(), step.year(), step.operation())
+                            .isPositive();
+                }
+            }
+        }
+    }
+
     private static List<String> told(Plan plan) {
         return plan.steps().stream()
                 .map(step -> step.year() + " " + step.operation() + step.effect() + step.gain() + step.reason())

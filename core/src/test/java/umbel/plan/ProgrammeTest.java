@@ -10,7 +10,9 @@ import umbel.assess.AssessRequest;
 import umbel.assess.Assessor;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
+import umbel.cut.Stubs;
 import umbel.knowledge.Knowledge;
+import umbel.light.Look;
 import umbel.practice.PracticeTree;
 import umbel.reading.TreeReader;
 import umbel.survey.Survey;
@@ -23,7 +25,8 @@ import umbel.wood.Units;
 class ProgrammeTest {
 
     private static List<Operation> programme(Survey survey, boolean summer) {
-        Programme programme = new Programme(TreeBuilder.build(survey, Knowledge.shipped(), 1), summer);
+        Tree tree = TreeBuilder.build(survey, Knowledge.shipped(), 1);
+        Programme programme = new Programme(tree, summer, new Stubs(tree, Look.CLOSE));
         List<Candidate> all = new ArrayList<>(programme.ofTheFrame());
         all.addAll(programme.ofTheEnds());
         return all.stream().map(Candidate::operation).toList();

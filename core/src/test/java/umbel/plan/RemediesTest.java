@@ -9,7 +9,9 @@ import org.junit.jupiter.params.provider.EnumSource;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
+import umbel.cut.Stubs;
 import umbel.knowledge.Knowledge;
+import umbel.light.Look;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
 import umbel.reading.Finding;
@@ -28,7 +30,8 @@ class RemediesTest {
     void everythingWeighedCanBeCut(Fault fault) {
         for (String system : List.of("central-leader", "tall-spindle", "open-centre")) {
             Tree tree = TreeBuilder.build(PracticeTree.survey(system, 9, 4, fault), KNOWLEDGE, 1);
-            Remedies remedies = new Remedies(tree, KNOWLEDGE.school("classic"), KNOWLEDGE.plan(), false);
+            Remedies remedies = new Remedies(
+                    tree, KNOWLEDGE.school("classic"), KNOWLEDGE.plan(), false, new Stubs(tree, Look.CLOSE));
             for (Finding finding : findings(tree)) {
                 for (Candidate candidate : remedies.of(finding)) {
                     Tree left = CutTree.of(tree, List.of(candidate.operation())).left();
@@ -46,7 +49,8 @@ class RemediesTest {
                 PracticeTree.survey("central-leader", 18, 2, Fault.SUCKERS, Fault.DEAD_LIMB, Fault.RIVAL_LEADER),
                 KNOWLEDGE,
                 1);
-        Remedies remedies = new Remedies(tree, KNOWLEDGE.school("classic"), KNOWLEDGE.plan(), false);
+        Remedies remedies =
+                new Remedies(tree, KNOWLEDGE.school("classic"), KNOWLEDGE.plan(), false, new Stubs(tree, Look.CLOSE));
         for (Finding finding : findings(tree)) {
             boolean settled =
                     finding.rule().equals("root-sucker") || finding.rule().equals("unsound-wood");
@@ -64,7 +68,8 @@ class RemediesTest {
                 .limb("low", "trunk", "limb", 390, 120, 60, 26, 70, 4, Surveys.bare())
                 .limb("high", "trunk", "limb", 520, 240, 60, 22, 60, 4, Surveys.bare())
                 .tree();
-        Remedies remedies = new Remedies(tree, KNOWLEDGE.school("classic"), KNOWLEDGE.plan(), false);
+        Remedies remedies =
+                new Remedies(tree, KNOWLEDGE.school("classic"), KNOWLEDGE.plan(), false, new Stubs(tree, Look.CLOSE));
         Finding height = findings(tree).stream()
                 .filter(finding -> finding.rule().equals("over-height"))
                 .findFirst()
@@ -86,7 +91,8 @@ class RemediesTest {
         Tree tree = Surveys.peach()
                 .limb("1", "trunk", "scaffold", 50, 0, 45, 45, 260, 5, thicket)
                 .tree();
-        Remedies remedies = new Remedies(tree, KNOWLEDGE.school("classic"), KNOWLEDGE.plan(), false);
+        Remedies remedies =
+                new Remedies(tree, KNOWLEDGE.school("classic"), KNOWLEDGE.plan(), false, new Stubs(tree, Look.CLOSE));
         Finding crowding = findings(tree).stream()
                 .filter(finding -> finding.rule().equals("crowding"))
                 .findFirst()
@@ -104,7 +110,8 @@ class RemediesTest {
                 .limb("soft", "trunk", "sucker", 4, 0, 10, 6, 50, 1, null)
                 .limb("woody", "trunk", "sucker", 3, 90, 10, 14, 120, 2, null)
                 .tree();
-        Remedies remedies = new Remedies(tree, KNOWLEDGE.school("classic"), KNOWLEDGE.plan(), false);
+        Remedies remedies =
+                new Remedies(tree, KNOWLEDGE.school("classic"), KNOWLEDGE.plan(), false, new Stubs(tree, Look.CLOSE));
         List<OperationKind> kinds = findings(tree).stream()
                 .filter(finding -> finding.rule().equals("root-sucker"))
                 .map(finding -> remedies.of(finding).get(0).operation().kind())

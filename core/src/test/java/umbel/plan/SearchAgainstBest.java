@@ -11,6 +11,7 @@ import java.util.SplittableRandom;
 import umbel.assess.AssessRequest;
 import umbel.assess.Assessor;
 import umbel.knowledge.Knowledge;
+import umbel.light.Look;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
 import umbel.reading.TreeReader;
@@ -73,7 +74,7 @@ final class SearchAgainstBest {
                     asked.school(), asked.rules(), asked.goals(), asked.limits(), false, 1, List.of(), Set.of());
             TreeReader.Reading reading =
                     TreeReader.read(tree, wish.school(), wish.limits().reach());
-            PlanSearch search = new PlanSearch(tree, reading.findings(), wish, null);
+            PlanSearch search = new PlanSearch(tree, reading.findings(), wish, Look.CLOSE, null);
             long open =
                     search.candidates().stream().filter(one -> !one.settled()).count();
             if (open >= FEWEST && open <= MOST) {

@@ -69,6 +69,30 @@ class WeighingTest {
     }
 
     @Test
+    void shootsBeyondAStubAreGoneWithTheLimb() {
+        Axis limb = tree.limbs().stream()
+                .filter(one -> tree.smallWoodOn(one.id()).stream()
+                        .noneMatch(axis -> axis.parent() == one.index() && axis.at() < 0.1))
+                .filter(one -> tree.smallWoodOn(one.id()).size() > 5)
+                .findFirst()
+                .orElseThrow();
+        Operation shoots = Operation.remove(limb.id() + "/shoots");
+        Operation stub = Operation.cutAt(OperationKind.RENEW_STUB, limb.id(), 0.1);
+        Operation shorter = Operation.cutAt(OperationKind.SHORTEN, limb.id(), limb.length() * 0.9);
+        assertThat(usual().fits(List.of(stub), shoots)).isFalse();
+        assertThat(usual().fits(List.of(shorter), shoots)).isTrue();
+    }
+
+    @Test
+    void aVisitIsWorthTheSameInWhateverOrderItWasThoughtOf() {
+        Operation off = Operation.remove(child().id());
+        Operation shorter = Operation.cutAt(OperationKind.SHORTEN, parent().id(), parent().length() * 0.9);
+        double one = usual().worth(List.of(off, shorter));
+        assertThat(usual().worth(List.of(shorter, off))).isEqualTo(one);
+        assertThat(usual().worth(List.of(off))).isNotEqualTo(one);
+    }
+
+    @Test
     void aReductionNeedsTheBranchItEndsOn() {
         Axis branch = child();
         Operation back = Operation.reduce(OperationKind.REDUCE, parent().id(), branch.id(), branch.at() + 0.02);

@@ -69,21 +69,22 @@ class YearsAheadTest {
     }
 
     @Test
-    void whatAWinterCutsBackToIsNotTakenByALaterOne() {
+    void whatAWinterLeavesToGrowOnIsNotTakenByALaterOne() {
         int reduced = 0;
+        int stubbed = 0;
         for (PlanCase one : SeasonsAgainstNow.manyTrees(20)) {
-            Set<String> cutBackTo = new HashSet<>();
+            Set<String> growingOn = new HashSet<>();
             for (Step step : one.plans().get(0).steps()) {
                 if (step.operation().kind().takesAll()) {
-                    assertThat(cutBackTo).doesNotContain(step.operation().limb());
+                    assertThat(growingOn).doesNotContain(step.operation().limb());
                 }
-                if (!step.operation().toLimb().isEmpty()) {
-                    cutBackTo.add(step.operation().toLimb());
-                    reduced++;
-                }
+                growingOn.add(step.operation().growsOnFrom());
+                reduced += step.operation().toLimb().isEmpty() ? 0 : 1;
+                stubbed += step.operation().kind() == OperationKind.RENEW_STUB ? 1 : 0;
             }
         }
         assertThat(reduced).as("reductions seen").isPositive();
+        assertThat(stubbed).as("stubs seen").isPositive();
     }
 
     @Test
@@ -98,8 +99,15 @@ class YearsAheadTest {
 
     @Test
     void aRenovationIsShownBesideTheSameInOneWinter() {
-        PlanCase one = PlanCase.of(
-                PracticeTree.survey("central-leader", 26, 2, Fault.RIVAL_LEADER, Fault.TOO_TALL, Fault.STACKED_LIMBS));
+        PlanCase one = PlanCase.of(PracticeTree.survey(
+                "central-leader",
+                26,
+                7,
+                Fault.RIVAL_LEADER,
+                Fault.TOO_TALL,
+                Fault.STACKED_LIMBS,
+                Fault.WATER_SPROUTS,
+                Fault.HANGERS));
         List<Plan> plans = one.plans();
         assertThat(plans.get(0).isRenovation(one.wish().rules().renovation())).isTrue();
         Plan atOnce = plans.stream()
