@@ -97,7 +97,7 @@ public class CoreBenchmarks {
         Survey survey = axes < 500
                 ? PracticeTree.survey("modified-central-leader", 9, 3, Fault.TIGHT_CROTCH, Fault.WATER_SPROUTS)
                 : axes < 1000
-                        ? PracticeTree.survey("apple", "multi-leader", 12, 5, Fault.TIGHT_CROTCH, Fault.WATER_SPROUTS)
+                        ? PracticeTree.survey("apple", "central-leader", 11, 2, Fault.TIGHT_CROTCH, Fault.WATER_SPROUTS)
                         : PracticeTree.survey(
                                 "central-leader",
                                 24,

@@ -5,6 +5,9 @@ import umbel.cut.CutTree;
 import umbel.knowledge.Species;
 import umbel.knowledge.Trade;
 import umbel.light.LightField;
+import umbel.light.LightModel;
+import umbel.light.LightReading;
+import umbel.light.Site;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Setting;
@@ -23,6 +26,11 @@ public final class FirstStand {
 
     /** The stand of a tree as surveyed. */
     public static Stand of(Tree tree, long seed) {
+        return of(tree, LightModel.read(tree), seed);
+    }
+
+    /** The same where the full reading of its light is known. */
+    public static Stand of(Tree tree, LightReading reading, long seed) {
         Setting setting = tree.setting();
         Trade.Growth trade = setting.trade().growth();
         LightField field = LightField.of(tree, trade.cellCm() / 100, DIRECTIONS);
@@ -42,7 +50,26 @@ public final class FirstStand {
         double vigour = held(
                 Math.pow(steady, trade.inferred().vigourTrust()),
                 trade.inferred().vigour());
-        return new Stand(tree, 0, field, reserve, made, new Temper(vigour, 1, usual.flowering()), seed);
+        return new Stand(
+                tree,
+                0,
+                field,
+                reserve,
+                made,
+                new Temper(vigour, 1, usual.flowering()),
+                seed,
+                brighter(field, reading));
+    }
+
+    private static double brighter(LightField field, LightReading reading) {
+        double coarse = 0;
+        double full = 0;
+        for (int s = 0; s < reading.light().length; s++) {
+            Site site = reading.sites().get(s);
+            coarse += site.weight() * field.at(site.place());
+            full += site.weight() * reading.light()[s];
+        }
+        return coarse <= 0 || full <= 0 ? 1 : coarse / full;
     }
 
     /** The crop it is likely to have carried: what such flower buds set, no more than it should and its leaf can finish. */

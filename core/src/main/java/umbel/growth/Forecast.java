@@ -78,7 +78,7 @@ public record Forecast(List<Outlook> years) {
      * @param extension mean length of new shoots and of ends that grew long, metres
      * @param sprouts shoots from dormant buds about wounds, and upright ones stronger than the kind's fruiting shoots
      * @param height of the tree, metres
-     * @param under30 share of fruiting sites under 30 % of open light
+     * @param under30 share of fruiting sites under 30 % of open light, on the scale of a full reading
      * @param interception share of the ground's light caught
      * @param wood dry mass above ground, kilograms
      */
@@ -168,9 +168,10 @@ public record Forecast(List<Outlook> years) {
         Tree tree = year.after().tree();
         double shaded = 0;
         double sites = 0;
+        double dark = FRUIT_LIGHT * year.after().brighter();
         for (Site site : Site.of(tree)) {
             sites += site.weight();
-            shaded += year.after().light().at(site.place()) < FRUIT_LIGHT ? site.weight() : 0;
+            shaded += year.after().light().at(site.place()) < dark ? site.weight() : 0;
         }
         double flowers = 0;
         for (Axis axis : tree.axes()) {

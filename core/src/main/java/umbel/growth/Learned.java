@@ -60,6 +60,7 @@ public record Learned(int trees, double vigour, double waking, double flowering,
                         own.waking() * waking,
                         own.flowering() * flowering,
                         own.setting() * setting),
-                stand.seed());
+                stand.seed(),
+                stand.brighter());
     }
 }

@@ -33,7 +33,6 @@ final class Points {
     private final Tree left;
     private final Leafage carried;
     private final LightField field;
-    private final double liveBuds;
     private final Species.Growth species;
     private final Trade.Growth trade;
     private final Wounds wounds;
@@ -55,7 +54,6 @@ final class Points {
         this.field = field;
         this.species = left.setting().species().growth();
         this.trade = left.setting().trade().growth();
-        this.liveBuds = liveBuds(left.setting().species(), trade.spareBuds());
         this.waking = waking;
         this.draws = draws;
         this.wounds = new Wounds(cut, carried);
@@ -74,15 +72,6 @@ final class Points {
 
     Tree left() {
         return left;
-    }
-
-    /**
-     * Share of nodes with a live bud: those that make, opening short, the leaf a metre of such wood is known to carry, and
-     * some to spare.
-     */
-    private static double liveBuds(Species species, double spare) {
-        double aMetre = species.wood().leafPerShootMetre() / species.wood().leafPerSpur();
-        return Math.min(1, spare * aMetre * species.growth().nodeGapMm() / 1000);
     }
 
     private static int[] foundOf(CutTree cut) {
@@ -132,7 +121,7 @@ final class Points {
         List<Double> places = new ArrayList<>();
         List<Integer> numbers = new ArrayList<>();
         for (int n = 0; n < nodes; n++) {
-            if (draws.even(id, 40_000 + n) < liveBuds) {
+            if (draws.even(id, 40_000 + n) < species.liveBuds().at((n + 0.5) / nodes)) {
                 places.add(start + grown * (1 - Math.pow(1 - (n + 0.5) / nodes, 1 / species.nodeCrowding())));
                 numbers.add(n);
             }

@@ -128,7 +128,14 @@ public final class Season {
                 * Math.max(trade.storedLeast() * Math.max(0, net), net - thickening.mass());
         double room = trade.storeMost() * (tree.setting().trunkSection() + 2e-4);
         Stand after = new Stand(
-                tree, before.year() + 1, field, Math.min(room, kept + saved), made, before.temper(), before.seed());
+                tree,
+                before.year() + 1,
+                field,
+                Math.min(room, kept + saved),
+                made,
+                before.temper(),
+                before.seed(),
+                before.brighter());
         int grew = grown.longShoots() + grown.longTips();
         return new Year(
                 after,

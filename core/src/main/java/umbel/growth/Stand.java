@@ -11,12 +11,21 @@ import umbel.wood.Tree;
  * @param reserve dry mass laid up in root and wood, kilograms
  * @param assimilated dry mass the leaf made in the season that ended, kilograms
  * @param seed of all draws; two futures of one tree share it
+ * @param brighter how much brighter the coarse light of the seasons reads the fruiting sites than a full reading does, as
+ *     found on the tree that was surveyed
  */
 public record Stand(
-        Tree tree, int year, LightField light, double reserve, double assimilated, Temper temper, long seed) {
+        Tree tree,
+        int year,
+        LightField light,
+        double reserve,
+        double assimilated,
+        Temper temper,
+        long seed,
+        double brighter) {
 
     /** The same stand in the light of another temper. */
     Stand with(Temper other) {
-        return new Stand(tree, year, light, reserve, assimilated, other, seed);
+        return new Stand(tree, year, light, reserve, assimilated, other, seed, brighter);
     }
 }

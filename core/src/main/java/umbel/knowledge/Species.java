@@ -153,6 +153,20 @@ public record Species(
     public record PhaseRule(String verdict, String reason, PhaseRule whenDiseased) {}
 
     /**
+     * Which buds of one-year wood can open next spring.
+     *
+     * @param share of its nodes, 0…1
+     * @param acrotony how far they stand towards its tip: 0 evenly, 1 with the foot asleep
+     */
+    public record LiveBuds(double share, double acrotony) {
+
+        /** Share of nodes with a live bud at a place along the wood, 0 at its foot and 1 at its tip. */
+        public double at(double place) {
+            return share + acrotony * (1 - share) * (2 * place - 1);
+        }
+    }
+
+    /**
      * How its sinks grow, for {@code umbel.growth}: masses are dry grams, each is explained in the species files and in
      * docs/model/growth.md.
      */
@@ -160,6 +174,7 @@ public record Species(
             @JsonProperty("extensionCost_g") double extensionCostG,
             @JsonProperty("extensionMost_m") double extensionMost,
             @JsonProperty("nodeGap_mm") double nodeGapMm,
+            LiveBuds liveBuds,
             double nodeCrowding,
             @JsonProperty("least_g") Least least,
             Strength strength,

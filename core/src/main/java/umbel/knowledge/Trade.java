@@ -328,7 +328,6 @@ public record Trade(
             @JsonProperty("dryWood_kgPerM3") double dryWood,
             Half flowerLight,
             double tipPipes,
-            double spareBuds,
             WaterHeight waterHeight,
             double levelFlowers,
             double flowerVigour,

@@ -49,7 +49,9 @@ public final class Planning {
                 && before.found == found
                 && before.seed == seed
                 && before.wish.learned().equals(wish.learned());
-        this.seasons = sameStand ? before.seasons : new Seasons(wish.learned().applied(FirstStand.of(found, seed)));
+        this.seasons = sameStand
+                ? before.seasons
+                : new Seasons(wish.learned().applied(FirstStand.of(found, reading.light(), seed)));
         this.middle = new Planner(found, reading, wish, seasons, before == null ? null : before.middle);
     }
 
@@ -66,7 +68,7 @@ public final class Planning {
 
     /**
      * The recommended plan, a gentler and a firmer one, and doing nothing; each with the three seasons after it. Where the
-     * recommended plan is a renovation over several winters, the same done in one winter stands before doing nothing.
+     * recommended plan puts heavy work off to later winters, the same done in one winter stands before doing nothing.
      */
     public List<Plan> all() {
         List<Plan> known = all;
@@ -96,8 +98,15 @@ public final class Planning {
                 .map(Supplier::get)
                 .map(plan -> plan.followedBy(outlook(plan, alone)))
                 .forEachOrdered(plans::add);
+        plans.removeIf(plan -> plan.name().equals(Plan.IN_ONE_WINTER) && !takesMore(plan, recommended()));
         plans.add(middle.nothing().followedBy(alone.years()));
         return plans;
+    }
+
+    /** Whether heavy work was put off at all: what later winters take of new growth could not be taken now. */
+    private boolean takesMore(Plan atOnce, Plan overWinters) {
+        return atOnce.totals().woodShare() - overWinters.totals().woodShare()
+                >= wish.rules().renovation().laterShare();
     }
 
     private Plan variant(String name, PlanRules.Variant variant) {

@@ -97,6 +97,7 @@ final class Laws {
                 stand.reserve(),
                 stand.assimilated(),
                 stand.temper(),
-                stand.seed());
+                stand.seed(),
+                stand.brighter());
     }
 }

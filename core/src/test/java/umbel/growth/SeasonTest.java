@@ -13,6 +13,7 @@ import umbel.knowledge.Knowledge;
 import umbel.knowledge.Species;
 import umbel.light.LightField;
 import umbel.light.LightModel;
+import umbel.light.Site;
 import umbel.practice.PracticeTree;
 import umbel.survey.Surveys;
 import umbel.wood.Axis;
@@ -181,6 +182,35 @@ class SeasonTest {
                 assertThat(year.fruits()).as(kind.id()).isNotNegative();
             }
         }
+    }
+
+    @Test
+    void shadeIsForetoldOnTheScaleOfAFullReading() {
+        double off = 0;
+        double offUnscaled = 0;
+        String[] systems = {"central-leader", "multi-leader", "tall-spindle", "open-centre", "espalier"};
+        for (String system : systems) {
+            Tree tree = TreeBuilder.build(PracticeTree.survey("apple", system, 10, 3), Knowledge.shipped(), 1);
+            Stand start = FirstStand.of(tree, 1);
+            Forecast.Figures year =
+                    Forecast.middle(start, List.of(Season.Work.NONE)).get(0);
+            LightField coarse = Season.grow(start, Season.Work.NONE).after().light();
+            double read = LightModel.read(year.tree()).shareUnder(0.3);
+            off += Math.abs(year.under30() - read);
+            offUnscaled += Math.abs(shareUnder(coarse, year.tree(), 0.3) - read);
+        }
+        assertThat(off / systems.length).isLessThan(0.08);
+        assertThat(off).as("nearer than the coarse light as it stands").isLessThan(offUnscaled / 1.5);
+    }
+
+    private static double shareUnder(LightField light, Tree tree, double limit) {
+        double all = 0;
+        double under = 0;
+        for (Site site : Site.of(tree)) {
+            all += site.weight();
+            under += light.at(site.place()) < limit ? site.weight() : 0;
+        }
+        return under / all;
     }
 
     @Test

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.Stream;
@@ -107,6 +108,27 @@ class PlanningTest {
         assertThat(names(OLD.planning().all()))
                 .containsExactly("recommended", "gentler", "firmer", Plan.IN_ONE_WINTER, "nothing");
         assertThat(names(YOUNG.planning().all())).containsExactly("recommended", "gentler", "firmer", "nothing");
+    }
+
+    @Test
+    void whatLaterWintersTakeOfNewGrowthIsNoRenovation() {
+        int growing = 0;
+        for (PlanCase one : SeasonsAgainstNow.manyTrees(16)) {
+            List<Plan> plans = one.plans();
+            Plan recommended = plans.get(0);
+            Optional<Plan> atOnce = plans.stream()
+                    .filter(plan -> plan.name().equals(Plan.IN_ONE_WINTER))
+                    .findFirst();
+            growing += atOnce.isEmpty()
+                            && recommended.isRenovation(one.wish().rules().renovation())
+                    ? 1
+                    : 0;
+            atOnce.ifPresent(plan -> assertThat(plan.totals().woodShare())
+                    .isGreaterThan(recommended.totals().woodShare() + 0.05));
+        }
+        assertThat(growing)
+                .as("trees with later work that could not be done now")
+                .isPositive();
     }
 
     private static List<String> names(List<Plan> plans) {
