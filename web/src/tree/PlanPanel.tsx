@@ -74,6 +74,7 @@ export function PlanPanel({
   const stages = [...new Set(now.map((step) => step.stage))];
   const stops = new Set(plans.stops);
   const missing = now.filter((step) => !taken.has(keyOf(step)));
+  const same = now.length > 0 && sameAsRecommended(plan, choices[0]);
   return (
     <div className="pb-4">
       <div className="flex border-b border-line px-3 text-[13px]" role="group" aria-label="How far to go">
@@ -156,6 +157,7 @@ export function PlanPanel({
           )}
         </div>
       )}
+      {same && <p className="px-5 pt-3 text-[13.5px] text-muted">{same}</p>}
       {now.length === 0 && plan.name !== 'nothing' && (
         <p className="px-5 py-4">
           Nothing is worth cutting this winter, by these goals. Look again when it has grown.
@@ -186,6 +188,20 @@ export function PlanPanel({
       <SchoolsBeside id={id} decisions={work.decisions} onPoint={onPoint} />
     </div>
   );
+}
+
+/** Why a gentler or firmer plan makes the cuts the recommended one makes; nothing where it does not. */
+function sameAsRecommended(plan: Plan, recommended: Plan | undefined): string | undefined {
+  const cuts = (one: Plan | undefined) =>
+    one?.steps
+      .filter((step) => step.year === 0)
+      .map(keyOf)
+      .sort()
+      .join();
+  if (plan === recommended || cuts(plan) !== cuts(recommended)) return undefined;
+  return plan.name === 'gentler'
+    ? 'The same cuts as recommended: each brings too much to be left.'
+    : 'The same cuts as recommended: more would cost more than it brings.';
 }
 
 /** What a plan comes to, in two short lines; dots while it is thought out anew. */

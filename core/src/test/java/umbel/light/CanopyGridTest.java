@@ -86,4 +86,22 @@ class CanopyGridTest {
             assertThat(middle[2] / all).isCloseTo(z, within(1e-5));
         }
     }
+
+    @Test
+    void leafLaidAfterASweepIsSeenByTheNext() {
+        CanopyGrid grid = box();
+        double[] at = {2.1};
+        double[] across = {2.6};
+        double[] height = {0.5};
+        grid.deposit(2.1, 2.6, 1.5, 0.2);
+        double once = new PeriodicSweep(grid, at, across, height)
+                .under(Sky.uniform(16))
+                .light()[0];
+        grid.deposit(2.1, 2.6, 1.5, 0.2);
+        double twice = new PeriodicSweep(grid, at, across, height)
+                .under(Sky.uniform(16))
+                .light()[0];
+        assertThat(once).isLessThan(1);
+        assertThat(twice).isLessThan(once);
+    }
 }

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Set;
+import java.util.TreeSet;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -19,6 +21,7 @@ import umbel.app.RunningUmbel;
 class PlansInBrowserTest {
 
     private static final long OLD_PLUM = 18;
+    private static final long OPENED_PEACH = 13;
 
     @RegisterExtension
     static final Browser BROWSER = new Browser();
@@ -49,9 +52,37 @@ class PlansInBrowserTest {
             }
         }
         BROWSER.sees("All in one winter instead");
-        BROWSER.find(By.xpath("//button[starts-with(normalize-space(.), 'One winter')]"))
-                .click();
+        choose("One winter");
         BROWSER.seesNo("All in one winter instead");
+    }
+
+    @Test
+    void aFirmerPlanThatMakesTheSameCutsSaysSo() {
+        JsonNode plans = plans(OPENED_PEACH).path("plans");
+        assertThat(cutsNow(plans.get(2))).isEqualTo(cutsNow(plans.get(0)));
+        assertThat(cutsNow(plans.get(1))).isNotEqualTo(cutsNow(plans.get(0)));
+        BROWSER.open(umbel.url() + "/trees/" + OPENED_PEACH);
+        BROWSER.sees("Recommended");
+        choose("Firmer");
+        BROWSER.sees("The same cuts as recommended: more would cost more than it brings.");
+        choose("Gentler");
+        BROWSER.seesNo("The same cuts as recommended");
+    }
+
+    private static void choose(String plan) {
+        BROWSER.find(By.xpath("//button[starts-with(normalize-space(.), '" + plan + "')]"))
+                .click();
+    }
+
+    private static Set<String> cutsNow(JsonNode plan) {
+        Set<String> cuts = new TreeSet<>();
+        for (JsonNode step : plan.path("steps")) {
+            if (step.path("year").asInt() == 0) {
+                cuts.add(step.path("operation").asString() + " "
+                        + step.path("limb").asString());
+            }
+        }
+        return cuts;
     }
 
     @Test
