@@ -104,7 +104,7 @@ api.use({
   },
 });
 
-/** The data of an answer, or its problem thrown. */
+/** The data of an answer, nothing where it was sent without any; or its problem thrown. */
 export async function answer<T>(
   asked: Promise<{ data?: T; error?: unknown; response: Response }>,
 ): Promise<T> {
@@ -114,8 +114,9 @@ export async function answer<T>(
   } catch {
     throw new Problem('Umbel does not answer. Is it still running?', 0, []);
   }
-  if (got.response.ok && got.data !== undefined) {
-    return got.data;
+  const empty = got.response.status === 204 || got.response.headers.get('content-length') === '0';
+  if (got.response.ok && (got.data !== undefined || empty)) {
+    return got.data as T;
   }
   const problem = (got.error ?? {}) as { detail?: string; title?: string; errors?: FieldError[] };
   throw new Problem(

@@ -1,21 +1,28 @@
 import type { ReactNode } from 'react';
 import { Problem } from '../api/client';
 
-/** A short form on a page of its own. */
+/**
+ * A short form in the middle of the page.
+ *
+ * @param framed - it stands under the way about, which tells the name already
+ */
 export function DoorSheet({
   title,
   submit,
   error,
+  framed = false,
   children,
 }: {
   title: string;
   submit: () => void;
   error: unknown;
+  framed?: boolean;
   children: ReactNode;
 }) {
   const problem = error instanceof Problem ? error : null;
+  const Page = framed ? 'div' : 'main';
   return (
-    <main className="grid h-full place-items-center px-4">
+    <Page className="grid h-full place-items-center px-4">
       <form
         className="w-full max-w-[380px]"
         onSubmit={(event) => {
@@ -23,10 +30,12 @@ export function DoorSheet({
           submit();
         }}
       >
-        <p className="flex items-center gap-2 font-display text-[21px] font-bold">
-          <img src="/mark.svg" alt="" width={28} height={28} /> Umbel
-        </p>
-        <h1 className="mt-4 text-[28px] font-bold">{title}</h1>
+        {!framed && (
+          <p className="mb-4 flex items-center gap-2 font-display text-[21px] font-bold">
+            <img src="/mark.svg" alt="" width={28} height={28} /> Umbel
+          </p>
+        )}
+        <h1 className="text-[28px] font-bold">{title}</h1>
         {children}
         {problem && (
           <p role="alert" className="mt-3 border-l-4 border-lichen bg-lichen-wash px-3 py-2">
@@ -34,7 +43,7 @@ export function DoorSheet({
           </p>
         )}
       </form>
-    </main>
+    </Page>
   );
 }
 

@@ -4,9 +4,11 @@ import { Link } from 'react-router';
 import { answer, api } from '../api/client';
 import { Button } from '../ui/Button';
 import { DoorField, DoorSheet } from './Door';
+import { useWho } from './who';
 
 /** A new password of one's own. */
 export function PasswordPage() {
+  const who = useWho();
   const [old, setOld] = useState('');
   const [password, setPassword] = useState('');
   const change = useMutation({
@@ -16,8 +18,24 @@ export function PasswordPage() {
       setPassword('');
     },
   });
+  if (who.state !== 'signed-in') {
+    return (
+      <div className="mx-auto max-w-[620px] px-6 py-10">
+        <h1 className="text-[28px] font-bold">Your password</h1>
+        <p className="mt-3">
+          Nobody is signed in here, so there is no password to change. Accounts and first passwords are made
+          under{' '}
+          <Link to="/accounts" className="underline underline-offset-4">
+            Accounts
+          </Link>
+          .
+        </p>
+      </div>
+    );
+  }
   return (
     <DoorSheet
+      framed
       title="Your password"
       submit={() => {
         change.mutate();

@@ -8,6 +8,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.By;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -64,18 +65,31 @@ class AccountsInBrowserTest {
         BROWSER.type(BROWSER.named("New password of Pau"), "seven ladders");
         BROWSER.button("Keep").click();
         BROWSER.sees("kept");
+        changeOwnPassword("nine windfalls", "ten windfalls");
         BROWSER.button("Sign out").click();
         BROWSER.sees("Sign in");
         BROWSER.type(BROWSER.field("Login"), "pau");
         BROWSER.type(BROWSER.field("Password"), "wrong ladders");
-        BROWSER.find(org.openqa.selenium.By.cssSelector("button[type=submit]")).click();
+        BROWSER.find(By.cssSelector("button[type=submit]")).click();
         BROWSER.sees("The login or the password is wrong.");
         BROWSER.type(BROWSER.field("Password"), "seven ladders");
-        BROWSER.find(org.openqa.selenium.By.cssSelector("button[type=submit]")).click();
+        BROWSER.find(By.cssSelector("button[type=submit]")).click();
         BROWSER.sees("Work in the rows");
         BROWSER.open(url + "/accounts");
         BROWSER.sees("Work in the rows");
         assertThat(BROWSER.bodyText()).doesNotContain("Who may sign in");
+    }
+
+    private static void changeOwnPassword(String old, String fresh) {
+        BROWSER.find(By.linkText("Password")).click();
+        BROWSER.sees("Your password");
+        BROWSER.type(BROWSER.field("The one you have"), "no such word");
+        BROWSER.type(BROWSER.field("The new one, at least 10 characters"), fresh);
+        BROWSER.button("Change it").click();
+        BROWSER.waiting().until(d -> BROWSER.all("[role=alert]").size() == 1);
+        BROWSER.type(BROWSER.field("The one you have"), old);
+        BROWSER.button("Change it").click();
+        BROWSER.sees("Changed.");
     }
 
     /** A holding and its first block, by hand. */
