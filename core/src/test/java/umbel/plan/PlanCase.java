@@ -8,6 +8,8 @@ import umbel.assess.Assessor;
 import umbel.cut.Operation;
 import umbel.knowledge.Knowledge;
 import umbel.light.Look;
+import umbel.practice.Fault;
+import umbel.practice.PracticeTree;
 import umbel.reading.TreeReader;
 import umbel.survey.Survey;
 import umbel.wood.Tree;
@@ -16,6 +18,19 @@ import umbel.wood.Tree;
 record PlanCase(Tree tree, Wish wish, TreeReader.Reading reading) {
 
     private static final Assessor ASSESSOR = new Assessor(Knowledge.shipped());
+
+    /** An old free-standing tree long left to itself: more to be done than one winter allows. */
+    static PlanCase neglected() {
+        return of(PracticeTree.survey(
+                "central-leader",
+                26,
+                7,
+                Fault.RIVAL_LEADER,
+                Fault.TOO_TALL,
+                Fault.STACKED_LIMBS,
+                Fault.WATER_SPROUTS,
+                Fault.HANGERS));
+    }
 
     static PlanCase of(Survey survey) {
         AssessRequest request = AssessRequest.of(survey);

@@ -17,15 +17,7 @@ import umbel.practice.PracticeTree;
 /** The recommended plan comes before the others and stays the same when they follow. */
 class PlanningTest {
 
-    private static final PlanCase OLD = PlanCase.of(PracticeTree.survey(
-            "central-leader",
-            26,
-            7,
-            Fault.RIVAL_LEADER,
-            Fault.TOO_TALL,
-            Fault.STACKED_LIMBS,
-            Fault.WATER_SPROUTS,
-            Fault.HANGERS));
+    private static final PlanCase OLD = PlanCase.neglected();
     private static final PlanCase YOUNG = PlanCase.of(PracticeTree.survey("slender-axe", 3, 5, Fault.RIVAL_LEADER));
 
     @Test

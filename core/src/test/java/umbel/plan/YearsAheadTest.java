@@ -99,15 +99,7 @@ class YearsAheadTest {
 
     @Test
     void aRenovationIsShownBesideTheSameInOneWinter() {
-        PlanCase one = PlanCase.of(PracticeTree.survey(
-                "central-leader",
-                26,
-                7,
-                Fault.RIVAL_LEADER,
-                Fault.TOO_TALL,
-                Fault.STACKED_LIMBS,
-                Fault.WATER_SPROUTS,
-                Fault.HANGERS));
+        PlanCase one = PlanCase.neglected();
         List<Plan> plans = one.plans();
         assertThat(plans.get(0).isRenovation(one.wish().rules().renovation())).isTrue();
         Plan atOnce = plans.stream()
