@@ -156,7 +156,7 @@ public record Species(
      * Which buds of one-year wood can open next spring.
      *
      * @param share of its nodes, 0…1
-     * @param acrotony how far they stand towards its tip: 0 evenly, 1 with the foot asleep
+     * @param acrotony how far they stand towards its tip: 0 evenly, 1 with every bud at the tip alive
      */
     public record LiveBuds(double share, double acrotony) {
 
