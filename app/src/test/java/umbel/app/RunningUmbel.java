@@ -53,7 +53,7 @@ public final class RunningUmbel implements ParameterResolver {
                     "--server.shutdown=immediate",
                     "--server.servlet.session.persistent=false",
                     "--umbel.schedule-quiet=1h",
-                    "--spring.datasource.url=jdbc:h2:file:" + data.resolve("umbel") + ";WRITE_DELAY=0");
+                    "--UMBEL_DATA=" + data);
             int port = ((WebServerApplicationContext) context).getWebServer().getPort();
             url = "http://127.0.0.1:" + port;
             Runtime.getRuntime().addShutdownHook(new Thread(context::close));

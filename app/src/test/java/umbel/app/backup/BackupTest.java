@@ -39,7 +39,7 @@ class BackupTest {
                 UmbelApplication.class,
                 "--server.port=0",
                 "--server.shutdown=immediate",
-                "--spring.datasource.url=jdbc:h2:file:" + elsewhere.resolve("umbel"))) {
+                "--UMBEL_DATA=" + elsewhere)) {
             assertThat(restored.getBean(BlockRepository.class).count())
                     .isEqualTo(umbel.part(BlockRepository.class).count())
                     .isPositive();

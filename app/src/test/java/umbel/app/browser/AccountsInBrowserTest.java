@@ -29,10 +29,7 @@ class AccountsInBrowserTest {
     @BeforeAll
     static void start() {
         umbel = SpringApplication.run(
-                UmbelApplication.class,
-                "--server.port=0",
-                "--server.shutdown=immediate",
-                "--spring.datasource.url=jdbc:h2:file:" + data.resolve("umbel"));
+                UmbelApplication.class, "--server.port=0", "--server.shutdown=immediate", "--UMBEL_DATA=" + data);
         url = "http://127.0.0.1:"
                 + ((WebServerApplicationContext) umbel).getWebServer().getPort();
     }

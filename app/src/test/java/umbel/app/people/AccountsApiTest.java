@@ -79,11 +79,7 @@ class AccountsApiTest {
     @BeforeAll
     static void start() {
         umbel = SpringApplication.run(
-                UmbelApplication.class,
-                "--server.port=0",
-                "--server.shutdown=immediate",
-                "--server.servlet.session.store-dir=" + data.resolve("sessions"),
-                "--spring.datasource.url=jdbc:h2:file:" + data.resolve("umbel") + ";WRITE_DELAY=0");
+                UmbelApplication.class, "--server.port=0", "--server.shutdown=immediate", "--UMBEL_DATA=" + data);
         url = "http://127.0.0.1:"
                 + ((WebServerApplicationContext) umbel).getWebServer().getPort();
     }
