@@ -200,7 +200,7 @@ function sameAsRecommended(plan: Plan, recommended: Plan | undefined): string | 
       .join();
   if (plan === recommended || cuts(plan) !== cuts(recommended)) return undefined;
   return plan.name === 'gentler'
-    ? 'The same cuts as recommended: each brings too much to be left.'
+    ? 'The same cuts as recommended: a gentler hand would make each of them too.'
     : 'The same cuts as recommended: more would cost more than it brings.';
 }
 

@@ -30,8 +30,8 @@ public record Plan(String name, List<Step> steps, Totals totals, List<Forecast.O
         return new Plan(name, steps, totals, seasons, leftAlone);
     }
 
-    /** Whether heavy work is spread over winters. */
-    public boolean isRenovation(PlanRules.Renovation rule) {
+    /** Whether later winters have heavy work, put off or on what will have grown by then. */
+    boolean leavesMuchForLater(PlanRules.Renovation rule) {
         List<Step> later = steps.stream().filter(step -> step.year() > 0).toList();
         double share =
                 later.stream().mapToDouble(step -> step.effect().woodShare()).sum();

@@ -45,7 +45,7 @@ final class PlanSearch {
      * A search on a tree.
      *
      * @param look how closely the sky above stubs is looked at
-     * @param shared another search, whose appraisals are used again where they fit; null for none
+     * @param shared another search, whose appraisals and stubs are used again where they fit; null for none
      */
     PlanSearch(Tree found, List<Finding> findings, Wish wish, Look look, PlanSearch shared) {
         this.found = found;

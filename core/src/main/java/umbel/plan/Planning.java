@@ -89,16 +89,16 @@ public final class Planning {
         drafts.add(() -> variant("firmer", wish.rules().firmer()));
         // where limbs come and go every year, a heavy winter ahead is no renovation
         boolean lasting = found.setting().system().scaffolds().permanent();
-        if (lasting && recommended().isRenovation(wish.rules().renovation())) {
+        if (lasting && recommended().leavesMuchForLater(wish.rules().renovation())) {
             drafts.add(
                     () -> new Planner(found, reading, wish.unlimited(), seasons, middle).draft(Plan.IN_ONE_WINTER, 1));
         }
         List<Plan> plans = new ArrayList<>();
         drafts.parallelStream()
                 .map(Supplier::get)
+                .filter(plan -> !plan.name().equals(Plan.IN_ONE_WINTER) || takesMore(plan, recommended()))
                 .map(plan -> plan.followedBy(outlook(plan, alone)))
                 .forEachOrdered(plans::add);
-        plans.removeIf(plan -> plan.name().equals(Plan.IN_ONE_WINTER) && !takesMore(plan, recommended()));
         plans.add(middle.nothing().followedBy(alone.years()));
         return plans;
     }

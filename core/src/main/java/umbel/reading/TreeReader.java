@@ -63,16 +63,17 @@ public final class TreeReader {
 
     /** Reads a tree among its neighbours and against its past. */
     public static Reading read(Tree tree, School school, double reach, Company company) {
-        LightReading light = LightModel.read(tree);
-        CropReading crop = CropReading.of(tree, light, CropReading.target(tree));
-        return new Reading(light, crop, findings(tree, school, light, reach, company));
+        return read(tree, school, LightModel.read(tree), reach, company);
     }
 
     /** What the eye will see on a tree that is only expected: by the coarse light of the search. */
     public static Reading expected(Tree tree, School school, double reach) {
-        LightReading light = LightModel.glance(tree, 1);
+        return read(tree, school, LightModel.glance(tree, 1), reach, Company.NONE);
+    }
+
+    private static Reading read(Tree tree, School school, LightReading light, double reach, Company company) {
         CropReading crop = CropReading.of(tree, light, CropReading.target(tree));
-        return new Reading(light, crop, findings(tree, school, light, reach));
+        return new Reading(light, crop, findings(tree, school, light, reach, company));
     }
 
     /** The findings of a tree whose light is known, in the order of the work. */

@@ -112,7 +112,7 @@ class PlanningTest {
                     .filter(plan -> plan.name().equals(Plan.IN_ONE_WINTER))
                     .findFirst();
             growing += atOnce.isEmpty()
-                            && recommended.isRenovation(one.wish().rules().renovation())
+                            && recommended.leavesMuchForLater(one.wish().rules().renovation())
                     ? 1
                     : 0;
             atOnce.ifPresent(plan -> assertThat(plan.totals().woodShare())

@@ -101,7 +101,8 @@ class YearsAheadTest {
     void aRenovationIsShownBesideTheSameInOneWinter() {
         PlanCase one = PlanCase.neglected();
         List<Plan> plans = one.plans();
-        assertThat(plans.get(0).isRenovation(one.wish().rules().renovation())).isTrue();
+        assertThat(plans.get(0).leavesMuchForLater(one.wish().rules().renovation()))
+                .isTrue();
         Plan atOnce = plans.stream()
                 .filter(plan -> plan.name().equals(Plan.IN_ONE_WINTER))
                 .findFirst()
