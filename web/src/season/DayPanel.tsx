@@ -3,7 +3,8 @@ import { Link } from 'react-router';
 import { answer, api, type PlacedBlock } from '../api/client';
 import { Failed, Loading } from '../ui/States';
 import { dayName, hours, shortDay } from './dates';
-import { PHASES, VERDICTS } from './verdicts';
+import { PHASES } from '../ui/phases';
+import { VERDICTS } from './verdicts';
 
 /** What to do on a day, and why not elsewhere. */
 export function DayPanel({ day, today }: { day: string; today: string }) {

@@ -1,6 +1,7 @@
 import type { BlockSeason } from '../api/client';
 import { daysBetween } from './dates';
-import { PHASES, VERDICTS } from './verdicts';
+import { PHASES } from '../ui/phases';
+import { VERDICTS } from './verdicts';
 
 const HEIGHT = 34;
 

@@ -5,15 +5,3 @@ export const VERDICTS: Record<string, { word: string; height: number; fill: stri
   better: { word: 'better', height: 0.7, fill: 'fill-moss/70' },
   best: { word: 'best', height: 1, fill: 'fill-moss' },
 };
-
-/** Phases of the year in plain words. */
-export const PHASES: Record<string, string> = {
-  autumn: 'autumn',
-  dormant: 'dormant',
-  'delayed-dormant': 'buds swelling',
-  bloom: 'bloom',
-  'early-summer': 'early summer',
-  summer: 'summer',
-  'late-summer': 'late summer',
-  'after-harvest': 'after harvest',
-};

@@ -1,8 +1,21 @@
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Decisions } from '../api/client';
+import { PHASES } from '../ui/phases';
+import { capital } from '../ui/words';
 import { SchoolLines } from './SchoolLines';
 
-/** By which school, and for what purpose. */
+/** The times of the year that work is planned for, in their order. */
+const PLANNED_PHASES = [
+  'dormant',
+  'delayed-dormant',
+  'bloom',
+  'early-summer',
+  'summer',
+  'after-harvest',
+] as const;
+const USUAL_WINTERS = 3;
+
+/** For what purpose, by which school, when, and over how many winters. */
 export function PlanChoices({
   decisions,
   onChange,
@@ -55,6 +68,38 @@ export function PlanChoices({
           {schools.map((one) => (
             <option key={one.id} value={one.id}>
               {one.name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="text-[12.5px] text-muted">
+        When
+        <select
+          value={decisions.phase ?? 'dormant'}
+          onChange={(event) => {
+            onChange({ ...decisions, phase: event.target.value as Decisions['phase'] });
+          }}
+          className="block min-h-9 w-full border-b border-muted/60 bg-paper text-[14px] text-ink"
+        >
+          {PLANNED_PHASES.map((phase) => (
+            <option key={phase} value={phase}>
+              {capital(PHASES[phase] ?? phase)}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="text-[12.5px] text-muted">
+        Over
+        <select
+          value={decisions.winters ?? USUAL_WINTERS}
+          onChange={(event) => {
+            onChange({ ...decisions, winters: Number(event.target.value) });
+          }}
+          className="block min-h-9 w-full border-b border-muted/60 bg-paper text-[14px] text-ink"
+        >
+          {[1, 2, 3, 4].map((winters) => (
+            <option key={winters} value={winters}>
+              {winters === 1 ? 'this visit alone' : `${String(winters)} winters`}
             </option>
           ))}
         </select>

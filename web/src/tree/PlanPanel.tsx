@@ -3,9 +3,11 @@ import { Link } from 'react-router';
 import type { Decisions, Mark, Plan, Step } from '../api/client';
 import { keyOf, limbOf, markFrom } from '../api/marks';
 import { Button } from '../ui/Button';
+import { PHASES } from '../ui/phases';
 import { Failed, Loading } from '../ui/States';
 import { day, minutes, percent, STAGE_WORDS } from '../ui/words';
 import { PlanChoices } from './PlanChoices';
+import { PlansBeside } from './PlansBeside';
 import { SchoolsBeside } from './SchoolsBeside';
 import { StepList } from './StepList';
 import { Stop } from './Stop';
@@ -114,12 +116,14 @@ export function PlanPanel({
           Gentler and firmer ways, and the seasons after each, follow…
         </p>
       )}
+      <PlansBeside plans={choices} words={PLAN_WORDS} />
       <PlanChoices decisions={work.decisions} onChange={work.change} />
       <p className="px-5 pt-2.5 text-[13.5px]">
         <b className={plans.timing.verdict === 'not' ? 'text-lichen' : 'text-moss'}>
           {TIMING_WORDS[plans.timing.verdict]}
         </b>{' '}
-        <span className="text-muted">(dormant)</span>. {plans.timing.reasons[0]}
+        <span className="text-muted">({PHASES[work.decisions.phase ?? 'dormant']})</span>.{' '}
+        {plans.timing.reasons[0]}
       </p>
       {plan.name === 'nothing' ? (
         <p className="px-5 py-4">

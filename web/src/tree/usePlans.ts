@@ -24,6 +24,8 @@ export function usePlans(id: number, decisions: Decisions, round: Mark[]) {
     decisions.schoolLines,
     decisions.goals,
     decisions.hold,
+    decisions.phase,
+    decisions.winters,
     round,
   ];
   const first = useQuery({

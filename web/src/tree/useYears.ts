@@ -25,17 +25,17 @@ export function useYears(
   thinned: boolean,
   ahead: Ahead | null,
 ): YearsToCome {
-  const body: Decisions = { marks: decisions.marks ?? [] };
+  const body: Decisions = { marks: decisions.marks ?? [], phase: decisions.phase };
   const query = { years: count, thinned };
   const years = useQuery({
-    queryKey: ['years', id, body.marks, count, thinned],
+    queryKey: ['years', id, body.marks, body.phase, count, thinned],
     queryFn: () => answer(api.POST('/api/trees/{id}/years', { params: { path: { id }, query }, body })),
     enabled: wanted || ahead !== null,
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });
   const drawing = useQuery({
-    queryKey: ['year', id, body.marks, count, thinned, ahead],
+    queryKey: ['year', id, body.marks, body.phase, count, thinned, ahead],
     queryFn: () =>
       answer(
         api.POST('/api/trees/{id}/years/{year}/drawing', {

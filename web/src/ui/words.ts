@@ -103,3 +103,8 @@ export function day(iso: string): string {
 export function sureness(confidence: number): string {
   return `${Math.round(confidence * 100)} % sure`;
 }
+
+/** A word as it stands at the head of a line. */
+export function capital(word: string): string {
+  return word.charAt(0).toUpperCase() + word.slice(1);
+}

@@ -12,6 +12,7 @@ import umbel.cut.Effect;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.growth.Forecast;
+import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.School;
 import umbel.knowledge.Species;
@@ -39,7 +40,6 @@ import umbel.wood.Vec;
 public final class Assessor {
 
     private static final long USUAL_SEED = 1;
-    private static final Set<String> IN_LEAF = Set.of("early-summer", "summer");
 
     private final Knowledge knowledge;
 
@@ -78,6 +78,11 @@ public final class Assessor {
                         reach);
     }
 
+    /** When in its year a phase is; dormant where none is named. */
+    public static Moment moment(String phase) {
+        return phase == null ? Moment.DORMANT : Moment.of(phase);
+    }
+
     /** The wish a request states, with what the grower has already taken and refused. */
     public Wish wish(AssessRequest request, Tree tree, List<Operation> taken, Set<String> refused) {
         Map<String, Double> goals = request.goals() == null ? Map.of() : request.goals();
@@ -86,7 +91,7 @@ public final class Assessor {
                 knowledge.plan(),
                 Goals.of(goals, knowledge.plan().goals()),
                 limits(request, tree),
-                request.phase() != null && IN_LEAF.contains(request.phase()),
+                moment(request.phase()),
                 request.years() == null ? knowledge.plan().years() : request.years(),
                 taken,
                 refused);

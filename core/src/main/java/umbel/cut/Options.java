@@ -17,11 +17,17 @@ import umbel.wood.Units;
 public final class Options {
 
     private static final double LEAST_STUB = 0.15;
+    private static final double STEP_OUT = 0.05;
+    private static final double SOFT_DIAMETER = 0.008;
 
     private Options() {}
 
-    /** What could be done to a measured limb or the trunk; removal first. */
-    public static List<Operation> on(Tree tree, Axis limb) {
+    /**
+     * What could be done to a measured limb or the trunk; removal first.
+     *
+     * @param inLeaf whether the tree is in leaf, so that soft shoots can be rubbed off
+     */
+    public static List<Operation> on(Tree tree, Axis limb, boolean inLeaf) {
         List<Operation> options = new ArrayList<>();
         Setting setting = tree.setting();
         if (limb.kind() == AxisKind.TRUNK) {
@@ -34,15 +40,19 @@ public final class Options {
         if (setting.system().thickLimbCut().equals("renew-bevel") && limb.parent() == 0 && !limb.is(Condition.DEAD)) {
             options.add(Operation.whole(OperationKind.RENEW_BEVEL, limb.id()));
         }
-        options.add(Operation.whole(
-                limb.baseDiameter() < 0.008 && limb.age() <= 1 ? OperationKind.RUB : OperationKind.REMOVE, limb.id()));
+        options.add(Operation.whole(inLeaf && isSoft(limb) ? OperationKind.RUB : OperationKind.REMOVE, limb.id()));
         sideBranches(tree, limb)
                 .forEach(branch -> options.add(
                         Operation.reduce(OperationKind.REDUCE, limb.id(), branch.id(), pastUnion(limb, branch))));
-        shortening(limb).ifPresent(options::add);
+        shortening(tree, limb).ifPresent(options::add);
         heading(limb).ifPresent(options::add);
         bend(tree, limb).ifPresent(options::add);
         return options;
+    }
+
+    /** Whether a limb is a shoot that a hand can rub off while it is in leaf. */
+    public static boolean isSoft(Axis limb) {
+        return limb.age() <= 1 && limb.baseDiameter() < SOFT_DIAMETER;
     }
 
     /** Side branches at least a third as thick as the limb where they leave it, outermost first. */
@@ -73,13 +83,30 @@ public final class Options {
         return Math.min(limb.length() * 0.999, branch.at() + 0.6 * branch.baseDiameter());
     }
 
-    /** A cut into the older wood about two thirds out, where a limb is older than two years. */
-    public static Optional<Operation> shortening(Axis limb) {
+    /** A cut into the older wood about two thirds out, or further where it is thick; for limbs older than two years. */
+    public static Optional<Operation> shortening(Tree tree, Axis limb) {
         double older = limb.length() - limb.lastGrowth();
         boolean old = limb.age() >= 2 && limb.length() > 0.5 && older > 2 * LEAST_STUB;
-        return old && limb.kind() == AxisKind.LIMB
-                ? Optional.of(Operation.cutAt(OperationKind.SHORTEN, limb.id(), Math.min(older, limb.length() * 0.67)))
+        if (!old || limb.kind() != AxisKind.LIMB) {
+            return Optional.empty();
+        }
+        double at = Math.min(older, limb.length() * 0.67);
+        while (at < older && !isThinAt(tree, limb, at, 1)) {
+            at = Math.min(older, at + STEP_OUT);
+        }
+        return isThinAt(tree, limb, at, 1)
+                ? Optional.of(Operation.cutAt(OperationKind.SHORTEN, limb.id(), at))
                 : Optional.empty();
+    }
+
+    /**
+     * Whether a limb can be cut through at a place without raising a thicket there.
+     *
+     * @param times how many times the usual thickness is allowed
+     */
+    public static boolean isThinAt(Tree tree, Axis limb, double at, double times) {
+        return Units.toMm(limb.diameterAt(at))
+                <= times * tree.setting().trade().stub().shortenMostMm();
     }
 
     /** A heading cut that takes a third of the last year's growth. */

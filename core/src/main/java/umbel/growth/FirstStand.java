@@ -1,7 +1,6 @@
 package umbel.growth;
 
 import java.util.List;
-import umbel.cut.CutTree;
 import umbel.knowledge.Species;
 import umbel.knowledge.Trade;
 import umbel.light.LightField;
@@ -14,13 +13,12 @@ import umbel.wood.Setting;
 import umbel.wood.Tree;
 
 /**
- * A tree as found, with what cannot be seen inferred from what can: its reserve from the growth it made last year, its
- * vigour from that reserve against what its leaf makes, its readiness to flower from the flower buds it bears.
+ * A tree as found, with what cannot be seen inferred from what can: its reserve from the growth it made last year, how
+ * many of its weak buds become spurs from the leaf it carries (see {@link Spring}), its vigour from that reserve against what its leaf makes, its readiness to flower from the flower buds it bears.
  */
 public final class FirstStand {
 
     private static final int DIRECTIONS = 16;
-    private static final int STEPS = 9;
 
     private FirstStand() {}
 
@@ -37,10 +35,8 @@ public final class FirstStand {
         double could = Carbon.assimilated(tree, field);
         double carriedCrop = crop(tree, field, could);
         double made = Carbon.drawnOn(could, carriedCrop * Crop.dryFruit(setting), trade);
-        Temper usual = new Temper(1, 1, flowering(tree, field, carriedCrop));
-        double most = trade.storeMost() * (setting.trunkSection() + 2e-4);
-        double claim = Crop.claim(carriedCrop, setting, made);
-        double reserve = reserve(tree, field, seed, most, claim, wantedOfTips(tree));
+        Spring spring = Spring.asLastYear(tree, field, seed, Crop.claim(carriedCrop, setting, made));
+        double reserve = spring.reserve();
         double net = made - carriedCrop * Crop.dryFruit(setting) - trade.woodUpkeep() * Carbon.wood(tree);
         double thick = new Thickening(tree, net / Math.max(1e-9, made)).mass();
         double gain = trade.stored()
@@ -56,7 +52,7 @@ public final class FirstStand {
                 field,
                 reserve,
                 made,
-                new Temper(vigour, 1, usual.flowering()),
+                new Temper(vigour, 1, flowering(tree, field, carriedCrop), 1, spring.spurring()),
                 seed,
                 brighter(field, reading));
     }
@@ -75,43 +71,6 @@ public final class FirstStand {
     /** The crop it is likely to have carried: what such flower buds set, no more than it should and its leaf can finish. */
     private static double crop(Tree tree, LightField field, double made) {
         return Crop.set(tree, field, Crop.most(tree), 1).finished(tree, made).fruits();
-    }
-
-    /**
-     * How much the ends that are there should grow, metres: what they grew last year, less because there are more of them
-     * to share it than after last winter's usual pruning (a shoot's mass goes with its length to the power 1.4).
-     */
-    private static double wantedOfTips(Tree tree) {
-        Setting setting = tree.setting();
-        Trade.UsualPruning usual = setting.trade().growth().usualPruning();
-        double taken =
-                setting.species().hardness().woodShare() * (setting.isFilling() ? usual.filling() : usual.bearing());
-        double sum = 0;
-        for (Axis axis : tree.axes()) {
-            if (axis.kind() != AxisKind.SPUR && Leafage.grows(axis)) {
-                sum += axis.lastGrowth();
-            }
-        }
-        return sum * Math.pow(1 - taken, 1 / 1.4);
-    }
-
-    /** The reserve that would make the tips grow as wanted, between bounds, by halving. */
-    private static double reserve(Tree tree, LightField field, long seed, double most, double claim, double wanted) {
-        Draws draws = new Draws(seed, 0);
-        Points points = new Points(CutTree.of(tree, List.of()), new Leafage(tree), field, 1, draws);
-        double low = Math.log(most / 200);
-        double high = Math.log(most);
-        for (int i = 0; i < STEPS; i++) {
-            double middle = (low + high) / 2;
-            Sharing sharing = new Sharing(points, draws);
-            sharing.share(Season.forShoots(Math.exp(middle), claim, tree.setting()));
-            if (sharing.lengthOfTips() < wanted) {
-                low = middle;
-            } else {
-                high = middle;
-            }
-        }
-        return Math.exp((low + high) / 2);
     }
 
     /** Flower buds the tree bears against what light, a full crop and its wood's vigour would give. */

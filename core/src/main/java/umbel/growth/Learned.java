@@ -59,7 +59,8 @@ public record Learned(int trees, double vigour, double waking, double flowering,
                         own.vigour() * vigour,
                         own.waking() * waking,
                         own.flowering() * flowering,
-                        own.setting() * setting),
+                        own.setting() * setting,
+                        own.spurring()),
                 stand.seed(),
                 stand.brighter());
     }

@@ -70,6 +70,11 @@ final class Point {
         return kind != Kind.SIDE && fate == Fate.LONG;
     }
 
+    /** A bud of last season's wood that gets too little to make a shoot. */
+    boolean isWeakBud() {
+        return kind == Kind.BUD && fate == Fate.SHORT;
+    }
+
     boolean opens() {
         return kind != Kind.SIDE && fate != Fate.BLIND;
     }

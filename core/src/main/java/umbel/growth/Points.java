@@ -36,7 +36,7 @@ final class Points {
     private final Species.Growth species;
     private final Trade.Growth trade;
     private final Wounds wounds;
-    private final double waking;
+    private final Temper temper;
     private final Draws draws;
     private final List<List<Point>> byAxis = new ArrayList<>();
 
@@ -45,16 +45,16 @@ final class Points {
      *
      * @param carried leaf of the tree as found
      * @param field light of the season that ended
-     * @param waking how readily dormant buds answer, 1 is usual
+     * @param temper what the tree itself tells of how it grows
      */
-    Points(CutTree cut, Leafage carried, LightField field, double waking, Draws draws) {
+    Points(CutTree cut, Leafage carried, LightField field, Temper temper, Draws draws) {
         this.cut = cut;
         this.left = cut.left();
         this.carried = carried;
         this.field = field;
         this.species = left.setting().species().growth();
         this.trade = left.setting().trade().growth();
-        this.waking = waking;
+        this.temper = temper;
         this.draws = draws;
         this.wounds = new Wounds(cut, carried);
         int[] foundOf = foundOf(cut);
@@ -65,6 +65,27 @@ final class Points {
         }
     }
 
+    /**
+     * The points that a cut in leaf sets free: buds of this season's growth below a heading, and dormant ones about a wound. Ends
+     * and spurs that have closed for the year stay closed.
+     */
+    static Points aboutWounds(CutTree cut, LightField field, Temper temper, Draws draws) {
+        Points points = new Points(cut, new Leafage(cut.found()), field, temper, draws);
+        int[] foundOf = foundOf(cut);
+        for (int a = 0; a < points.byAxis.size(); a++) {
+            Axis axis = points.left.axis(a);
+            boolean headed = cut.found().axis(foundOf[a]).length() > axis.length() + 1e-9;
+            points.byAxis.set(
+                    a,
+                    points.byAxis.get(a).stream()
+                            .filter(point -> point.kind == Kind.SIDE
+                                    || point.kind == Kind.DORMANT
+                                    || point.kind == Kind.BUD && headed)
+                            .toList());
+        }
+        return points;
+    }
+
     /** The points of an axis of the cut tree, from its end to its origin. */
     List<Point> on(int axis) {
         return byAxis.get(axis);
@@ -72,6 +93,11 @@ final class Points {
 
     Tree left() {
         return left;
+    }
+
+    /** Whether a weak bud that opens becomes a spur, or fades within the season: as many do as the tree's own spurs tell. */
+    boolean becomesSpur(Point weak) {
+        return !weak.isWeakBud() || draws.even(weak.key, 11) < temper.spurring();
     }
 
     private static int[] foundOf(CutTree cut) {
@@ -206,12 +232,17 @@ final class Points {
                         : headingOfBud(point, stem, axis);
         double lit = Math.max(0.01, field.at(axis.course().at(point.at)));
         double up = point.kind == Kind.TIP ? stem.z() : (stem.z() + point.heading.z()) / 2;
-        double raised = trade.hangingSink() + (1 - trade.hangingSink()) * Math.pow((1 + up) / 2, species.uprightness());
+        double raised = raised(up);
+        if (point.kind == Kind.TIP) {
+            // how it leaned last season shows already in what it grew then, by half
+            raised /=
+                    Math.sqrt(raised(found.course().directionAt(found.length()).z()));
+        }
         double own = switch (point.kind) {
-            case TIP -> 1;
+            case TIP -> trade.tipVigour().of(found.lastGrowth());
             case BUD -> species.strength().bud();
             case SPUR -> species.strength().spur();
-            case DORMANT -> species.strength().dormant() * waking * point.number;
+            case DORMANT -> species.strength().dormant() * temper.waking() * point.number;
             case SIDE -> 0;
         };
         double byLight = Math.pow(lit, trade.lightOnSink())
@@ -220,6 +251,11 @@ final class Points {
         // dormant buds lie in the bark: neither their stem's lean nor their own matters before they wake
         point.longStrength = own * byLight * noise * (point.kind == Kind.DORMANT ? 1 : raised);
         point.shortStrength = trade.shortSink() * species.strength().spur() * byLight * noise;
+    }
+
+    /** Strength of a sink by its lean, from hanging to upright (gravimorphism; Wareing and Nasr, 1961). */
+    private double raised(double up) {
+        return trade.hangingSink() + (1 - trade.hangingSink()) * Math.pow((1 + up) / 2, species.uprightness());
     }
 
     /** Water reaches high places less well (hydraulic limitation, Ryan and Yoder, 1997). */

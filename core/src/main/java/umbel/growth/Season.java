@@ -34,24 +34,36 @@ public final class Season {
     /**
      * What is done to a tree in one year.
      *
-     * @param winter operations while it is dormant
-     * @param summer operations in leaf, on the tree as it has grown by then
+     * @param before operations on the tree as it stands before the season that is grown
+     * @param moment when they are done: while it is dormant, late in spring, or still in the leaf of the season before
+     * @param summer operations in leaf in the season that is grown, in the middle of summer, on the tree as it is by then
      * @param thinned whether fruit is thinned by hand to what the tree is meant to carry
      * @param deflowered whether all flowers are taken off
      */
-    public record Work(List<Operation> winter, List<Operation> summer, boolean thinned, boolean deflowered) {
+    public record Work(
+            List<Operation> before, Moment moment, List<Operation> summer, boolean thinned, boolean deflowered) {
 
         /** Nothing but hand thinning. */
-        public static final Work NONE = new Work(List.of(), List.of(), true, false);
+        public static final Work NONE = dormant(List.of());
 
         public Work {
-            winter = List.copyOf(winter);
+            before = List.copyOf(before);
             summer = List.copyOf(summer);
         }
 
         /** Winter cuts alone, fruit thinned. */
         public static Work dormant(List<Operation> winter) {
-            return new Work(winter, List.of(), true, false);
+            return at(Moment.DORMANT, winter);
+        }
+
+        /** Cuts at one moment alone, fruit thinned. */
+        public static Work at(Moment moment, List<Operation> before) {
+            return new Work(before, moment, List.of(), true, false);
+        }
+
+        /** Cuts in the coming summer alone, fruit thinned. */
+        public static Work inLeaf(List<Operation> summer) {
+            return new Work(List.of(), Moment.DORMANT, summer, true, false);
         }
     }
 
@@ -61,6 +73,7 @@ public final class Season {
      * @param after the tree next winter and what it carries over
      * @param fruits finished this season
      * @param newLength of all new growth, metres
+     * @param regrown of it what grew again about the wounds of the same summer, metres
      * @param extension mean length of new shoots and tips that grew long, metres
      * @param woken shoots from dormant buds
      * @param longShoots new long shoots, tips left out
@@ -71,6 +84,7 @@ public final class Season {
             Stand after,
             double fruits,
             double newLength,
+            double regrown,
             double extension,
             int woken,
             int longShoots,
@@ -92,16 +106,15 @@ public final class Season {
     }
 
     private Year grow(Work work, double set) {
-        CutTree cut = CutTree.of(before.tree(), CutTree.possible(before.tree(), work.winter()));
+        CutTree cut = CutTree.of(before.tree(), CutTree.possible(before.tree(), work.before()));
         Leafage carried = new Leafage(before.tree());
-        double bark = Carbon.bark(before.tree());
-        double taken = bark <= 0 ? 0 : 1 - Carbon.bark(cut.left()) / bark;
-        double reserve = before.reserve() * (1 - trade.reserveAbove() * Math.max(0, taken));
+        double reserve =
+                before.reserve() * (1 - lost(cut, carried, work.moment().in(trade)));
         double most = work.deflowered() ? 0 : work.thinned() ? Crop.most(cut.left()) : Double.POSITIVE_INFINITY;
         Crop crop =
                 Crop.set(cut.left(), before.light(), most, set * before.temper().setting());
 
-        Points points = new Points(cut, carried, before.light(), before.temper().waking(), draws);
+        Points points = new Points(cut, carried, before.light(), before.temper(), draws);
         Sharing sharing = new Sharing(points, draws);
         double claim = Crop.claim(crop.fruits(), setting, before.assimilated());
         sharing.share(forShoots(reserve, claim, setting));
@@ -111,10 +124,21 @@ public final class Season {
         Tree leafy = grown.tree();
         LightField field = LightField.of(leafy, trade.cellCm() / 100, DIRECTIONS);
         double made = Carbon.assimilated(leafy, field);
+        double regrown = 0;
+        int regrownShoots = 0;
         if (!work.summer().isEmpty()) {
-            leafy = CutTree.of(leafy, CutTree.possible(leafy, work.summer())).left();
+            double left = Moment.SUMMER.in(trade).left();
+            CutTree inLeaf = CutTree.of(leafy, CutTree.possible(leafy, work.summer()));
+            double stays =
+                    Carbon.assimilated(inLeaf.left(), LightField.of(inLeaf.left(), trade.cellCm() / 100, DIRECTIONS));
+            Points wounds = Points.aboutWounds(inLeaf, field, before.temper(), draws);
+            new Sharing(wounds, draws).share(trade.flush() * left * Math.max(0, made - stays));
+            Shooting.Grown again = Shooting.again(wounds, before.year() + 1);
+            leafy = again.tree();
+            regrown = again.newLength();
+            regrownShoots = again.longShoots();
             field = LightField.of(leafy, trade.cellCm() / 100, DIRECTIONS);
-            made = (made + Carbon.assimilated(leafy, field)) / 2;
+            made = (1 - left) * made + left * stays;
         }
         made = Carbon.drawnOn(made, crop.fruits() * Crop.dryFruit(setting), trade);
         Crop finished = crop.finished(leafy, made);
@@ -136,16 +160,33 @@ public final class Season {
                 before.temper(),
                 before.seed(),
                 before.brighter());
-        int grew = grown.longShoots() + grown.longTips();
+        int grew = grown.longShoots() + grown.longTips() + regrownShoots;
+        double newLength = grown.newLength() + regrown;
         return new Year(
                 after,
                 finished.fruits(),
-                grown.newLength(),
-                grew == 0 ? 0 : grown.newLength() / grew,
+                newLength,
+                regrown,
+                grew == 0 ? 0 : newLength / grew,
                 grown.woken(),
-                grown.longShoots(),
+                grown.longShoots() + regrownShoots,
                 ripening.spursLost(),
                 field.caught());
+    }
+
+    /**
+     * Share of the reserve that goes with what is cut: what lies in its bark and sapwood, what has moved into its shoots if it
+     * is late in spring, and what its leaf would have laid up in the rest of a season.
+     */
+    private double lost(CutTree cut, Leafage carried, Trade.Moment moment) {
+        double bark = Carbon.bark(before.tree());
+        double taken = bark <= 0 ? 0 : Math.max(0, 1 - Carbon.bark(cut.left()) / bark);
+        double leaf = carried.all() <= 0 ? 0 : Math.max(0, 1 - new Leafage(cut.left()).all() / carried.all());
+        if (moment.left() > 0) {
+            return moment.left() * leaf + (1 - moment.left()) * trade.reserveAbove() * taken;
+        }
+        double moved = moment.moved() * trade.reserveSpent();
+        return moved * leaf + (1 - moved) * trade.reserveAbove() * taken;
     }
 
     /** What of a reserve goes into spring growth, less where a crop claims its part, kilograms. */

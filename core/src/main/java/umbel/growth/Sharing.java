@@ -169,12 +169,37 @@ final class Sharing {
         double sum = 0;
         for (int a = 0; a < flowInto.length; a++) {
             for (Point point : points.on(a)) {
-                if (point.kind == Kind.TIP && point.growsLong()) {
-                    sum += length(point.flow, species);
-                }
+                sum += point.kind == Kind.TIP && point.growsLong() ? length(point.flow, species) : 0;
             }
         }
         return sum;
+    }
+
+    /** Weak buds of last season's wood that open into no more than a rosette. */
+    int weakBuds() {
+        int weak = 0;
+        for (int a = 0; a < flowInto.length; a++) {
+            for (Point point : points.on(a)) {
+                weak += point.isWeakBud() ? 1 : 0;
+            }
+        }
+        return weak;
+    }
+
+    /** Leaf of all other points at what they now get, m². */
+    double leafBesideWeakBuds() {
+        var wood = left.setting().species().wood();
+        double leaf = 0;
+        for (int a = 0; a < flowInto.length; a++) {
+            for (Point point : points.on(a)) {
+                if (point.growsLong()) {
+                    leaf += wood.leafPerShootMetre() * length(point.flow, species);
+                } else if (point.opens() && !point.isWeakBud()) {
+                    leaf += wood.leafPerSpur();
+                }
+            }
+        }
+        return leaf;
     }
 
     /** What flowed to points that could not spend it, kilograms. */

@@ -67,6 +67,22 @@ final class Shooting {
         return new Shooting(points, year).grow();
     }
 
+    /** Grows what a summer's cuts set free, beside all that has grown in the spring before. */
+    static Grown again(Points points, int year) {
+        return new Shooting(points, year).growAgain();
+    }
+
+    private Grown growAgain() {
+        for (Axis axis : left.axes()) {
+            place[axis.index()] = grown.size();
+            grown.add(axis);
+        }
+        for (Axis axis : left.axes()) {
+            points.on(axis.index()).stream().filter(Point::growsLong).forEach(point -> shoot(axis, point));
+        }
+        return new Grown(new Tree(setting, grown), Set.of(), woken, longShoots, 0, newLength);
+    }
+
     private Grown grow() {
         boolean[] turned = new boolean[left.axes().size()];
         Point[] tips = new Point[left.axes().size()];
@@ -176,7 +192,9 @@ final class Shooting {
         }
         if (point.growsLong() && point.kind != Kind.TIP) {
             shoot(host, point);
-        } else if (point.fate == Fate.SHORT && (point.kind == Kind.BUD || point.kind == Kind.TIP)) {
+        } else if (point.fate == Fate.SHORT
+                && (point.kind == Kind.BUD || point.kind == Kind.TIP)
+                && points.becomesSpur(point)) {
             spur(host, point);
         }
     }

@@ -7,16 +7,20 @@ package umbel.growth;
  * @param waking how readily dormant buds answer a wound, against the usual of its kind
  * @param flowering flower buds formed, against what light, load and vigour of the wood alone would give
  * @param setting fruits a flower bud sets, against the usual of its kind
+ * @param spurring share of the buds too weak to make a shoot that become spurs; the others fade
  */
-public record Temper(double vigour, double waking, double flowering, double setting) {
+public record Temper(double vigour, double waking, double flowering, double setting, double spurring) {
 
-    /** A tree that sets as its kind does. */
-    public Temper(double vigour, double waking, double flowering) {
-        this(vigour, waking, flowering, 1);
+    /** A tree like any other of its kind. */
+    static final Temper USUAL = new Temper(1, 1, 1, 1, 1);
+
+    /** The same tree with the usual vigour of its kind. */
+    Temper ofUsualVigour() {
+        return new Temper(1, waking, flowering, setting, spurring);
     }
 
     /** The same tree in a season that favours growth by a factor. */
     Temper inSeason(double favour) {
-        return new Temper(vigour * favour, waking, flowering, setting);
+        return new Temper(vigour * favour, waking, flowering, setting, spurring);
     }
 }

@@ -7,12 +7,14 @@ import java.util.Map;
 /** What a plan weighs and how finely it searches; from {@code knowledge/plan.yaml}, where each line is explained. */
 public record PlanRules(
         Map<String, Double> structure,
+        Proven proven,
         Worth worth,
         Ramp lightRamp,
         double leastGain,
         double heavyShare,
         double closeCall,
         double sureGain,
+        double sureOfSystem,
         Ahead ahead,
         Renovation renovation,
         int mostWatched,
@@ -27,6 +29,22 @@ public record PlanRules(
 
     /** A common purpose of pruning, as goal weights. */
     public record Purpose(String id, String name, Map<String, Double> goals) {}
+
+    /**
+     * Faults of unions that weigh less the longer the union has held.
+     *
+     * @param rules which findings
+     * @param young years of a limb up to which they weigh in full
+     * @param old years from which they weigh least
+     * @param least share of the weight then
+     * @param fork share of the weight where the limb leaves another limb and not the trunk
+     */
+    public record Proven(
+            List<String> rules,
+            @JsonProperty("young_y") double young,
+            @JsonProperty("old_y") double old,
+            double least,
+            double fork) {}
 
     /** Coefficients of the terms of a tree's worth. */
     public record Worth(
@@ -74,6 +92,15 @@ public record PlanRules(
     /** A plan that goes less far, or further: factors on the limits, on the least gain and on the weight of light. */
     public record Variant(double woodShare, double bigCuts, double leastGain, double light) {}
 
-    /** Most height to take off in one winter. */
-    public record Lowering(@JsonProperty("most_m") double most) {}
+    /**
+     * How tall trees come down.
+     *
+     * @param leader most height to take off a leader in one winter, metres
+     * @param limb most height to take off a limb in one winter, metres
+     * @param renewFrom times the height wanted from which old scaffolds are renewed from low stubs
+     */
+    public record Lowering(
+            @JsonProperty("leader_m") double leader,
+            @JsonProperty("limb_m") double limb,
+            double renewFrom) {}
 }

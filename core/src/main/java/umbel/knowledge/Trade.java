@@ -186,6 +186,7 @@ public record Trade(
             double scaffoldLightLeast,
             @JsonProperty("shortSpur_cm") double shortSpurCm,
             @JsonProperty("scaffold_cm") double scaffoldCm,
+            @JsonProperty("shortenMost_mm") double shortenMostMm,
             double reductionRatio,
             @JsonProperty("bud_mm") double budMm) {}
 
@@ -343,13 +344,33 @@ public record Trade(
             double noise,
             Inferred inferred,
             UsualPruning usualPruning,
-            Spread spread) {}
+            Spread spread,
+            Map<String, Moment> moments,
+            double flush,
+            TipVigour tipVigour) {}
+
+    /**
+     * What a cut costs by when in the year it is made.
+     *
+     * @param moved share of what the reserve spends in spring that is in the shoots by then, and goes with them
+     * @param left share of the season's gain that is still to come, which lost leaf does not make
+     */
+    public record Moment(double moved, double left) {}
+
+    /** Strength of an end by what it grew last season: against the usual, to a power, within bounds. */
+    public record TipVigour(@JsonProperty("usual_m") double usual, double power, double least, double most) {
+
+        /** Strength beside a usual end's 1. */
+        public double of(double lastGrowth) {
+            return Math.max(least, Math.min(most, Math.pow(lastGrowth / usual, power)));
+        }
+    }
 
     /** Wood laid on against the usual: times the spare share of the gain, and its bounds. */
     public record Laid(double plenty, double least, double most) {}
 
-    /** How far vigour is believed as it shows (a power), and between what vigour and flowering are held. */
-    public record Inferred(double vigourTrust, List<Double> vigour, List<Double> flowering) {}
+    /** How far vigour is believed as it shows (a power), and between what vigour, flowering and the share of weak buds that become spurs are held. */
+    public record Inferred(double vigourTrust, List<Double> vigour, List<Double> flowering, List<Double> spurring) {}
 
     /** Share of the kind's most wood taken in a usual winter, by whether the tree fills its space yet. */
     public record UsualPruning(double bearing, double filling) {}

@@ -100,6 +100,8 @@ public record TrainingSystem(
      * @param keep how many to leave; null where the act needs none
      * @param cut the cut that renews; null where the act needs none
      * @param gap between buds left, centimetres; null where the act needs none
+     * @param thin thickness under which a limb is weak, millimetres; null where the act needs none
+     * @param bySet share of what it applies to by how heavily the cultivar sets; null for all of it
      * @param why a sentence a grower would say
      */
     public record Act(
@@ -112,6 +114,8 @@ public record TrainingSystem(
             Integer keep,
             String cut,
             @JsonProperty("gap_cm") Double gap,
+            @JsonProperty("thin_mm") Double thin,
+            Map<String, Double> bySet,
             String why) {
 
         /** Whether it is due in a leaf and season. */

@@ -1,5 +1,8 @@
 package umbel.plan;
 
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.List;
 import umbel.crop.CropReading;
 import umbel.cut.CutTree;
 import umbel.cut.Effect;
@@ -32,6 +35,7 @@ import umbel.wood.Tree;
  * @param minutes of all cuts
  * @param wound live section laid open, of the trunk's own
  * @param woodShare share of small wood taken in all
+ * @param standing which of the faults the tree was found with still stand
  */
 record Appraisal(
         double evenness,
@@ -44,7 +48,8 @@ record Appraisal(
         double tooHigh,
         double minutes,
         double wound,
-        double woodShare) {
+        double woodShare,
+        BitSet standing) {
 
     /** What the cut tree is worth by a wish's weights and limits; only differences between appraisals of one tree mean anything. */
     double worth(Wish wish) {
@@ -63,18 +68,18 @@ record Appraisal(
     }
 
     /** What does not change between appraisals of one tree. */
-    record Ground(Tree found, double cropTarget, double litFound, int stride) {
+    record Ground(Tree found, double cropTarget, double litFound, int stride, Standing faults) {
 
         private static final int SITES_LOOKED_AT = 300;
 
-        static Ground of(Tree found, PlanRules rules) {
+        static Ground of(Tree found, List<Finding> findings, PlanRules rules) {
             int stride = Math.max(1, Site.of(found).size() / SITES_LOOKED_AT);
             LightReading light = LightModel.glance(found, stride);
             double lit = 0;
             for (int s = 0; s < light.light().length; s++) {
                 lit += light.sites().get(s).weight() * rules.lightRamp().at(light.light()[s]);
             }
-            return new Ground(found, CropReading.target(found), lit, stride);
+            return new Ground(found, CropReading.target(found), lit, stride, new Standing(findings));
         }
     }
 
@@ -96,18 +101,23 @@ record Appraisal(
         double fruits = CropReading.of(left, light, ground.cropTarget()).expectedFruits();
         double spare = wish.rules().worth().spareCrop();
         Work work = Work.of(cut, wish);
+        List<Finding> findings =
+                TreeReader.findings(left, wish.school(), light, wish.limits().reach());
         return new Appraisal(
                 total == 0 ? 0 : lit / total,
                 ground.cropTarget() == 0 ? 1 : Math.min(1, fruits / (ground.cropTarget() * spare)),
                 ground.litFound() == 0 ? 1 : Math.min(1.3, lit / ground.litFound()),
                 lit == 0 ? 0 : low / lit,
                 total == 0 ? 0 : fresh / total,
-                faults(left, light, wish),
+                findings.stream()
+                        .mapToDouble(finding -> FaultCost.of(finding, left, wish.rules()))
+                        .sum(),
                 missing(left),
                 tooHigh(ground, left, wish),
                 work.minutes(),
                 work.wound() / left.setting().trunkSection(),
-                cut.woodShare());
+                cut.woodShare(),
+                ground.faults().among(findings));
     }
 
     /** How young a site's wood is for its species, by what such wood bears at its best. */
@@ -125,18 +135,6 @@ record Appraisal(
                 : 1;
     }
 
-    private static double faults(Tree left, LightReading light, Wish wish) {
-        double sum = 0;
-        for (Finding finding :
-                TreeReader.findings(left, wish.school(), light, wish.limits().reach())) {
-            double weight = wish.rules().structure().getOrDefault(finding.rule(), 0.0);
-            double past = Math.min(
-                    1, Math.abs(finding.value() - finding.threshold()) / Math.max(1e-9, Math.abs(finding.threshold())));
-            sum += weight * finding.confidence() * (0.5 + 0.5 * past);
-        }
-        return sum;
-    }
-
     /** Main limbs short of the least number of the system, for permanent frames. */
     private static double missing(Tree left) {
         TrainingSystem.Scaffolds wanted = left.setting().system().scaffolds();
@@ -148,7 +146,7 @@ record Appraisal(
     }
 
     /**
-     * Height over the limit, summed over leader and limbs so that each one lowered counts: as a share of the limit, or on a
+     * Height over the limit, summed over leader and main limbs so that each one lowered counts: as a share of the limit, or on a
      * tree that is far over it of what was over it as found.
      */
     private static double tooHigh(Ground ground, Tree left, Wish wish) {
@@ -156,14 +154,18 @@ record Appraisal(
         return above(left, limit) / Math.max(limit, above(ground.found(), limit));
     }
 
+    /** Of the leader, and of each main limb with all that stands on it, what is over the limit. */
     private static double above(Tree tree, double limit) {
-        double above = 0;
+        int[] main = new int[tree.axes().size()];
+        double[] over = new double[main.length];
         for (Axis axis : tree.axes()) {
+            int a = axis.index();
+            main[a] = axis.parent() <= 0 ? a : main[axis.parent()];
             if (axis.isFrame() && axis.role() != Role.SUCKER) {
-                above += Math.max(0, axis.course().top() - limit);
+                over[main[a]] = Math.max(over[main[a]], axis.course().top() - limit);
             }
         }
-        return above;
+        return Arrays.stream(over).sum();
     }
 
     /** Minutes of all cuts, and the section of live wood they lay open, m². */

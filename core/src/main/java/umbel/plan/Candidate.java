@@ -32,6 +32,14 @@ record Candidate(Operation operation, Finding finding, boolean settled, Stage st
         return new Candidate(operation, finding, settled, stage, other);
     }
 
+    /** Whether both take the same limb off as a whole, in whatever way. */
+    boolean decidesAs(Candidate other) {
+        return operation.limb().equals(other.operation.limb())
+                && operation.keep() == other.operation.keep()
+                && operation.kind().takesAll()
+                && other.operation.kind().takesAll();
+    }
+
     String key() {
         return Wish.key(operation);
     }

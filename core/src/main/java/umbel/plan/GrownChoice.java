@@ -96,7 +96,7 @@ final class GrownChoice {
             rest.remove(step);
             List<Operation> others = PlanSearch.operations(rest);
             double left = weighing.worth(others);
-            Candidate swap = search.bestSwap(rest, step);
+            Candidate swap = search.bestOther(rest, step);
             double swapped = swap == null ? left : weighing.worth(Weighing.with(others, swap.operation()));
             double lead = worth - Math.max(left, swapped);
             if (lead < rules.closeCall()) {
@@ -110,7 +110,7 @@ final class GrownChoice {
     private Grown grown(List<Candidate> visit) {
         List<Operation> operations = PlanSearch.operations(visit);
         List<Season.Work> works = new ArrayList<>(Collections.nCopies(SEASONS, Season.Work.NONE));
-        works.set(0, Planner.work(operations));
+        works.set(0, Planner.work(weighing.wish().moment(), operations));
         List<Forecast.Figures> years = Forecast.middle(seasons, works);
         PlanRules.Ahead ahead = rules.ahead();
         double value = ahead.now() * weighing.worth(operations)

@@ -1,6 +1,7 @@
 package umbel.plan;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -30,6 +31,7 @@ import umbel.wood.Units;
 final class PlanSearch {
 
     private static final int LOOK_AGAIN = 6;
+    private static final double[] PARTS = {1, 0.75, 0.5, 0.25};
 
     private final Tree found;
     private final Wish wish;
@@ -37,8 +39,10 @@ final class PlanSearch {
     private final List<Candidate> candidates = new ArrayList<>();
     private final Stubs stubs;
     private final Programme programme;
+    private final Remedies remedies;
     private final List<Candidate> frame;
     private final List<Candidate> ends;
+    private final List<List<Candidate>> oneYearWood;
     private final Set<Operation> bySystem = new HashSet<>();
 
     /**
@@ -50,7 +54,7 @@ final class PlanSearch {
     PlanSearch(Tree found, List<Finding> findings, Wish wish, Look look, PlanSearch shared) {
         this.found = found;
         this.wish = wish;
-        this.weighing = new Weighing(found, wish, shared == null ? null : shared.weighing);
+        this.weighing = new Weighing(found, findings, wish, shared == null ? null : shared.weighing);
         boolean sameTree = shared != null && shared.found == found;
         this.stubs = sameTree ? shared.stubs : new Stubs(found, look);
         this.programme = new Programme(found, wish.summer(), stubs);
@@ -58,8 +62,9 @@ final class PlanSearch {
         this.ends = programme.ofTheEnds();
         frame.forEach(one -> bySystem.add(one.operation()));
         ends.forEach(one -> bySystem.add(one.operation()));
-        boolean tall = findings.stream().anyMatch(finding -> finding.rule().equals("over-height"));
-        Remedies remedies = new Remedies(found, wish.school(), wish.rules(), tall, stubs);
+        this.oneYearWood = Arrays.stream(PARTS).mapToObj(programme::oneYearWood).toList();
+        oneYearWood.forEach(part -> part.forEach(one -> bySystem.add(one.operation())));
+        this.remedies = new Remedies(found, findings, wish, stubs);
         for (Finding finding : findings) {
             for (Candidate candidate : remedies.of(finding)) {
                 if (allowed(candidate)) {
@@ -72,6 +77,11 @@ final class PlanSearch {
     /** Whether any operation was thought of for a finding, or refused for it. */
     List<Candidate> candidates() {
         return candidates;
+    }
+
+    /** Why nothing is done about a finding yet, where there is a reason to wait. */
+    Optional<String> whyNotYet(Finding finding) {
+        return remedies.whyNotYet(finding);
     }
 
     /** What the system's choice of scaffolds keeps, of what these leave on the tree. */
@@ -113,6 +123,33 @@ final class PlanSearch {
         fillAll(chosen, least);
         improve(chosen, least);
         return carefully ? new Refinement(this, least).of(chosen) : chosen;
+    }
+
+    /**
+     * All that another visit does, and what more is worth it under this wish.
+     *
+     * @param leastGainFactor as for {@link #choose}
+     */
+    List<Candidate> beyond(List<Candidate> other, double leastGainFactor) {
+        List<Candidate> chosen = new ArrayList<>(other);
+        fillAll(chosen, wish.rules().leastGain() * leastGainFactor);
+        return withoutIdle(chosen);
+    }
+
+    /**
+     * Of what another visit does, so much as is most worth it under this wish.
+     *
+     * @param leastGainFactor as for {@link #choose}
+     */
+    List<Candidate> within(List<Candidate> other, double leastGainFactor) {
+        double least = wish.rules().leastGain() * leastGainFactor;
+        Set<Operation> there = new HashSet<>(operations(other));
+        List<Candidate> open = with(one -> there.contains(one.operation()) && isWeighed(one));
+        List<Candidate> chosen = fixed();
+        fill(chosen, least, open.stream().filter(PlanSearch::isOfALimb).toList());
+        addEnds(chosen);
+        fill(chosen, least, open);
+        return chosen;
     }
 
     /**
@@ -179,10 +216,13 @@ final class PlanSearch {
                 .orElseGet(() -> Candidate.byHand(operation));
     }
 
+    /** What the system asks for, done as the grower would have it. */
     private Optional<Candidate> bySystem(Operation operation) {
-        return Stream.concat(frame.stream(), ends.stream())
+        return Stream.of(frame, ends, oneYearWood.get(0))
+                .flatMap(List::stream)
                 .filter(candidate -> candidate.key().equals(Wish.key(operation)))
-                .findFirst();
+                .findFirst()
+                .map(candidate -> Candidate.bySystem(operation, candidate.stage(), candidate.reason()));
     }
 
     /**
@@ -204,12 +244,33 @@ final class PlanSearch {
         for (Candidate candidate : ends) {
             addIfFits(chosen, candidate, candidate.operation().kind().cuts());
         }
+        thinOneYearWood(chosen);
+    }
+
+    /** Last year's shoots on all limbs that stay, as evenly as the limits have room for. */
+    private void thinOneYearWood(List<Candidate> chosen) {
+        List<Operation> others = operations(chosen);
+        for (List<Candidate> part : oneYearWood) {
+            List<Candidate> fitting = part.stream()
+                    .filter(one -> allowed(one) && weighing.fits(others, one.operation()))
+                    .toList();
+            List<Operation> all = new ArrayList<>(others);
+            fitting.forEach(one -> all.add(one.operation()));
+            if (fitting.isEmpty() || weighing.withinLimits(all)) {
+                chosen.addAll(fitting);
+                return;
+            }
+        }
+    }
+
+    private boolean isByHabit(Candidate one) {
+        return ends.contains(one) || oneYearWood.stream().anyMatch(part -> part.contains(one));
     }
 
     /** A visit before the system's own work on the ends; what the grower took stays. */
     List<Candidate> withoutEnds(List<Candidate> chosen) {
         return chosen.stream()
-                .filter(one -> !ends.contains(one) || wish.taken().contains(one.operation()))
+                .filter(one -> !isByHabit(one) || wish.taken().contains(one.operation()))
                 .toList();
     }
 
@@ -264,7 +325,7 @@ final class PlanSearch {
             if (!unseen && (looked >= LOOK_AGAIN || gains.get(candidate) <= bestGain && looked >= LOOK_AGAIN / 2)) {
                 continue;
             }
-            if (!weighing.fits(now, candidate.operation())) {
+            if (!weighing.fits(now, candidate.operation()) || !isAskedFor(now, candidate)) {
                 gains.put(candidate, 0.0);
                 continue;
             }
@@ -276,7 +337,21 @@ final class PlanSearch {
                 bestGain = gain;
             }
         }
-        return best;
+        return best == null ? null : inTheUsualWay(best, chosen);
+    }
+
+    /** Whether the fault a candidate answers still stands when these are done without it. */
+    boolean isAskedFor(List<Operation> others, Candidate candidate) {
+        return candidate.finding() == null || candidate.settled() || weighing.stands(candidate.finding(), others);
+    }
+
+    /** The first answer to the same finding that decides the same: how a limb is taken is the system's choice, not a matter of gain. */
+    Candidate inTheUsualWay(Candidate best, List<Candidate> chosen) {
+        return candidates.stream()
+                .filter(one -> one.finding() == best.finding() && one.decidesAs(best))
+                .filter(one -> weighing.fits(operations(chosen), one.operation()))
+                .findFirst()
+                .orElse(best);
     }
 
     /** What has not been looked at yet, and what surely will be looked at again, is weighed at once. */
@@ -285,7 +360,7 @@ final class PlanSearch {
         Stream<Candidate> again =
                 order.stream().filter(one -> gains.get(one) < Double.MAX_VALUE).limit(LOOK_AGAIN / 2 + 1);
         weighing.weighAll(Stream.concat(unseen, again)
-                .filter(one -> weighing.fits(now, one.operation()))
+                .filter(one -> weighing.fits(now, one.operation()) && isAskedFor(now, one))
                 .map(one -> Weighing.with(now, one.operation())));
     }
 
@@ -300,12 +375,12 @@ final class PlanSearch {
             rest.remove(i);
             double without = weighing.worth(operations(rest));
             double now = weighing.worth(operations(chosen));
-            if (now - without < least) {
+            if (now - without < least || !isAskedFor(operations(rest), one)) {
                 chosen.remove(i);
                 i--;
                 continue;
             }
-            Candidate better = bestSwap(rest, one);
+            Candidate better = bestOther(rest, one);
             if (better != null && weighing.worth(Weighing.with(operations(rest), better.operation())) > now + 1e-9) {
                 chosen.set(i, better);
             }
@@ -315,6 +390,15 @@ final class PlanSearch {
 
     /** The best other answer to a step's finding, or to its limb, that keeps to the limits; null where there is none. */
     Candidate bestSwap(List<Candidate> rest, Candidate instead) {
+        return bestSwap(rest, instead, one -> true);
+    }
+
+    /** The best answer that decides otherwise: not only another cut that takes the same limb. */
+    Candidate bestOther(List<Candidate> rest, Candidate instead) {
+        return bestSwap(rest, instead, one -> !one.decidesAs(instead));
+    }
+
+    private Candidate bestSwap(List<Candidate> rest, Candidate instead, Predicate<Candidate> which) {
         if (instead.finding() == null) {
             return null;
         }
@@ -326,6 +410,8 @@ final class PlanSearch {
                                 .limb()
                                 .equals(instead.operation().limb()))
                 .filter(candidate -> !candidate.operation().equals(instead.operation())
+                        && which.test(candidate)
+                        && isAskedFor(others, candidate)
                         && weighing.fits(others, candidate.operation())
                         && weighing.withinLimits(others, candidate.operation()))
                 .toList();

@@ -4,12 +4,14 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import umbel.cut.CutTree;
 import umbel.cut.Effect;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
+import umbel.growth.Moment;
 import umbel.growth.Season;
 import umbel.growth.Seasons;
 import umbel.light.LightReading;
@@ -35,6 +37,7 @@ public final class Planner {
     private final Seasons seasons;
     private final PlanSearch search;
     private final Weighing weighing;
+    private volatile List<Candidate> chosen = List.of();
 
     /**
      * A planner for one wish.
@@ -80,13 +83,28 @@ public final class Planner {
         return planner.described("marked", planner.ordered(chosen, 0), List.of(), false);
     }
 
-    /** A plan without the seasons after it. */
-    Plan draft(String name, double leastGainFactor) {
-        boolean carefully = name.equals("recommended");
-        List<Candidate> chosen = search.choose(leastGainFactor, carefully);
-        if (carefully && !wish.summer()) {
-            chosen = new GrownChoice(search, seasons).of(chosen);
-        }
+    /** The recommended plan, without the seasons after it: searched with care, close choices left to the coming seasons. */
+    Plan recommended() {
+        chosen = search.withoutIdle(new GrownChoice(search, seasons).of(search.choose(1, true)));
+        return draft("recommended", chosen, 1);
+    }
+
+    /** Everything at once, without the seasons after it. */
+    Plan inOneWinter() {
+        return draft(Plan.IN_ONE_WINTER, search.choose(1, false), 1);
+    }
+
+    /** Less than the recommended plan of another planner of the same tree: some of its steps. */
+    Plan gentler(Planner recommended, double leastGainFactor) {
+        return draft("gentler", search.within(recommended.chosen, leastGainFactor), leastGainFactor);
+    }
+
+    /** More than the recommended plan of another planner of the same tree: all of its steps and others. */
+    Plan firmer(Planner recommended, double leastGainFactor) {
+        return draft("firmer", search.beyond(recommended.chosen, leastGainFactor), leastGainFactor);
+    }
+
+    private Plan draft(String name, List<Candidate> chosen, double leastGainFactor) {
         List<Step> steps = ordered(search.withoutIdle(chosen), 0);
         search.kept(chosen).forEach(one -> steps.add(unweighed(one)));
         boolean onward = !wish.summer() && !name.equals(Plan.IN_ONE_WINTER);
@@ -153,7 +171,7 @@ public final class Planner {
         List<Step> before = now;
         Set<String> growingOn = new HashSet<>();
         for (int year = 1; year < Math.min(wish.years(), YEARS_AHEAD + 1); year++) {
-            works.add(work(operations(before)));
+            works.add(work(year == 1 ? wish.moment() : Moment.DORMANT, operations(before)));
             Tree grown = seasons.after(works).after().tree();
             before.forEach(one -> growingOn.add(one.operation().growsOnFrom()));
             Wish then = wish.later(growingOn);
@@ -166,11 +184,13 @@ public final class Planner {
         return later;
     }
 
-    /** What a winter's steps do to the tree before the season after them. */
-    static Season.Work work(List<Operation> operations) {
-        return Season.Work.dormant(Weighing.asSet(operations).stream()
-                .filter(operation -> operation.kind().changesTheTree())
-                .toList());
+    /** What a visit's steps do to the tree before the season after them. */
+    static Season.Work work(Moment moment, List<Operation> operations) {
+        return Season.Work.at(
+                moment,
+                Weighing.asSet(operations).stream()
+                        .filter(operation -> operation.kind().changesTheTree())
+                        .toList());
     }
 
     static List<Operation> operations(List<Step> steps) {
@@ -204,7 +224,7 @@ public final class Planner {
     }
 
     private double weightOf(Finding finding) {
-        return wish.rules().structure().getOrDefault(finding.rule(), 0.0) * finding.confidence();
+        return FaultCost.certain(finding, found, wish.rules());
     }
 
     /** A step that does nothing to the tree and so needs no weighing: keeping, watching. */
@@ -240,7 +260,7 @@ public final class Planner {
         double otherGain =
                 other == null ? 0 : weighing.worth(Weighing.with(without, other.operation())) - weighing.worth(without);
         boolean leave = other == null || otherGain <= 0;
-        double lead = gain - Math.max(0, otherGain);
+        double lead = candidate.settled() || year > 0 ? gain : leadOver(rest, candidate, gain, without);
         boolean close = !candidate.settled() && lead < wish.rules().closeCall();
         return new Step(
                 0,
@@ -257,6 +277,14 @@ public final class Planner {
                 leave ? null : other.operation(),
                 leave ? 0 : otherGain,
                 candidate.settled());
+    }
+
+    /** How far a step is ahead of leaving it and of whatever else could be decided. */
+    private double leadOver(List<Candidate> rest, Candidate candidate, double gain, List<Operation> without) {
+        Candidate rival = search.bestOther(rest, candidate);
+        double rivalGain =
+                rival == null ? 0 : weighing.worth(Weighing.with(without, rival.operation())) - weighing.worth(without);
+        return gain - Math.max(0, rivalGain);
     }
 
     /** The finding answered, and every other whose limb this operation takes. */
@@ -281,7 +309,9 @@ public final class Planner {
 
     /** A step is as sure as its finding, less where its lead over the next best choice is small. */
     private double confidence(Candidate candidate, double lead) {
-        double finding = candidate.finding() == null ? 0.5 : candidate.finding().confidence();
+        double finding = candidate.finding() == null
+                ? wish.rules().sureOfSystem()
+                : candidate.finding().confidence();
         if (candidate.settled()) {
             return finding;
         }
@@ -315,6 +345,10 @@ public final class Planner {
             return full
                     ? "kept for a later winter: this one has reached its limit"
                     : "kept for a later winter: now it would cost more than it brings";
+        }
+        Optional<String> notYet = search.whyNotYet(finding);
+        if (notYet.isPresent()) {
+            return notYet.get();
         }
         if (answers.isEmpty()) {
             return "left as you asked, or nothing sensible can be cut";

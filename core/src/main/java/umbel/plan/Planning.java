@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.function.Supplier;
 import umbel.growth.FirstStand;
 import umbel.growth.Forecast;
+import umbel.growth.Moment;
 import umbel.growth.Season;
 import umbel.growth.Seasons;
 import umbel.knowledge.PlanRules;
@@ -59,7 +60,7 @@ public final class Planning {
     public Plan recommended() {
         Plan known = recommended;
         if (known == null) {
-            known = middle.draft("recommended", 1);
+            known = middle.recommended();
             recommended = known;
             middle.weighing().forgetTrees();
         }
@@ -84,19 +85,21 @@ public final class Planning {
     private List<Plan> withSeasons() {
         Forecast alone = seasons.leftAlone(Planner.YEARS_AHEAD);
         List<Supplier<Plan>> drafts = new ArrayList<>();
-        drafts.add(this::recommended);
-        drafts.add(() -> variant("gentler", wish.rules().gentler()));
-        drafts.add(() -> variant("firmer", wish.rules().firmer()));
+        Plan first = recommended();
+        PlanRules.Variant less = wish.rules().gentler();
+        PlanRules.Variant more = wish.rules().firmer();
+        drafts.add(() -> first);
+        drafts.add(() -> beside(wish.within(less)).gentler(middle, less.leastGain()));
+        drafts.add(() -> beside(wish.within(more)).firmer(middle, more.leastGain()));
         // where limbs come and go every year, a heavy winter ahead is no renovation
         boolean lasting = found.setting().system().scaffolds().permanent();
-        if (lasting && recommended().leavesMuchForLater(wish.rules().renovation())) {
-            drafts.add(
-                    () -> new Planner(found, reading, wish.unlimited(), seasons, middle).draft(Plan.IN_ONE_WINTER, 1));
+        if (lasting && first.leavesMuchForLater(wish.rules().renovation())) {
+            drafts.add(() -> beside(wish.unlimited()).inOneWinter());
         }
         List<Plan> plans = new ArrayList<>();
         drafts.parallelStream()
                 .map(Supplier::get)
-                .filter(plan -> !plan.name().equals(Plan.IN_ONE_WINTER) || takesMore(plan, recommended()))
+                .filter(plan -> !plan.name().equals(Plan.IN_ONE_WINTER) || takesMore(plan, first))
                 .map(plan -> plan.followedBy(outlook(plan, alone)))
                 .forEachOrdered(plans::add);
         plans.add(middle.nothing().followedBy(alone.years()));
@@ -109,8 +112,9 @@ public final class Planning {
                 >= wish.rules().renovation().laterShare();
     }
 
-    private Plan variant(String name, PlanRules.Variant variant) {
-        return new Planner(found, reading, wish.within(variant), seasons, middle).draft(name, variant.leastGain());
+    /** A planner for another wish that uses again what the recommended plan weighed. */
+    private Planner beside(Wish other) {
+        return new Planner(found, reading, other, seasons, middle);
     }
 
     /**
@@ -124,8 +128,11 @@ public final class Planning {
         List<Season.Work> works = new ArrayList<>();
         for (int year = 0; year < Planner.YEARS_AHEAD; year++) {
             int winter = year;
-            works.add(Planner.work(Planner.operations(
-                    plan.steps().stream().filter(step -> step.year() == winter).toList())));
+            works.add(Planner.work(
+                    winter == 0 ? wish.moment() : Moment.DORMANT,
+                    Planner.operations(plan.steps().stream()
+                            .filter(step -> step.year() == winter)
+                            .toList())));
         }
         return Forecast.like(alone, seasons, works).years();
     }

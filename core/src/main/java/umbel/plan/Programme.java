@@ -2,22 +2,17 @@ package umbel.plan;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Options;
 import umbel.cut.Stubs;
-import umbel.cut.Target;
 import umbel.knowledge.TrainingSystem;
 import umbel.reading.Stage;
 import umbel.wood.Attitude;
 import umbel.wood.Axis;
-import umbel.wood.AxisKind;
-import umbel.wood.Condition;
 import umbel.wood.Role;
 import umbel.wood.Tree;
 import umbel.wood.Units;
@@ -32,16 +27,15 @@ final class Programme {
     private static final int LEAST_FLOWERS = 2;
     private static final int MOST_TIPPED = 12;
     private static final double LEAST_END = 0.25;
-    private static final double LEAST_UPRIGHT = 0.08;
 
     private final Tree tree;
     private final boolean summer;
-    private final Stubs stubs;
+    private final YearlyRenewal renewal;
 
     Programme(Tree tree, boolean summer, Stubs stubs) {
         this.tree = tree;
         this.summer = summer;
-        this.stubs = stubs;
+        this.renewal = new YearlyRenewal(tree, stubs);
     }
 
     /** What shapes the frame: taken before any fault is weighed. */
@@ -52,6 +46,11 @@ final class Programme {
     /** What finishes the limbs that stay: taken once faults are dealt with. */
     List<Candidate> ofTheEnds() {
         return due(false);
+    }
+
+    /** The kind's yearly thinning of last season's shoots, or part of it; see {@link YearlyRenewal#oneYearWood(double)}. */
+    List<Candidate> oneYearWood(double part) {
+        return summer ? List.of() : renewal.oneYearWood(part);
     }
 
     /** The limbs the system's choice of scaffolds keeps, told so that nobody takes them for the others. */
@@ -102,7 +101,7 @@ final class Programme {
         return switch (act.act()) {
             case "strip", "head-whip", "clear-low", "choose-scaffolds", "centre-out", "head-leader", "choose-buds" ->
                 Stage.FRAME;
-            case "outward-off" -> Stage.UPRIGHTS;
+            case "outward-off", "weak-out" -> Stage.UPRIGHTS;
             case "renew-share" -> Stage.RENEWAL;
             case "bend" -> Stage.TRAIN;
             case "deflower" -> Stage.CROP;
@@ -156,9 +155,10 @@ final class Programme {
                         .toList();
             case "deflower" ->
                 flowers() < LEAST_FLOWERS ? List.of() : List.of(Operation.whole(OperationKind.DEFLOWER, "trunk"));
-            case "renew-share" -> renewShare(act);
-            case "short-spur" -> shortSpur();
-            case "outward-off" -> groups(Attitude.OUT);
+            case "renew-share" -> renewal.share(act, mains());
+            case "short-spur" -> renewal.shortSpur();
+            case "outward-off" -> renewal.groups(Attitude.OUT);
+            case "weak-out" -> renewal.weakOut(act, mains());
             case "choose-buds" -> chooseBuds(act).stream().toList();
             default -> List.of();
         };
@@ -310,50 +310,6 @@ final class Programme {
         return limbs.stream()
                 .filter(limb -> limb.lastGrowth() >= LEAST_END)
                 .map(limb -> Operation.cutAt(kind, limb.id(), limb.length() - share * limb.lastGrowth()))
-                .toList();
-    }
-
-    /** The oldest and thickest share of the limbs, highest first among equals; by stub only under open sky. */
-    private List<Operation> renewShare(TrainingSystem.Act act) {
-        List<Axis> mains = mains().stream().filter(limb -> limb.age() >= 3).toList();
-        int count = (int) Math.round(mains().size() * act.share());
-        boolean stub = OperationKind.RENEW_STUB.word().equals(act.cut());
-        List<Operation> renewals = new ArrayList<>();
-        Set<String> taken = new HashSet<>();
-        mains.stream()
-                .sorted(Comparator.comparingDouble((Axis limb) -> limb.age()
-                                + 2 * limb.baseDiameter() / tree.trunk().diameterAt(limb.at()))
-                        .reversed())
-                .forEach(limb -> {
-                    Optional<Operation> cut = stub
-                            ? stubs.of(limb)
-                            : Optional.of(Operation.whole(
-                                    act.cut().equals(OperationKind.RENEW_BEVEL.word())
-                                            ? OperationKind.RENEW_BEVEL
-                                            : OperationKind.REMOVE,
-                                    limb.id()));
-                    if (cut.isPresent() && renewals.size() < count && taken.add(limb.id())) {
-                        renewals.add(cut.get());
-                    }
-                });
-        return renewals;
-    }
-
-    /** Uprights and side shoots on the arms, each time they have made a hand's width. */
-    private List<Operation> shortSpur() {
-        double at = Units.fromCm(tree.setting().trade().stub().shortSpurCm());
-        return groups(Attitude.UP).stream()
-                .filter(group -> Target.of(tree, group).stream().anyMatch(shoot -> shoot.length() > at + LEAST_UPRIGHT))
-                .map(group -> Operation.cutAt(OperationKind.SHORT_SPUR, group.limb(), at))
-                .toList();
-    }
-
-    private List<Operation> groups(Attitude attitude) {
-        return tree.limbs().stream()
-                .filter(limb -> !limb.is(Condition.DEAD))
-                .filter(limb -> tree.smallWoodOn(limb.id()).stream()
-                        .anyMatch(axis -> axis.kind() == AxisKind.SHOOT && axis.attitude() == attitude))
-                .map(limb -> Operation.remove(limb.id() + "/shoots/" + attitude.word()))
                 .toList();
     }
 }

@@ -39,7 +39,9 @@ final class Refinement {
     List<Candidate> of(List<Candidate> chosen) {
         List<Candidate> better = reconsiderHeavySteps(chosen);
         search.improve(better, least);
-        return kicked(climbed(better));
+        better = kicked(climbed(better));
+        search.improve(better, least);
+        return better;
     }
 
     /**
@@ -178,6 +180,7 @@ final class Refinement {
                 boolean fresh = chosen.stream().noneMatch(one -> one == candidate);
                 if (fresh
                         && weighing.fits(operations, candidate.operation())
+                        && search.isAskedFor(operations, candidate)
                         && weighing.withinLimits(operations, candidate.operation())) {
                     List<Candidate> more = new ArrayList<>(before);
                     more.add(candidate);

@@ -3,14 +3,13 @@ package umbel.plan;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Options;
 import umbel.cut.Stubs;
 import umbel.cut.Target;
-import umbel.knowledge.PlanRules;
-import umbel.knowledge.School;
 import umbel.reading.Finding;
 import umbel.reading.Severity;
 import umbel.wood.Axis;
@@ -18,6 +17,7 @@ import umbel.wood.AxisKind;
 import umbel.wood.Condition;
 import umbel.wood.Role;
 import umbel.wood.Tree;
+import umbel.wood.Units;
 
 /** For each finding, the operations a practised hand would weigh against each other, the usual one first. */
 final class Remedies {
@@ -28,18 +28,24 @@ final class Remedies {
     private static final int LEAST_SPURS = 6;
     private static final double SPURS_LEFT = 0.67;
     private static final int OLD_SCAFFOLD = 8;
+    private static final double THICK_AT_NEED = 2;
 
     private final Tree tree;
-    private final School school;
-    private final PlanRules rules;
+    private final Wish wish;
     private final boolean tall;
     private final Stubs stubs;
 
-    Remedies(Tree tree, School school, PlanRules rules, boolean tall, Stubs stubs) {
+    /**
+     * Remedies for a tree.
+     *
+     * @param findings of the tree
+     */
+    Remedies(Tree tree, List<Finding> findings, Wish wish, Stubs stubs) {
         this.tree = tree;
-        this.school = school;
-        this.rules = rules;
-        this.tall = tall;
+        this.wish = wish;
+        this.tall = findings.stream()
+                .anyMatch(finding -> finding.rule().equals("over-height")
+                        && finding.value() > wish.rules().lowering().renewFrom() * finding.threshold());
         this.stubs = stubs;
     }
 
@@ -79,8 +85,8 @@ final class Remedies {
     }
 
     /**
-     * The usual cut that takes a whole limb: by hand when it is a soft shoot; back to a stub when it is an old scaffold of a
-     * tree that is to come down, so that it grows anew from low.
+     * The usual cut that takes a whole limb: by hand while it is a soft shoot in leaf; back to a stub when it is an old scaffold of a
+     * tree that is to come down far, so that it grows anew from low.
      */
     private Operation wholeOf(Axis limb) {
         Optional<Operation> stub = tall
@@ -92,7 +98,7 @@ final class Remedies {
         if (stub.isPresent()) {
             return stub.get();
         }
-        boolean soft = limb.age() <= 1 && limb.baseDiameter() < 0.008;
+        boolean soft = wish.summer() && Options.isSoft(limb);
         return soft ? Operation.whole(OperationKind.RUB, limb.id()) : Operation.remove(limb.id());
     }
 
@@ -123,13 +129,13 @@ final class Remedies {
             operations.add(Operation.remove(limb.id()));
         }
         reductions(limb).forEach(operations::add);
-        Options.shortening(limb).ifPresent(operations::add);
+        Options.shortening(tree, limb).ifPresent(operations::add);
         return operations;
     }
 
     private List<Operation> forTight(Axis limb) {
         List<Operation> operations = new ArrayList<>();
-        if (school.preferences().bendBeforeCut()) {
+        if (wish.school().preferences().bendBeforeCut()) {
             Options.bend(tree, limb).ifPresent(operations::add);
         }
         operations.add(wholeOf(limb));
@@ -144,7 +150,7 @@ final class Remedies {
         operations.add(wholeOf(first));
         operations.add(wholeOf(second));
         reductions(first).forEach(operations::add);
-        Options.shortening(first).ifPresent(operations::add);
+        Options.shortening(tree, first).ifPresent(operations::add);
         return operations;
     }
 
@@ -155,7 +161,7 @@ final class Remedies {
         Axis limb = tree.find(target).orElseThrow();
         List<Operation> operations = new ArrayList<>();
         operations.add(wholeOf(limb));
-        Options.shortening(limb).ifPresent(operations::add);
+        Options.shortening(tree, limb).ifPresent(operations::add);
         return operations;
     }
 
@@ -164,26 +170,69 @@ final class Remedies {
         List<Operation> operations = new ArrayList<>();
         for (String id : finding.limbs()) {
             Axis limb = tree.find(id).orElseThrow();
-            double top = limb.course().top();
-            double lowest = Math.max(limit * 0.75, top - rules.lowering().most());
-            if (limb.kind() == AxisKind.TRUNK) {
-                lowerBranch(limb, lowest, limit)
-                        .ifPresent(branch -> operations.add(Operation.reduce(
-                                OperationKind.LOWER_LEADER, id, branch.id(), Options.pastUnion(limb, branch))));
-                shortenBelow(limb, Math.max(limit, lowest)).ifPresent(operations::add);
-                continue;
-            }
-            lowerBranch(limb, lowest, limit).ifPresent(branch -> operations.add(reduce(limb, branch)));
-            shortenBelow(limb, Math.max(limit, lowest)).ifPresent(operations::add);
-            if (limb.role() != Role.SCAFFOLD && limb.role() != Role.LEADER) {
-                operations.add(Operation.remove(id));
-            }
-            boolean renews = tree.setting().system().thickLimbCut().equals(OperationKind.RENEW_STUB.word());
-            if (limb.parent() == 0 && (renews || limb.age() >= OLD_SCAFFOLD)) {
-                stubs.of(limb).ifPresent(operations::add);
+            boolean leader = limb.kind() == AxisKind.TRUNK;
+            double most = leader
+                    ? wish.rules().lowering().leader()
+                    : wish.rules().lowering().limb();
+            double lowest = Math.max(limit * 0.75, limb.course().top() - most);
+            if (!leader) {
+                operations.addAll(loweredLimb(limb, lowest, limit));
+            } else if (hasSlowed(limb)) {
+                operations.addAll(loweredLeader(limb, lowest, limit));
             }
         }
         return operations;
+    }
+
+    private List<Operation> loweredLeader(Axis leader, double lowest, double limit) {
+        List<Operation> operations = new ArrayList<>();
+        lowerBranch(leader, lowest, limit)
+                .ifPresent(branch -> operations.add(Operation.reduce(
+                        OperationKind.LOWER_LEADER, leader.id(), branch.id(), Options.pastUnion(leader, branch))));
+        shortenBelow(leader, Math.max(limit, lowest)).ifPresent(operations::add);
+        return operations;
+    }
+
+    /**
+     * Back to a side branch, off, or anew from a low stub; cut through where it is thin, and in somewhat thicker wood where
+     * nothing else can be done: heading thick wood in the middle raises a thicket.
+     */
+    private List<Operation> loweredLimb(Axis limb, double lowest, double limit) {
+        List<Operation> operations = new ArrayList<>();
+        lowerBranch(limb, lowest, limit).ifPresent(branch -> operations.add(reduce(limb, branch)));
+        if (limb.role() != Role.SCAFFOLD && limb.role() != Role.LEADER) {
+            operations.add(Operation.remove(limb.id()));
+        }
+        boolean renews = tree.setting().system().thickLimbCut().equals(OperationKind.RENEW_STUB.word());
+        if (limb.parent() == 0 && (renews || isOldAndFarTooTall(limb, limit))) {
+            stubs.of(limb).ifPresent(operations::add);
+        }
+        Optional<Operation> through = shortenBelow(limb, Math.max(limit, lowest));
+        double most = operations.isEmpty() ? THICK_AT_NEED : 1;
+        through.filter(cut -> Options.isThinAt(tree, limb, cut.at(), most)).ifPresent(operations::add);
+        return operations;
+    }
+
+    private boolean isOldAndFarTooTall(Axis limb, double limit) {
+        return limb.age() >= OLD_SCAFFOLD
+                && limb.course().top() > wish.rules().lowering().renewFrom() * limit;
+    }
+
+    /** Whether a top grows no more than bearing wood does; one that still runs would answer a lowering with a thicket. */
+    private boolean hasSlowed(Axis leader) {
+        double most = Units.fromCm(tree.setting().species().vigour().bearingCm().get(1));
+        return leader.lastGrowth() <= most;
+    }
+
+    /** Why nothing is done about a finding now that will be later; empty where there is no such reason. */
+    Optional<String> whyNotYet(Finding finding) {
+        Axis leader = tree.trunk();
+        return finding.rule().equals("over-height") && finding.limbs().contains(leader.id()) && !hasSlowed(leader)
+                ? Optional.of(String.format(
+                        Locale.ROOT,
+                        "the top grew %.0f cm last season and would answer with a thicket: it comes down once it has fruited and slowed",
+                        Units.toCm(leader.lastGrowth())))
+                : Optional.empty();
     }
 
     /** The branch to fall back to: the highest that brings the top under the limit, or else the highest that helps. */
@@ -219,7 +268,7 @@ final class Remedies {
         for (String id : finding.limbs()) {
             Axis limb = tree.find(id).orElseThrow();
             reductions(limb).forEach(operations::add);
-            Options.shortening(limb).ifPresent(operations::add);
+            Options.shortening(tree, limb).ifPresent(operations::add);
             if (!tree.setting().system().scaffolds().permanent() || limb.role() != Role.SCAFFOLD) {
                 operations.add(renewal(limb));
             }
@@ -233,7 +282,7 @@ final class Remedies {
         for (String id : finding.limbs()) {
             Axis limb = tree.find(id).orElseThrow();
             reductions(limb).forEach(operations::add);
-            Options.shortening(limb).ifPresent(operations::add);
+            Options.shortening(tree, limb).ifPresent(operations::add);
         }
         return operations;
     }

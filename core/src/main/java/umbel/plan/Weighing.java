@@ -11,6 +11,7 @@ import umbel.cut.Effect;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Target;
+import umbel.reading.Finding;
 import umbel.wood.Axis;
 import umbel.wood.Tree;
 
@@ -33,13 +34,14 @@ final class Weighing {
     /**
      * A weighing of one tree.
      *
+     * @param findings what the tree was found with
      * @param other another, whose appraisals are used again where they are of the same tree under the same eye; null for none
      */
-    Weighing(Tree found, Wish wish, Weighing other) {
+    Weighing(Tree found, List<Finding> findings, Wish wish, Weighing other) {
         boolean alike = other != null && other.found == found && other.wish.sees(wish);
         this.found = found;
         this.wish = wish;
-        this.ground = alike ? other.ground : Appraisal.Ground.of(found, wish.rules());
+        this.ground = alike ? other.ground : Appraisal.Ground.of(found, findings, wish.rules());
         this.appraised =
                 alike && other.appraised.size() < MOST_REMEMBERED ? other.appraised : new ConcurrentHashMap<>();
         this.cuts = alike ? other.cuts : new ConcurrentHashMap<>();
@@ -60,6 +62,21 @@ final class Weighing {
 
     /** What the tree is worth once these are done, in whatever order. */
     double worth(List<Operation> visit) {
+        return appraisal(visit).worth(wish);
+    }
+
+    /**
+     * Whether a fault still stands once these are done. One that the quick look of the search does not see on the untouched
+     * tree is taken to stand.
+     */
+    boolean stands(Finding finding, List<Operation> visit) {
+        int index = ground.faults().indexOf(finding);
+        return index < 0
+                || appraisal(visit).standing().get(index)
+                || !appraisal(List.of()).standing().get(index);
+    }
+
+    private Appraisal appraisal(List<Operation> visit) {
         List<Operation> operations = asSet(visit);
         // worked out outside the map's locks: light is swept in parallel, and a thread that waits may take up another
         // plan
@@ -68,7 +85,7 @@ final class Weighing {
             known = Appraisal.of(ground, cut(operations), wish);
             appraised.put(operations, known);
         }
-        return known.worth(wish);
+        return known;
     }
 
     /** Weighs several visits at once, on all processors, so that their worth is known when it is asked for. */
@@ -102,7 +119,7 @@ final class Weighing {
         cuts.clear();
     }
 
-    /** Whether the operation still has its whole target on what the others leave. */
+    /** Whether the operation still has its whole target on what the others leave, and leaves them what they fall back to. */
     boolean fits(List<Operation> others, Operation operation) {
         Tree left = cut(others).left();
         List<Axis> there = Target.of(found, operation);
@@ -110,6 +127,12 @@ final class Weighing {
             return false;
         }
         if (!operation.toLimb().isEmpty() && left.find(operation.toLimb()).isEmpty()) {
+            return false;
+        }
+        // what another falls back to, or renews, is to stay
+        boolean takesTheLimb = operation.kind().takesAll() || operation.kind() == OperationKind.RENEW_STUB;
+        if (takesTheLimb
+                && others.stream().anyMatch(other -> other.growsOnFrom().equals(operation.limb()))) {
             return false;
         }
         if (operation.onBuds()) {
@@ -141,7 +164,12 @@ final class Weighing {
 
     /** Whether a visit with one operation more keeps to the limits; the yearly short-spurring of arms stands outside them. */
     boolean withinLimits(List<Operation> others, Operation operation) {
-        List<Operation> after = asSet(with(others, operation));
+        return withinLimits(with(others, operation));
+    }
+
+    /** Whether a visit keeps to the limits. */
+    boolean withinLimits(List<Operation> visit) {
+        List<Operation> after = asSet(visit);
         double share = cut(after).woodShare(one -> one.kind() != OperationKind.SHORT_SPUR);
         return share <= wish.limits().woodShare() + 1e-9
                 && bigCuts(after) <= wish.limits().bigCuts();

@@ -6,13 +6,14 @@ import java.util.Set;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.growth.Learned;
+import umbel.growth.Moment;
 import umbel.knowledge.PlanRules;
 import umbel.knowledge.School;
 
 /**
  * What a plan is asked for.
  *
- * @param summer whether the tree is in leaf: then only light hand work is planned
+ * @param moment when in its year the tree is worked on; in summer only light hand work is planned
  * @param years winters to plan over, this visit included; at least 1
  * @param taken operations the grower has already decided on for this visit
  * @param refused operations the grower will not have, as {@link #key(Operation)}
@@ -23,7 +24,7 @@ public record Wish(
         PlanRules rules,
         Goals goals,
         Limits limits,
-        boolean summer,
+        Moment moment,
         int years,
         List<Operation> taken,
         Set<String> refused,
@@ -35,21 +36,26 @@ public record Wish(
             PlanRules rules,
             Goals goals,
             Limits limits,
-            boolean summer,
+            Moment moment,
             int years,
             List<Operation> taken,
             Set<String> refused) {
-        this(school, rules, goals, limits, summer, years, taken, refused, Learned.NOTHING);
+        this(school, rules, goals, limits, moment, years, taken, refused, Learned.NOTHING);
     }
 
     /** The same wish with what was learned. */
     public Wish knowing(Learned what) {
-        return new Wish(school, rules, goals, limits, summer, years, taken, refused, what);
+        return new Wish(school, rules, goals, limits, moment, years, taken, refused, what);
     }
 
     public Wish {
         taken = List.copyOf(taken);
         refused = Set.copyOf(refused);
+    }
+
+    /** Whether soft shoots grow, so that only light work by hand is done. */
+    boolean summer() {
+        return moment.isSummer();
     }
 
     /** The name an operation is refused by: what and where. */
@@ -69,7 +75,7 @@ public record Wish(
                 kept.forEach(limb -> more.add(key(Operation.whole(kind, limb))));
             }
         }
-        return new Wish(school, rules, goals, limits, summer, 1, List.of(), more, learned);
+        return new Wish(school, rules, goals, limits, Moment.DORMANT, 1, List.of(), more, learned);
     }
 
     /** Whether a tree is appraised the same under both wishes; goals and limits only weigh what was appraised. */
@@ -80,7 +86,7 @@ public record Wish(
     /** The same wish with everything done in one winter. */
     Wish unlimited() {
         Limits none = new Limits(Math.max(rules.mostShare(), limits.woodShare()), Integer.MAX_VALUE, limits.reach());
-        return new Wish(school, rules, goals, none, summer, 1, taken, refused, learned);
+        return new Wish(school, rules, goals, none, moment, 1, taken, refused, learned);
     }
 
     /** The same wish, to go less far or further. */
@@ -90,6 +96,6 @@ public record Wish(
                 (int) Math.ceil(limits.bigCuts() * variant.bigCuts()),
                 limits.reach());
         return new Wish(
-                school, rules, goals.lightTimes(variant.light()), other, summer, years, taken, refused, learned);
+                school, rules, goals.lightTimes(variant.light()), other, moment, years, taken, refused, learned);
     }
 }

@@ -17,6 +17,7 @@ final class TargetTree {
     private static final double GOLDEN_ANGLE = 137.5;
     private static final double FORKED_FROM = 115;
     private static final double THIRD_FROM = 210;
+    private static final double YOUNGEST_SHARE = 0.7;
 
     private final Species species;
     private final TrainingSystem system;
@@ -220,7 +221,8 @@ final class TargetTree {
             double length,
             int age) {
         double wanted = extension();
-        Double last = age > 1 && wanted <= length * 0.7 ? (Double) (double) Math.round(wanted) : null;
+        boolean known = age > 1 && (isYoung() || wanted <= length * YOUNGEST_SHARE);
+        Double last = known ? (Double) (double) Math.round(Math.min(wanted, length * YOUNGEST_SHARE)) : null;
         double old = age == 1 ? 0 : Math.max(0, length - (last == null ? length * 0.5 : last)) / 100;
         limbs.add(new LimbMeasure(
                 id,
@@ -240,12 +242,15 @@ final class TargetTree {
                 wood(old, age)));
     }
 
+    private boolean isYoung() {
+        return leaf < system.shape().fullAtLeaf() && system.scaffolds().permanent();
+    }
+
     /** Growth in the middle of what the species' vigour target asks of such a limb. */
     private double extension() {
-        boolean young = leaf < system.shape().fullAtLeaf() && system.scaffolds().permanent();
         boolean dwarfed = system.stocks().get(system.stocks().size() / 2).endsWith("dwarfing")
                 && !system.stocks().get(system.stocks().size() / 2).startsWith("semi");
-        List<Double> wanted = young
+        List<Double> wanted = isYoung()
                 ? species.vigour().youngCm()
                 : dwarfed ? species.vigour().dwarfingCm() : species.vigour().bearingCm();
         return between(0.9, 1.1) * (wanted.get(0) * 0.5 + wanted.get(1) * 0.5);

@@ -22,13 +22,11 @@ record Extension(double measured, int limbs, double from, double to, String line
 
     static Extension of(Scene scene) {
         Setting setting = scene.tree().setting();
-        Species.Vigour vigour = setting.species().vigour();
         boolean byLeader = !setting.system().topped() && setting.grownMeasured().contains(Survey.TRUNK);
-        // limbs that are laid down and renewed are meant to stay calm: only the leader still fills the space
-        boolean young =
-                setting.isFilling() && (byLeader || setting.system().scaffolds().permanent());
-        List<Double> wanted = young ? vigour.youngCm() : setting.isDwarfed() ? vigour.dwarfingCm() : vigour.bearingCm();
-        String line = young ? "young_cm" : setting.isDwarfed() ? "dwarfing_cm" : "bearing_cm";
+        List<Double> wanted = setting.wantedExtensionCm(byLeader);
+        Species.Vigour vigour = setting.species().vigour();
+        String line =
+                wanted == vigour.youngCm() ? "young_cm" : wanted == vigour.dwarfingCm() ? "dwarfing_cm" : "bearing_cm";
         double share = scene.school().vigourShare();
         if (byLeader) {
             double leader = Units.toCm(scene.tree().trunk().lastGrowth());

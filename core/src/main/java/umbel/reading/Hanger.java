@@ -48,7 +48,7 @@ final class Hanger implements Rule {
     }
 
     private static void readShoots(Scene scene, Axis limb, List<Finding> found) {
-        List<Axis> shoots = scene.shoots(limb, Attitude.DOWN);
+        List<Axis> shoots = scene.noticed(limb, Attitude.DOWN);
         double metres = shoots.stream().mapToDouble(Axis::length).sum();
         if (metres < LEAST_SHOOTS_METRES) {
             return;

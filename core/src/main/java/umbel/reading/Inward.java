@@ -63,7 +63,7 @@ final class Inward implements Rule {
     }
 
     private static void readShoots(Scene scene, Axis limb, List<Finding> found) {
-        List<Axis> shoots = scene.shoots(limb, Attitude.IN);
+        List<Axis> shoots = scene.noticed(limb, Attitude.IN);
         double metres = shoots.stream().mapToDouble(Axis::length).sum();
         if (metres < LEAST_SHOOTS_METRES) {
             return;

@@ -14,6 +14,7 @@ import umbel.wood.Attitude;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Condition;
+import umbel.wood.Provenance;
 import umbel.wood.Role;
 import umbel.wood.Tree;
 import umbel.wood.Units;
@@ -149,6 +150,16 @@ final class Scene {
     List<Axis> shoots(Axis limb, Attitude attitude) {
         return shoots(limb).stream()
                 .filter(shoot -> shoot.attitude() == attitude)
+                .toList();
+    }
+
+    /**
+     * The same without those that are only estimated: who walked round a tree and counted no rank or hanging shoots is not
+     * told of some that nobody saw.
+     */
+    List<Axis> noticed(Axis limb, Attitude attitude) {
+        return shoots(limb, attitude).stream()
+                .filter(shoot -> shoot.provenance() != Provenance.ESTIMATED)
                 .toList();
     }
 

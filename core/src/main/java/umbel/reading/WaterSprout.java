@@ -58,7 +58,7 @@ final class WaterSprout implements Rule {
     }
 
     private static void readShoots(Scene scene, Axis limb, double least, List<Finding> found) {
-        List<Axis> uprights = scene.shoots(limb, Attitude.UP).stream()
+        List<Axis> uprights = scene.noticed(limb, Attitude.UP).stream()
                 .filter(shoot -> shoot.shootClass() == umbel.wood.ShootClass.STRONG)
                 .toList();
         double longest = uprights.stream()

@@ -120,6 +120,20 @@ public record Setting(
         return leaf < system.shape().fullAtLeaf();
     }
 
+    /**
+     * Growth in a season that is wanted of a tree of its kind, stock and age, from and to, centimetres.
+     *
+     * @param leader of the leader, which goes on filling the space, or of main limbs: those that are laid down and renewed
+     *     are meant to stay calm
+     */
+    public List<Double> wantedExtensionCm(boolean leader) {
+        Species.Vigour vigour = species.vigour();
+        if (isFilling() && (leader || system.scaffolds().permanent())) {
+            return vigour.youngCm();
+        }
+        return isDwarfed() ? vigour.dwarfingCm() : vigour.bearingCm();
+    }
+
     /** Light settings with the species' own season where it has one. */
     public Trade.LightSettings light() {
         List<Integer> own = species.growing().lightSeason();

@@ -226,7 +226,7 @@ public final class TreeBuilder {
         double grown = topped
                 ? 0
                 : measuredGrowth == null
-                        ? Math.min(height * 0.4, extension())
+                        ? Math.min(height * 0.4, extension(true))
                         : Math.min(height, Units.fromCm(measuredGrowth));
         axes.add(new Axis(
                 0,
@@ -257,7 +257,7 @@ public final class TreeBuilder {
         double diameter = Units.fromMm(limb.diameterMm());
         int age = limb.ageY() == null ? estimateAge(limb, length) : Math.max(1, limb.ageY());
         double grown = limb.lastGrowthCm() == null
-                ? (age == 1 ? length : Math.min(extension(), length / 2))
+                ? (age == 1 ? length : Math.min(extension(false), length / 2))
                 : Math.min(length, Units.fromCm(limb.lastGrowthCm()));
         double base = Units.fromDegrees(limb.angleDeg());
         boolean upright = role == Role.WATER_SPROUT || role == Role.SUCKER || role == Role.LEADER || age == 1;
@@ -300,13 +300,19 @@ public final class TreeBuilder {
 
     /** Limb age where none was given: as many years as its length takes at the usual extension, and its thickness asks. */
     private int estimateAge(Survey.LimbMeasure limb, double length) {
-        double byLength = length / extension();
+        double byLength = length / extension(false);
         double byThickness = Units.fromMm(limb.diameterMm()) / 0.008;
         return (int) Math.max(1, Math.min(Math.max(1, setting.leaf()), Math.round((byLength + byThickness) / 2)));
     }
 
-    private double extension() {
-        return Units.fromCm(setting.species().estimates().extensionCm());
+    /** Last season's growth where nobody measured it: the kind's usual, or what is wanted of a tree that fills its space. */
+    private double extension(boolean leader) {
+        List<Double> wanted = setting.wantedExtensionCm(leader);
+        boolean young = wanted == setting.species().vigour().youngCm();
+        return Units.fromCm(
+                young
+                        ? (wanted.get(0) + wanted.get(1)) / 2
+                        : setting.species().estimates().extensionCm());
     }
 
     private double tipDiameter(double base) {

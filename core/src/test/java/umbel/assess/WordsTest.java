@@ -126,7 +126,7 @@ class WordsTest {
                 Knowledge.shipped(),
                 1);
         for (Axis limb : practice.limbs()) {
-            for (Operation operation : Options.on(practice, limb)) {
+            for (Operation operation : Options.on(practice, limb, false)) {
                 String all = Words.title(practice, operation) + " " + Words.place(practice, operation);
                 assertThat(all)
                         .doesNotContain("null")

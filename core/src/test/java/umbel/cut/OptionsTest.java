@@ -27,7 +27,7 @@ class OptionsTest {
                     Knowledge.shipped(),
                     seed);
             for (Axis limb : tree.limbs()) {
-                List<Operation> options = Options.on(tree, limb);
+                List<Operation> options = Options.on(tree, limb, true);
                 assertThat(options).isNotEmpty();
                 for (Operation operation : options) {
                     CutTree cut = CutTree.of(tree, List.of(operation));
@@ -111,7 +111,9 @@ class OptionsTest {
                 .map(Axis::id)
                 .hasValue("high");
         assertThat(Options.weakerSideBranch(tree, tree.trunk(), 4.5)).isEmpty();
-        assertThat(Options.on(tree, tree.trunk())).extracting(Operation::kind).contains(OperationKind.LOWER_LEADER);
+        assertThat(Options.on(tree, tree.trunk(), true))
+                .extracting(Operation::kind)
+                .contains(OperationKind.LOWER_LEADER);
     }
 
     @Test
@@ -125,7 +127,7 @@ class OptionsTest {
     }
 
     private static List<OperationKind> kinds(Tree tree, String limb) {
-        return Options.on(tree, tree.find(limb).orElseThrow()).stream()
+        return Options.on(tree, tree.find(limb).orElseThrow(), true).stream()
                 .map(Operation::kind)
                 .toList();
     }

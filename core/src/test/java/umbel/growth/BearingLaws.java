@@ -166,11 +166,19 @@ final class BearingLaws {
         return Laws.ratio(near(Laws.on(stand, 6).tree(), half), near(stand.tree(), half));
     }
 
-    /** On the weakest stock against seedling: wood after five years from the same start. */
+    /** On the weakest stock against seedling: wood grown in five years from the same start. */
     static OptionalDouble weakAgainstStrong(Specimen one) {
+        double start = Carbon.wood(one.tree());
         return Laws.ratio(
-                Carbon.wood(grownOn(one, "very-dwarfing", 5).tree()),
-                Carbon.wood(grownOn(one, "seedling", 5).tree()));
+                Carbon.wood(grownOn(one, "very-dwarfing", 5).tree()) - start,
+                Carbon.wood(grownOn(one, "seedling", 5).tree()) - start);
+    }
+
+    /** All wood on the weakest stock against seedling after fifteen years, when both have their size. */
+    static OptionalDouble weakAtFullSize(Specimen one) {
+        return Laws.ratio(
+                Carbon.wood(grownOn(one, "very-dwarfing", 15).tree()),
+                Carbon.wood(grownOn(one, "seedling", 15).tree()));
     }
 
     /** On the weakest stock against seedling: flower buds on a metre of tree wood's leaf, after three years. */
@@ -184,7 +192,7 @@ final class BearingLaws {
 
     private static Stand grownOn(Specimen one, String stock, int years) {
         Stand stand = one.onStock(stock).stand();
-        return Laws.on(stand.with(new Temper(1, 1, stand.temper().flowering())), years);
+        return Laws.on(stand.with(stand.temper().ofUsualVigour()), years);
     }
 
     /** Leaf area over the ground after ten unpruned years. */
@@ -228,11 +236,14 @@ final class BearingLaws {
                 : OptionalDouble.of(level[0] / level[1] / (upright[0] / upright[1]));
     }
 
-    /** Mean growth of main limbs' ends over the next two seasons, metres. */
+    /** Growth of main limbs' ends in the next season, metres; of the leader where limbs are laid down to stay calm. */
     static OptionalDouble extension(Specimen one) {
         Tree tree = Season.grow(one.stand(), Season.Work.dormant(CuttingLaws.thinnedOut(one.tree())))
                 .after()
                 .tree();
+        if (one.young() && !tree.setting().system().scaffolds().permanent()) {
+            return OptionalDouble.of(tree.trunk().lastGrowth());
+        }
         return tree.limbs().stream()
                 .filter(limb -> limb.parent() == 0 && limb.lastGrowth() > 0)
                 .mapToDouble(Axis::lastGrowth)

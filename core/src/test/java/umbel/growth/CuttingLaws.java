@@ -41,8 +41,8 @@ final class CuttingLaws {
             return OptionalDouble.empty();
         }
         Stand uncut = Season.grow(stand, Laws.DEFLOWERED).after();
-        Stand cut =
-                Season.grow(stand, new Season.Work(cuts, List.of(), true, true)).after();
+        Stand cut = Season.grow(stand, new Season.Work(cuts, Moment.DORMANT, List.of(), true, true))
+                .after();
         return Laws.ratio(
                 Carbon.wood(Laws.on(cut, 2).tree()),
                 Carbon.wood(Laws.on(uncut, 2).tree()));
@@ -55,12 +55,37 @@ final class CuttingLaws {
         if (cuts.isEmpty()) {
             return OptionalDouble.empty();
         }
-        Stand summer = Season.grow(stand, new Season.Work(List.of(), shootsOut(stand, cuts), true, false))
-                .after();
+        Stand summer =
+                Season.grow(stand, Season.Work.inLeaf(shootsOut(stand, cuts))).after();
         Stand grown = Season.grow(stand, Season.Work.NONE).after();
         Season.Year afterSummer = Season.grow(summer, Season.Work.NONE);
         Season.Year afterWinter = Season.grow(grown, Season.Work.dormant(shootsOut(stand, cuts)));
         return Laws.ratio(afterSummer.newLength(), afterWinter.newLength());
+    }
+
+    /** The same wood taken in leaf and in winter: what grows in the season of the cut, after it. */
+    static OptionalDouble regrowthInTheSameSummer(Specimen one) {
+        Stand stand = one.stand();
+        List<Operation> cuts = thinnedOut(stand.tree());
+        if (cuts.isEmpty()) {
+            return OptionalDouble.empty();
+        }
+        List<Operation> out = shootsOut(stand, cuts);
+        Stand grown = Season.grow(stand, Season.Work.NONE).after();
+        return Laws.ratio(
+                Season.grow(stand, Season.Work.inLeaf(out)).regrown(),
+                Season.grow(grown, Season.Work.dormant(out)).newLength());
+    }
+
+    /** The same cuts about bloom and in deep dormancy: new length of the season after. */
+    static OptionalDouble growthAfterLateCuts(Specimen one) {
+        Stand stand = one.stand();
+        List<Operation> cuts = thinnedOut(stand.tree());
+        return cuts.isEmpty()
+                ? OptionalDouble.empty()
+                : Laws.ratio(
+                        Season.grow(stand, Season.Work.at(Moment.BLOOM, cuts)).newLength(),
+                        Season.grow(stand, Season.Work.dormant(cuts)).newLength());
     }
 
     private static List<Operation> shootsOut(Stand stand, List<Operation> cuts) {

@@ -49,10 +49,13 @@ final class LawReport {
         line(only, "unpruned: up", bearing, BearingLaws::fruitMovesUp, true, 1);
         line(only, "unpruned: near frame", bearing, BearingLaws::fruitNearFrame, false, 1);
         line(only, "weak stock: wood", young, BearingLaws::weakAgainstStrong, false, 0.8);
+        line(only, "weak stock: wood, full size", young, BearingLaws::weakAtFullSize, false, 0.8);
         line(only, "weak stock: flowers per section", young, BearingLaws::earlierOnWeak, true, 1);
         line(only, "leaf index after ten", bearing, BearingLaws::leafIndexAfterTen, false, 4);
         line(only, "height after ten", bearing, BearingLaws::heightAfterTen, false, 1.2);
         line(only, "summer against winter, next growth", bearing, CuttingLaws::regrowthAfterSummer, false, 1);
+        line(only, "summer, same season", bearing, CuttingLaws::regrowthInTheSameSummer, false, 1);
+        line(only, "late against dormant, growth", bearing, CuttingLaws::growthAfterLateCuts, false, 1);
         line(only, "snowball unthinned, swing", bearing, BearingLaws::onAndOff, true, 0.3);
         line(only, "snowball thinned, swing", bearing, BearingLaws::onAndOffThinned, false, 0.3);
         line(only, "level > upright", bearing, BearingLaws::levelAgainstUpright, true, 1);

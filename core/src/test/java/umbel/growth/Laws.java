@@ -53,9 +53,9 @@ final class Laws {
         return outcomes;
     }
 
-    static final Season.Work UNTHINNED = new Season.Work(List.of(), List.of(), false, false);
+    static final Season.Work UNTHINNED = new Season.Work(List.of(), Moment.DORMANT, List.of(), false, false);
 
-    static final Season.Work DEFLOWERED = new Season.Work(List.of(), List.of(), true, true);
+    static final Season.Work DEFLOWERED = new Season.Work(List.of(), Moment.DORMANT, List.of(), true, true);
 
     static Stand on(Stand start, int years) {
         Stand stand = start;

@@ -56,7 +56,7 @@ class LearnedTest {
         assertThat(learned.vigour()).isCloseTo(1, within(1e-9));
         Tree tree = TreeBuilder.build(PracticeTree.survey("central-leader", 8, 3), Knowledge.shipped(), 1);
         Stand stand = FirstStand.of(tree, 1);
-        Season.Work unthinned = new Season.Work(List.of(), List.of(), false, false);
+        Season.Work unthinned = new Season.Work(List.of(), Moment.DORMANT, List.of(), false, false);
         double usual = Season.grow(stand, unthinned).fruits();
         double more = Season.grow(learned.applied(stand), unthinned).fruits();
         assertThat(more).as("a block that sets better is told to bear more").isGreaterThan(usual * 1.05);

@@ -33,7 +33,11 @@ class LiveBudsTest {
     /** Where the live buds of a whip stand, metres from its foot. */
     private static double[] live(Tree whip, long seed) {
         Points points = new Points(
-                CutTree.of(whip, List.of()), new Leafage(whip), LightField.of(whip, 0.2, 16), 1, new Draws(seed, 0));
+                CutTree.of(whip, List.of()),
+                new Leafage(whip),
+                LightField.of(whip, 0.2, 16),
+                Temper.USUAL,
+                new Draws(seed, 0));
         return points.on(0).stream()
                 .filter(point -> point.kind == Kind.BUD)
                 .mapToDouble(point -> point.at)

@@ -8,7 +8,12 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import umbel.cut.Operation;
+import umbel.cut.OperationKind;
+import umbel.cut.Target;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.Species;
 import umbel.light.LightField;
@@ -91,7 +96,8 @@ class SeasonTest {
 
     @Test
     void withoutFlowersThereIsNoFruit() {
-        Season.Year year = Season.grow(FirstStand.of(TREE, 1), new Season.Work(List.of(), List.of(), true, true));
+        Season.Year year =
+                Season.grow(FirstStand.of(TREE, 1), new Season.Work(List.of(), Moment.DORMANT, List.of(), true, true));
         assertThat(year.fruits()).isZero();
     }
 
@@ -107,10 +113,73 @@ class SeasonTest {
     void aCutInLeafTakesWhatHasGrownByThen() {
         Stand stand = FirstStand.of(TREE, 1);
         String limb = TREE.limbs().get(0).id();
-        Tree tree = Season.grow(stand, new Season.Work(List.of(), List.of(Operation.remove(limb)), true, false))
+        Tree tree = Season.grow(stand, Season.Work.inLeaf(List.of(Operation.remove(limb))))
                 .after()
                 .tree();
         assertThat(tree.find(limb)).isEmpty();
+    }
+
+    @Test
+    void headingInLeafIsAnsweredInTheSameSummerByLessThanInTheSpringAfterAWinterHeading() {
+        Stand stand = FirstStand.of(TREE, 1);
+        Tree summer = Season.grow(stand, Season.Work.NONE).after().tree();
+        List<Operation> heads = summer.limbs().stream()
+                .filter(limb -> limb.lastGrowth() > 0.3)
+                .map(limb -> Operation.cutAt(OperationKind.HEAD, limb.id(), limb.length() - limb.lastGrowth() / 2))
+                .toList();
+        assertThat(heads).isNotEmpty();
+        Season.Year inLeaf = Season.grow(stand, Season.Work.inLeaf(heads));
+        assertThat(inLeaf.regrown()).isPositive();
+        assertThat(inLeaf.newLength()).isGreaterThan(inLeaf.regrown());
+        assertThat(inLeaf.after().reserve())
+                .as("lost leaf lays nothing up")
+                .isLessThan(grown().after().reserve());
+        Season.Year afterWinter = Season.grow(grown().after(), Season.Work.dormant(heads));
+        assertThat(inLeaf.regrown()).isLessThan(0.5 * afterWinter.newLength());
+        assertThat(grown().regrown())
+                .as("nothing grows again where nothing was cut")
+                .isZero();
+    }
+
+    @Test
+    void whatGrowsAgainHangsOnTheTreeLikeAnyShoot() {
+        Stand stand = FirstStand.of(TREE, 1);
+        Tree summer = Season.grow(stand, Season.Work.NONE).after().tree();
+        Axis limb = summer.limbs().stream()
+                .filter(one -> one.lastGrowth() > 0.3)
+                .findFirst()
+                .orElseThrow();
+        Tree tree = Season.grow(
+                        stand,
+                        Season.Work.inLeaf(List.of(
+                                Operation.cutAt(OperationKind.HEAD, limb.id(), limb.length() - limb.lastGrowth() / 2))))
+                .after()
+                .tree();
+        Set<String> ids = new HashSet<>();
+        tree.axes().forEach(axis -> assertThat(ids.add(axis.id())).as(axis.id()).isTrue());
+        assertThat(tree.axes()).allMatch(axis -> axis.parent() < axis.index());
+    }
+
+    @ParameterizedTest
+    @CsvSource({"DORMANT, DELAYED_DORMANT", "DELAYED_DORMANT, BLOOM", "DORMANT, SUMMER", "AFTER_HARVEST, EARLY_SUMMER"})
+    void theSameCutsLeaveLessToGrowOnTheMoreHasMovedOrIsStillToBeMade(Moment calmer, Moment harder) {
+        List<Operation> cuts = TREE.limbs().stream()
+                .filter(limb -> !Target.of(TREE, Operation.remove(limb.id() + "/shoots"))
+                        .isEmpty())
+                .map(limb -> Operation.remove(limb.id() + "/shoots"))
+                .toList();
+        Stand stand = FirstStand.of(TREE, 1);
+        assertThat(Season.grow(stand, Season.Work.at(harder, cuts)).newLength())
+                .isLessThan(Season.grow(stand, Season.Work.at(calmer, cuts)).newLength());
+    }
+
+    @ParameterizedTest
+    @EnumSource(Moment.class)
+    void whenNothingIsCutItDoesNotMatterWhen(Moment moment) {
+        Stand stand = FirstStand.of(TREE, 1);
+        assertThat(Season.grow(stand, Season.Work.at(moment, List.of())).newLength())
+                .isEqualTo(grown().newLength());
+        assertThat(Moment.of(moment.word())).isEqualTo(moment);
     }
 
     @Test

@@ -3,6 +3,7 @@ package umbel.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -11,6 +12,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
+import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.PlanRules;
 import umbel.practice.Fault;
@@ -31,8 +33,18 @@ class AppraisalTest {
         double[] terms = new double[TERMS];
         terms[term] = value;
         return new Appraisal(
-                terms[0], terms[1], terms[2], terms[3], terms[4], terms[5], terms[6], terms[7], terms[8], terms[9],
-                terms[10]);
+                terms[0],
+                terms[1],
+                terms[2],
+                terms[3],
+                terms[4],
+                terms[5],
+                terms[6],
+                terms[7],
+                terms[8],
+                terms[9],
+                terms[10],
+                new BitSet());
     }
 
     private static Wish wish(Map<String, Double> goals) {
@@ -41,7 +53,7 @@ class AppraisalTest {
                 KNOWLEDGE.plan(),
                 Goals.of(goals, KNOWLEDGE.plan().goals()),
                 LIMITS,
-                false,
+                Moment.DORMANT,
                 3,
                 List.of(),
                 Set.of());
@@ -124,6 +136,8 @@ class AppraisalTest {
 
     private static Appraisal appraised(Tree tree, Operation... operations) {
         return Appraisal.of(
-                Appraisal.Ground.of(tree, KNOWLEDGE.plan()), CutTree.of(tree, List.of(operations)), wish(Map.of()));
+                Appraisal.Ground.of(tree, List.of(), KNOWLEDGE.plan()),
+                CutTree.of(tree, List.of(operations)),
+                wish(Map.of()));
     }
 }

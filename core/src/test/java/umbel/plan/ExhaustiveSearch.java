@@ -18,10 +18,27 @@ final class ExhaustiveSearch {
 
     /** The best of all sets. Nothing beyond what is fixed is taken for granted, and the limits hold. */
     List<Candidate> best() {
-        List<Candidate> open = new ArrayList<>(search.with(one -> !one.settled() && PlanSearch.isOfALimb(one)));
+        List<Candidate> open = new ArrayList<>(search.with(one -> isOpen(one) && PlanSearch.isOfALimb(one)));
         int ends = open.size();
-        open.addAll(search.with(one -> !one.settled() && !PlanSearch.isOfALimb(one)));
+        open.addAll(search.with(one -> isOpen(one) && !PlanSearch.isOfALimb(one)));
         return bestFrom(search.fixed(), open, 0, ends);
+    }
+
+    /** Weighed at all: not settled, and not another way to take off what the usual cut takes. */
+    private boolean isOpen(Candidate candidate) {
+        return !candidate.settled() && search.inTheUsualWay(candidate, search.fixed()) == candidate;
+    }
+
+    /** What a set is worth; a set with a step whose fault the others have already answered does not count. */
+    private double valueOf(List<Candidate> chosen) {
+        for (Candidate one : chosen) {
+            List<Candidate> rest = new ArrayList<>(chosen);
+            rest.remove(one);
+            if (search.isWeighed(one) && !search.isAskedFor(PlanSearch.operations(rest), one)) {
+                return Double.NEGATIVE_INFINITY;
+            }
+        }
+        return search.value(chosen, least);
     }
 
     /** What stands without weighing, and nothing else. */
@@ -73,6 +90,6 @@ final class ExhaustiveSearch {
             return without;
         }
         List<Candidate> with = bestFrom(more, open, next + 1, ends);
-        return search.value(with, least) > search.value(without, least) ? with : without;
+        return valueOf(with) > valueOf(without) ? with : without;
     }
 }

@@ -12,6 +12,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import umbel.crop.CropReading;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
+import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.Species;
 import umbel.practice.Fault;
@@ -82,7 +83,7 @@ class LimitsAndGoalsTest {
         Wish wish = wish();
         Tree faulty = TreeBuilder.build(
                 PracticeTree.survey("central-leader", 18, 3, Fault.RIVAL_LEADER, Fault.SUCKERS), KNOWLEDGE, 1);
-        Appraisal.Ground ground = Appraisal.Ground.of(faulty, KNOWLEDGE.plan());
+        Appraisal.Ground ground = Appraisal.Ground.of(faulty, List.of(), KNOWLEDGE.plan());
         double asFound =
                 Appraisal.of(ground, CutTree.of(faulty, List.of()), wish).worth(wish);
         double noSuckers = worth(ground, faulty, wish, "s1", "s2");
@@ -105,7 +106,7 @@ class LimitsAndGoalsTest {
                 KNOWLEDGE.plan(),
                 Goals.of(Map.of(), KNOWLEDGE.plan().goals()),
                 new Limits(0.33, 3, 2.4),
-                false,
+                Moment.DORMANT,
                 3,
                 List.of(),
                 Set.of());

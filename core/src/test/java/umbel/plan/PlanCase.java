@@ -6,6 +6,7 @@ import java.util.Set;
 import umbel.assess.AssessRequest;
 import umbel.assess.Assessor;
 import umbel.cut.Operation;
+import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
 import umbel.light.Look;
 import umbel.practice.Fault;
@@ -19,17 +20,17 @@ record PlanCase(Tree tree, Wish wish, TreeReader.Reading reading) {
 
     private static final Assessor ASSESSOR = new Assessor(Knowledge.shipped());
 
-    /** An old free-standing tree long left to itself: more to be done than one winter allows. */
+    /** An old tree long left to itself: more to be done than one winter allows. */
     static PlanCase neglected() {
         return of(PracticeTree.survey(
-                "central-leader",
-                26,
-                7,
+                "plum-japanese",
+                "open-centre",
+                28,
+                2,
                 Fault.RIVAL_LEADER,
+                Fault.THICK_LIMB,
                 Fault.TOO_TALL,
-                Fault.STACKED_LIMBS,
-                Fault.WATER_SPROUTS,
-                Fault.HANGERS));
+                Fault.STACKED_LIMBS));
     }
 
     static PlanCase of(Survey survey) {
@@ -60,22 +61,22 @@ record PlanCase(Tree tree, Wish wish, TreeReader.Reading reading) {
     PlanCase wishing(List<Operation> taken, Set<String> refused, Map<String, Double> named) {
         Goals goals =
                 named.isEmpty() ? wish.goals() : Goals.of(named, wish.rules().goals());
-        return asked(goals, wish.limits(), wish.summer(), taken, refused);
+        return asked(goals, wish.limits(), wish.moment(), taken, refused);
     }
 
     /** The same tree under other limits. */
     PlanCase under(Limits limits) {
-        return asked(wish.goals(), limits, wish.summer(), wish.taken(), wish.refused());
+        return asked(wish.goals(), limits, wish.moment(), wish.taken(), wish.refused());
     }
 
     /** The same tree to be worked on in leaf. */
     PlanCase inLeaf() {
-        return asked(wish.goals(), wish.limits(), true, wish.taken(), wish.refused());
+        return asked(wish.goals(), wish.limits(), Moment.SUMMER, wish.taken(), wish.refused());
     }
 
-    private PlanCase asked(Goals goals, Limits limits, boolean summer, List<Operation> taken, Set<String> refused) {
+    private PlanCase asked(Goals goals, Limits limits, Moment moment, List<Operation> taken, Set<String> refused) {
         Wish other = new Wish(
-                wish.school(), wish.rules(), goals, limits, summer, wish.years(), taken, refused, wish.learned());
+                wish.school(), wish.rules(), goals, limits, moment, wish.years(), taken, refused, wish.learned());
         return new PlanCase(tree, other, reading);
     }
 }

@@ -66,9 +66,7 @@ class PlannedTreesTest {
 
     @Test
     void bigCutsBeyondTheLimitAreKeptForLaterWinters() {
-        Survey survey =
-                PracticeTree.survey("central-leader", 26, 2, Fault.RIVAL_LEADER, Fault.TOO_TALL, Fault.STACKED_LIMBS);
-        Plan plan = PlanCase.of(survey).under(new Limits(0.5, 1, REACH)).recommended();
+        Plan plan = PlanCase.neglected().under(new Limits(0.5, 1, REACH)).recommended();
         for (int year = 0; year < 3; year++) {
             int winter = year;
             assertThat(plan.steps().stream()

@@ -3,13 +3,17 @@ package umbel.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Stubs;
+import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
 import umbel.light.Look;
 import umbel.practice.Fault;
@@ -30,8 +34,7 @@ class RemediesTest {
     void everythingWeighedCanBeCut(Fault fault) {
         for (String system : List.of("central-leader", "tall-spindle", "open-centre")) {
             Tree tree = TreeBuilder.build(PracticeTree.survey(system, 9, 4, fault), KNOWLEDGE, 1);
-            Remedies remedies = new Remedies(
-                    tree, KNOWLEDGE.school("classic"), KNOWLEDGE.plan(), false, new Stubs(tree, Look.CLOSE));
+            Remedies remedies = remedies(tree, false);
             for (Finding finding : findings(tree)) {
                 for (Candidate candidate : remedies.of(finding)) {
                     Tree left = CutTree.of(tree, List.of(candidate.operation())).left();
@@ -49,8 +52,7 @@ class RemediesTest {
                 PracticeTree.survey("central-leader", 18, 2, Fault.SUCKERS, Fault.DEAD_LIMB, Fault.RIVAL_LEADER),
                 KNOWLEDGE,
                 1);
-        Remedies remedies =
-                new Remedies(tree, KNOWLEDGE.school("classic"), KNOWLEDGE.plan(), false, new Stubs(tree, Look.CLOSE));
+        Remedies remedies = remedies(tree, false);
         for (Finding finding : findings(tree)) {
             boolean settled =
                     finding.rule().equals("root-sucker") || finding.rule().equals("unsound-wood");
@@ -63,13 +65,13 @@ class RemediesTest {
     @Test
     void aTallLeaderIsLoweredInStagesToAWeakSideBranch() {
         Tree tree = Surveys.apple()
+                .leaf(20)
                 .trunk(130, 620)
                 .scaffold("1", 80, 0, 55, 45, 180)
                 .limb("low", "trunk", "limb", 390, 120, 60, 26, 70, 4, Surveys.bare())
                 .limb("high", "trunk", "limb", 520, 240, 60, 22, 60, 4, Surveys.bare())
                 .tree();
-        Remedies remedies =
-                new Remedies(tree, KNOWLEDGE.school("classic"), KNOWLEDGE.plan(), false, new Stubs(tree, Look.CLOSE));
+        Remedies remedies = remedies(tree, false);
         Finding height = findings(tree).stream()
                 .filter(finding -> finding.rule().equals("over-height"))
                 .findFirst()
@@ -91,8 +93,7 @@ class RemediesTest {
         Tree tree = Surveys.peach()
                 .limb("1", "trunk", "scaffold", 50, 0, 45, 45, 260, 5, thicket)
                 .tree();
-        Remedies remedies =
-                new Remedies(tree, KNOWLEDGE.school("classic"), KNOWLEDGE.plan(), false, new Stubs(tree, Look.CLOSE));
+        Remedies remedies = remedies(tree, false);
         Finding crowding = findings(tree).stream()
                 .filter(finding -> finding.rule().equals("crowding"))
                 .findFirst()
@@ -103,20 +104,33 @@ class RemediesTest {
         assertThat(candidates.get(1).operation().keep()).isBetween(20, 34);
     }
 
-    @Test
-    void softShootsAreRubbedOffAndWoodyOnesCut() {
+    @ParameterizedTest
+    @CsvSource({"true,RUB", "false,REMOVE"})
+    void softShootsAreRubbedOffInLeafAndWoodyOnesCut(boolean inLeaf, OperationKind soft) {
         Tree tree = Surveys.apple()
                 .scaffold("1", 80, 0, 55, 40, 150)
                 .limb("soft", "trunk", "sucker", 4, 0, 10, 6, 50, 1, null)
                 .limb("woody", "trunk", "sucker", 3, 90, 10, 14, 120, 2, null)
                 .tree();
-        Remedies remedies =
-                new Remedies(tree, KNOWLEDGE.school("classic"), KNOWLEDGE.plan(), false, new Stubs(tree, Look.CLOSE));
+        Remedies remedies = remedies(tree, inLeaf);
         List<OperationKind> kinds = findings(tree).stream()
                 .filter(finding -> finding.rule().equals("root-sucker"))
                 .map(finding -> remedies.of(finding).get(0).operation().kind())
                 .toList();
-        assertThat(kinds).containsExactlyInAnyOrder(OperationKind.RUB, OperationKind.REMOVE);
+        assertThat(kinds).containsExactlyInAnyOrder(soft, OperationKind.REMOVE);
+    }
+
+    private static Remedies remedies(Tree tree, boolean inLeaf) {
+        Wish wish = new Wish(
+                KNOWLEDGE.school("classic"),
+                KNOWLEDGE.plan(),
+                Goals.of(Map.of(), KNOWLEDGE.plan().goals()),
+                new Limits(0.33, 3, 2.4),
+                inLeaf ? Moment.SUMMER : Moment.DORMANT,
+                1,
+                List.of(),
+                Set.of());
+        return new Remedies(tree, findings(tree), wish, new Stubs(tree, Look.CLOSE));
     }
 
     private static List<Finding> findings(Tree tree) {

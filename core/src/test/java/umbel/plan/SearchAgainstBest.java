@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.SplittableRandom;
 import umbel.assess.AssessRequest;
 import umbel.assess.Assessor;
+import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
 import umbel.light.Look;
 import umbel.practice.Fault;
@@ -71,7 +72,14 @@ final class SearchAgainstBest {
             Tree tree = assessor.tree(request);
             Wish asked = assessor.wish(request, tree, List.of(), Set.of());
             Wish wish = new Wish(
-                    asked.school(), asked.rules(), asked.goals(), asked.limits(), false, 1, List.of(), Set.of());
+                    asked.school(),
+                    asked.rules(),
+                    asked.goals(),
+                    asked.limits(),
+                    Moment.DORMANT,
+                    1,
+                    List.of(),
+                    Set.of());
             TreeReader.Reading reading =
                     TreeReader.read(tree, wish.school(), wish.limits().reach());
             PlanSearch search = new PlanSearch(tree, reading.findings(), wish, Look.CLOSE, null);

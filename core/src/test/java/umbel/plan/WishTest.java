@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.growth.Learned;
+import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.PlanRules;
 
@@ -22,7 +23,7 @@ class WishTest {
                     KNOWLEDGE.plan(),
                     Goals.of(Map.of(), KNOWLEDGE.plan().goals()),
                     new Limits(0.3, 3, 2.4),
-                    false,
+                    Moment.DORMANT,
                     3,
                     List.of(Operation.remove("4")),
                     Set.of("remove@7"))
@@ -76,7 +77,7 @@ class WishTest {
                 wish.rules(),
                 wish.goals(),
                 new Limits(0.3, 3, 3.0),
-                wish.summer(),
+                wish.moment(),
                 wish.years(),
                 wish.taken(),
                 wish.refused());
@@ -86,7 +87,7 @@ class WishTest {
                 wish.rules(),
                 wish.goals(),
                 wish.limits(),
-                wish.summer(),
+                wish.moment(),
                 wish.years(),
                 wish.taken(),
                 wish.refused());

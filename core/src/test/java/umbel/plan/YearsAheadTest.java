@@ -2,6 +2,7 @@ package umbel.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -72,7 +73,9 @@ class YearsAheadTest {
     void whatAWinterLeavesToGrowOnIsNotTakenByALaterOne() {
         int reduced = 0;
         int stubbed = 0;
-        for (PlanCase one : SeasonsAgainstNow.manyTrees(20)) {
+        List<PlanCase> cases = new ArrayList<>(SeasonsAgainstNow.manyTrees(20));
+        cases.add(PlanCase.neglected());
+        for (PlanCase one : cases) {
             Set<String> growingOn = new HashSet<>();
             for (Step step : one.plans().get(0).steps()) {
                 if (step.operation().kind().takesAll()) {

@@ -121,6 +121,12 @@ public final class Surveys {
         return this;
     }
 
+    /** A cultivar that sets lightly, moderately or heavily. */
+    public Surveys setting(String set) {
+        cultivar = new Survey.Cultivar("", "standard", set, "moderate");
+        return this;
+    }
+
     public Surveys habit(String habit) {
         cultivar = new Survey.Cultivar("", habit, "moderate", "moderate");
         return this;

@@ -12,6 +12,7 @@ import umbel.survey.Surveys;
 class TreeTest {
 
     private final Tree tree = Surveys.apple()
+            .leaf(20)
             .trunk(100, 300)
             .limb("1", "trunk", "scaffold", 80, 0, 60, 40, 200, 6, Surveys.spurs(6, 2))
             .limb("1a", "1", "lateral", 100, 60, 70, 16, 60, 3, Surveys.spurs(3, 2))

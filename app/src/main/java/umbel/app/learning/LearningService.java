@@ -119,7 +119,7 @@ public class LearningService {
                     ? Forecast.middle(of(last.tree().block()).applied(FirstStand.of(before, SEED)), List.of(work))
                             .get(0)
                             .tree()
-                    : CutTree.of(before, work.winter()).left();
+                    : CutTree.of(before, work.before()).left();
             return ExpectedSurvey.of(SurveyReader.read(last.document()), now, season, today);
         });
     }
@@ -163,7 +163,7 @@ public class LearningService {
                 done.addAll(doneIn(visit));
             }
         }
-        return new Season.Work(CutTree.possible(tree, done), List.of(), true, false);
+        return Season.Work.dormant(CutTree.possible(tree, done));
     }
 
     private static List<Operation> doneIn(WorkRecord visit) {

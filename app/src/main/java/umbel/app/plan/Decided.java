@@ -72,10 +72,7 @@ public class Decided {
     public void leave(long treeId, List<Mark> marks) {
         works.findByTreeId(treeId).ifPresent(work -> {
             Decisions all = read(work);
-            work.decide(
-                    work.survey(),
-                    JSON.writeValueAsString(new Decisions(
-                            marks, all.refused(), all.school(), all.goals(), all.hold(), all.schoolLines())));
+            work.decide(work.survey(), JSON.writeValueAsString(all.marking(marks)));
             works.saveAndFlush(work);
         });
     }

@@ -1,8 +1,11 @@
 package umbel.app.plan;
 
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.util.List;
 import java.util.Map;
 import umbel.assess.Mark;
+import umbel.growth.Moment;
 
 /**
  * What the grower has decided so far on one tree.
@@ -12,6 +15,8 @@ import umbel.assess.Mark;
  * @param school school chosen, null for the usual
  * @param goals goal weights chosen, null for the usual
  * @param hold reach and limits chosen, null for the usual
+ * @param phase when in its year the tree is worked on, null for dormant
+ * @param winters visits to plan over, this one included, null for the usual
  * @param schoolLines lines of the school set otherwise, by name; yes and no as 1 and 0
  */
 public record Decisions(
@@ -20,6 +25,8 @@ public record Decisions(
         String school,
         Map<String, Double> goals,
         Hold hold,
+        Moment phase,
+        @Min(1) @Max(4) Integer winters,
         Map<String, Double> schoolLines) {
 
     public Decisions {
@@ -33,6 +40,21 @@ public record Decisions(
 
     /** Nothing decided yet. */
     public static Decisions none() {
-        return new Decisions(List.of(), List.of(), null, null, null, null);
+        return new Decisions(List.of(), List.of(), null, null, null, null, null, null);
+    }
+
+    /** The same of other marks. */
+    Decisions marking(List<Mark> others) {
+        return new Decisions(others, refused, school, goals, hold, phase, winters, schoolLines);
+    }
+
+    /** The same with nothing marked and another school, whose own lines hold. */
+    Decisions underSchool(String other) {
+        return new Decisions(List.of(), refused, other, goals, hold, phase, winters, null);
+    }
+
+    /** When the work is done. */
+    Moment moment() {
+        return phase == null ? Moment.DORMANT : phase;
     }
 }

@@ -13,6 +13,7 @@ import umbel.cut.Operation;
 import umbel.growth.FirstStand;
 import umbel.growth.Forecast;
 import umbel.growth.Learned;
+import umbel.growth.Moment;
 import umbel.growth.Season;
 import umbel.growth.Stand;
 import umbel.light.LightModel;
@@ -31,7 +32,8 @@ public class GrowthService {
         this.plans = plans;
     }
 
-    private record Asked(long tree, long survey, List<Mark> marks, int years, boolean thinned, Learned learned) {}
+    private record Asked(
+            long tree, long survey, List<Mark> marks, Moment moment, int years, boolean thinned, Learned learned) {}
 
     private record Futures(Forecast marked, Forecast alone) {}
 
@@ -57,19 +59,23 @@ public class GrowthService {
     private Futures futures(long treeId, Decisions decisions, int years, boolean thinned) {
         Readings.ReadTree read = plans.standing(treeId);
         Learned learned = plans.learned(treeId);
-        Asked asked = new Asked(treeId, plans.newestSurvey(treeId), decisions.marks(), years, thinned, learned);
+        Asked asked = new Asked(
+                treeId, plans.newestSurvey(treeId), decisions.marks(), decisions.moment(), years, thinned, learned);
         return kept.get(asked, () -> {
             Stand stand = learned.applied(FirstStand.of(read.tree(), SEED));
             return new Futures(
-                    Forecast.of(stand, works(PlanService.operations(decisions), years, thinned)),
-                    Forecast.of(stand, works(List.of(), years, thinned)));
+                    Forecast.of(stand, works(decisions.moment(), PlanService.operations(decisions), years, thinned)),
+                    Forecast.of(stand, works(Moment.DORMANT, List.of(), years, thinned)));
         });
     }
 
-    private static List<Season.Work> works(List<Operation> now, int years, boolean thinned) {
+    private static List<Season.Work> works(Moment moment, List<Operation> now, int years, boolean thinned) {
         List<Season.Work> works = new ArrayList<>();
         for (int year = 0; year < years; year++) {
-            works.add(new Season.Work(year == 0 ? now : List.of(), List.of(), thinned, false));
+            works.add(
+                    year == 0
+                            ? new Season.Work(now, moment, List.of(), thinned, false)
+                            : new Season.Work(List.of(), Moment.DORMANT, List.of(), thinned, false));
         }
         return works;
     }

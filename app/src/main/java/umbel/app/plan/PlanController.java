@@ -1,5 +1,6 @@
 package umbel.app.plan;
 
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import java.util.List;
@@ -33,7 +34,7 @@ class PlanController {
     @PostMapping("/years")
     TreeAnswers.Years years(
             @PathVariable long id,
-            @RequestBody Decisions decisions,
+            @Valid @RequestBody Decisions decisions,
             @RequestParam(defaultValue = "3") @Min(1) @Max(5) int years,
             @RequestParam(defaultValue = "true") boolean thinned) {
         return growth.years(id, decisions, years, thinned);
@@ -44,7 +45,7 @@ class PlanController {
     StandDrawing yearDrawn(
             @PathVariable long id,
             @PathVariable int year,
-            @RequestBody Decisions decisions,
+            @Valid @RequestBody Decisions decisions,
             @RequestParam(defaultValue = "3") @Min(1) @Max(5) int years,
             @RequestParam(defaultValue = "true") boolean thinned,
             @RequestParam(defaultValue = "false") boolean alone) {
@@ -59,25 +60,26 @@ class PlanController {
 
     /** The plans for the tree, thought round what was taken and refused. */
     @PostMapping("/plans")
-    TreeAnswers.Plans plans(@PathVariable long id, @RequestBody Decisions decisions) {
+    TreeAnswers.Plans plans(@PathVariable long id, @Valid @RequestBody Decisions decisions) {
         return plans.plans(id, decisions);
     }
 
     /** The recommended plan first, for whoever waits; the others follow by {@code plans}. */
     @PostMapping("/plans/first")
-    TreeAnswers.FirstPlan firstPlan(@PathVariable long id, @RequestBody Decisions decisions) {
+    TreeAnswers.FirstPlan firstPlan(@PathVariable long id, @Valid @RequestBody Decisions decisions) {
         return plans.firstPlan(id, decisions);
     }
 
     /** The plan beside that of another school: which cuts differ, because of which setting. */
     @PostMapping("/schools")
-    TreeAnswers.Beside schools(@PathVariable long id, @RequestBody Decisions decisions, @RequestParam String beside) {
+    TreeAnswers.Beside schools(
+            @PathVariable long id, @Valid @RequestBody Decisions decisions, @RequestParam String beside) {
         return plans.beside(id, decisions, beside);
     }
 
     /** What the marks so far do: the gauges, what falls, what bends, what is still wrong. */
     @PostMapping("/marks")
-    TreeAnswers.Marked marks(@PathVariable long id, @RequestBody Decisions decisions) {
+    TreeAnswers.Marked marks(@PathVariable long id, @Valid @RequestBody Decisions decisions) {
         return plans.marked(id, decisions);
     }
 
@@ -96,7 +98,7 @@ class PlanController {
     /** What could be done to one limb, and what each would do beside the marks so far. */
     @PostMapping("/limbs/{limb}/options")
     List<TreeAnswers.Option> options(
-            @PathVariable long id, @PathVariable String limb, @RequestBody Decisions decisions) {
+            @PathVariable long id, @PathVariable String limb, @Valid @RequestBody Decisions decisions) {
         return plans.options(id, limb, decisions);
     }
 
@@ -108,7 +110,7 @@ class PlanController {
 
     /** A plan of one name for printing and record: the steps of the marks in the order of work. */
     @PostMapping("/sheet")
-    List<Assessment.StepAnswer> sheet(@PathVariable long id, @RequestBody Decisions decisions) {
+    List<Assessment.StepAnswer> sheet(@PathVariable long id, @Valid @RequestBody Decisions decisions) {
         return plans.sheet(id, decisions);
     }
 }

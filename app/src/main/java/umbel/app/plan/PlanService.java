@@ -117,7 +117,7 @@ public class PlanService {
                 assessor.plans(plans),
                 assessor.inOneWinter(plans),
                 stops(survey.tree(), plans),
-                assessor.timing(asked.read().tree(), "dormant"),
+                assessor.timing(asked.read().tree(), decisions.moment().word()),
                 Assessor.measureNext(readings.certaintyOf(survey, asked.read())));
     }
 
@@ -130,7 +130,7 @@ public class PlanService {
         return new TreeAnswers.FirstPlan(
                 assessor.plan(plan),
                 stops(survey.tree(), List.of(plan)),
-                assessor.timing(asked.read().tree(), "dormant"));
+                assessor.timing(asked.read().tree(), decisions.moment().word()));
     }
 
     /** The steps past what the holding lets its people do. */
@@ -148,17 +148,8 @@ public class PlanService {
     @Transactional(readOnly = true)
     public TreeAnswers.Beside beside(long treeId, Decisions decisions, String otherSchool) {
         SurveyEntry survey = newest(treeId);
-        Decisions plain = new Decisions(
-                List.of(),
-                decisions.refused(),
-                decisions.school(),
-                decisions.goals(),
-                decisions.hold(),
-                decisions.schoolLines());
-        Decisions other =
-                new Decisions(List.of(), decisions.refused(), otherSchool, decisions.goals(), decisions.hold(), null);
-        Asked mine = asked(survey, plain);
-        Asked theirs = asked(survey, other);
+        Asked mine = asked(survey, decisions.marking(List.of()));
+        Asked theirs = asked(survey, decisions.underSchool(otherSchool));
         return new TreeAnswers.Beside(
                 mine.wish().school().name(),
                 theirs.wish().school().name(),
@@ -262,7 +253,7 @@ public class PlanService {
                 .toList();
         Totals before = Totals.of(CutTree.of(tree, others), read.reading().crop(), limits.reach());
         List<TreeAnswers.Option> options = new ArrayList<>();
-        for (Operation operation : Options.on(tree, limb)) {
+        for (Operation operation : Options.on(tree, limb, decisions.moment().isSummer())) {
             options.add(option(read, limits, others, operation, before));
         }
         for (String group : groupsOn(tree, limb)) {
@@ -399,12 +390,12 @@ public class PlanService {
         Decisions.Hold hold = decisions.hold();
         return new AssessRequest(
                 read.request().survey(),
-                null,
+                decisions.moment().word(),
                 null,
                 decisions.goals(),
                 decisions.school(),
                 hold == null ? null : new AssessRequest.LimitsAsked(hold.woodShare(), hold.bigCuts(), hold.reachM()),
-                null,
+                decisions.winters(),
                 null,
                 lines(decisions),
                 null);

@@ -19,6 +19,7 @@ import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.assess.Mark;
 import umbel.cut.Operation;
+import umbel.growth.Moment;
 
 /** What is decided on a tree: kept by version, left behind by a newer survey, lessened by what was done. */
 class DecidedTest {
@@ -41,7 +42,7 @@ class DecidedTest {
     }
 
     private static Decisions marks(Mark... marks) {
-        return new Decisions(List.of(marks), List.of("remove@9"), "gentle", null, null, null);
+        return new Decisions(List.of(marks), List.of("remove@9"), "gentle", null, null, Moment.BLOOM, 4, null);
     }
 
     @BeforeEach

@@ -1,0 +1,44 @@
+package umbel.plan;
+
+import umbel.knowledge.PlanRules;
+import umbel.reading.Finding;
+import umbel.wood.Axis;
+import umbel.wood.AxisKind;
+import umbel.wood.Condition;
+import umbel.wood.Tree;
+
+/**
+ * What it costs a tree to keep a fault, before the goal's weight: the rule's own weight, how sure the finding is and how far
+ * past its line. A union that has held for years weighs less than a young one, which can still be bent or chosen otherwise;
+ * so does a fork out on a limb beside a crotch on the trunk.
+ */
+final class FaultCost {
+
+    private FaultCost() {}
+
+    /** Cost of a finding on the tree it was made on; 0 for rules that are weighed otherwise. */
+    static double of(Finding finding, Tree tree, PlanRules rules) {
+        double past = Math.min(
+                1, Math.abs(finding.value() - finding.threshold()) / Math.max(1e-9, Math.abs(finding.threshold())));
+        return certain(finding, tree, rules) * (0.5 + 0.5 * past);
+    }
+
+    /** The same however far past its line a finding is. */
+    static double certain(Finding finding, Tree tree, PlanRules rules) {
+        double weight = rules.structure().getOrDefault(finding.rule(), 0.0);
+        return weight * finding.confidence() * standing(finding, tree, rules.proven());
+    }
+
+    private static double standing(Finding finding, Tree tree, PlanRules.Proven proven) {
+        if (!proven.rules().contains(finding.rule())) {
+            return 1;
+        }
+        Axis limb = tree.find(finding.limbs().get(0)).orElseThrow();
+        if (limb.is(Condition.SPLITTING)) {
+            return 1;
+        }
+        double years = (limb.age() - proven.young()) / (proven.old() - proven.young());
+        double held = 1 - (1 - proven.least()) * Math.max(0, Math.min(1, years));
+        return tree.axis(limb.parent()).kind() == AxisKind.TRUNK ? held : held * proven.fork();
+    }
+}

@@ -1,0 +1,171 @@
+package umbel.plan;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import umbel.cut.Operation;
+import umbel.cut.OperationKind;
+import umbel.cut.Stubs;
+import umbel.cut.Target;
+import umbel.knowledge.Species;
+import umbel.knowledge.TrainingSystem;
+import umbel.reading.Stage;
+import umbel.wood.Attitude;
+import umbel.wood.Axis;
+import umbel.wood.AxisKind;
+import umbel.wood.Condition;
+import umbel.wood.Tree;
+import umbel.wood.Units;
+
+/**
+ * What is done every year to wood that bears, so that none of it grows too old: a share of the limbs renewed, weak ones out,
+ * uprights on arms cut to spurs, and where a kind bears on last year's shoots, a share of those.
+ */
+final class YearlyRenewal {
+
+    private static final double LEAST_UPRIGHT = 0.08;
+    private static final double ABOVE_EACH_OTHER = Math.toRadians(40);
+    private static final int LEAST_AGE = 3;
+
+    private final Tree tree;
+    private final Species species;
+    private final Stubs stubs;
+
+    YearlyRenewal(Tree tree, Stubs stubs) {
+        this.tree = tree;
+        this.species = tree.setting().species();
+        this.stubs = stubs;
+    }
+
+    /**
+     * The oldest and thickest share of the limbs; by stub only under open sky, and where the sky is shut by a limb above, that
+     * one in its stead.
+     */
+    List<Operation> share(TrainingSystem.Act act, List<Axis> mains) {
+        int count = (int) Math.round(mains.size() * act.share());
+        List<Operation> renewals = new ArrayList<>();
+        Set<String> taken = new HashSet<>();
+        mains.stream()
+                .filter(limb -> limb.age() >= LEAST_AGE)
+                .sorted(Comparator.comparingDouble((Axis limb) -> limb.age()
+                                + 2 * limb.baseDiameter() / tree.trunk().diameterAt(limb.at()))
+                        .reversed())
+                .forEach(limb -> {
+                    Optional<Operation> cut = renewed(limb, act.cut(), mains);
+                    if (cut.isPresent()
+                            && renewals.size() < count
+                            && taken.add(cut.get().limb())) {
+                        renewals.add(cut.get());
+                    }
+                });
+        return renewals;
+    }
+
+    private Optional<Operation> renewed(Axis limb, String cut, List<Axis> mains) {
+        if (!OperationKind.RENEW_STUB.word().equals(cut)) {
+            return Optional.of(Operation.whole(OperationKind.of(cut).orElse(OperationKind.REMOVE), limb.id()));
+        }
+        Optional<Operation> stub = stubs.of(limb);
+        return stub.isPresent() ? stub : above(limb, mains).flatMap(shading -> renewed(shading, cut, mains));
+    }
+
+    /** The next limb straight above another. */
+    private static Optional<Axis> above(Axis limb, List<Axis> mains) {
+        return mains.stream()
+                .filter(other -> other.at() > limb.at() && other.age() >= LEAST_AGE - 1)
+                .filter(other -> apart(limb, other) <= ABOVE_EACH_OTHER)
+                .min(Comparator.comparingDouble(Axis::at));
+    }
+
+    private static double apart(Axis one, Axis other) {
+        double between = Math.abs(one.bearing() - other.bearing());
+        return Math.min(between, 2 * Math.PI - between);
+    }
+
+    /** Limbs thinner than is worth keeping and those that hang, thinnest first; of a cultivar that sets lightly only some. */
+    List<Operation> weakOut(TrainingSystem.Act act, List<Axis> mains) {
+        double thin = Units.fromMm(act.thin());
+        double hangs = Units.fromDegrees(tree.setting().system().limbs().hangAngleDeg());
+        List<Axis> weak = mains.stream()
+                .filter(limb -> limb.age() >= 2)
+                .filter(limb -> limb.baseDiameter() < thin || leanOf(limb) > hangs)
+                .sorted(Comparator.comparingDouble(Axis::baseDiameter))
+                .toList();
+        double share =
+                act.bySet() == null ? 1 : act.bySet().get(setOf(tree.setting().setFactor(), act.bySet()));
+        return weak.stream()
+                .limit(Math.round(weak.size() * share))
+                .map(limb -> Operation.remove(limb.id()))
+                .toList();
+    }
+
+    private static double leanOf(Axis limb) {
+        return limb.course().at(limb.length()).minus(limb.course().point(0)).inclination();
+    }
+
+    private static String setOf(double factor, Map<String, Double> bySet) {
+        return factor > 1 ? "heavy" : factor < 1 ? "light" : "moderate";
+    }
+
+    /** Uprights and side shoots on the arms, each time they have made a hand's width; a kind that bears on shoots has no spurs to make. */
+    List<Operation> shortSpur() {
+        if (species.smallWood().renewsOneYearWood()) {
+            return List.of();
+        }
+        double at = Units.fromCm(tree.setting().trade().stub().shortSpurCm());
+        return groups(Attitude.UP).stream()
+                .filter(group -> Target.of(tree, group).stream().anyMatch(shoot -> shoot.length() > at + LEAST_UPRIGHT))
+                .map(group -> Operation.cutAt(OperationKind.SHORT_SPUR, group.limb(), at))
+                .toList();
+    }
+
+    /** The shoots of one attitude, limb by limb. */
+    List<Operation> groups(Attitude attitude) {
+        return tree.limbs().stream()
+                .filter(limb -> !limb.is(Condition.DEAD))
+                .filter(limb -> tree.smallWoodOn(limb.id()).stream()
+                        .anyMatch(axis -> axis.kind() == AxisKind.SHOOT && axis.attitude() == attitude))
+                .map(limb -> Operation.remove(limb.id() + "/shoots/" + attitude.word()))
+                .toList();
+    }
+
+    /**
+     * Last year's shoots thinned on every limb, where the kind bears on them: thin, rank, upright, hanging and far-out ones
+     * first, and no more left than can be lit.
+     *
+     * @param part of the share that the kind renews in a year, 0…1: less where this winter has no room for all
+     */
+    List<Candidate> oneYearWood(double part) {
+        List<Candidate> thinnings = new ArrayList<>();
+        if (!species.smallWood().renewsOneYearWood()
+                || tree.setting().leaf() < tree.setting().bearingLeaf()) {
+            return thinnings;
+        }
+        double share = part * species.renewal().shareAYear();
+        for (Axis limb : tree.limbs()) {
+            String group = limb.id() + "/shoots";
+            int count = limb.is(Condition.DEAD)
+                    ? 0
+                    : Target.of(tree, Operation.remove(group)).size();
+            int lit = (int) Math.ceil(species.smallWood().shootsPerMetreMost() * limb.length());
+            int keep = Math.max(1, Math.min((int) Math.round(count * (1 - share)), lit));
+            if (keep < count) {
+                thinnings.add(Candidate.bySystem(Operation.thin(group, keep), Stage.RENEWAL, why()));
+            }
+        }
+        return thinnings;
+    }
+
+    private String why() {
+        return String.format(
+                Locale.ROOT,
+                "%s bears on last year's shoots: about %.0f %% of them go each winter, the thin, the rank and the far-out ones first. The well-sized ones near the frame stay.",
+                species.name(),
+                100 * species.renewal().shareAYear());
+    }
+}
