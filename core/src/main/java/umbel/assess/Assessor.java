@@ -75,7 +75,8 @@ public final class Assessor {
                 : new Limits(
                         asked.woodShare() == null ? usual.woodShare() : asked.woodShare(),
                         asked.bigCuts() == null ? usual.bigCuts() : asked.bigCuts(),
-                        reach);
+                        reach,
+                        asked.woodShare() != null);
     }
 
     /** When in its year a phase is; dormant where none is named. */

@@ -110,9 +110,8 @@ public final class Season {
         Leafage carried = new Leafage(before.tree());
         double reserve =
                 before.reserve() * (1 - lost(cut, carried, work.moment().in(trade)));
-        double most = work.deflowered() ? 0 : work.thinned() ? Crop.most(cut.left()) : Double.POSITIVE_INFINITY;
-        Crop crop =
-                Crop.set(cut.left(), before.light(), most, set * before.temper().setting());
+        double bloom = set * before.temper().setting();
+        Crop crop = Crop.set(cut.left(), before.light(), leftOn(before.tree(), work), bloom);
 
         Points points = new Points(cut, carried, before.light(), before.temper(), draws);
         Sharing sharing = new Sharing(points, draws);
@@ -140,6 +139,8 @@ public final class Season {
             field = LightField.of(leafy, trade.cellCm() / 100, DIRECTIONS);
             made = (1 - left) * made + left * stays;
         }
+        // hands thin in early summer, by the leaf that is there then
+        crop = Crop.set(cut.left(), before.light(), leftOn(leafy, work), bloom);
         made = Carbon.drawnOn(made, crop.fruits() * Crop.dryFruit(setting), trade);
         Crop finished = crop.finished(leafy, made);
         double net = made - finished.drain(setting, made) - trade.woodUpkeep() * Carbon.wood(leafy);
@@ -172,6 +173,11 @@ public final class Season {
                 grown.longShoots() + regrownShoots,
                 ripening.spursLost(),
                 field.caught());
+    }
+
+    /** Fruits left on a tree in its leaf. */
+    private static double leftOn(Tree leafy, Work work) {
+        return work.deflowered() ? 0 : work.thinned() ? Crop.most(leafy) : Double.POSITIVE_INFINITY;
     }
 
     /**

@@ -110,7 +110,7 @@ record Appraisal(
                 lit == 0 ? 0 : low / lit,
                 total == 0 ? 0 : fresh / total,
                 findings.stream()
-                        .mapToDouble(finding -> FaultCost.of(finding, left, wish.rules()))
+                        .mapToDouble(finding -> FaultCost.of(ground.faults().assured(finding), left, wish.rules()))
                         .sum(),
                 missing(left),
                 tooHigh(ground, left, wish),

@@ -24,6 +24,9 @@ import umbel.wood.Units;
 final class Programme {
 
     private static final double CLEARANCE = 0.10;
+    private static final double STEEP = Math.toRadians(25);
+    private static final double INTO_LAST_GROWTH = 0.05;
+    private static final double MOST_HIGHER = 0.25;
     private static final int LEAST_FLOWERS = 2;
     private static final int MOST_TIPPED = 12;
     private static final double LEAST_END = 0.25;
@@ -250,16 +253,18 @@ final class Programme {
                 : List.of();
     }
 
-    /** The leader, once it stands well above the last limb, at a distance above it. */
+    /** The leader, once it stands well above the last limb, at a distance above it, in last season's wood. */
     private Optional<Operation> headLeader(double above) {
         double last = mains().stream()
                 .filter(limb -> limb.age() >= 2 || limb.lastGrowth() > 0.3)
+                .filter(limb -> limb.baseInclination() > STEEP)
                 .mapToDouble(Axis::at)
                 .max()
                 .orElse(0);
-        double at = last + above;
         Axis leader = tree.trunk();
-        boolean tall = leader.length() > at + CLEARANCE && leader.ageAt(at) <= 1;
+        double young = leader.length() - leader.lastGrowth() + INTO_LAST_GROWTH;
+        double at = Math.max(last + above, young);
+        boolean tall = leader.length() > at + CLEARANCE && at <= last + above + MOST_HIGHER;
         boolean full = leader.course().top() >= tree.setting().system().shape().height();
         return last > 0 && tall && !full
                 ? Optional.of(Operation.cutAt(OperationKind.HEAD, "trunk", at))

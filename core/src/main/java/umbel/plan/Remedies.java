@@ -220,6 +220,9 @@ final class Remedies {
 
     /** Whether a top grows no more than bearing wood does; one that still runs would answer a lowering with a thicket. */
     private boolean hasSlowed(Axis leader) {
+        if (tree.setting().system().tied()) {
+            return true; // on wires the top is stopped at its wire whatever it grew
+        }
         double most = Units.fromCm(tree.setting().species().vigour().bearingCm().get(1));
         return leader.lastGrowth() <= most;
     }
@@ -276,9 +279,15 @@ final class Remedies {
         return operations;
     }
 
-    /** The heavy side lightened limb by limb; a main limb of a lasting frame is not taken for weight alone. */
+    /**
+     * The heavy side lightened limb by limb; a main limb of a lasting frame is not taken for weight alone, and a tree that still
+     * fills its space is evened out by its programme.
+     */
     private List<Operation> forHeavySide(Finding finding) {
         List<Operation> operations = new ArrayList<>();
+        if (tree.setting().isFilling()) {
+            return operations;
+        }
         for (String id : finding.limbs()) {
             Axis limb = tree.find(id).orElseThrow();
             reductions(limb).forEach(operations::add);

@@ -38,6 +38,12 @@ final class Standing {
         return -1;
     }
 
+    /** The finding of a later look, as sure as it was found to be when it was asked about; else as it is. */
+    Finding assured(Finding later) {
+        int index = indexOf(later);
+        return index < 0 ? later : later.withConfidence(asked.get(index).confidence());
+    }
+
     /** Those that a later look at the tree still finds. */
     BitSet among(List<Finding> later) {
         BitSet standing = new BitSet(asked.size());

@@ -85,16 +85,14 @@ public record Wish(
 
     /** The same wish with everything done in one winter. */
     Wish unlimited() {
-        Limits none = new Limits(Math.max(rules.mostShare(), limits.woodShare()), Integer.MAX_VALUE, limits.reach());
+        Limits none = limits.within(Math.max(rules.mostShare(), limits.woodShare()), Integer.MAX_VALUE);
         return new Wish(school, rules, goals, none, moment, 1, taken, refused, learned);
     }
 
     /** The same wish, to go less far or further. */
     Wish within(PlanRules.Variant variant) {
-        Limits other = new Limits(
-                Math.min(rules.mostShare(), limits.woodShare() * variant.woodShare()),
-                (int) Math.ceil(limits.bigCuts() * variant.bigCuts()),
-                limits.reach());
+        Limits other = limits.within(Math.min(rules.mostShare(), limits.woodShare() * variant.woodShare()), (int)
+                Math.ceil(limits.bigCuts() * variant.bigCuts()));
         return new Wish(
                 school, rules, goals.lightTimes(variant.light()), other, moment, years, taken, refused, learned);
     }

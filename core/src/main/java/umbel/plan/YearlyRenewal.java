@@ -136,7 +136,7 @@ final class YearlyRenewal {
 
     /**
      * Last year's shoots thinned on every limb, where the kind bears on them: thin, rank, upright, hanging and far-out ones
-     * first, and no more left than can be lit.
+     * first, and where there is room no more left than can be lit.
      *
      * @param part of the share that the kind renews in a year, 0…1: less where this winter has no room for all
      */
@@ -152,8 +152,10 @@ final class YearlyRenewal {
             int count = limb.is(Condition.DEAD)
                     ? 0
                     : Target.of(tree, Operation.remove(group)).size();
-            int lit = (int) Math.ceil(species.smallWood().shootsPerMetreMost() * limb.length());
-            int keep = Math.max(1, Math.min((int) Math.round(count * (1 - share)), lit));
+            int keep = (int) Math.max(1, Math.round(count * (1 - share)));
+            if (part >= 1) {
+                keep = Math.min(keep, (int) Math.ceil(species.smallWood().shootsPerMetreMost() * limb.length()));
+            }
             if (keep < count) {
                 thinnings.add(Candidate.bySystem(Operation.thin(group, keep), Stage.RENEWAL, why()));
             }
