@@ -59,6 +59,11 @@ public record Forecast(List<Outlook> years) {
             return new Range(low, values[0], high);
         }
 
+        /** The range, no narrower than a share of its middle to either side. */
+        Range atLeast(double share) {
+            return new Range(Math.min(low, middle * (1 - share)), middle, Math.max(high, middle * (1 + share)));
+        }
+
         /** The range about another middle, as wide in proportion. */
         Range about(double other) {
             return middle <= 0
@@ -97,7 +102,11 @@ public record Forecast(List<Outlook> years) {
 
     /** The years of a tree as ranges. */
     public static Forecast of(Stand start, List<Season.Work> works) {
-        Trade.Spread spread = start.tree().setting().trade().growth().spread();
+        Trade trade = start.tree().setting().trade();
+        Trade.Spread spread = trade.growth().spread();
+        // no forecast is surer than the counting and measuring it starts from
+        double counted = trade.surveyErrors().countShare();
+        double measured = trade.surveyErrors().lengthShare();
         List<List<Figures>> courses = IntStream.range(0, SEASONS.length)
                 .parallel()
                 .mapToObj(n -> course(
@@ -113,15 +122,15 @@ public record Forecast(List<Outlook> years) {
             years.add(new Outlook(
                     y + 1,
                     these.get(0).tree(),
-                    range(these, Figures::fruits),
-                    range(these, Figures::flowerBuds),
-                    range(these, Figures::newLength),
-                    range(these, Figures::extension),
-                    range(these, Figures::sprouts),
-                    range(these, Figures::height),
+                    range(these, Figures::fruits).atLeast(counted),
+                    range(these, Figures::flowerBuds).atLeast(counted),
+                    range(these, Figures::newLength).atLeast(counted),
+                    range(these, Figures::extension).atLeast(measured),
+                    range(these, Figures::sprouts).atLeast(counted),
+                    range(these, Figures::height).atLeast(measured),
                     range(these, Figures::under30),
                     range(these, Figures::interception),
-                    range(these, Figures::wood)));
+                    range(these, Figures::wood).atLeast(counted)));
         }
         return new Forecast(years);
     }

@@ -37,6 +37,7 @@ final class PlanSearch {
     private final Wish wish;
     private final Weighing weighing;
     private final List<Candidate> candidates = new ArrayList<>();
+    private final List<Candidate> otherWays = new ArrayList<>();
     private final Stubs stubs;
     private final Programme programme;
     private final Remedies remedies;
@@ -54,12 +55,14 @@ final class PlanSearch {
     PlanSearch(Tree found, List<Finding> findings, Wish wish, Look look, PlanSearch shared) {
         this.found = found;
         this.wish = wish;
-        this.weighing = new Weighing(found, findings, wish, shared == null ? null : shared.weighing);
         boolean sameTree = shared != null && shared.found == found;
         this.stubs = sameTree ? shared.stubs : new Stubs(found, look);
         this.programme = new Programme(found, wish.summer(), stubs);
         this.frame = programme.ofTheFrame();
         this.ends = programme.ofTheEnds();
+        boolean building = found.setting().isFilling() && !wish.limits().byGrower();
+        Set<Operation> beyondLimits = building ? Set.copyOf(operations(ends)) : Set.of();
+        this.weighing = new Weighing(found, findings, wish, beyondLimits, shared == null ? null : shared.weighing);
         frame.forEach(one -> bySystem.add(one.operation()));
         ends.forEach(one -> bySystem.add(one.operation()));
         this.oneYearWood = Arrays.stream(PARTS).mapToObj(programme::oneYearWood).toList();
@@ -68,13 +71,16 @@ final class PlanSearch {
         for (Finding finding : findings) {
             for (Candidate candidate : remedies.of(finding)) {
                 if (allowed(candidate)) {
-                    candidates.add(candidate);
+                    // how a limb is taken is the system's choice, not a matter of gain
+                    boolean usual =
+                            candidates.stream().noneMatch(one -> one.finding() == finding && one.decidesAs(candidate));
+                    (usual ? candidates : otherWays).add(candidate);
                 }
             }
         }
     }
 
-    /** Whether any operation was thought of for a finding, or refused for it. */
+    /** What is weighed: the answers to the findings, each in the usual way. */
     List<Candidate> candidates() {
         return candidates;
     }
@@ -208,7 +214,7 @@ final class PlanSearch {
 
     /** A grower's own operation, with the finding it answers if there is one. */
     Candidate asCandidate(Operation operation) {
-        return candidates.stream()
+        return Stream.concat(candidates.stream(), otherWays.stream())
                 .filter(candidate -> candidate.key().equals(Wish.key(operation)))
                 .findFirst()
                 .map(candidate -> Candidate.of(operation, candidate.finding(), false))
@@ -243,15 +249,15 @@ final class PlanSearch {
      * builds a tree that still fills its space, unless the grower set the limit.
      */
     void addEnds(List<Candidate> chosen) {
-        boolean building = found.setting().isFilling() && !wish.limits().byGrower();
         for (Candidate candidate : ends) {
-            addIfFits(chosen, candidate, candidate.operation().kind().cuts() && !building);
+            addIfFits(chosen, candidate, candidate.operation().kind().cuts());
         }
         thinOneYearWood(chosen);
     }
 
-    /** Last year's shoots on all limbs that stay, as evenly as the limits have room for. */
+    /** Last year's shoots on all limbs that stay, as evenly as the limits have room for; shared out anew each time. */
     private void thinOneYearWood(List<Candidate> chosen) {
+        chosen.removeIf(one -> isOfOneYearWood(one) && !wish.taken().contains(one.operation()));
         List<Operation> others = operations(chosen);
         for (List<Candidate> part : oneYearWood) {
             List<Candidate> fitting = part.stream()
@@ -266,8 +272,12 @@ final class PlanSearch {
         }
     }
 
+    private boolean isOfOneYearWood(Candidate one) {
+        return oneYearWood.stream().anyMatch(part -> part.contains(one));
+    }
+
     private boolean isByHabit(Candidate one) {
-        return ends.contains(one) || oneYearWood.stream().anyMatch(part -> part.contains(one));
+        return ends.contains(one) || isOfOneYearWood(one);
     }
 
     /** A visit before the system's own work on the ends; what the grower took stays. */
@@ -340,21 +350,12 @@ final class PlanSearch {
                 bestGain = gain;
             }
         }
-        return best == null ? null : inTheUsualWay(best, chosen);
+        return best;
     }
 
     /** Whether the fault a candidate answers still stands when these are done without it. */
     boolean isAskedFor(List<Operation> others, Candidate candidate) {
         return candidate.finding() == null || candidate.settled() || weighing.stands(candidate.finding(), others);
-    }
-
-    /** The first answer to the same finding that decides the same: how a limb is taken is the system's choice, not a matter of gain. */
-    Candidate inTheUsualWay(Candidate best, List<Candidate> chosen) {
-        return candidates.stream()
-                .filter(one -> one.finding() == best.finding() && one.decidesAs(best))
-                .filter(one -> weighing.fits(operations(chosen), one.operation()))
-                .findFirst()
-                .orElse(best);
     }
 
     /** What has not been looked at yet, and what surely will be looked at again, is weighed at once. */
@@ -376,9 +377,8 @@ final class PlanSearch {
             }
             List<Candidate> rest = new ArrayList<>(chosen);
             rest.remove(i);
-            double without = weighing.worth(operations(rest));
             double now = weighing.worth(operations(chosen));
-            if (now - without < least || !isAskedFor(operations(rest), one)) {
+            if (!isAskedFor(operations(rest), one) || now - weighing.worth(operations(withEnds(rest))) < least) {
                 chosen.remove(i);
                 i--;
                 continue;
@@ -391,29 +391,47 @@ final class PlanSearch {
         addEnds(chosen);
     }
 
+    /** The same visit without steps for faults that its other steps have answered. */
+    List<Candidate> withoutMoot(List<Candidate> chosen) {
+        List<Candidate> asked = new ArrayList<>(chosen);
+        for (Candidate one : chosen) {
+            List<Candidate> rest = new ArrayList<>(asked);
+            rest.remove(one);
+            if (isWeighed(one) && !isAskedFor(operations(rest), one)) {
+                asked.remove(one);
+            }
+        }
+        addEnds(asked);
+        return asked;
+    }
+
+    private List<Candidate> withEnds(List<Candidate> chosen) {
+        List<Candidate> more = new ArrayList<>(chosen);
+        addEnds(more);
+        return more;
+    }
+
     /** The best other answer to a step's finding, or to its limb, that keeps to the limits; null where there is none. */
     Candidate bestSwap(List<Candidate> rest, Candidate instead) {
-        return bestSwap(rest, instead, one -> true);
+        return bestSwap(rest, instead, Stream.concat(candidates.stream(), otherWays.stream()));
     }
 
     /** The best answer that decides otherwise: not only another cut that takes the same limb. */
     Candidate bestOther(List<Candidate> rest, Candidate instead) {
-        return bestSwap(rest, instead, one -> !one.decidesAs(instead));
+        return bestSwap(rest, instead, candidates.stream().filter(one -> !one.decidesAs(instead)));
     }
 
-    private Candidate bestSwap(List<Candidate> rest, Candidate instead, Predicate<Candidate> which) {
+    private Candidate bestSwap(List<Candidate> rest, Candidate instead, Stream<Candidate> among) {
         if (instead.finding() == null) {
             return null;
         }
         List<Operation> others = operations(rest);
-        List<Candidate> swaps = candidates.stream()
-                .filter(candidate -> candidate.finding() == instead.finding()
+        List<Candidate> swaps = among.filter(candidate -> candidate.finding() == instead.finding()
                         || candidate
                                 .operation()
                                 .limb()
                                 .equals(instead.operation().limb()))
                 .filter(candidate -> !candidate.operation().equals(instead.operation())
-                        && which.test(candidate)
                         && isAskedFor(others, candidate)
                         && weighing.fits(others, candidate.operation())
                         && weighing.withinLimits(others, candidate.operation()))

@@ -39,9 +39,7 @@ final class Refinement {
     List<Candidate> of(List<Candidate> chosen) {
         List<Candidate> better = reconsiderHeavySteps(chosen);
         search.improve(better, least);
-        better = kicked(climbed(better));
-        search.improve(better, least);
-        return better;
+        return search.withoutMoot(kicked(climbed(better)));
     }
 
     /**

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import umbel.cut.CutTree;
@@ -27,6 +28,7 @@ final class Weighing {
 
     private final Tree found;
     private final Wish wish;
+    private final Set<Operation> beyondLimits;
     private final Appraisal.Ground ground;
     private final Map<List<Operation>, Appraisal> appraised;
     private final Map<List<Operation>, CutTree> cuts;
@@ -35,12 +37,14 @@ final class Weighing {
      * A weighing of one tree.
      *
      * @param findings what the tree was found with
+     * @param beyondLimits what is done whatever share of the wood it takes
      * @param other another, whose appraisals are used again where they are of the same tree under the same eye; null for none
      */
-    Weighing(Tree found, List<Finding> findings, Wish wish, Weighing other) {
+    Weighing(Tree found, List<Finding> findings, Wish wish, Set<Operation> beyondLimits, Weighing other) {
         boolean alike = other != null && other.found == found && other.wish.sees(wish);
         this.found = found;
         this.wish = wish;
+        this.beyondLimits = beyondLimits;
         this.ground = alike ? other.ground : Appraisal.Ground.of(found, findings, wish.rules());
         this.appraised =
                 alike && other.appraised.size() < MOST_REMEMBERED ? other.appraised : new ConcurrentHashMap<>();
@@ -170,7 +174,8 @@ final class Weighing {
     /** Whether a visit keeps to the limits. */
     boolean withinLimits(List<Operation> visit) {
         List<Operation> after = asSet(visit);
-        double share = cut(after).woodShare(one -> one.kind() != OperationKind.SHORT_SPUR);
+        double share =
+                cut(after).woodShare(one -> one.kind() != OperationKind.SHORT_SPUR && !beyondLimits.contains(one));
         return share <= wish.limits().woodShare() + 1e-9
                 && bigCuts(after) <= wish.limits().bigCuts();
     }

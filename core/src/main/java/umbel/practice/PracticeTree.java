@@ -70,7 +70,7 @@ public final class PracticeTree {
             default -> byTarget();
         }
         new Faults(limbs, faults, trunkMm, heightCm, target, leaf).put();
-        new ShapeFaults(limbs, faults, target, leaf).put();
+        new ShapeFaults(limbs, faults, species, target, leaf).put();
         if (faults.contains(Fault.TOO_TALL) && !target.topped()) {
             heightCm = Math.max(heightCm * 1.28, system.equals("central-leader") ? 560 : heightCm);
         }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
+import umbel.knowledge.Species;
 import umbel.knowledge.TrainingSystem;
 import umbel.survey.Survey;
 import umbel.survey.Survey.LimbMeasure;
@@ -13,12 +14,16 @@ import umbel.survey.Survey.LimbMeasure;
 /** Puts faults of outline, age, vigour and crop into the limbs of a sound practice tree. */
 final class ShapeFaults {
 
+    private static final double YEARS_TOO_OLD = 3;
+
     private final List<LimbMeasure> limbs;
     private final Set<Fault> faults;
+    private final double spurAgeMost;
     private final TrainingSystem system;
     private final int leaf;
 
-    ShapeFaults(List<LimbMeasure> limbs, Set<Fault> faults, TrainingSystem system, int leaf) {
+    ShapeFaults(List<LimbMeasure> limbs, Set<Fault> faults, Species species, TrainingSystem system, int leaf) {
+        this.spurAgeMost = species.renewal().spurAgeMost();
         this.limbs = limbs;
         this.faults = faults;
         this.system = system;
@@ -140,7 +145,7 @@ final class ShapeFaults {
         if (wood == null || wood.spurs() == null) {
             return limb;
         }
-        Survey.SpurCount spurs = new Survey.SpurCount(Math.max(6, wood.spurs().count()), 14.0);
+        Survey.SpurCount spurs = new Survey.SpurCount(Math.max(6, wood.spurs().count()), spurAgeMost + YEARS_TOO_OLD);
         return copy(
                 limb,
                 limb.diameterMm(),

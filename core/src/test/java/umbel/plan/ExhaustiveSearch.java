@@ -18,15 +18,10 @@ final class ExhaustiveSearch {
 
     /** The best of all sets. Nothing beyond what is fixed is taken for granted, and the limits hold. */
     List<Candidate> best() {
-        List<Candidate> open = new ArrayList<>(search.with(one -> isOpen(one) && PlanSearch.isOfALimb(one)));
+        List<Candidate> open = new ArrayList<>(search.with(one -> !one.settled() && PlanSearch.isOfALimb(one)));
         int ends = open.size();
-        open.addAll(search.with(one -> isOpen(one) && !PlanSearch.isOfALimb(one)));
+        open.addAll(search.with(one -> !one.settled() && !PlanSearch.isOfALimb(one)));
         return bestFrom(search.fixed(), open, 0, ends);
-    }
-
-    /** Weighed at all: not settled, and not another way to take off what the usual cut takes. */
-    private boolean isOpen(Candidate candidate) {
-        return !candidate.settled() && search.inTheUsualWay(candidate, search.fixed()) == candidate;
     }
 
     /** What a set is worth; a set with a step whose fault the others have already answered does not count. */

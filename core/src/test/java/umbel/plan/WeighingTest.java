@@ -37,7 +37,7 @@ class WeighingTest {
     }
 
     private Weighing weighing(Limits limits) {
-        return new Weighing(tree, List.of(), wish(limits), null);
+        return new Weighing(tree, List.of(), wish(limits), Set.of(), null);
     }
 
     private Weighing usual() {
@@ -180,10 +180,10 @@ class WeighingTest {
                 .max(java.util.Comparator.comparingDouble(Axis::baseDiameter))
                 .orElseThrow();
         Operation renew = Operation.whole(OperationKind.RENEW_BEVEL, strong.id());
-        assertThat(new Weighing(spindle, List.of(), wish(new Limits(0.95, 0, 2.4)), null)
+        assertThat(new Weighing(spindle, List.of(), wish(new Limits(0.95, 0, 2.4)), Set.of(), null)
                         .withinLimits(List.of(), renew))
                 .isFalse();
-        assertThat(new Weighing(spindle, List.of(), wish(new Limits(0.95, 1, 2.4)), null)
+        assertThat(new Weighing(spindle, List.of(), wish(new Limits(0.95, 1, 2.4)), Set.of(), null)
                         .withinLimits(List.of(), renew))
                 .isTrue();
     }
@@ -191,7 +191,7 @@ class WeighingTest {
     @Test
     void theYearlyShortSpurringOfArmsStandsOutsideTheLimits() {
         Tree espalier = TreeBuilder.build(PracticeTree.survey("espalier", 8, 4), KNOWLEDGE, 1);
-        Weighing strict = new Weighing(espalier, List.of(), wish(new Limits(0.02, 0, 2.4)), null);
+        Weighing strict = new Weighing(espalier, List.of(), wish(new Limits(0.02, 0, 2.4)), Set.of(), null);
         List<Operation> spurring = espalier.limbs().stream()
                 .map(limb -> Operation.cutAt(OperationKind.SHORT_SPUR, limb.id() + "/shoots/up", 0.1))
                 .filter(one -> !umbel.cut.Target.of(espalier, one).isEmpty())
@@ -208,7 +208,7 @@ class WeighingTest {
         Weighing one = usual();
         double worth = one.worth(off);
         assertThat(one.worth(off)).isEqualTo(worth);
-        assertThat(new Weighing(tree, List.of(), wish(new Limits(0.33, 3, 2.4)), one).worth(off))
+        assertThat(new Weighing(tree, List.of(), wish(new Limits(0.33, 3, 2.4)), Set.of(), one).worth(off))
                 .as("shared appraisals")
                 .isEqualTo(worth);
         assertThat(one.worthOf(CutTree.of(tree, List.of()).left())).isCloseTo(one.worth(List.of()), within(1e-9));

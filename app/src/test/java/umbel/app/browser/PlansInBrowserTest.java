@@ -22,6 +22,7 @@ class PlansInBrowserTest {
 
     private static final long OLD_PLUM = 18;
     private static final long OPENED_PEACH = 13;
+    private static final long ESPALIER = 23;
 
     @RegisterExtension
     static final Browser BROWSER = new Browser();
@@ -67,6 +68,33 @@ class PlansInBrowserTest {
         BROWSER.sees("The same cuts as recommended: more would cost more than it brings.");
         choose("Gentler");
         BROWSER.seesNo("The same cuts as recommended");
+    }
+
+    @Test
+    void whatEachWayComesToStandsSideBySide() {
+        JsonNode plans = plans(OLD_PLUM).path("plans");
+        BROWSER.open(umbel.url() + "/trees/" + OLD_PLUM);
+        BROWSER.find(By.xpath("//summary[contains(., 'What each way comes to')]")).click();
+        BROWSER.sees("fruits, season 3");
+        WebElement table = BROWSER.find(By.cssSelector("[aria-label='The plans side by side'] table"));
+        for (String name : new String[] {"Recommended", "Gentler", "Firmer", "No cuts"}) {
+            assertThat(table.getText()).contains(name);
+        }
+        String wood = Math.round(100 * plans.get(0).at("/totals/woodShare").asDouble()) + " %";
+        assertThat(table.findElement(By.xpath(".//tr[th[.='small wood']]/td[1]")).getText())
+                .isEqualTo(wood);
+        BROWSER.sees("Gentler leaves:");
+    }
+
+    @Test
+    void workIsPlannedForAnotherTimeOfTheYear() {
+        BROWSER.open(umbel.url() + "/trees/" + ESPALIER);
+        BROWSER.sees("(dormant)");
+        BROWSER.find(By.xpath("//label[contains(., 'When')]/select/option[.='Summer']")).click();
+        BROWSER.sees("(summer)");
+        BROWSER.sees("Thin uprights of this year");
+        BROWSER.find(By.xpath("//label[contains(., 'When')]/select/option[.='Dormant']")).click();
+        BROWSER.sees("(dormant)");
     }
 
     private static void choose(String plan) {

@@ -61,6 +61,52 @@ class YearsApiTest {
     }
 
     @Test
+    void theSameCutsInSummerLeaveLessToGrowOnThanInWinter() {
+        String cuts = "{\"marks\":[{\"operation\":\"remove\",\"limb\":\"3\"},{\"operation\":\"remove\",\"limb\":\"4\"}],\"phase\":";
+        double winter = growth(umbel.post("/api/trees/4/years?years=1", cuts + "\"dormant\"}"));
+        double summer = growth(umbel.post("/api/trees/4/years?years=1", cuts + "\"summer\"}"));
+        assertThat(summer).isLessThan(winter);
+        assertThat(growth(umbel.post("/api/trees/4/years?years=1", cuts + "null}"))).isEqualTo(winter);
+    }
+
+    private static double growth(RunningUmbel.Answer answer) {
+        return answer.json().at("/marked/0/growth_m/middle").asDouble();
+    }
+
+    @Test
+    void aSummerPlanIsWorkForTheHandPrunerAndOneWinterLooksNoFurther() {
+        JsonNode summer = umbel.post("/api/trees/23/plans", "{\"phase\":\"summer\"}").json();
+        assertThat(summer.at("/plans/0/steps").size()).isPositive();
+        for (JsonNode step : summer.at("/plans/0/steps")) {
+            assertThat(step.at("/cutDiameter_mm").asDouble()).isLessThanOrEqualTo(20);
+            assertThat(step.at("/year").asInt()).isZero();
+        }
+        assertThat(summer.at("/timing/reasons/0").asString()).isNotBlank();
+        JsonNode one = umbel.post("/api/trees/18/plans", "{\"winters\":1}").json();
+        JsonNode four = umbel.post("/api/trees/18/plans", "{\"winters\":4}").json();
+        assertThat(lastYear(one)).isZero();
+        assertThat(lastYear(four)).isEqualTo(3);
+    }
+
+    private static int lastYear(JsonNode plans) {
+        int last = 0;
+        for (JsonNode step : plans.at("/plans/0/steps")) {
+            last = Math.max(last, step.at("/year").asInt());
+        }
+        return last;
+    }
+
+    @Test
+    void aTimeOfTheYearNobodyKnowsAndTooManyWintersAreRefusedByName() {
+        RunningUmbel.Answer phase = umbel.post("/api/trees/2/plans", "{\"phase\":\"harvest-moon\"}");
+        assertThat(phase.status()).isEqualTo(400);
+        assertThat(phase.text()).contains("phase");
+        RunningUmbel.Answer winters = umbel.post("/api/trees/2/plans", "{\"winters\":9}");
+        assertThat(winters.status()).isEqualTo(400);
+        assertThat(winters.text()).contains("winters");
+    }
+
+    @Test
     void twoSchoolsDifferForASettingThatIsNamed() {
         JsonNode beside = umbel.post("/api/trees/1/schools?beside=gentle", "{}").json();
         assertThat(beside.at("/school").asString()).isEqualTo("Classic");
