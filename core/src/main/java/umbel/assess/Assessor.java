@@ -1,6 +1,5 @@
 package umbel.assess;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -15,7 +14,6 @@ import umbel.growth.Forecast;
 import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.School;
-import umbel.knowledge.Species;
 import umbel.light.LightReading;
 import umbel.plan.Goals;
 import umbel.plan.Limits;
@@ -30,7 +28,6 @@ import umbel.reading.Finding;
 import umbel.reading.TreeReader;
 import umbel.reading.YoungTree;
 import umbel.training.Training;
-import umbel.wood.Condition;
 import umbel.wood.Tree;
 import umbel.wood.TreeBuilder;
 import umbel.wood.Units;
@@ -116,7 +113,7 @@ public final class Assessor {
                 reading(tree, reading, wish.school()),
                 plans(plans),
                 inOneWinter(plans),
-                timing(tree, request.phase() == null ? "dormant" : request.phase()),
+                PhaseTiming.of(tree, moment(request.phase())),
                 measureNext(certainty));
     }
 
@@ -272,9 +269,7 @@ public final class Assessor {
                 numbers,
                 answer,
                 step.reason(),
-                step.rules().isEmpty()
-                        ? null
-                        : knowledge.plan().skipped().get(step.rules().get(0)),
+                knowledge.plan().leaving(step.rules(), operation.kind().word()),
                 text,
                 Words.cautions(tree, operation, effect, knowledge.cautions()));
     }
@@ -383,22 +378,6 @@ public final class Assessor {
                 Math.round(totals.crop().expectedFruits()),
                 Math.round(totals.crop().targetFruits()),
                 Units.round(totals.mass(), 1));
-    }
-
-    /** What the species' calendar says of a phase, stricter where disease is recorded. Weather is not read here. */
-    public Assessment.Timing timing(Tree tree, String phase) {
-        Species.PhaseRule rule = tree.setting().species().phases().get(phase);
-        boolean diseased = tree.limbs().stream()
-                .anyMatch(limb -> limb.is(Condition.DISEASED) || !limb.disease().isEmpty());
-        Species.PhaseRule applies = diseased && rule.whenDiseased() != null ? rule.whenDiseased() : rule;
-        List<String> reasons = new ArrayList<>();
-        reasons.add(applies.reason());
-        if (applies.verdict().equals("not")
-                && tree.limbs().stream().anyMatch(limb -> !limb.conditions().isEmpty())) {
-            reasons.add("Dead, broken and diseased wood may come off at any time, in dry weather.");
-        }
-        reasons.add("By the season's phase alone: the weather of the coming days was not looked at.");
-        return new Assessment.Timing(applies.verdict(), reasons);
     }
 
     /** What to measure next in the format's words. */

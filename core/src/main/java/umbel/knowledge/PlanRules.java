@@ -25,7 +25,18 @@ public record PlanRules(
         Map<String, Double> goals,
         int years,
         Lowering lowering,
-        Map<String, String> skipped) {
+        Map<String, String> skipped,
+        Map<String, String> skippedOfSystem) {
+
+    /**
+     * What comes of leaving a step, in a sentence; null where nothing is known to.
+     *
+     * @param rules the findings it answers, the first one first; none for what the system does
+     * @param operation what it is
+     */
+    public String leaving(List<String> rules, String operation) {
+        return rules.isEmpty() ? skippedOfSystem.get(operation) : skipped.get(rules.get(0));
+    }
 
     /** A common purpose of pruning, as goal weights. */
     public record Purpose(String id, String name, Map<String, Double> goals) {}

@@ -1,7 +1,6 @@
 package umbel.plan;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -31,7 +30,6 @@ import umbel.wood.Units;
 final class PlanSearch {
 
     private static final int LOOK_AGAIN = 6;
-    private static final double[] PARTS = {1, 0.75, 0.5, 0.25};
 
     private final Tree found;
     private final Wish wish;
@@ -41,10 +39,7 @@ final class PlanSearch {
     private final Stubs stubs;
     private final Programme programme;
     private final Remedies remedies;
-    private final List<Candidate> frame;
-    private final List<Candidate> ends;
-    private final List<List<Candidate>> oneYearWood;
-    private final Set<Operation> bySystem = new HashSet<>();
+    private final SystemWork bySystem;
 
     /**
      * A search on a tree.
@@ -58,15 +53,10 @@ final class PlanSearch {
         boolean sameTree = shared != null && shared.found == found;
         this.stubs = sameTree ? shared.stubs : new Stubs(found, look);
         this.programme = new Programme(found, wish.summer(), stubs);
-        this.frame = programme.ofTheFrame();
-        this.ends = programme.ofTheEnds();
+        this.bySystem = new SystemWork(programme);
         boolean building = found.setting().isFilling() && !wish.limits().byGrower();
-        Set<Operation> beyondLimits = building ? Set.copyOf(operations(ends)) : Set.of();
+        Set<Operation> beyondLimits = building ? Set.copyOf(operations(bySystem.ends())) : Set.of();
         this.weighing = new Weighing(found, findings, wish, beyondLimits, shared == null ? null : shared.weighing);
-        frame.forEach(one -> bySystem.add(one.operation()));
-        ends.forEach(one -> bySystem.add(one.operation()));
-        this.oneYearWood = Arrays.stream(PARTS).mapToObj(programme::oneYearWood).toList();
-        oneYearWood.forEach(part -> part.forEach(one -> bySystem.add(one.operation())));
         this.remedies = new Remedies(found, findings, wish, stubs);
         for (Finding finding : findings) {
             for (Candidate candidate : remedies.of(finding)) {
@@ -197,7 +187,7 @@ final class PlanSearch {
                 addIfFits(chosen, asCandidate(operation), false);
             }
         }
-        for (Candidate candidate : frame) {
+        for (Candidate candidate : bySystem.frame()) {
             addIfFits(chosen, candidate, false);
         }
         return chosen;
@@ -218,17 +208,8 @@ final class PlanSearch {
                 .filter(candidate -> candidate.key().equals(Wish.key(operation)))
                 .findFirst()
                 .map(candidate -> Candidate.of(operation, candidate.finding(), false))
-                .or(() -> bySystem(operation))
+                .or(() -> bySystem.asDecided(operation))
                 .orElseGet(() -> Candidate.byHand(operation));
-    }
-
-    /** What the system asks for, done as the grower would have it. */
-    private Optional<Candidate> bySystem(Operation operation) {
-        return Stream.of(frame, ends, oneYearWood.get(0))
-                .flatMap(List::stream)
-                .filter(candidate -> candidate.key().equals(Wish.key(operation)))
-                .findFirst()
-                .map(candidate -> Candidate.bySystem(operation, candidate.stage(), candidate.reason()));
     }
 
     /**
@@ -249,41 +230,17 @@ final class PlanSearch {
      * builds a tree that still fills its space, unless the grower set the limit.
      */
     void addEnds(List<Candidate> chosen) {
-        for (Candidate candidate : ends) {
+        for (Candidate candidate : bySystem.ends()) {
             addIfFits(chosen, candidate, candidate.operation().kind().cuts());
         }
-        thinOneYearWood(chosen);
-    }
-
-    /** Last year's shoots on all limbs that stay, as evenly as the limits have room for; shared out anew each time. */
-    private void thinOneYearWood(List<Candidate> chosen) {
-        chosen.removeIf(one -> isOfOneYearWood(one) && !wish.taken().contains(one.operation()));
-        List<Operation> others = operations(chosen);
-        for (List<Candidate> part : oneYearWood) {
-            List<Candidate> fitting = part.stream()
-                    .filter(one -> allowed(one) && weighing.fits(others, one.operation()))
-                    .toList();
-            List<Operation> all = new ArrayList<>(others);
-            fitting.forEach(one -> all.add(one.operation()));
-            if (fitting.isEmpty() || weighing.withinLimits(all)) {
-                chosen.addAll(fitting);
-                return;
-            }
-        }
-    }
-
-    private boolean isOfOneYearWood(Candidate one) {
-        return oneYearWood.stream().anyMatch(part -> part.contains(one));
-    }
-
-    private boolean isByHabit(Candidate one) {
-        return ends.contains(one) || isOfOneYearWood(one);
+        bySystem.thinOneYearWood(
+                chosen, weighing, this::allowed, one -> wish.taken().contains(one.operation()));
     }
 
     /** A visit before the system's own work on the ends; what the grower took stays. */
     List<Candidate> withoutEnds(List<Candidate> chosen) {
         return chosen.stream()
-                .filter(one -> !isByHabit(one) || wish.taken().contains(one.operation()))
+                .filter(one -> !bySystem.isOfTheEnds(one) || wish.taken().contains(one.operation()))
                 .toList();
     }
 
@@ -451,7 +408,7 @@ final class PlanSearch {
 
     /** Whether a step stands because it was weighed: not settled, not the grower's, not the system's own. */
     boolean isWeighed(Candidate one) {
-        return !one.settled() && !wish.taken().contains(one.operation()) && !bySystem.contains(one.operation());
+        return !one.settled() && !wish.taken().contains(one.operation()) && !bySystem.includes(one.operation());
     }
 
     /** What a visit is worth, a weighed step counting for no less than the least it must bring. */

@@ -17,6 +17,7 @@ import umbel.cut.ImpossibleCut;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.format.FieldError;
+import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.NotSupported;
 import umbel.practice.Fault;
@@ -208,7 +209,7 @@ class AssessorTest {
     @CsvSource({"dormant, not", "delayed-dormant, allowed", "bloom, best", "after-harvest, not"})
     void cankerMovesPeachToBloom(String phase, String verdict) {
         Survey survey = PracticeTree.survey("open-centre", 6, 1, Fault.CANKER);
-        assertThat(assessor.timing(assessor.tree(AssessRequest.of(survey)), phase)
+        assertThat(PhaseTiming.of(assessor.tree(AssessRequest.of(survey)), Moment.of(phase))
                         .verdict())
                 .isEqualTo(verdict);
     }
@@ -216,7 +217,7 @@ class AssessorTest {
     @Test
     void aHealthyPeachMayBeCutDormant() {
         Survey survey = PracticeTree.survey("open-centre", 6, 1);
-        Assessment.Timing timing = assessor.timing(assessor.tree(AssessRequest.of(survey)), "dormant");
+        Assessment.Timing timing = PhaseTiming.of(assessor.tree(AssessRequest.of(survey)), Moment.DORMANT);
         assertThat(timing.verdict()).isEqualTo("allowed");
         assertThat(timing.reasons()).anyMatch(reason -> reason.contains("weather"));
     }

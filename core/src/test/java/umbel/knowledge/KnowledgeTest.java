@@ -191,4 +191,16 @@ class KnowledgeTest {
                 .contains("rival-leader", "limb-too-thick", "tight-crotch", "shade", "over-height", "water-sprout")
                 .isSubsetOf(Knowledge.shipped().plan().structure().keySet());
     }
+
+    @Test
+    void whatComesOfLeavingItIsToldForWhatASystemDoesAsWell() {
+        PlanRules plan = Knowledge.shipped().plan();
+        assertThat(plan.leaving(List.of("shade", "crowding"), "remove"))
+                .isEqualTo(plan.skipped().get("shade"));
+        for (String operation :
+                List.of("head", "tip", "bend", "remove", "renew-stub", "short-spur", "deflower", "rub")) {
+            assertThat(plan.leaving(List.of(), operation)).as(operation).endsWith(".");
+        }
+        assertThat(plan.leaving(List.of(), "keep")).isNull();
+    }
 }

@@ -20,6 +20,7 @@ import umbel.assess.AssessRequest;
 import umbel.assess.Assessment;
 import umbel.assess.Assessor;
 import umbel.assess.Mark;
+import umbel.assess.PhaseTiming;
 import umbel.assess.SchoolsBeside;
 import umbel.assess.Words;
 import umbel.cut.CutTree;
@@ -117,7 +118,7 @@ public class PlanService {
                 assessor.plans(plans),
                 assessor.inOneWinter(plans),
                 stops(survey.tree(), plans),
-                assessor.timing(asked.read().tree(), decisions.moment().word()),
+                PhaseTiming.of(asked.read().tree(), decisions.moment()),
                 Assessor.measureNext(readings.certaintyOf(survey, asked.read())));
     }
 
@@ -130,7 +131,7 @@ public class PlanService {
         return new TreeAnswers.FirstPlan(
                 assessor.plan(plan),
                 stops(survey.tree(), List.of(plan)),
-                assessor.timing(asked.read().tree(), decisions.moment().word()));
+                PhaseTiming.of(asked.read().tree(), decisions.moment()));
     }
 
     /** The steps past what the holding lets its people do. */

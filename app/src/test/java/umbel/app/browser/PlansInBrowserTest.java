@@ -74,14 +74,16 @@ class PlansInBrowserTest {
     void whatEachWayComesToStandsSideBySide() {
         JsonNode plans = plans(OLD_PLUM).path("plans");
         BROWSER.open(umbel.url() + "/trees/" + OLD_PLUM);
-        BROWSER.find(By.xpath("//summary[contains(., 'What each way comes to')]")).click();
+        BROWSER.find(By.xpath("//summary[contains(., 'What each way comes to')]"))
+                .click();
         BROWSER.sees("fruits, season 3");
         WebElement table = BROWSER.find(By.cssSelector("[aria-label='The plans side by side'] table"));
         for (String name : new String[] {"Recommended", "Gentler", "Firmer", "No cuts"}) {
             assertThat(table.getText()).contains(name);
         }
         String wood = Math.round(100 * plans.get(0).at("/totals/woodShare").asDouble()) + " %";
-        assertThat(table.findElement(By.xpath(".//tr[th[.='small wood']]/td[1]")).getText())
+        assertThat(table.findElement(By.xpath(".//tr[th[.='small wood']]/td[1]"))
+                        .getText())
                 .isEqualTo(wood);
         BROWSER.sees("Gentler leaves:");
     }
@@ -90,10 +92,12 @@ class PlansInBrowserTest {
     void workIsPlannedForAnotherTimeOfTheYear() {
         BROWSER.open(umbel.url() + "/trees/" + ESPALIER);
         BROWSER.sees("(dormant)");
-        BROWSER.find(By.xpath("//label[contains(., 'When')]/select/option[.='Summer']")).click();
+        BROWSER.find(By.xpath("//label[contains(., 'When')]/select/option[.='Summer']"))
+                .click();
         BROWSER.sees("(summer)");
         BROWSER.sees("Thin uprights of this year");
-        BROWSER.find(By.xpath("//label[contains(., 'When')]/select/option[.='Dormant']")).click();
+        BROWSER.find(By.xpath("//label[contains(., 'When')]/select/option[.='Dormant']"))
+                .click();
         BROWSER.sees("(dormant)");
     }
 

@@ -62,11 +62,13 @@ class YearsApiTest {
 
     @Test
     void theSameCutsInSummerLeaveLessToGrowOnThanInWinter() {
-        String cuts = "{\"marks\":[{\"operation\":\"remove\",\"limb\":\"3\"},{\"operation\":\"remove\",\"limb\":\"4\"}],\"phase\":";
+        String cuts =
+                "{\"marks\":[{\"operation\":\"remove\",\"limb\":\"3\"},{\"operation\":\"remove\",\"limb\":\"4\"}],\"phase\":";
         double winter = growth(umbel.post("/api/trees/4/years?years=1", cuts + "\"dormant\"}"));
         double summer = growth(umbel.post("/api/trees/4/years?years=1", cuts + "\"summer\"}"));
         assertThat(summer).isLessThan(winter);
-        assertThat(growth(umbel.post("/api/trees/4/years?years=1", cuts + "null}"))).isEqualTo(winter);
+        assertThat(growth(umbel.post("/api/trees/4/years?years=1", cuts + "null}")))
+                .isEqualTo(winter);
     }
 
     private static double growth(RunningUmbel.Answer answer) {
@@ -75,7 +77,8 @@ class YearsApiTest {
 
     @Test
     void aSummerPlanIsWorkForTheHandPrunerAndOneWinterLooksNoFurther() {
-        JsonNode summer = umbel.post("/api/trees/23/plans", "{\"phase\":\"summer\"}").json();
+        JsonNode summer =
+                umbel.post("/api/trees/23/plans", "{\"phase\":\"summer\"}").json();
         assertThat(summer.at("/plans/0/steps").size()).isPositive();
         for (JsonNode step : summer.at("/plans/0/steps")) {
             assertThat(step.at("/cutDiameter_mm").asDouble()).isLessThanOrEqualTo(20);

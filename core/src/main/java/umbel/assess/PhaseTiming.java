@@ -1,0 +1,31 @@
+package umbel.assess;
+
+import java.util.ArrayList;
+import java.util.List;
+import umbel.growth.Moment;
+import umbel.knowledge.Species;
+import umbel.wood.Axis;
+import umbel.wood.Condition;
+import umbel.wood.Tree;
+
+/** What the species' calendar says of a phase for one tree: stricter where disease is recorded. Weather is not read here. */
+public final class PhaseTiming {
+
+    private PhaseTiming() {}
+
+    /** The verdict on working on a tree at a moment of its year, with its reasons. */
+    public static Assessment.Timing of(Tree tree, Moment moment) {
+        Species.PhaseRule rule = tree.setting().species().phases().get(moment.word());
+        boolean diseased = tree.limbs().stream()
+                .anyMatch(limb -> limb.is(Condition.DISEASED) || !limb.disease().isEmpty());
+        Species.PhaseRule applies = diseased && rule.whenDiseased() != null ? rule.whenDiseased() : rule;
+        List<String> reasons = new ArrayList<>();
+        reasons.add(applies.reason());
+        boolean unsound = tree.limbs().stream().map(Axis::conditions).anyMatch(conditions -> !conditions.isEmpty());
+        if (unsound && (applies.verdict().equals("not") || moment.isSummer())) {
+            reasons.add("Dead, broken and diseased wood may come off at any time, in dry weather.");
+        }
+        reasons.add("By the season's phase alone: the weather of the coming days was not looked at.");
+        return new Assessment.Timing(applies.verdict(), reasons);
+    }
+}
