@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
-import { answer, api, type Decisions } from '../api/client';
+import { answer, api, type Decisions, type TreePage } from '../api/client';
 import { PHASES } from '../ui/phases';
 import { capital } from '../ui/words';
+import { OwnWish } from './OwnWish';
 import { SchoolLines } from './SchoolLines';
 
 /** The times of the year that work is planned for, in their order. */
@@ -18,9 +19,11 @@ const USUAL_WINTERS = 3;
 /** For what purpose, by which school, when, and over how many winters. */
 export function PlanChoices({
   decisions,
+  limits,
   onChange,
 }: {
   decisions: Decisions;
+  limits: TreePage['limits'];
   onChange: (next: Decisions) => void;
 }) {
   const known = useQuery({
@@ -48,6 +51,7 @@ export function PlanChoices({
           }}
           className="block min-h-9 w-full border-b border-muted/60 bg-paper text-[14px] text-ink"
         >
+          {purpose === '' && <option value="">Your own</option>}
           {purposes.map((one) => (
             <option key={one.id} value={one.id}>
               {one.name}
@@ -104,6 +108,12 @@ export function PlanChoices({
           ))}
         </select>
       </label>
+      <OwnWish
+        decisions={decisions}
+        usual={purposes.find((one) => one.id === 'balanced')?.goals ?? {}}
+        limits={limits}
+        onChange={onChange}
+      />
       <SchoolLines decisions={decisions} onChange={onChange} />
     </div>
   );

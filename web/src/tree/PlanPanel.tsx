@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { Decisions, Mark, Plan, Step } from '../api/client';
+import type { Decisions, Mark, Plan, Step, TreePage } from '../api/client';
 import { keyOf, limbOf, markFrom } from '../api/marks';
 import { Button } from '../ui/Button';
 import { PHASES } from '../ui/phases';
@@ -17,6 +17,7 @@ import { Winters } from './Winters';
 
 interface Props {
   id: number;
+  limits: TreePage['limits'];
   /** Day of the last visit since the survey; empty where there was none. */
   workedOn: string;
   work: Work;
@@ -50,6 +51,7 @@ const TIMING_WORDS: Record<string, string> = {
 /** The proposed work in its order; each step can be taken, changed or left. */
 export function PlanPanel({
   id,
+  limits,
   workedOn,
   work,
   plans,
@@ -117,7 +119,7 @@ export function PlanPanel({
         </p>
       )}
       <PlansBeside plans={choices} words={PLAN_WORDS} />
-      <PlanChoices decisions={work.decisions} onChange={work.change} />
+      <PlanChoices decisions={work.decisions} limits={limits} onChange={work.change} />
       <p className="px-5 pt-2.5 text-[13.5px]">
         <b className={plans.timing.verdict === 'not' ? 'text-lichen' : 'text-moss'}>
           {TIMING_WORDS[plans.timing.verdict]}

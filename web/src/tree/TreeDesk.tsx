@@ -317,6 +317,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
             </Tabs.List>
             <Tabs.Content value="plan" className="min-h-0 flex-1 overflow-auto">
               <PlanPanel
+                limits={page.limits}
                 id={id}
                 workedOn={page.workedOn}
                 work={work}

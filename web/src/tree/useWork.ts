@@ -68,7 +68,12 @@ export function useWork(id: number, page: TreePage): Work {
           }),
         );
         version.current = kept.version;
-        if (saved.current.school !== sent.school || saved.current.schoolLines !== sent.schoolLines) {
+        const other = saved.current;
+        if (
+          other.school !== sent.school ||
+          other.schoolLines !== sent.schoolLines ||
+          other.hold !== sent.hold
+        ) {
           void queries.invalidateQueries({ queryKey: ['tree', id] }); // another school reads the tree otherwise
         }
         saved.current = sent;

@@ -1,5 +1,8 @@
 package umbel.app.plan;
 
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import java.util.List;
@@ -23,8 +26,8 @@ public record Decisions(
         List<Mark> marks,
         List<String> refused,
         String school,
-        Map<String, Double> goals,
-        Hold hold,
+        Map<String, @DecimalMin("0") @DecimalMax("10") Double> goals,
+        @Valid Hold hold,
         Moment phase,
         @Min(1) @Max(4) Integer winters,
         Map<String, Double> schoolLines) {
@@ -36,7 +39,10 @@ public record Decisions(
     }
 
     /** Limits the grower sets. */
-    public record Hold(Double woodShare, Integer bigCuts, Double reachM) {}
+    public record Hold(
+            @DecimalMin("0.01") @DecimalMax("1") Double woodShare,
+            @Min(0) @Max(60) Integer bigCuts,
+            @DecimalMin("1") @DecimalMax("10") Double reachM) {}
 
     /** Nothing decided yet. */
     public static Decisions none() {

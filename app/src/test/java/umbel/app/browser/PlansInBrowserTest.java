@@ -12,6 +12,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
 import tools.jackson.databind.JsonNode;
 import umbel.app.RunningUmbel;
@@ -23,6 +24,7 @@ class PlansInBrowserTest {
     private static final long OLD_PLUM = 18;
     private static final long OPENED_PEACH = 13;
     private static final long ESPALIER = 23;
+    private static final long CHERRY = 15;
 
     @RegisterExtension
     static final Browser BROWSER = new Browser();
@@ -86,6 +88,29 @@ class PlansInBrowserTest {
                         .getText())
                 .isEqualTo(wood);
         BROWSER.sees("Gentler leaves:");
+    }
+
+    @Test
+    void aGrowerWeighsForHimselfAndSetsHisOwnLimits() {
+        BROWSER.open(umbel.url() + "/trees/" + CHERRY);
+        BROWSER.sees("Recommended");
+        BROWSER.find(By.xpath("//button[.='Weigh it yourself']")).click();
+        WebElement wood = BROWSER.find(By.xpath("//label[contains(., 'Small wood taken')]//input"));
+        wood.clear();
+        wood.sendKeys("150");
+        BROWSER.sees("From 1 to 75 %.");
+        wood.clear();
+        wood.sendKeys("10");
+        BROWSER.find(By.xpath("//label[contains(., 'Crop')]//input")).sendKeys(Keys.END);
+        BROWSER.find(By.xpath("//button[.='Plan by these']")).click();
+        BROWSER.sees("of 10 %");
+        BROWSER.sees("Limits of your own.");
+        String own = "{\"hold\":{\"woodShare\":0.1,\"bigCuts\":6,\"reachM\":2.4}}";
+        JsonNode plan = umbel.post("/api/trees/" + CHERRY + "/plans/first", own).json();
+        assertThat(plan.at("/plan/totals/woodShare").asDouble()).isLessThanOrEqualTo(0.1 + 1e-6);
+        BROWSER.find(By.xpath("//button[.='Weigh it yourself']")).click();
+        BROWSER.find(By.xpath("//button[.='As usual']")).click();
+        BROWSER.seesNo("Limits of your own.");
     }
 
     @Test

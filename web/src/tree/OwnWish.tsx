@@ -1,0 +1,194 @@
+import { Dialog } from 'radix-ui';
+import { useState } from 'react';
+import type { Decisions, TreePage } from '../api/client';
+import { Button } from '../ui/Button';
+
+/** What a grower may weigh, in the order of the drawing's gauges, and how it reads. */
+const GOALS = [
+  ['light', 'Light on the fruiting wood'],
+  ['crop', 'Crop'],
+  ['height', 'Low, within reach'],
+  ['renewal', 'Young wood for old'],
+  ['structure', 'A sound frame'],
+  ['labour', 'Little work'],
+] as const;
+type Goal = (typeof GOALS)[number][0];
+const MOST_WEIGHT = 3;
+
+interface Props {
+  decisions: Decisions;
+  /** Weights in force where none of the grower's own are set. */
+  usual: Record<string, number>;
+  limits: TreePage['limits'];
+  onChange: (next: Decisions) => void;
+}
+
+interface Typed {
+  goals: Record<Goal, number>;
+  woodShare: string;
+  bigCuts: string;
+  reach: string;
+}
+
+/** Own weights for the goals and own limits for one winter, beside what purpose and school would set. */
+export function OwnWish({ decisions, usual, limits, onChange }: Props) {
+  const [open, setOpen] = useState(false);
+  const [typed, setTyped] = useState<Typed | null>(null);
+  const now: Typed = typed ?? {
+    goals: Object.fromEntries(
+      GOALS.map(([goal]) => [goal, decisions.goals?.[goal] ?? usual[goal] ?? 1]),
+    ) as Record<Goal, number>,
+    woodShare: String(Math.round(limits.woodShare * 100)),
+    bigCuts: String(limits.bigCuts),
+    reach: String(limits.reachM),
+  };
+  const wood = inRange(now.woodShare, 1, 75);
+  const big = inRange(now.bigCuts, 0, 60);
+  const reach = inRange(now.reach, 1, 6);
+  const wrong = wood === null || big === null || reach === null;
+  const own = Boolean(decisions.hold);
+  const close = (next: Decisions) => {
+    onChange(next);
+    setTyped(null);
+    setOpen(false);
+  };
+  const use = () => {
+    if (wood === null || big === null || reach === null) return;
+    const changed =
+      Math.round(limits.woodShare * 100) !== wood || limits.bigCuts !== big || limits.reachM !== reach;
+    close({
+      ...decisions,
+      goals: now.goals,
+      hold: changed ? { woodShare: wood / 100, bigCuts: Math.round(big), reachM: reach } : decisions.hold,
+    });
+  };
+  return (
+    // not modal: the library's scroll lock writes styles into the page, which the content policy forbids
+    <Dialog.Root
+      modal={false}
+      open={open}
+      onOpenChange={(next) => {
+        setTyped(null);
+        setOpen(next);
+      }}
+    >
+      <p className="col-span-2 -mt-1 text-[13px] text-muted">
+        {own ? 'Limits of your own. ' : ''}
+        <Dialog.Trigger asChild>
+          <button type="button" className="font-semibold text-ink underline underline-offset-4">
+            Weigh it yourself
+          </button>
+        </Dialog.Trigger>
+      </p>
+      <Dialog.Portal>
+        <div className="fixed inset-0 bg-ink/40" aria-hidden />
+        <Dialog.Content className="fixed top-1/2 left-1/2 flex max-h-[86vh] w-[min(520px,94vw)] -translate-x-1/2 -translate-y-1/2 flex-col bg-paper">
+          <div className="border-b border-line px-6 pt-5 pb-3">
+            <Dialog.Title className="text-[20px] font-bold">What counts on this tree</Dialog.Title>
+            <Dialog.Description className="text-[14px] text-muted">
+              Nothing counts at 0, as usual at 1, three times as much at 3. The limits hold for one winter.
+            </Dialog.Description>
+          </div>
+          <div className="min-h-0 flex-1 overflow-auto px-6 py-3">
+            {GOALS.map(([goal, words]) => (
+              <label key={goal} className="flex items-center gap-4 border-b border-line py-1.5 text-[14px]">
+                <span className="w-48 flex-none">{words}</span>
+                <input
+                  type="range"
+                  min={0}
+                  max={MOST_WEIGHT}
+                  step={0.1}
+                  value={now.goals[goal]}
+                  onChange={(event) => {
+                    setTyped({ ...now, goals: { ...now.goals, [goal]: Number(event.target.value) } });
+                  }}
+                  className="h-8 min-w-0 flex-1 accent-ink"
+                />
+                <output className="w-8 text-right tabular-nums">{now.goals[goal].toFixed(1)}</output>
+              </label>
+            ))}
+            <Field
+              words="Small wood taken, at most"
+              unit="%"
+              value={now.woodShare}
+              wrong={wood === null ? 'From 1 to 75 %.' : ''}
+              onType={(woodShare) => {
+                setTyped({ ...now, woodShare });
+              }}
+            />
+            <Field
+              words="Big cuts, at most"
+              unit=""
+              value={now.bigCuts}
+              wrong={big === null ? 'From 0 to 60.' : ''}
+              onType={(bigCuts) => {
+                setTyped({ ...now, bigCuts });
+              }}
+            />
+            <Field
+              words="Reach from the ground"
+              unit="m"
+              value={now.reach}
+              wrong={reach === null ? 'From 1 to 6 m.' : ''}
+              onType={(typedReach) => {
+                setTyped({ ...now, reach: typedReach });
+              }}
+            />
+          </div>
+          <div className="flex justify-end gap-2 border-t border-line px-6 py-3">
+            <Button
+              onClick={() => {
+                close({ ...decisions, goals: undefined, hold: undefined });
+              }}
+            >
+              As usual
+            </Button>
+            <Dialog.Close asChild>
+              <Button>Leave</Button>
+            </Dialog.Close>
+            <Button weight="ink" disabled={wrong} onClick={use}>
+              Plan by these
+            </Button>
+          </div>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+function inRange(text: string, low: number, high: number): number | null {
+  const value = Number(text.replace(',', '.'));
+  return text.trim() !== '' && Number.isFinite(value) && value >= low && value <= high ? value : null;
+}
+
+interface FieldProps {
+  words: string;
+  unit: string;
+  value: string;
+  /** What is wrong with it; empty where nothing is. */
+  wrong: string;
+  onType: (text: string) => void;
+}
+
+function Field({ words, unit, value, wrong, onType }: FieldProps) {
+  return (
+    <label className="flex items-center justify-between gap-4 border-b border-line py-1.5 text-[14px]">
+      <span>
+        {words}
+        {wrong !== '' && <span className="block text-[13px] text-tape">{wrong}</span>}
+      </span>
+      <span className="flex items-center gap-1.5">
+        <input
+          inputMode="decimal"
+          value={value}
+          aria-invalid={wrong !== ''}
+          onChange={(event) => {
+            onType(event.target.value);
+          }}
+          className="min-h-8 w-20 rounded-sm border border-muted/45 bg-paper px-2 text-right"
+        />
+        <span className="w-4">{unit}</span>
+      </span>
+    </label>
+  );
+}
