@@ -3,7 +3,8 @@ import { Gauge } from '../ui/Gauge';
 import { minutes, percent } from '../ui/words';
 
 interface Props {
-  page: TreePage;
+  reading: TreePage['reading'];
+  limits: TreePage['limits'];
   totals: Totals | undefined;
   saveState: string;
   error: Error | null;
@@ -17,8 +18,7 @@ const SAVE_WORDS: Record<string, string> = {
 };
 
 /** What the marks come to, each against its limit. */
-export function Gauges({ page, totals, saveState, error }: Props) {
-  const { limits, reading } = page;
+export function Gauges({ reading, limits, totals, saveState, error }: Props) {
   const wood = totals?.woodShare ?? 0;
   const big = totals?.bigCuts ?? 0;
   const shadeBefore = reading.light.under30;

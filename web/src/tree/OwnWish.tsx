@@ -72,7 +72,7 @@ export function OwnWish({ decisions, usual, limits, onChange }: Props) {
         setOpen(next);
       }}
     >
-      <p className="col-span-2 -mt-1 text-[13px] text-muted">
+      <p className="-mt-1 text-[13px] text-muted">
         {own ? 'Limits of your own. ' : ''}
         <Dialog.Trigger asChild>
           <button type="button" className="font-semibold text-ink underline underline-offset-4">
@@ -86,7 +86,7 @@ export function OwnWish({ decisions, usual, limits, onChange }: Props) {
           <div className="border-b border-line px-6 pt-5 pb-3">
             <Dialog.Title className="text-[20px] font-bold">What counts on this tree</Dialog.Title>
             <Dialog.Description className="text-[14px] text-muted">
-              Nothing counts at 0, as usual at 1, three times as much at 3. The limits hold for one winter.
+              At 0 it does not count; twice the weight counts twice as much. The limits hold for one winter.
             </Dialog.Description>
           </div>
           <div className="min-h-0 flex-1 overflow-auto px-6 py-3">

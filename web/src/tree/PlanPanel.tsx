@@ -201,7 +201,7 @@ function sameAsRecommended(plan: Plan, recommended: Plan | undefined): string | 
   const cuts = (one: Plan | undefined) =>
     one?.steps
       .filter((step) => step.year === 0)
-      .map(keyOf)
+      .map((step) => `${keyOf(step)} ${String(step.keep ?? '')}`)
       .sort()
       .join();
   if (plan === recommended || cuts(plan) !== cuts(recommended)) return undefined;

@@ -83,14 +83,27 @@ function range(plan: Plan, year: number, of: (year: Year) => { low: number; high
 function Difference({ plan, recommended, word }: { plan: Plan; recommended: Plan; word: string }) {
   const leaves = missingIn(plan, recommended);
   const adds = missingIn(recommended, plan);
-  if (leaves.length + adds.length === 0) return null;
+  const thinned = thinnedOtherwise(plan, recommended);
+  if (leaves.length + adds.length + thinned === 0) return null;
   return (
     <p className="pt-1.5">
       <b>{word}</b>
       {adds.length > 0 && ` also: ${named(adds)}.`}
       {leaves.length > 0 && ` leaves: ${named(leaves)}.`}
+      {thinned > 0 &&
+        ` takes ${plan.name === 'gentler' ? 'fewer' : 'more'} shoots on ${String(thinned)} ${thinned === 1 ? 'limb' : 'limbs'}.`}
     </p>
   );
+}
+
+/** Limbs on which both plans thin shoots, but leave not as many. */
+function thinnedOtherwise(plan: Plan, recommended: Plan): number {
+  const left = new Map(
+    recommended.steps.filter((step) => step.year === 0).map((step) => [keyOf(step), step.keep]),
+  );
+  return plan.steps.filter(
+    (step) => step.year === 0 && left.has(keyOf(step)) && left.get(keyOf(step)) !== step.keep,
+  ).length;
 }
 
 /** Steps of this visit that one plan has and another has not. */

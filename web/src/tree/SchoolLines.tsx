@@ -43,7 +43,7 @@ export function SchoolLines({
         setOpen(next);
       }}
     >
-      <p className="col-span-2 -mt-1 text-[13px] text-muted">
+      <p className="-mt-1 text-[13px] text-muted">
         {count > 0 ? `${count} ${count === 1 ? 'line' : 'lines'} of the school set otherwise here. ` : ''}
         <Dialog.Trigger asChild>
           <button type="button" className="font-semibold text-ink underline underline-offset-4">

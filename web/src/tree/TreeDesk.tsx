@@ -111,6 +111,16 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
     }
     return lit.size > 0 && lit.size <= 4 ? new Map([...lit].map((limb) => [limb, `limb ${limb}`])) : NO_NAMES;
   }, [numbered, lit, page.limbs]);
+  // limits of one's own hold at once, before they are kept and the tree is read by them
+  const hold = work.decisions.hold;
+  const limits = useMemo(
+    () => ({
+      ...page.limits,
+      woodShare: hold?.woodShare ?? page.limits.woodShare,
+      bigCuts: hold?.bigCuts ?? page.limits.bigCuts,
+    }),
+    [page.limits, hold],
+  );
   const lines = useMemo(
     () => [
       { at: page.limits.reachM, text: `reach from the ground, ${page.limits.reachM} m` },
@@ -281,7 +291,13 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
         className="flex min-h-0 flex-col border-l border-line bg-paper max-lg:border-l-0"
         aria-label="The work on this tree"
       >
-        <Gauges page={page} totals={work.marked?.totals} saveState={work.saveState} error={work.markError} />
+        <Gauges
+          reading={page.reading}
+          limits={limits}
+          totals={work.marked?.totals}
+          saveState={work.saveState}
+          error={work.markError}
+        />
         {selected ? (
           <LimbPanel
             key={selected}
@@ -317,7 +333,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
             </Tabs.List>
             <Tabs.Content value="plan" className="min-h-0 flex-1 overflow-auto">
               <PlanPanel
-                limits={page.limits}
+                limits={limits}
                 id={id}
                 workedOn={page.workedOn}
                 work={work}

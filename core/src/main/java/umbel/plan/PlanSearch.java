@@ -202,14 +202,18 @@ final class PlanSearch {
         }
     }
 
-    /** A grower's own operation, with the finding it answers if there is one. */
+    /** A grower's own operation, with the finding it answers if there is one: in the same way, or by taking the same limb off. */
     Candidate asCandidate(Operation operation) {
-        return Stream.concat(candidates.stream(), otherWays.stream())
-                .filter(candidate -> candidate.key().equals(Wish.key(operation)))
+        Candidate byHand = Candidate.byHand(operation);
+        List<Candidate> known =
+                Stream.concat(candidates.stream(), otherWays.stream()).toList();
+        return Stream.concat(
+                        known.stream().filter(candidate -> candidate.key().equals(Wish.key(operation))),
+                        known.stream().filter(candidate -> candidate.decidesAs(byHand)))
                 .findFirst()
                 .map(candidate -> Candidate.of(operation, candidate.finding(), false))
                 .or(() -> bySystem.asDecided(operation))
-                .orElseGet(() -> Candidate.byHand(operation));
+                .orElse(byHand);
     }
 
     /**

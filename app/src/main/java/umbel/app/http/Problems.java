@@ -3,6 +3,7 @@ package umbel.app.http;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.OptimisticLockingFailureException;
@@ -19,6 +20,7 @@ import org.springframework.web.method.annotation.HandlerMethodValidationExceptio
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.cut.ImpossibleCut;
 import umbel.format.FieldError;
@@ -124,6 +126,18 @@ public class Problems {
         if (cause instanceof BodyLimit.TooLarge || cause != null && cause.getCause() instanceof BodyLimit.TooLarge) {
             return problem(
                     HttpStatus.CONTENT_TOO_LARGE, "Too large", "The request is larger than can be read.", List.of());
+        }
+        if (cause instanceof DatabindException value && !value.getPath().isEmpty()) {
+            String field = value.getPath().stream()
+                    .map(step -> step.getPropertyName() == null ? "[" + step.getIndex() + "]" : step.getPropertyName())
+                    .collect(Collectors.joining("."))
+                    .replace(".[", "[");
+            String message = "This is none of the values known here.";
+            return problem(
+                    HttpStatus.BAD_REQUEST,
+                    "Not readable",
+                    field + ": " + message,
+                    List.of(new FieldError(field, message)));
         }
         String where = "";
         if (cause instanceof JacksonException json && json.getLocation() != null) {

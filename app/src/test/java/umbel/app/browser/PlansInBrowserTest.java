@@ -22,7 +22,7 @@ import umbel.app.RunningUmbel;
 class PlansInBrowserTest {
 
     private static final long OLD_PLUM = 18;
-    private static final long OPENED_PEACH = 13;
+    private static final long SLENDER_APPLE = 9;
     private static final long ESPALIER = 23;
     private static final long CHERRY = 15;
 
@@ -61,10 +61,10 @@ class PlansInBrowserTest {
 
     @Test
     void aFirmerPlanThatMakesTheSameCutsSaysSo() {
-        JsonNode plans = plans(OPENED_PEACH).path("plans");
+        JsonNode plans = plans(SLENDER_APPLE).path("plans");
         assertThat(cutsNow(plans.get(2))).isEqualTo(cutsNow(plans.get(0)));
         assertThat(cutsNow(plans.get(1))).isNotEqualTo(cutsNow(plans.get(0)));
-        BROWSER.open(umbel.url() + "/trees/" + OPENED_PEACH);
+        BROWSER.open(umbel.url() + "/trees/" + SLENDER_APPLE);
         BROWSER.sees("Recommended");
         choose("Firmer");
         BROWSER.sees("The same cuts as recommended: more would cost more than it brings.");
