@@ -2,6 +2,7 @@ import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import type { Decisions, TreePage } from '../api/client';
 import { Button } from '../ui/Button';
+import { OpenPanel } from '../ui/OpenPanel';
 
 /** What a grower may weigh, in the order of the drawing's gauges, and how it reads. */
 const GOALS = [
@@ -63,96 +64,79 @@ export function OwnWish({ decisions, usual, limits, onChange }: Props) {
     });
   };
   return (
-    // not modal: the library's scroll lock writes styles into the page, which the content policy forbids
-    <Dialog.Root
-      modal={false}
+    <OpenPanel
       open={open}
       onOpenChange={(next) => {
         setTyped(null);
         setOpen(next);
       }}
+      opener="Weigh it yourself"
+      before={own ? 'Limits of your own. ' : ''}
+      title="What counts on this tree"
+      description="At 0 it does not count; twice the weight counts twice as much. The limits hold for one winter."
+      actions={
+        <>
+          <Button
+            onClick={() => {
+              close({ ...decisions, goals: undefined, hold: undefined });
+            }}
+          >
+            As usual
+          </Button>
+          <Dialog.Close asChild>
+            <Button>Leave</Button>
+          </Dialog.Close>
+          <Button weight="ink" disabled={wrong} onClick={use}>
+            Plan by these
+          </Button>
+        </>
+      }
     >
-      <p className="-mt-1 text-[13px] text-muted">
-        {own ? 'Limits of your own. ' : ''}
-        <Dialog.Trigger asChild>
-          <button type="button" className="font-semibold text-ink underline underline-offset-4">
-            Weigh it yourself
-          </button>
-        </Dialog.Trigger>
-      </p>
-      <Dialog.Portal>
-        <div className="fixed inset-0 bg-ink/40" aria-hidden />
-        <Dialog.Content className="fixed top-1/2 left-1/2 flex max-h-[86vh] w-[min(520px,94vw)] -translate-x-1/2 -translate-y-1/2 flex-col bg-paper">
-          <div className="border-b border-line px-6 pt-5 pb-3">
-            <Dialog.Title className="text-[20px] font-bold">What counts on this tree</Dialog.Title>
-            <Dialog.Description className="text-[14px] text-muted">
-              At 0 it does not count; twice the weight counts twice as much. The limits hold for one winter.
-            </Dialog.Description>
-          </div>
-          <div className="min-h-0 flex-1 overflow-auto px-6 py-3">
-            {GOALS.map(([goal, words]) => (
-              <label key={goal} className="flex items-center gap-4 border-b border-line py-1.5 text-[14px]">
-                <span className="w-48 flex-none">{words}</span>
-                <input
-                  type="range"
-                  min={0}
-                  max={MOST_WEIGHT}
-                  step={0.1}
-                  value={now.goals[goal]}
-                  onChange={(event) => {
-                    setTyped({ ...now, goals: { ...now.goals, [goal]: Number(event.target.value) } });
-                  }}
-                  className="h-8 min-w-0 flex-1 accent-ink"
-                />
-                <output className="w-8 text-right tabular-nums">{now.goals[goal].toFixed(1)}</output>
-              </label>
-            ))}
-            <Field
-              words="Small wood taken, at most"
-              unit="%"
-              value={now.woodShare}
-              wrong={wood === null ? 'From 1 to 75 %.' : ''}
-              onType={(woodShare) => {
-                setTyped({ ...now, woodShare });
-              }}
-            />
-            <Field
-              words="Big cuts, at most"
-              unit=""
-              value={now.bigCuts}
-              wrong={big === null ? 'From 0 to 60.' : ''}
-              onType={(bigCuts) => {
-                setTyped({ ...now, bigCuts });
-              }}
-            />
-            <Field
-              words="Reach from the ground"
-              unit="m"
-              value={now.reach}
-              wrong={reach === null ? 'From 1 to 6 m.' : ''}
-              onType={(typedReach) => {
-                setTyped({ ...now, reach: typedReach });
-              }}
-            />
-          </div>
-          <div className="flex justify-end gap-2 border-t border-line px-6 py-3">
-            <Button
-              onClick={() => {
-                close({ ...decisions, goals: undefined, hold: undefined });
-              }}
-            >
-              As usual
-            </Button>
-            <Dialog.Close asChild>
-              <Button>Leave</Button>
-            </Dialog.Close>
-            <Button weight="ink" disabled={wrong} onClick={use}>
-              Plan by these
-            </Button>
-          </div>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+      {GOALS.map(([goal, words]) => (
+        <label key={goal} className="flex items-center gap-4 border-b border-line py-1.5 text-[14px]">
+          <span className="w-48 flex-none">{words}</span>
+          <input
+            type="range"
+            min={0}
+            max={MOST_WEIGHT}
+            step={0.1}
+            value={now.goals[goal]}
+            onChange={(event) => {
+              setTyped({ ...now, goals: { ...now.goals, [goal]: Number(event.target.value) } });
+            }}
+            className="h-8 min-w-0 flex-1 accent-ink"
+          />
+          <output className="w-8 text-right tabular-nums">{now.goals[goal].toFixed(1)}</output>
+        </label>
+      ))}
+      <Field
+        words="Small wood taken, at most"
+        unit="%"
+        value={now.woodShare}
+        wrong={wood === null ? 'From 1 to 75 %.' : ''}
+        onType={(woodShare) => {
+          setTyped({ ...now, woodShare });
+        }}
+      />
+      <Field
+        words="Big cuts, at most"
+        unit=""
+        value={now.bigCuts}
+        wrong={big === null ? 'From 0 to 60.' : ''}
+        onType={(bigCuts) => {
+          setTyped({ ...now, bigCuts });
+        }}
+      />
+      <Field
+        words="Reach from the ground"
+        unit="m"
+        value={now.reach}
+        wrong={reach === null ? 'From 1 to 6 m.' : ''}
+        onType={(typedReach) => {
+          setTyped({ ...now, reach: typedReach });
+        }}
+      />
+    </OpenPanel>
   );
 }
 
