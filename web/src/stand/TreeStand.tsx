@@ -8,7 +8,7 @@ import { paintFruit } from './layers';
 import { paintTree, pick, type Drawn, type Picked, type Showing } from './paint';
 import { paletteNow } from './palette';
 import { paintNeighbours, paintScenery, paintShadow } from './scenery';
-import { paintStaff } from './staff';
+import { lineWords, paintStaff, type HeightLine } from './staff';
 
 interface Props {
   stand: Stand;
@@ -16,7 +16,7 @@ interface Props {
   onView: (view: View) => void;
   showing: Showing;
   flags: Flag[];
-  lines: { at: number; text: string }[];
+  lines: HeightLine[];
   label: string;
   /** Names to write at limb tips. */
   names: ReadonlyMap<string, string>;
@@ -126,7 +126,7 @@ export function TreeStand(props: Props) {
         paintFruit(g, camera, extras.fruit.hung, extras.fruit.diameter, colours);
       }
       paintNames(g, drawn.current, names, colours);
-      placed.current = showing.stage === 'marks' ? placeFlags(flags, camera) : [];
+      placed.current = showing.stage === 'marks' ? placeFlags(flags, camera, lineWords(camera, lines)) : [];
       paintFlags(g, placed.current, colours);
       if (cutting && hover) {
         paintCut(g, hover, cutWords(hover), colours);

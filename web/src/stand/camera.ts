@@ -36,6 +36,11 @@ export function firstViewOf(drawing: Drawing): View {
   return flat ? { ...FIRST_VIEW, bearing: row + Math.PI / 2 } : FIRST_VIEW;
 }
 
+/** Whether a plane along the row is seen more from its face than one across it. */
+export function facesRow(view: View, rowBearingDeg: number): boolean {
+  return Math.abs(Math.sin(view.bearing - (rowBearingDeg * Math.PI) / 180)) > Math.SQRT1_2;
+}
+
 const EYE_DISTANCE = 13;
 
 /** A point on the screen; depth grows away from the viewer, metres; scale is pixels a metre there. */

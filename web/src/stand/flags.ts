@@ -20,8 +20,14 @@ interface Placed {
 const WIDTH = 30;
 const HEIGHT = 20;
 
-/** Hangs the flags to the side of the tree their cut is on, pushed apart so that none hides another. */
-export function placeFlags(flags: Flag[], camera: Camera): Placed[] {
+/** As far from the left edge as the words of a height line reach. */
+const WORDS_REACH = 240;
+
+/**
+ * Hangs the flags to the side of the tree their cut is on, pushed apart so that none hides another, nor the words that
+ * stand at the left at the given heights.
+ */
+export function placeFlags(flags: Flag[], camera: Camera, words: number[] = []): Placed[] {
   const placed = flags.map((flag) => {
     const tie = camera.see(...flag.at);
     const right = tie.x >= camera.width / 2;
@@ -42,9 +48,24 @@ export function placeFlags(flags: Flag[], camera: Camera): Placed[] {
           below.y += overlap / 2;
         }
       }
+      for (const one of column) {
+        giveWay(one, words);
+      }
     }
   }
   return placed;
+}
+
+function giveWay(one: Placed, words: number[]): void {
+  const left = one.right ? one.x : one.x - WIDTH;
+  if (left > WORDS_REACH) {
+    return;
+  }
+  for (const y of words) {
+    if (Math.abs(one.y - y) < HEIGHT) {
+      one.y = one.y < y ? y - HEIGHT : y + HEIGHT;
+    }
+  }
 }
 
 export function paintFlags(g: CanvasRenderingContext2D, placed: Placed[], colours: Palette): void {

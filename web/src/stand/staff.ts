@@ -2,15 +2,33 @@ import type { Camera } from './camera';
 import type { Stand } from './geometry';
 import type { Palette } from './palette';
 
+/** A height worth knowing, drawn as a line across the picture with its words. */
+export interface HeightLine {
+  at: number;
+  text: string;
+}
+
+const STAFF_X = 46;
+const LABEL_X = STAFF_X + 16;
+const LABEL_UP = 9;
+const LINE_TOP = 90;
+/** Above this the tree's name stands at the left, and the words of a line go to the right. */
+const NAME_BOTTOM = 165;
+
+/** The heights, in pixels, at which flags at the left give way to the words of a line. */
+export function lineWords(camera: Camera, lines: HeightLine[]): number[] {
+  return lines.map((line) => camera.heightY(line.at) - LABEL_UP).filter((y) => y >= NAME_BOTTOM);
+}
+
 /** A measuring staff at the left, the reach of a person on the ground and the height the system allows. */
 export function paintStaff(
   g: CanvasRenderingContext2D,
   camera: Camera,
   stand: Stand,
-  lines: { at: number; text: string }[],
+  lines: HeightLine[],
   colours: Palette,
 ): void {
-  const x = 46;
+  const x = STAFF_X;
   const top = Math.max(stand.top, 1);
   g.strokeStyle = colours.muted;
   g.fillStyle = colours.muted;
@@ -34,19 +52,20 @@ export function paintStaff(
       g.fillText(metre === 0 ? '0 m' : String(metre), x - 6, y);
     }
   }
-  g.textAlign = 'right';
   for (const { at, text } of lines) {
     const y = camera.heightY(at);
-    if (y < 90) {
+    if (y < LINE_TOP) {
       continue;
     }
     g.setLineDash([2, 5]);
     g.lineWidth = 1.2;
     g.beginPath();
-    g.moveTo(x + 16, y);
+    g.moveTo(LABEL_X, y);
     g.lineTo(camera.width - 18, y);
     g.stroke();
     g.setLineDash([]);
-    g.fillText(text, camera.width - 18, y - 9);
+    const beside = y - LABEL_UP >= NAME_BOTTOM;
+    g.textAlign = beside ? 'left' : 'right';
+    g.fillText(text, beside ? LABEL_X : camera.width - 18, y - LABEL_UP);
   }
 }

@@ -3,7 +3,7 @@ import { useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { type Mark, type TrainingAnswer, type TreePage } from '../api/client';
 import { limbOf } from '../api/marks';
-import { firstViewOf, type View } from '../stand/camera';
+import { firstViewOf, facesRow, type View } from '../stand/camera';
 import { prepare } from '../stand/geometry';
 import { LimbClock } from '../stand/LimbClock';
 import type { Layer, Picked, Showing } from '../stand/paint';
@@ -40,7 +40,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
   const [tab, setTab] = useState('plan');
   const [shown, setShown] = useState<Shown>('wood');
   const [target, setTarget] = useState(false);
-  const [along, setAlong] = useState(false);
+  const [along, setAlong] = useState(() => facesRow(view, page.drawing.rowBearingDeg));
   const layers = useLayers(id, shown, selected !== null);
   const [stage, setStage] = useState<Showing['stage']>('marks');
   const [cutting, setCutting] = useState(false);
