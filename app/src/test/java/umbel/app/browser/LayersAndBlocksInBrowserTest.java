@@ -68,6 +68,15 @@ class LayersAndBlocksInBrowserTest {
         changedFrom(seen);
     }
 
+    @Test
+    void theSliceOpensOnTheFaceOneSees() {
+        // rows of South Court run east and west, and a tree is first seen from the south
+        BROWSER.open(umbel.url() + "/trees/11");
+        BROWSER.sees("South Court 1-2");
+        layer("Slice");
+        BROWSER.sees("Sliced along the row");
+    }
+
     private String changedFrom(String before) {
         BROWSER.waiting().until(d -> !picture().equals(before));
         return picture();
