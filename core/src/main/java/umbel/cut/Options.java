@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import umbel.knowledge.Trade;
 import umbel.knowledge.TrainingSystem;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -18,7 +19,6 @@ public final class Options {
 
     private static final double LEAST_STUB = 0.15;
     private static final double STEP_OUT = 0.05;
-    private static final double SOFT_DIAMETER = 0.008;
 
     private Options() {}
 
@@ -40,7 +40,8 @@ public final class Options {
         if (setting.system().thickLimbCut().equals("renew-bevel") && limb.parent() == 0 && !limb.is(Condition.DEAD)) {
             options.add(Operation.whole(OperationKind.RENEW_BEVEL, limb.id()));
         }
-        options.add(Operation.whole(inLeaf && isSoft(limb) ? OperationKind.RUB : OperationKind.REMOVE, limb.id()));
+        options.add(
+                Operation.whole(inLeaf && isSoft(tree, limb) ? OperationKind.RUB : OperationKind.REMOVE, limb.id()));
         sideBranches(tree, limb)
                 .forEach(branch -> options.add(
                         Operation.reduce(OperationKind.REDUCE, limb.id(), branch.id(), pastUnion(limb, branch))));
@@ -51,8 +52,10 @@ public final class Options {
     }
 
     /** Whether a limb is a shoot that a hand can rub off while it is in leaf. */
-    public static boolean isSoft(Axis limb) {
-        return limb.age() <= 1 && limb.baseDiameter() < SOFT_DIAMETER;
+    public static boolean isSoft(Tree tree, Axis limb) {
+        return limb.age() <= 1
+                && Units.toMm(limb.baseDiameter())
+                        < tree.setting().trade().stub().softMostMm();
     }
 
     /** Side branches at least a third as thick as the limb where they leave it, outermost first. */
@@ -91,10 +94,10 @@ public final class Options {
             return Optional.empty();
         }
         double at = Math.min(older, limb.length() * 0.67);
-        while (at < older && !isThinAt(tree, limb, at, 1)) {
+        while (at < older && !isThinAt(tree, limb, at, false)) {
             at = Math.min(older, at + STEP_OUT);
         }
-        return isThinAt(tree, limb, at, 1)
+        return isThinAt(tree, limb, at, false)
                 ? Optional.of(Operation.cutAt(OperationKind.SHORTEN, limb.id(), at))
                 : Optional.empty();
     }
@@ -102,11 +105,11 @@ public final class Options {
     /**
      * Whether a limb can be cut through at a place without raising a thicket there.
      *
-     * @param times how many times the usual thickness is allowed
+     * @param atNeed whether nothing else can be done, so that somewhat thicker wood is cut through too
      */
-    public static boolean isThinAt(Tree tree, Axis limb, double at, double times) {
-        return Units.toMm(limb.diameterAt(at))
-                <= times * tree.setting().trade().stub().shortenMostMm();
+    public static boolean isThinAt(Tree tree, Axis limb, double at, boolean atNeed) {
+        Trade.Stub rule = tree.setting().trade().stub();
+        return Units.toMm(limb.diameterAt(at)) <= (atNeed ? rule.shortenAtNeedMm() : rule.shortenMostMm());
     }
 
     /** A heading cut that takes a third of the last year's growth. */

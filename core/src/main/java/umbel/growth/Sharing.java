@@ -15,6 +15,9 @@ import umbel.wood.Tree;
  */
 final class Sharing {
 
+    /** Mass of a shoot goes with its length to this power. */
+    static final double MASS_BY_LENGTH = 1.4;
+
     private static final double[] BARS = {0.3, 0.5, 0.7, 0.85, 1, 1};
 
     private final Points points;
@@ -160,7 +163,7 @@ final class Sharing {
      * species' longest.
      */
     static double length(double flow, Species.Growth species) {
-        double wanted = Math.pow(Math.max(0, flow) * 1000 / species.extensionCostG(), 1 / 1.4);
+        double wanted = Math.pow(Math.max(0, flow) * 1000 / species.extensionCostG(), 1 / MASS_BY_LENGTH);
         return species.extensionMost() * (1 - Math.exp(-wanted / species.extensionMost()));
     }
 

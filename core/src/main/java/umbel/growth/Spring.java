@@ -21,8 +21,6 @@ import umbel.wood.Tree;
 record Spring(double reserve, double spurring) {
 
     private static final int STEPS = 9;
-    private static final double AREA_BY_REACH = 1.5;
-    private static final double MOST_GAINED = 1.8;
 
     /**
      * The spring of a tree as found.
@@ -65,14 +63,14 @@ record Spring(double reserve, double spurring) {
 
     /**
      * How much the ends that are there should grow, metres: what they grew last year, less because there are more of them
-     * to share it than after last winter's usual pruning (a shoot's mass goes with its length to the power 1.4).
+     * to share it than after last winter's usual pruning.
      */
     private static double wantedOfTips(Tree tree) {
         double sum = 0;
         for (Axis axis : tree.axes()) {
             sum += axis.kind() != AxisKind.SPUR && Leafage.grows(axis) ? axis.lastGrowth() : 0;
         }
-        return sum * Math.pow(1 - usuallyTaken(tree.setting()), 1 / 1.4);
+        return sum * Math.pow(1 - usuallyTaken(tree.setting()), 1 / Sharing.MASS_BY_LENGTH);
     }
 
     /** How much more leaf than last year a tree of its age should carry: by the area its system's shape gains. */
@@ -82,7 +80,8 @@ record Spring(double reserve, double spurring) {
         }
         TrainingSystem.Shape shape = setting.system().shape();
         double now = Math.max(0.1, shape.grown(setting.leaf()));
-        return Math.min(MOST_GAINED, Math.pow(shape.grown(setting.leaf() + 1) / now, AREA_BY_REACH));
+        Trade.LeafGained rule = setting.trade().growth().leafGained();
+        return Math.min(rule.most(), Math.pow(shape.grown(setting.leaf() + 1) / now, rule.byReach()));
     }
 
     /** Share of its small wood a tree is taken to lose in a usual winter. */

@@ -187,6 +187,8 @@ public record Trade(
             @JsonProperty("shortSpur_cm") double shortSpurCm,
             @JsonProperty("scaffold_cm") double scaffoldCm,
             @JsonProperty("shortenMost_mm") double shortenMostMm,
+            @JsonProperty("shortenAtNeed_mm") double shortenAtNeedMm,
+            @JsonProperty("softMost_mm") double softMostMm,
             double reductionRatio,
             @JsonProperty("bud_mm") double budMm) {}
 
@@ -344,6 +346,7 @@ public record Trade(
             double noise,
             Inferred inferred,
             UsualPruning usualPruning,
+            LeafGained leafGained,
             Spread spread,
             Map<String, Moment> moments,
             double flush,
@@ -371,6 +374,9 @@ public record Trade(
 
     /** How far vigour is believed as it shows (a power), and between what vigour, flowering and the share of weak buds that become spurs are held. */
     public record Inferred(double vigourTrust, List<Double> vigour, List<Double> flowering, List<Double> spurring) {}
+
+    /** Leaf of a tree that fills its space against last year's: what its reach gained, to a power, and its bound. */
+    public record LeafGained(double byReach, double most) {}
 
     /** Share of the kind's most wood taken in a usual winter, by whether the tree fills its space yet. */
     public record UsualPruning(double bearing, double filling) {}

@@ -230,8 +230,7 @@ final class PlanSearch {
     /**
      * What the system does to the ends that are still there, as far as it is not done yet: a limb given up, or a step dropped
      * that filled the limits, brings back what it stood in the way of. Short-spurring stands outside the limits, and so does
-     * what builds a tree that still fills its space. and so does what
-     * builds a tree that still fills its space, unless the grower set the limit.
+     * what builds a tree that still fills its space, unless the grower set the limit.
      */
     void addEnds(List<Candidate> chosen) {
         for (Candidate candidate : bySystem.ends()) {

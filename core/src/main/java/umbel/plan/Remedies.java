@@ -28,7 +28,6 @@ final class Remedies {
     private static final int LEAST_SPURS = 6;
     private static final double SPURS_LEFT = 0.67;
     private static final int OLD_SCAFFOLD = 8;
-    private static final double THICK_AT_NEED = 2;
 
     private final Tree tree;
     private final Wish wish;
@@ -98,7 +97,7 @@ final class Remedies {
         if (stub.isPresent()) {
             return stub.get();
         }
-        boolean soft = wish.summer() && Options.isSoft(limb);
+        boolean soft = wish.summer() && Options.isSoft(tree, limb);
         return soft ? Operation.whole(OperationKind.RUB, limb.id()) : Operation.remove(limb.id());
     }
 
@@ -208,8 +207,8 @@ final class Remedies {
             stubs.of(limb).ifPresent(operations::add);
         }
         Optional<Operation> through = shortenBelow(limb, Math.max(limit, lowest));
-        double most = operations.isEmpty() ? THICK_AT_NEED : 1;
-        through.filter(cut -> Options.isThinAt(tree, limb, cut.at(), most)).ifPresent(operations::add);
+        boolean atNeed = operations.isEmpty();
+        through.filter(cut -> Options.isThinAt(tree, limb, cut.at(), atNeed)).ifPresent(operations::add);
         return operations;
     }
 

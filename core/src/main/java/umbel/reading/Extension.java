@@ -1,7 +1,6 @@
 package umbel.reading;
 
 import java.util.List;
-import umbel.knowledge.Species;
 import umbel.survey.Survey;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -24,9 +23,8 @@ record Extension(double measured, int limbs, double from, double to, String line
         Setting setting = scene.tree().setting();
         boolean byLeader = !setting.system().topped() && setting.grownMeasured().contains(Survey.TRUNK);
         List<Double> wanted = setting.wantedExtensionCm(byLeader);
-        Species.Vigour vigour = setting.species().vigour();
         String line =
-                wanted == vigour.youngCm() ? "young_cm" : wanted == vigour.dwarfingCm() ? "dwarfing_cm" : "bearing_cm";
+                setting.isStillBuilding(byLeader) ? "young_cm" : setting.isDwarfed() ? "dwarfing_cm" : "bearing_cm";
         double share = scene.school().vigourShare();
         if (byLeader) {
             double leader = Units.toCm(scene.tree().trunk().lastGrowth());

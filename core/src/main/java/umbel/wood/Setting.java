@@ -128,10 +128,15 @@ public record Setting(
      */
     public List<Double> wantedExtensionCm(boolean leader) {
         Species.Vigour vigour = species.vigour();
-        if (isFilling() && (leader || system.scaffolds().permanent())) {
+        if (isStillBuilding(leader)) {
             return vigour.youngCm();
         }
         return isDwarfed() ? vigour.dwarfingCm() : vigour.bearingCm();
+    }
+
+    /** Whether the leader, or the main limbs, are still to grow as on a young tree. */
+    public boolean isStillBuilding(boolean leader) {
+        return isFilling() && (leader || system.scaffolds().permanent());
     }
 
     /** Light settings with the species' own season where it has one. */

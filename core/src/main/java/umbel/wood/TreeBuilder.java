@@ -308,9 +308,8 @@ public final class TreeBuilder {
     /** Last season's growth where nobody measured it: the kind's usual, or what is wanted of a tree that fills its space. */
     private double extension(boolean leader) {
         List<Double> wanted = setting.wantedExtensionCm(leader);
-        boolean young = wanted == setting.species().vigour().youngCm();
         return Units.fromCm(
-                young
+                setting.isStillBuilding(leader)
                         ? (wanted.get(0) + wanted.get(1)) / 2
                         : setting.species().estimates().extensionCm());
     }
