@@ -63,6 +63,21 @@ export function OwnWish({ decisions, usual, limits, onChange }: Props) {
       hold: changed ? { woodShare: wood / 100, bigCuts: Math.round(big), reachM: reach } : decisions.hold,
     });
   };
+  const limitFields = [
+    {
+      limit: 'woodShare',
+      words: 'Small wood taken, at most',
+      unit: '%',
+      wrong: wood === null ? 'From 1 to 75 %.' : '',
+    },
+    { limit: 'bigCuts', words: 'Big cuts, at most', unit: '', wrong: big === null ? 'From 0 to 60.' : '' },
+    {
+      limit: 'reach',
+      words: 'Reach from the ground',
+      unit: 'm',
+      wrong: reach === null ? 'From 1 to 6 m.' : '',
+    },
+  ] as const;
   return (
     <OpenPanel
       open={open}
@@ -109,33 +124,18 @@ export function OwnWish({ decisions, usual, limits, onChange }: Props) {
           <output className="w-8 text-right tabular-nums">{now.goals[goal].toFixed(1)}</output>
         </label>
       ))}
-      <Field
-        words="Small wood taken, at most"
-        unit="%"
-        value={now.woodShare}
-        wrong={wood === null ? 'From 1 to 75 %.' : ''}
-        onType={(woodShare) => {
-          setTyped({ ...now, woodShare });
-        }}
-      />
-      <Field
-        words="Big cuts, at most"
-        unit=""
-        value={now.bigCuts}
-        wrong={big === null ? 'From 0 to 60.' : ''}
-        onType={(bigCuts) => {
-          setTyped({ ...now, bigCuts });
-        }}
-      />
-      <Field
-        words="Reach from the ground"
-        unit="m"
-        value={now.reach}
-        wrong={reach === null ? 'From 1 to 6 m.' : ''}
-        onType={(typedReach) => {
-          setTyped({ ...now, reach: typedReach });
-        }}
-      />
+      {limitFields.map(({ limit, words, unit, wrong }) => (
+        <Field
+          key={limit}
+          words={words}
+          unit={unit}
+          value={now[limit]}
+          wrong={wrong}
+          onType={(typedLimit) => {
+            setTyped({ ...now, [limit]: typedLimit });
+          }}
+        />
+      ))}
     </OpenPanel>
   );
 }
