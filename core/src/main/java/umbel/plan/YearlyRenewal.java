@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import umbel.cut.Operation;
@@ -97,7 +96,7 @@ final class YearlyRenewal {
                 .sorted(Comparator.comparingDouble(Axis::baseDiameter))
                 .toList();
         double share =
-                act.bySet() == null ? 1 : act.bySet().get(setOf(tree.setting().setFactor(), act.bySet()));
+                act.bySet() == null ? 1 : act.bySet().get(setOf(tree.setting().setFactor()));
         return weak.stream()
                 .limit(Math.round(weak.size() * share))
                 .map(limb -> Operation.remove(limb.id()))
@@ -108,7 +107,7 @@ final class YearlyRenewal {
         return limb.course().at(limb.length()).minus(limb.course().point(0)).inclination();
     }
 
-    private static String setOf(double factor, Map<String, Double> bySet) {
+    private static String setOf(double factor) {
         return factor > 1 ? "heavy" : factor < 1 ? "light" : "moderate";
     }
 

@@ -63,6 +63,38 @@ class OptionsTest {
         assertThat(kinds(frame, "1")).doesNotContain(OperationKind.RENEW_BEVEL).contains(OperationKind.REMOVE);
     }
 
+    @ParameterizedTest
+    @CsvSource({"18, true, true", "32, false, true", "60, false, false"})
+    void thickWoodIsCutThroughOnlyAtNeedAndVeryThickWoodNever(double mm, boolean usually, boolean atNeed) {
+        Tree tree = Surveys.apple().scaffold("1", 80, 0, 60, mm, 200).tree();
+        Axis limb = tree.find("1").orElseThrow();
+        assertThat(Options.isThinAt(tree, limb, 0.01, false)).isEqualTo(usually);
+        assertThat(Options.isThinAt(tree, limb, 0.01, true)).isEqualTo(atNeed);
+    }
+
+    @Test
+    void noShorteningGoesThroughThickWoodAndAThickFootIsShortenedFurtherOut() {
+        for (double mm : new double[] {22, 30, 40, 60}) {
+            Tree tree = Surveys.apple().scaffold("1", 80, 0, 60, mm, 240).tree();
+            Axis limb = tree.find("1").orElseThrow();
+            Options.shortening(tree, limb)
+                    .ifPresent(
+                            cut -> assertThat(1000 * limb.diameterAt(cut.at())).isLessThanOrEqualTo(20));
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"6, 1, true", "10, 1, false", "6, 3, false"})
+    void onlySoftShootsOfTheYearAreRubbedOffInLeaf(double mm, int age, boolean rubbed) {
+        Tree tree = Surveys.apple()
+                .limb("1", "trunk", "lateral", 80, 0, 60, mm, 60, age, Surveys.bare())
+                .tree();
+        Axis limb = tree.find("1").orElseThrow();
+        assertThat(Options.on(tree, limb, true).stream().map(Operation::kind).anyMatch(OperationKind.RUB::equals))
+                .isEqualTo(rubbed);
+        assertThat(Options.on(tree, limb, false)).extracting(Operation::kind).doesNotContain(OperationKind.RUB);
+    }
+
     @Test
     void onlyALimberLimbThatNeedsItIsBent() {
         Tree tree = Surveys.apple()
