@@ -2,6 +2,7 @@ package umbel.assess;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
+import java.util.Objects;
 import umbel.cut.ImpossibleCut;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
@@ -26,6 +27,8 @@ public record Mark(
         @JsonProperty("toAngle_deg") Double toAngleDeg,
         Integer keep) {
 
+    private static final double SAME = 0.5;
+
     /** The mark that says this operation. */
     public static Mark of(Operation operation) {
         return new Mark(
@@ -35,6 +38,24 @@ public record Mark(
                 operation.toLimb().isEmpty() ? null : operation.toLimb(),
                 operation.kind() == OperationKind.BEND ? Units.round(Units.toDegrees(operation.toAngle()), 3) : null,
                 operation.keep() > 0 ? operation.keep() : null);
+    }
+
+    /** Whether another mark asks for the same: the same operation at the same place, to the half centimetre and degree. */
+    public boolean sameAs(Mark other) {
+        return Objects.equals(operation, other.operation)
+                && Objects.equals(limb, other.limb)
+                && Objects.equals(blank(toLimb), blank(other.toLimb))
+                && near(atCm, other.atCm)
+                && near(toAngleDeg, other.toAngleDeg)
+                && (keep == null ? 0 : keep) == (other.keep == null ? 0 : other.keep);
+    }
+
+    private static String blank(String text) {
+        return text == null ? "" : text;
+    }
+
+    private static boolean near(Double one, Double other) {
+        return Math.abs((one == null ? 0 : one) - (other == null ? 0 : other)) < SAME;
     }
 
     /**

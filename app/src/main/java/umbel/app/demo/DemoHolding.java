@@ -16,6 +16,7 @@ import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.orchard.Holding;
 import umbel.app.orchard.HoldingRepository;
+import umbel.app.orchard.RowLayout;
 import umbel.app.survey.SurveyEntry;
 import umbel.practice.Fault;
 
@@ -153,6 +154,7 @@ class DemoHolding {
                         3,
                         10,
                         "Three tiers on the fence; short-spurred in summer.")
+                .rows(new RowLayout(1, 6))
                 .at(192, 62));
         surveys.surveyAYearOn(block, MonthDay.of(9, 20), 1, 2, 9, 701, "Dame Orrin", Fault.WATER_SPROUTS);
         surveys.survey(block, 1, 4, 9, 702, "Dame Orrin", Fault.OUT_OF_BOX);
@@ -242,6 +244,7 @@ class DemoHolding {
                         3.5,
                         10,
                         "Slender wall, renewed limb by limb.")
+                .rows(new RowLayout(20, 70))
                 .at(64, 0));
         surveys.survey(block, 3, 14, 4, 201, "Tansel", Fault.THICK_LIMB);
         surveys.survey(block, 3, 15, 4, 202, "Tansel", Fault.RIVAL_LEADER, Fault.SUCKERS);

@@ -97,7 +97,7 @@ class DemoLog {
                         "as-planned",
                         ""))
                 .toList();
-        visits.keep(
+        visits.save(
                 young.tree().id(),
                 new RecordController.Entry(
                         LocalDate.now(clock).minusDays(1),
@@ -107,6 +107,8 @@ class DemoLog {
                         steps,
                         null,
                         "ties",
+                        null,
+                        null,
                         null));
     }
 

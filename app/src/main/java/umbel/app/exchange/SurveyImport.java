@@ -15,6 +15,7 @@ import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
+import umbel.app.survey.SurveyDay;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.assess.AssessRequest;
@@ -38,9 +39,11 @@ public class SurveyImport {
     private final TreeRepository trees;
     private final SurveyRepository surveys;
     private final Assessor assessor;
-    private final Clock clock = Clock.systemDefaultZone();
+    private final Clock clock;
 
-    public SurveyImport(BlockRepository blocks, TreeRepository trees, SurveyRepository surveys, Assessor assessor) {
+    public SurveyImport(
+            BlockRepository blocks, TreeRepository trees, SurveyRepository surveys, Assessor assessor, Clock clock) {
+        this.clock = clock;
         this.blocks = blocks;
         this.trees = trees;
         this.surveys = surveys;
@@ -53,13 +56,14 @@ public class SurveyImport {
     /** What a table does. */
     public record Outcome(List<Line> trees, boolean written) {}
 
-    private record Placed(Survey survey, int row, int place) {}
+    private record Placed(Survey survey, LocalDate day, int row, int place) {}
 
     /** What the table would write. */
     @Transactional(readOnly = true)
     public Outcome preview(long blockId, String table) {
         Block block = blocks.findById(blockId).orElseThrow(() -> new NotFound("block", blockId));
-        return new Outcome(placed(table).stream().map(one -> line(block, one)).toList(), false);
+        return new Outcome(
+                placed(block, table).stream().map(one -> line(block, one)).toList(), false);
     }
 
     /** Writes the table. */
@@ -67,14 +71,13 @@ public class SurveyImport {
     public Outcome write(long blockId, String table) {
         Block block = blocks.findById(blockId).orElseThrow(() -> new NotFound("block", blockId));
         List<Line> lines = new ArrayList<>();
-        for (Placed one : placed(table)) {
+        for (Placed one : placed(block, table)) {
             Line line = line(block, one);
             lines.add(line);
             if (!line.outcome().equals("there-already")) {
                 OrchardTree tree = trees.findByBlockIdAndRowNoAndPlaceNo(blockId, one.row(), one.place())
                         .orElseGet(() -> trees.save(new OrchardTree(block, one.row(), one.place())));
-                surveys.save(
-                        new SurveyEntry(tree, dayOf(one.survey()), SurveyReader.write(one.survey()), clock.instant()));
+                surveys.save(new SurveyEntry(tree, one.day(), SurveyReader.write(one.survey()), clock.instant()));
             }
         }
         return new Outcome(lines, true);
@@ -95,7 +98,7 @@ public class SurveyImport {
                 there ? "there-already" : tree == null ? "new-tree" : "new-survey");
     }
 
-    private List<Placed> placed(String table) {
+    private List<Placed> placed(Block block, String table) {
         List<Placed> placed = new ArrayList<>();
         List<FieldError> errors = new ArrayList<>();
         Set<String> seen = new HashSet<>();
@@ -113,16 +116,27 @@ public class SurveyImport {
                 errors.add(new FieldError(
                         "tree " + number + ", label", "The table holds " + label + " twice for the same day."));
             }
-            assessor.tree(AssessRequest.of(survey));
-            placed.add(new Placed(survey, Integer.parseInt(match.group(1)), Integer.parseInt(match.group(2))));
+            int row = Integer.parseInt(match.group(1));
+            int place = Integer.parseInt(match.group(2));
+            if (!block.rows().has(row, place)) {
+                errors.add(new FieldError(
+                        "tree " + number + ", label",
+                        block.name() + " has " + block.rows().rows() + " rows of at most "
+                                + block.rows().places() + " places; there is no place " + row + "-" + place + "."));
+                continue;
+            }
+            try {
+                placed.add(new Placed(survey, SurveyDay.of(survey, block.holding(), clock), row, place));
+                assessor.tree(AssessRequest.of(survey));
+            } catch (InvalidSurvey e) {
+                for (FieldError error : e.errors()) {
+                    errors.add(new FieldError("tree " + number + ", " + error.field(), error.message()));
+                }
+            }
         }
         if (!errors.isEmpty()) {
             throw new InvalidSurvey(errors);
         }
         return placed;
-    }
-
-    private LocalDate dayOf(Survey survey) {
-        return survey.surveyedOn() == null ? LocalDate.now(clock) : survey.surveyedOn();
     }
 }

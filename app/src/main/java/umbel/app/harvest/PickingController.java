@@ -25,7 +25,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import umbel.app.http.NotFound;
 import umbel.app.http.Refused;
-import umbel.app.log.WorkChanged;
+import umbel.app.orchard.WorkChanged;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.orchard.OrchardTree;

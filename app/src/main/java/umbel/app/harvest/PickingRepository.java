@@ -11,6 +11,10 @@ public interface PickingRepository extends JpaRepository<Picking, Long> {
 
     List<Picking> findByBlockIdOrderByPickedOnDescIdDesc(Long block);
 
+    boolean existsByTreeId(Long tree);
+
+    boolean existsByBlockId(Long block);
+
     /** What one tree bore, newest first. */
     List<Picking> findByTreeIdOrderByPickedOnDescIdDesc(Long tree);
 

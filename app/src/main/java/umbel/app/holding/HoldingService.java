@@ -15,6 +15,7 @@ import umbel.app.orchard.Holding;
 import umbel.app.orchard.HoldingRepository;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
+import umbel.app.plan.Decided;
 import umbel.app.plan.Work;
 import umbel.app.plan.WorkRepository;
 import umbel.app.survey.Readings;
@@ -76,6 +77,8 @@ public class HoldingService {
             String stock,
             int plantedYear,
             int treeCount,
+            int rows,
+            int placesPerRow,
             double inRowM,
             double betweenRowsM,
             double rowBearingDeg,
@@ -85,7 +88,9 @@ public class HoldingService {
             double eastM,
             double northM,
             boolean nearPowerLines,
-            boolean supported) {}
+            boolean supported,
+            boolean archived,
+            String timeZone) {}
 
     /**
      * One surveyed tree.
@@ -164,6 +169,7 @@ public class HoldingService {
     @Transactional
     public TreeAt treeAt(long blockId, int row, int place) {
         Block block = blocks.findById(blockId).orElseThrow(() -> new NotFound("block", blockId));
+        block.requirePlace(row, place);
         OrchardTree tree = trees.findByBlockIdAndRowNoAndPlaceNo(blockId, row, place)
                 .orElseGet(() -> trees.save(new OrchardTree(block, row, place)));
         Long survey = surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(tree.id())
@@ -211,10 +217,9 @@ public class HoldingService {
     private TreeLine line(SurveyEntry entry, Work work) {
         Readings.ReadTree read = readings.of(entry);
         List<Finding> findings = read.reading().findings();
-        List<WorkRecord> done =
-                records.findByTreeIdOrderByDoneOnDescIdDesc(entry.tree().id());
-        boolean doneSince = !done.isEmpty() && !done.get(0).doneOn().isBefore(entry.surveyedOn());
-        boolean isMarked = work != null && work.survey().id().equals(entry.id());
+        WorkRecord done = records.findLastThatCounts(entry.tree().id(), entry.id(), entry.surveyedOn())
+                .orElse(null);
+        boolean marked = Decided.marks(work, entry);
         return new TreeLine(
                 entry.tree().id(),
                 entry.tree().block().id(),
@@ -232,8 +237,8 @@ public class HoldingService {
                 findings.isEmpty() ? "" : findings.get(0).reason(),
                 findings.isEmpty() ? "" : findings.get(0).rule(),
                 Units.round(read.reading().light().shareUnder(0.30), 3),
-                doneSince ? "done" : isMarked ? "marked" : "to-decide",
-                doneSince ? done.get(0).doneOn() + ", " + done.get(0).who() : "");
+                marked ? "marked" : done != null ? "done" : "to-decide",
+                done != null ? done.doneOn() + ", " + done.who() : "");
     }
 
     private BlockLine line(Block block) {
@@ -260,6 +265,8 @@ public class HoldingService {
                 block.stock(),
                 block.plantedYear(),
                 block.treeCount(),
+                block.rows().rows(),
+                block.rows().places(),
                 block.inRowM(),
                 block.betweenRowsM(),
                 block.rowBearingDeg(),
@@ -269,6 +276,8 @@ public class HoldingService {
                 block.eastM(),
                 block.northM(),
                 block.nearPowerLines(),
-                supported);
+                supported,
+                block.archived(),
+                block.holding().timeZone().getId());
     }
 }

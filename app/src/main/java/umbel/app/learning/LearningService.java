@@ -13,6 +13,7 @@ import tools.jackson.databind.json.JsonMapper;
 import umbel.app.harvest.PickingRepository;
 import umbel.app.kept.Kept;
 import umbel.app.log.RecordRepository;
+import umbel.app.log.StepOutcome;
 import umbel.app.log.WorkRecord;
 import umbel.app.orchard.Block;
 import umbel.app.survey.Readings;
@@ -173,7 +174,7 @@ public class LearningService {
             Step step = new Step(
                     JSON.convertValue(node.path("mark"), new TypeReference<Mark>() {}),
                     node.path("outcome").asString(""));
-            if (step.outcome().equals("as-planned") || step.outcome().equals("changed")) {
+            if (StepOutcome.of(step.outcome()).filter(StepOutcome::done).isPresent()) {
                 try {
                     done.add(step.mark().toOperation());
                 } catch (ImpossibleCut e) {

@@ -6,18 +6,29 @@ import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
-/** Everything that was ever recorded. */
+/**
+ * Everything that was ever recorded. A visit <em>counts</em> when something was done at it and no later entry corrects it; only
+ * such visits have effects.
+ */
 public interface RecordRepository extends JpaRepository<WorkRecord, Long> {
 
     List<WorkRecord> findByTreeIdOrderByDoneOnDescIdDesc(Long treeId);
 
-    /** The last visit to a tree that goes by a survey, no earlier than a day: one from before it is in what was measured. */
-    Optional<WorkRecord> findFirstByTreeIdAndSurveyIdAndDoneOnGreaterThanEqualOrderByDoneOnDescIdDesc(
-            Long treeId, Long surveyId, LocalDate from);
+    /** The last visit to a tree that counts and goes by a survey, no earlier than a day: one from before it is in what was measured. */
+    @Query("select r from WorkRecord r where r.tree.id = :tree and r.survey.id = :survey and r.doneOn >= :from"
+            + " and r.worked = true and not exists (select 1 from WorkRecord c where c.correctsId = r.id)"
+            + " order by r.doneOn desc, r.id desc limit 1")
+    Optional<WorkRecord> findLastThatCounts(long tree, long survey, LocalDate from);
 
-    /** The trees that were worked on since a day. */
-    @Query("select distinct r.tree.id from WorkRecord r where r.doneOn >= :since")
+    /** The trees with a visit since a day that counts. */
+    @Query("select distinct r.tree.id from WorkRecord r where r.doneOn >= :since and r.worked = true"
+            + " and not exists (select 1 from WorkRecord c where c.correctsId = r.id)")
     List<Long> findTreesDone(LocalDate since);
+
+    boolean existsByTreeId(Long tree);
+
+    /** The entry that corrects another. */
+    Optional<WorkRecord> findFirstByCorrectsId(Long corrected);
 
     /** A year's work: visits that were not corrected later, and the mean light before and after them. */
     interface YearOfWork {
@@ -35,7 +46,8 @@ public interface RecordRepository extends JpaRepository<WorkRecord, Long> {
     }
 
     /** The work of a block, year by year. */
-    @Query("select year(r.doneOn) as year, count(r) as visits, count(distinct r.tree.id) as trees,"
+    @Query("select year(r.doneOn) as year, count(r) as visits,"
+            + " count(distinct case when r.worked = true then r.tree.id else null end) as trees,"
             + " sum(r.minutes) as minutes, avg(r.shadeBefore) as shadeBefore, avg(r.shadeAfter) as shadeAfter"
             + " from WorkRecord r where r.tree.block.id = :block"
             + " and not exists (select 1 from WorkRecord c where c.correctsId = r.id)"

@@ -41,6 +41,7 @@ public class WorkRecord {
 
     private String tools = "";
     private String clientId;
+    private boolean worked = true;
     private Double shadeBefore;
     private Double shadeAfter;
     private Instant savedAt;
@@ -121,11 +122,26 @@ public class WorkRecord {
         return this;
     }
 
+    /** Whether anything was done; a visit at which every step was left or skipped has no effects. */
+    public boolean worked() {
+        return worked;
+    }
+
+    /** Says whether anything was done. */
+    public WorkRecord worked(boolean anything) {
+        worked = anything;
+        return this;
+    }
+
     /** Says how much of the fruiting wood stood in shade before and after it; null where that cannot be told. */
     public WorkRecord shaded(Double before, Double after) {
         shadeBefore = before;
         shadeAfter = after;
         return this;
+    }
+
+    public String clientId() {
+        return clientId;
     }
 
     public Instant savedAt() {

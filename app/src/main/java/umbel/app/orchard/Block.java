@@ -6,7 +6,10 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
+import jakarta.persistence.Version;
 import java.time.LocalDate;
+import org.springframework.http.HttpStatus;
+import umbel.app.http.Refused;
 
 /** Trees of one kind planted together. */
 @Entity
@@ -45,6 +48,13 @@ public class Block {
     private boolean nearPowerLines;
     private LocalDate learningSince;
 
+    private int rowCount;
+    private int rowPlaces;
+    private boolean archived;
+
+    @Version
+    private long version;
+
     protected Block() {}
 
     /** Distances in metres, the row's bearing in degrees from north. */
@@ -73,6 +83,9 @@ public class Block {
         this.betweenRowsM = betweenRowsM;
         this.rowBearingDeg = rowBearingDeg;
         this.note = note;
+        RowLayout usual = RowLayout.estimated(treeCount, inRowM, betweenRowsM);
+        this.rowCount = usual.rows();
+        this.rowPlaces = usual.places();
     }
 
     public Long id() {
@@ -140,6 +153,66 @@ public class Block {
     /** Whether lines run near its trees: then work on a ladder or with a saw is for qualified people. */
     public boolean nearPowerLines() {
         return nearPowerLines;
+    }
+
+    /** Its rows, and the places in the longest of them. */
+    public RowLayout rows() {
+        return new RowLayout(rowCount, rowPlaces);
+    }
+
+    /**
+     * Holds a place against its rows.
+     *
+     * @throws Refused where it has no such place
+     */
+    public void requirePlace(int row, int place) {
+        if (!rows().has(row, place)) {
+            throw new Refused(
+                    HttpStatus.BAD_REQUEST,
+                    "No such place",
+                    name + " has " + rowCount + " rows of at most " + rowPlaces + " places; there is no place " + row
+                            + "-" + place + ". Correct the block's rows first if it is larger.");
+        }
+    }
+
+    /** Says how many rows it has, and how many places the longest has. */
+    public Block rows(RowLayout layout) {
+        rowCount = layout.rows();
+        rowPlaces = layout.places();
+        return this;
+    }
+
+    /** Whether it is no longer worked: grubbed or sold. Its records stay. */
+    public boolean archived() {
+        return archived;
+    }
+
+    /** Archives it, or takes it up again. */
+    public void archive(boolean away) {
+        archived = away;
+    }
+
+    public long version() {
+        return version;
+    }
+
+    /** Corrects what is known of it. */
+    public void correct(
+            String newName, String newSpecies, String newSystem, String newCultivar, String newStock, String newNote) {
+        name = newName;
+        species = newSpecies;
+        system = newSystem;
+        cultivar = newCultivar;
+        stock = newStock;
+        note = newNote;
+    }
+
+    /** Corrects when and how it was planted; distances in metres. */
+    public void correctPlanting(int year, int trees, double inRow, double betweenRows) {
+        plantedYear = year;
+        treeCount = trees;
+        inRowM = inRow;
+        betweenRowsM = betweenRows;
     }
 
     /** Puts its first tree at a place on the holding's own map. */

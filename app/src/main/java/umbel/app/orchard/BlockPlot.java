@@ -6,21 +6,18 @@ import umbel.wood.Units;
 
 /**
  * A block on the ground: its rows as lines and its outline, in metres east and north. Trees are laid out in even rows from its
- * first tree, about one and a half times as long as the block is wide where nothing else is known.
+ * first tree.
  */
 record BlockPlot(List<List<List<Double>>> rows, List<List<Double>> outline) {
 
-    private static final double LONGER_THAN_WIDE = 1.5;
-
     static BlockPlot of(Block block) {
         double along = Math.toRadians(block.rowBearingDeg());
-        int perRow = Math.max(1, (int)
-                Math.round(Math.sqrt(LONGER_THAN_WIDE * block.treeCount() * block.betweenRowsM() / block.inRowM())));
-        int count = (int) Math.ceil(block.treeCount() / (double) perRow);
+        int perRow = block.rows().places();
+        int count = block.rows().rows();
         List<List<List<Double>>> rows = new ArrayList<>();
         double length = (perRow - 1) * block.inRowM();
         for (int row = 0; row < count; row++) {
-            int trees = Math.min(perRow, block.treeCount() - row * perRow);
+            int trees = Math.max(1, Math.min(perRow, block.treeCount() - row * perRow));
             rows.add(List.of(
                     at(block, along, 0, row * block.betweenRowsM()),
                     at(block, along, (trees - 1) * block.inRowM(), row * block.betweenRowsM())));

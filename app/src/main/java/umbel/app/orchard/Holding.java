@@ -5,6 +5,8 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
+import jakarta.persistence.Version;
+import java.time.ZoneId;
 import umbel.cut.SafetyLimits;
 
 /** A farm or garden: where its trees stand. */
@@ -30,6 +32,11 @@ public class Holding {
     @Column(name = "limit_height_m")
     private Double limitHeightM;
 
+    private String timeZone;
+
+    @Version
+    private long version;
+
     protected Holding() {}
 
     public Holding(String name, double latitudeDeg, double elevationM) {
@@ -52,6 +59,28 @@ public class Holding {
 
     public double elevationM() {
         return elevationM;
+    }
+
+    /** The time zone its days are counted in; the machine's own where none was set. */
+    public ZoneId timeZone() {
+        return timeZone == null ? ZoneId.systemDefault() : ZoneId.of(timeZone);
+    }
+
+    /** Counts its days in a time zone; null takes the machine's own. */
+    public Holding in(ZoneId zone) {
+        timeZone = zone == null ? null : zone.getId();
+        return this;
+    }
+
+    public long version() {
+        return version;
+    }
+
+    /** Corrects its name and place. */
+    public void correct(String newName, double latitude, double elevation) {
+        name = newName;
+        latitudeDeg = latitude;
+        elevationM = elevation;
     }
 
     /** What its own people may not do; null sets no limit. */

@@ -23,13 +23,35 @@ public class OrchardTree {
     private int rowNo;
     private int placeNo;
 
+    private boolean archived;
+
     protected OrchardTree() {}
 
     public OrchardTree(Block block, int rowNo, int placeNo) {
-        this.block = block;
-        this.rowNo = rowNo;
-        this.placeNo = placeNo;
-        this.label = block.name() + " " + rowNo + "-" + placeNo;
+        move(block, rowNo, placeNo);
+    }
+
+    /** Puts it at another place, and names it by that. */
+    public final void move(Block to, int row, int place) {
+        block = to;
+        rowNo = row;
+        placeNo = place;
+        nameByPlace();
+    }
+
+    /** Names it by its place: its block was renamed, or it was moved. */
+    public final void nameByPlace() {
+        label = block.name() + " " + rowNo + "-" + placeNo;
+    }
+
+    /** Whether it no longer stands: grubbed or replanted. Its records stay. */
+    public boolean archived() {
+        return archived;
+    }
+
+    /** Archives it, or takes it up again. */
+    public void archive(boolean away) {
+        archived = away;
     }
 
     public Long id() {

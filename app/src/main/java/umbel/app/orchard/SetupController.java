@@ -6,40 +6,38 @@ import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
-import java.time.Clock;
-import java.time.LocalDate;
+import java.time.ZoneId;
 import org.springframework.http.HttpStatus;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import umbel.app.http.NotFound;
-import umbel.app.http.Refused;
-import umbel.knowledge.Knowledge;
 
-/** Sets up what there is: holdings and their blocks. */
+/** Sets up and corrects what there is: holdings, their blocks, and where each tree stands. */
 @RestController
 @RequestMapping("/api")
 class SetupController {
 
-    private final HoldingRepository holdings;
-    private final BlockRepository blocks;
-    private final Knowledge knowledge;
-    private final Clock clock;
+    private final Setup setup;
 
-    SetupController(HoldingRepository holdings, BlockRepository blocks, Knowledge knowledge, Clock clock) {
-        this.holdings = holdings;
-        this.blocks = blocks;
-        this.knowledge = knowledge;
-        this.clock = clock;
+    SetupController(Setup setup) {
+        this.setup = setup;
     }
 
-    /** A new holding; south of the equator the latitude is negative. */
-    public record NewHolding(
+    /**
+     * A holding; south of the equator the latitude is negative.
+     *
+     * @param timeZone in which its days are counted; empty takes the machine's
+     */
+    public record HoldingEntry(
             @NotBlank(message = "Say its name.") @Size(max = 200, message = "At most 200 characters.")
             String name,
 
@@ -49,21 +47,39 @@ class SetupController {
 
             @DecimalMin(value = "-400", message = "At least -400 m.")
             @DecimalMax(value = "4500", message = "At most 4500 m.")
-            double elevationM) {}
+            double elevationM,
 
-    /** A new block; its first tree stands so many metres east and north of the holding's own zero. */
-    public record NewBlock(
+            @Size(max = 60, message = "At most 60 characters.")
+            String timeZone) {
+
+        /** The zone; null for the machine's own. */
+        ZoneId zone() {
+            return timeZone == null || timeZone.isBlank() ? null : ZoneId.of(timeZone.strip());
+        }
+    }
+
+    /**
+     * A block; its first tree stands so many metres east and north of the holding's own zero.
+     *
+     * @param rows how many rows it has; null lays out as many as its trees are likely to fill
+     * @param placesPerRow places in the longest row
+     */
+    public record BlockEntry(
             long holdingId,
 
-            @NotBlank(message = "Say its name.") @Size(max = 120, message = "At most 120 characters.")
+            @NotBlank(message = "Say its name.") @Size(max = 110, message = "At most 110 characters.")
             String name,
 
-            @NotBlank(message = "Say which kind of tree.") String species,
-            @NotBlank(message = "Say how it is trained.") String system,
+            @NotBlank(message = "Say which kind of tree.") @Size(max = 60, message = "There is no such kind.")
+            String species,
+
+            @NotBlank(message = "Say how it is trained.") @Size(max = 60, message = "There is no such system.")
+            String system,
 
             @Size(max = 120, message = "At most 120 characters.")
             String cultivar,
 
+            @NotNull(message = "Choose how strong the stock is.")
             @Pattern(
                     regexp = "very-dwarfing|dwarfing|semi-dwarfing|semi-vigorous|seedling",
                     message = "Choose how strong the stock is.")
@@ -93,53 +109,110 @@ class SetupController {
             double northM,
 
             @Size(max = 1000, message = "At most 1000 characters.")
-            String note) {}
+            String note,
+
+            @Min(value = 1, message = "At least one row.") @Max(value = 9999, message = "At most 9999 rows.")
+            Integer rows,
+
+            @Min(value = 1, message = "At least one place.") @Max(value = 9999, message = "At most 9999 places.")
+            Integer placesPerRow) {}
+
+    /** Where a tree is to stand. */
+    public record TreeEntry(
+            long blockId,
+            @Min(value = 1, message = "Rows count from 1.") int row,
+
+            @Min(value = 1, message = "Places count from 1.")
+            int place) {}
+
+    /** Whether something is no longer worked. */
+    public record Archived(boolean archived) {}
 
     /** What was set up, by its id. */
     public record SetUp(long id) {}
 
+    /** A holding as it stands. */
+    public record HoldingLine(
+            long id, String name, double latitudeDeg, double elevationM, String timeZone, int blocks) {}
+
+    /** A tree as it stands; {@code deletable} where nothing depends on it. */
+    public record TreeSetUp(
+            long id, String label, long blockId, int row, int place, boolean archived, boolean deletable) {}
+
     /** Adds a holding. */
     @PostMapping("/holdings")
-    @Transactional
     @ResponseStatus(HttpStatus.CREATED)
-    public SetUp holding(@RequestBody @Valid NewHolding entry) {
-        return new SetUp(
-                holdings.saveAndFlush(new Holding(entry.name().strip(), entry.latitudeDeg(), entry.elevationM()))
-                        .id());
+    SetUp addHolding(@RequestBody @Valid HoldingEntry entry) {
+        return new SetUp(setup.addHolding(entry));
+    }
+
+    /** A holding as it stands. */
+    @GetMapping("/holdings/{id}")
+    HoldingLine holding(@PathVariable long id) {
+        return setup.holding(id);
+    }
+
+    /** Corrects a holding. */
+    @PutMapping("/holdings/{id}")
+    HoldingLine correctHolding(@PathVariable long id, @RequestBody @Valid HoldingEntry entry) {
+        return setup.correctHolding(id, entry);
+    }
+
+    /** Deletes a holding without blocks. */
+    @DeleteMapping("/holdings/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void deleteHolding(@PathVariable long id) {
+        setup.deleteHolding(id);
     }
 
     /** Adds a block. Kind and system must be known. */
     @PostMapping("/blocks")
-    @Transactional
     @ResponseStatus(HttpStatus.CREATED)
-    public SetUp block(@RequestBody @Valid NewBlock entry) {
-        Holding holding =
-                holdings.findById(entry.holdingId()).orElseThrow(() -> new NotFound("holding", entry.holdingId()));
-        knowledge.species(entry.species());
-        knowledge.system(entry.system());
-        if (entry.plantedYear() > LocalDate.now(clock).getYear() + 1) {
-            throw new Refused(HttpStatus.BAD_REQUEST, "Not planted yet", "The year of planting lies in the future.");
-        }
-        boolean taken = blocks.findAllByOrderById().stream()
-                .anyMatch(one -> one.holding().id().equals(holding.id())
-                        && one.name().equalsIgnoreCase(entry.name().strip()));
-        if (taken) {
-            throw new Refused(HttpStatus.CONFLICT, "Name taken", "There is a block of that name already.");
-        }
-        Block block = new Block(
-                holding,
-                entry.name().strip(),
-                entry.species(),
-                entry.system(),
-                entry.cultivar() == null ? "" : entry.cultivar().strip(),
-                entry.stock(),
-                entry.plantedYear(),
-                entry.treeCount(),
-                entry.inRowM(),
-                entry.betweenRowsM(),
-                entry.rowBearingDeg(),
-                entry.note() == null ? "" : entry.note().strip());
-        return new SetUp(
-                blocks.saveAndFlush(block.at(entry.eastM(), entry.northM())).id());
+    SetUp addBlock(@RequestBody @Valid BlockEntry entry) {
+        return new SetUp(setup.addBlock(entry));
+    }
+
+    /** Corrects a block; its trees are named anew where it is renamed. */
+    @PutMapping("/blocks/{id}")
+    SetUp correctBlock(@PathVariable long id, @RequestBody @Valid BlockEntry entry) {
+        return new SetUp(setup.correctBlock(id, entry));
+    }
+
+    /** Archives a block, or takes it up again. */
+    @PutMapping("/blocks/{id}/archived")
+    Archived archiveBlock(@PathVariable long id, @RequestBody Archived asked) {
+        return new Archived(setup.archiveBlock(id, asked.archived()));
+    }
+
+    /** Deletes a block on whose trees nothing depends. */
+    @DeleteMapping("/blocks/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void deleteBlock(@PathVariable long id) {
+        setup.deleteBlock(id);
+    }
+
+    /** A tree's place, and whether it may be deleted. */
+    @GetMapping("/trees/{id}/setup")
+    TreeSetUp tree(@PathVariable long id) {
+        return setup.tree(id);
+    }
+
+    /** Moves a tree to another place; its surveys and records go with it. */
+    @PutMapping("/trees/{id}/place")
+    TreeSetUp moveTree(@PathVariable long id, @RequestBody @Valid TreeEntry entry) {
+        return setup.moveTree(id, entry);
+    }
+
+    /** Archives a tree, or takes it up again. */
+    @PutMapping("/trees/{id}/archived")
+    TreeSetUp archiveTree(@PathVariable long id, @RequestBody Archived asked) {
+        return setup.archiveTree(id, asked.archived());
+    }
+
+    /** Deletes a tree nobody surveyed or worked on. */
+    @DeleteMapping("/trees/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void deleteTree(@PathVariable long id) {
+        setup.deleteTree(id);
     }
 }

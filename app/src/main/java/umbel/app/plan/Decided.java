@@ -1,5 +1,6 @@
 package umbel.app.plan;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -67,20 +68,45 @@ public class Decided {
         return works.saveAndFlush(kept).version();
     }
 
-    /** Leaves only these of a tree's marks, as after part of the work was done. */
+    /**
+     * Takes the marks that a visit settled out of what is decided on a survey, and nothing else: what was marked after the
+     * visit's sheet was made stays. Once no mark is left, the other decisions of that work are forgotten with it.
+     */
     @Transactional
-    public void leave(long treeId, List<Mark> marks) {
-        works.findByTreeId(treeId).ifPresent(work -> {
+    public void settle(long treeId, SurveyEntry survey, List<Mark> settled) {
+        works.findByTreeId(treeId).filter(work -> goesBy(work, survey)).ifPresent(work -> {
             Decisions all = read(work);
-            work.decide(work.survey(), JSON.writeValueAsString(all.marking(marks)));
-            works.saveAndFlush(work);
+            List<Mark> left = all.marks().stream()
+                    .filter(mark -> settled.stream().noneMatch(mark::sameAs))
+                    .toList();
+            if (left.isEmpty()) {
+                works.delete(work);
+                works.flush();
+            } else if (left.size() < all.marks().size()) {
+                work.decide(work.survey(), JSON.writeValueAsString(all.marking(left)));
+                works.saveAndFlush(work);
+            }
         });
     }
 
-    /** Forgets what was decided, once it was done. */
+    /** Marks again what a corrected visit turns out to have left undone; nothing where something newer is decided. */
     @Transactional
-    public void clear(long treeId) {
-        works.findByTreeId(treeId).ifPresent(works::delete);
+    public void markAgain(OrchardTree tree, SurveyEntry survey, List<Mark> left) {
+        Work work = works.findByTreeId(tree.id()).orElse(null);
+        if (left.isEmpty() || work != null && !goesBy(work, survey)) {
+            return;
+        }
+        Decisions all = work == null ? Decisions.none() : read(work);
+        List<Mark> marks = new ArrayList<>(all.marks());
+        left.stream().filter(mark -> marks.stream().noneMatch(mark::sameAs)).forEach(marks::add);
+        Work kept = work == null ? new Work(tree) : work;
+        kept.decide(survey, JSON.writeValueAsString(all.marking(marks)));
+        works.saveAndFlush(kept);
+    }
+
+    /** Whether anything is marked on a survey of a tree. */
+    public static boolean marks(Work work, SurveyEntry survey) {
+        return work != null && !of(work, survey).marks().isEmpty();
     }
 
     private static Decisions of(Work work, SurveyEntry survey) {

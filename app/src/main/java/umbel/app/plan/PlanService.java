@@ -102,8 +102,7 @@ public class PlanService {
                 standing.decisions(),
                 standing.version(),
                 standing.outdated(),
-                records.findFirstByTreeIdAndSurveyIdAndDoneOnGreaterThanEqualOrderByDoneOnDescIdDesc(
-                                treeId, survey.id(), survey.surveyedOn())
+                records.findLastThatCounts(treeId, survey.id(), survey.surveyedOn())
                         .map(visit -> visit.doneOn().toString())
                         .orElse(""));
     }

@@ -5,9 +5,11 @@ import java.util.List;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 /** The schedule as it stands. */
-interface PlacedWorkRepository extends JpaRepository<PlacedWork, Long> {
+public interface PlacedWorkRepository extends JpaRepository<PlacedWork, Long> {
 
     List<PlacedWork> findByDoneOnGreaterThanEqualOrderByDoneOnAscIdAsc(LocalDate from);
+
+    boolean existsByBlockId(Long block);
 
     void deleteByDoneOnGreaterThanEqual(LocalDate from);
 }

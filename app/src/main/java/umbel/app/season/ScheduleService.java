@@ -24,7 +24,7 @@ import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.transaction.support.TransactionTemplate;
 import umbel.app.UmbelSettings;
 import umbel.app.http.NotFound;
-import umbel.app.log.WorkChanged;
+import umbel.app.orchard.WorkChanged;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.people.Person;
 import umbel.app.people.PersonRepository;

@@ -17,7 +17,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import umbel.app.http.NotFound;
-import umbel.app.log.WorkChanged;
+import umbel.app.orchard.WorkChanged;
 import umbel.app.orchard.Holding;
 import umbel.app.orchard.HoldingRepository;
 import umbel.format.FieldError;

@@ -205,7 +205,7 @@ public class SeasonService {
         LocalDate today = today();
         Map<Long, Map<WorkKind, Double>> marked = new HashMap<>();
         Map<Long, Integer> markedTrees = new HashMap<>();
-        countMarked(marked, markedTrees);
+        Set<Long> waiting = countMarked(marked, markedTrees);
         Map<LocalDate, Map<Long, Integer>> doneSince = new HashMap<>();
         Map<Long, Set<String>> sick = new HashMap<>();
         surveys.findNewest()
@@ -214,7 +214,7 @@ public class SeasonService {
         List<Standing> standings = new ArrayList<>();
         for (Block block : blocks.findAllByOrderById()) {
             SeasonBlock facts = facts(block, today, sick.getOrDefault(block.id(), Set.of()));
-            if (facts == null) {
+            if (facts == null || block.archived()) {
                 continue;
             }
             Weather weather = weathers.computeIfAbsent(
@@ -226,7 +226,9 @@ public class SeasonService {
                             today));
             SeasonCalendar calendar = new SeasonCalendar(facts, knowledge.trade(), weather);
             LocalDate since = calendar.year(today).dormant().minusDays(30);
-            int done = doneSince.computeIfAbsent(since, this::treesDone).getOrDefault(block.id(), 0);
+            int done = doneSince
+                    .computeIfAbsent(since, day -> treesDone(day, waiting))
+                    .getOrDefault(block.id(), 0);
             int count = markedTrees.getOrDefault(block.id(), 0);
             standings.add(new Standing(
                     block,
@@ -240,17 +242,20 @@ public class SeasonService {
         return standings;
     }
 
-    /** Minutes that are marked and on how many trees, by block. */
-    private void countMarked(Map<Long, Map<WorkKind, Double>> minutes, Map<Long, Integer> trees) {
+    /** Adds up the minutes that are marked and the trees they are on, by block; gives these trees. */
+    private Set<Long> countMarked(Map<Long, Map<WorkKind, Double>> minutes, Map<Long, Integer> trees) {
+        Set<Long> waiting = new HashSet<>();
         works.findAll().forEach(work -> {
             Map<WorkKind, Double> ofTree = labour.of(work);
             if (!ofTree.isEmpty()) {
+                waiting.add(work.tree().id());
                 Long block = work.tree().block().id();
                 trees.merge(block, 1, Integer::sum);
                 ofTree.forEach((kind, count) -> minutes.computeIfAbsent(block, id -> new EnumMap<>(WorkKind.class))
                         .merge(kind, count, Double::sum));
             }
         });
+        return waiting;
     }
 
     /** Hours left: the marked trees as counted, the others as the marked ones or, with none marked, as is usual in the system. */
@@ -276,8 +281,11 @@ public class SeasonService {
         return hours;
     }
 
-    private Map<Long, Integer> treesDone(LocalDate since) {
-        List<Long> done = records.findTreesDone(since);
+    /** Trees done since a day, by block; one on which marks still wait is not done. */
+    private Map<Long, Integer> treesDone(LocalDate since, Set<Long> waiting) {
+        List<Long> done = records.findTreesDone(since).stream()
+                .filter(tree -> !waiting.contains(tree))
+                .toList();
         return done.isEmpty()
                 ? Map.of()
                 : trees.countByBlock(done).stream()

@@ -9,6 +9,9 @@ import umbel.assess.Mark;
 /**
  * One tree's work as a pruner takes it to the row, in every language there is, so that it can be kept where there is no signal.
  *
+ * @param surveyId the survey it was made from, to be sent with the visit
+ * @param lastVisit the newest visit known when it was made; 0 where there was none
+ * @param timeZone the holding's, in which its days are counted
  * @param words fixed words by language
  * @param south the tree from the south with its numbered cuts, as SVG
  */
@@ -21,6 +24,9 @@ public record FieldSheet(
         int place,
         String kind,
         LocalDate surveyedOn,
+        long surveyId,
+        long lastVisit,
+        String timeZone,
         double minutes,
         double ladderMinutes,
         double sawMinutes,

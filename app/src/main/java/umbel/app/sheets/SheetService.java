@@ -13,6 +13,8 @@ import java.util.function.Function;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import umbel.app.http.NotFound;
+import umbel.app.log.RecordRepository;
+import umbel.app.log.WorkRecord;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
 import umbel.app.plan.CutAnswers;
@@ -44,12 +46,19 @@ class SheetService {
 
     private final TreeRepository trees;
     private final WorkRepository works;
+    private final RecordRepository records;
     private final PlanService plans;
     private final MarkedLabour labour;
     private final Knowledge knowledge;
 
     SheetService(
-            TreeRepository trees, WorkRepository works, PlanService plans, MarkedLabour labour, Knowledge knowledge) {
+            TreeRepository trees,
+            WorkRepository works,
+            RecordRepository records,
+            PlanService plans,
+            MarkedLabour labour,
+            Knowledge knowledge) {
+        this.records = records;
         this.trees = trees;
         this.works = works;
         this.plans = plans;
@@ -138,6 +147,12 @@ class SheetService {
                 tree.setting().species().names().one() + ", "
                         + tree.setting().system().name().toLowerCase(Locale.ROOT),
                 read.request().survey().surveyedOn(),
+                read.surveyId(),
+                records.findByTreeIdOrderByDoneOnDescIdDesc(place.id()).stream()
+                        .mapToLong(WorkRecord::id)
+                        .max()
+                        .orElse(0),
+                place.block().holding().timeZone().getId(),
                 Units.round(all, 1),
                 Units.round(ladder, 1),
                 Units.round(saw, 1),

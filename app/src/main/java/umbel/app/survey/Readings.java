@@ -42,7 +42,12 @@ public class Readings {
 
     /** A saved survey's tree, and what was read on it. */
     public record ReadTree(
-            AssessRequest request, Tree tree, School school, Company company, TreeReader.Reading reading) {}
+            long surveyId,
+            AssessRequest request,
+            Tree tree,
+            School school,
+            Company company,
+            TreeReader.Reading reading) {}
 
     public Readings(Assessor assessor, SurveyRepository surveys) {
         this.assessor = assessor;
@@ -75,7 +80,8 @@ public class Readings {
             School judged = assessor.school(request);
             Tree built = assessor.tree(request);
             double reach = assessor.limits(request, built).reach();
-            return new ReadTree(request, built, judged, company, TreeReader.read(built, judged, reach, company));
+            return new ReadTree(
+                    survey.id(), request, built, judged, company, TreeReader.read(built, judged, reach, company));
         });
     }
 

@@ -2,21 +2,25 @@ package umbel.app.survey;
 
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
-import io.swagger.v3.oas.annotations.parameters.RequestBody;
 import java.net.URI;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
 import umbel.app.http.NotFound;
+import umbel.app.orchard.WorkChanged;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
 import umbel.assess.AssessRequest;
@@ -36,9 +40,17 @@ class SurveyController {
     private final SurveyRepository surveys;
     private final TreeRepository trees;
     private final Assessor assessor;
-    private final Clock clock = Clock.systemDefaultZone();
+    private final Clock clock;
+    private final ApplicationEventPublisher events;
 
-    SurveyController(SurveyRepository surveys, TreeRepository trees, Assessor assessor) {
+    SurveyController(
+            SurveyRepository surveys,
+            TreeRepository trees,
+            Assessor assessor,
+            Clock clock,
+            ApplicationEventPublisher events) {
+        this.clock = clock;
+        this.events = events;
         this.surveys = surveys;
         this.trees = trees;
         this.assessor = assessor;
@@ -52,14 +64,18 @@ class SurveyController {
      */
     public record Preview(StandDrawing drawing, Assessment.LightAnswer light, List<String> estimated) {}
 
-    /** A saved survey in a tree's history. */
-    public record SurveyLine(long id, LocalDate surveyedOn, Instant savedAt, int limbs) {}
+    /** A saved survey in a tree's history; {@code withdrawnBy} is empty while it counts. */
+    public record SurveyLine(long id, LocalDate surveyedOn, Instant savedAt, int limbs, String withdrawnBy) {}
+
+    /** Whether a survey is withdrawn. */
+    public record Withdrawal(boolean withdrawn) {}
 
     /** Draws a survey without saving it. */
     @PostMapping("/survey/preview")
     Preview preview(
-            @RequestBody(content = @Content(schema = @Schema(implementation = Survey.class)))
-                    @org.springframework.web.bind.annotation.RequestBody
+            @io.swagger.v3.oas.annotations.parameters.RequestBody(
+                            content = @Content(schema = @Schema(implementation = Survey.class)))
+                    @RequestBody
                     JsonNode body) {
         Survey survey = SurveyReader.read(body);
         Tree tree = assessor.tree(AssessRequest.of(survey));
@@ -75,13 +91,14 @@ class SurveyController {
     @Transactional
     ResponseEntity<SurveyLine> save(
             @PathVariable long id,
-            @RequestBody(content = @Content(schema = @Schema(implementation = Survey.class)))
-                    @org.springframework.web.bind.annotation.RequestBody
+            @io.swagger.v3.oas.annotations.parameters.RequestBody(
+                            content = @Content(schema = @Schema(implementation = Survey.class)))
+                    @RequestBody
                     JsonNode body) {
         OrchardTree tree = trees.findById(id).orElseThrow(() -> new NotFound("tree", id));
         Survey survey = SurveyReader.read(body);
         assessor.tree(AssessRequest.of(survey));
-        LocalDate day = survey.surveyedOn() == null ? LocalDate.now(clock) : survey.surveyedOn();
+        LocalDate day = SurveyDay.of(survey, tree.block().holding(), clock);
         SurveyEntry entry = surveys.save(new SurveyEntry(tree, day, SurveyReader.write(survey), clock.instant()));
         return ResponseEntity.created(URI.create("/api/surveys/" + entry.id())).body(line(entry, survey));
     }
@@ -90,9 +107,27 @@ class SurveyController {
     @GetMapping("/trees/{id}/surveys")
     @Transactional(readOnly = true)
     List<SurveyLine> list(@PathVariable long id) {
-        return surveys.findByTreeIdOrderBySurveyedOnDescIdDesc(id).stream()
+        return surveys.findAllOfTree(id).stream()
                 .map(entry -> line(entry, SurveyReader.read(entry.document())))
                 .toList();
+    }
+
+    /** Withdraws a survey that was wrong, or lets it count again; it is never deleted. */
+    @PutMapping("/surveys/{id}/withdrawal")
+    @Transactional
+    SurveyLine withdraw(@PathVariable long id, @RequestBody Withdrawal asked) {
+        SurveyEntry entry = surveys.findById(id).orElseThrow(() -> new NotFound("survey", id));
+        if (asked.withdrawn()) {
+            entry.withdraw(
+                    SecurityContextHolder.getContext().getAuthentication().getName(), clock.instant());
+        } else {
+            entry.restore();
+        }
+        surveys.saveAndFlush(entry);
+        events.publishEvent(new WorkChanged(
+                "a survey of " + entry.tree().label() + " was withdrawn or restored",
+                entry.tree().block().id()));
+        return line(entry, SurveyReader.read(entry.document()));
     }
 
     /** One saved survey in the open format. */
@@ -115,6 +150,10 @@ class SurveyController {
 
     private static SurveyLine line(SurveyEntry entry, Survey survey) {
         return new SurveyLine(
-                entry.id(), entry.surveyedOn(), entry.savedAt(), survey.limbs().size());
+                entry.id(),
+                entry.surveyedOn(),
+                entry.savedAt(),
+                survey.limbs().size(),
+                entry.withdrawn() ? entry.withdrawnBy() : "");
     }
 }

@@ -11,7 +11,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import umbel.app.orchard.OrchardTree;
 
-/** A survey as it was saved; never changed afterwards. */
+/** A survey as it was saved. It is never changed afterwards; one that was wrong is withdrawn and no longer counts. */
 @Entity
 @Table(name = "survey")
 public class SurveyEntry {
@@ -29,6 +29,8 @@ public class SurveyEntry {
     private String document;
 
     private Instant savedAt;
+    private Instant withdrawnAt;
+    private String withdrawnBy;
 
     protected SurveyEntry() {}
 
@@ -57,5 +59,27 @@ public class SurveyEntry {
 
     public Instant savedAt() {
         return savedAt;
+    }
+
+    /** Whether it was found wrong and no longer counts. */
+    public boolean withdrawn() {
+        return withdrawnAt != null;
+    }
+
+    /** Who withdrew it; null while it counts. */
+    public String withdrawnBy() {
+        return withdrawnBy;
+    }
+
+    /** Withdraws it. */
+    public void withdraw(String who, Instant now) {
+        withdrawnAt = now;
+        withdrawnBy = who;
+    }
+
+    /** Lets it count again. */
+    public void restore() {
+        withdrawnAt = null;
+        withdrawnBy = null;
     }
 }

@@ -5,23 +5,42 @@ import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
-/** Every survey ever saved. */
+/** Every survey ever saved. All questions but {@link #findAllOfTree} leave out those that were withdrawn. */
 public interface SurveyRepository extends JpaRepository<SurveyEntry, Long> {
 
-    Optional<SurveyEntry> findFirstByTreeIdOrderBySurveyedOnDescIdDesc(Long treeId);
+    /** The tree's surveys, newest first. */
+    @Query("select s from SurveyEntry s where s.tree.id = :tree and s.withdrawnAt is null"
+            + " order by s.surveyedOn desc, s.id desc")
+    List<SurveyEntry> findByTreeIdOrderBySurveyedOnDescIdDesc(Long tree);
 
-    List<SurveyEntry> findByTreeIdOrderBySurveyedOnDescIdDesc(Long treeId);
+    /** The tree's newest survey. */
+    @Query("select s from SurveyEntry s where s.tree.id = :tree and s.withdrawnAt is null"
+            + " order by s.surveyedOn desc, s.id desc limit 1")
+    Optional<SurveyEntry> findFirstByTreeIdOrderBySurveyedOnDescIdDesc(Long tree);
 
+    /** The tree's surveys, withdrawn ones among them, newest first. */
+    @Query("select s from SurveyEntry s where s.tree.id = :tree order by s.surveyedOn desc, s.id desc")
+    List<SurveyEntry> findAllOfTree(long tree);
+
+    /** The surveys of a block's trees, oldest first. */
+    @Query("select s from SurveyEntry s where s.tree.block.id = :block and s.withdrawnAt is null"
+            + " order by s.surveyedOn, s.id")
     List<SurveyEntry> findByTreeBlockIdOrderBySurveyedOnAscIdAsc(Long block);
 
-    /** The newest survey of every tree. */
-    @Query("select s from SurveyEntry s where not exists (select 1 from SurveyEntry t where t.tree = s.tree"
+    /** Whether a tree was ever surveyed, withdrawn surveys among them. */
+    boolean existsByTreeId(Long tree);
+
+    /** The newest survey of every tree that stands. */
+    @Query("select s from SurveyEntry s where s.withdrawnAt is null and s.tree.archived = false"
+            + " and s.tree.block.archived = false"
+            + " and not exists (select 1 from SurveyEntry t where t.tree = s.tree and t.withdrawnAt is null"
             + " and (t.surveyedOn > s.surveyedOn or (t.surveyedOn = s.surveyedOn and t.id > s.id)))")
     List<SurveyEntry> findNewest();
 
-    /** The newest survey of every tree of one block. */
-    @Query("select s from SurveyEntry s where s.tree.block.id = :block and not exists (select 1 from SurveyEntry t"
-            + " where t.tree = s.tree"
+    /** The newest survey of every tree that stands in one block. */
+    @Query("select s from SurveyEntry s where s.tree.block.id = :block and s.withdrawnAt is null"
+            + " and s.tree.archived = false"
+            + " and not exists (select 1 from SurveyEntry t where t.tree = s.tree and t.withdrawnAt is null"
             + " and (t.surveyedOn > s.surveyedOn or (t.surveyedOn = s.surveyedOn and t.id > s.id)))"
             + " order by s.tree.rowNo, s.tree.placeNo")
     List<SurveyEntry> findNewestOfBlock(long block);

@@ -4,14 +4,13 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.PastOrPresent;
 import jakarta.validation.constraints.Size;
 import java.net.URI;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.ResponseEntity;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -24,6 +23,7 @@ import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.app.http.NotFound;
 import umbel.app.log.RecordRepository;
+import umbel.app.log.StepOutcome;
 import umbel.app.log.WorkRecord;
 import umbel.app.orchard.TreeRepository;
 import umbel.assess.Assessment;
@@ -60,11 +60,25 @@ public class RecordController {
             String title,
 
             @NotBlank(message = "Say how it went.") String outcome,
-            @Size(max = 500) String reason) {}
 
-    /** A visit to be recorded. */
+            @Size(max = 500, message = "At most 500 characters.")
+            String reason) {
+
+        /** How it went; empty where the word is none of the known ones. */
+        Optional<StepOutcome> how() {
+            return StepOutcome.of(outcome);
+        }
+    }
+
+    /**
+     * A visit to be recorded. Without a step it is a report: what was seen stands in the note.
+     *
+     * @param corrects the entry it corrects; null where it is a visit of its own
+     * @param surveyId the survey its sheet was made from; null takes the newest
+     * @param knownVisit the newest visit its sheet knew of; those after it are told in the answer
+     */
     public record Entry(
-            @NotNull(message = "Say on which day it was done.") @PastOrPresent(message = "The day lies in the future.")
+            @NotNull(message = "Say on which day it was done.")
             LocalDate doneOn,
 
             @NotBlank(message = "Say who did it.") @Size(max = 120, message = "At most 120 characters.")
@@ -77,8 +91,8 @@ public class RecordController {
             @Size(max = 2000, message = "At most 2000 characters.")
             String note,
 
-            @NotEmpty(message = "There is no step to record.")
-            List<@Valid DoneStep> steps,
+            @NotNull(message = "Say which steps.") @Size(max = 300, message = "At most 300 steps.")
+            List<@NotNull(message = "Say what the step was.") @Valid DoneStep> steps,
 
             Long corrects,
 
@@ -86,9 +100,18 @@ public class RecordController {
             String tools,
 
             @Size(max = 40, message = "At most 40 characters.")
-            String clientId) {}
+            String clientId,
 
-    /** A recorded visit; {@code correctedBy} names the entry that corrects it. */
+            Long surveyId,
+            Long knownVisit) {}
+
+    /**
+     * A recorded visit.
+     *
+     * @param worked whether anything was done
+     * @param correctedBy the entry that corrects it
+     * @param alsoBy other visits that count and say to have done one of its steps as well
+     */
     public record RecordLine(
             long id,
             LocalDate doneOn,
@@ -101,8 +124,15 @@ public class RecordController {
             LocalDate surveyedOn,
             Instant savedAt,
             String tools,
-
+            boolean worked,
+            List<OtherVisit> alsoBy,
             VisitOutcome outcome) {}
+
+    /** Another visit to the same tree: whose it was, and which steps were done. */
+    public record OtherVisit(long id, LocalDate doneOn, String who, List<String> done) {}
+
+    /** A visit as it was saved, and the visits to the tree that its sheet knew nothing of. */
+    public record SavedVisit(RecordLine record, List<OtherVisit> meanwhile) {}
 
     /**
      * What a visit came to.
@@ -114,11 +144,17 @@ public class RecordController {
     public record VisitOutcome(
             Assessment.TotalsAnswer before, Assessment.TotalsAnswer planned, Assessment.TotalsAnswer after) {}
 
-    /** Saves a visit; the same one sent again is kept once. The marks it answers are then done with. */
+    /** Saves a visit; one sent again is kept once and answered with 200. The marks it settles are then done with. */
     @PostMapping
-    ResponseEntity<RecordLine> save(@PathVariable long id, @RequestBody @Valid Entry entry) {
-        return ResponseEntity.created(URI.create("/api/trees/" + id + "/records"))
-                .body(line(visits.keep(id, entry), List.of()));
+    ResponseEntity<SavedVisit> save(@PathVariable long id, @RequestBody @Valid Entry entry) {
+        VisitService.Saved saved = visits.save(id, entry);
+        SavedVisit body = new SavedVisit(
+                line(saved.record(), List.of(saved.record())),
+                saved.meanwhile().stream().map(RecordController::other).toList());
+        return saved.fresh()
+                ? ResponseEntity.created(URI.create("/api/trees/" + id + "/records"))
+                        .body(body)
+                : ResponseEntity.ok(body);
     }
 
     /** The tree's visits, newest first. */
@@ -128,6 +164,43 @@ public class RecordController {
         trees.findById(id).orElseThrow(() -> new NotFound("tree", id));
         List<WorkRecord> all = records.findByTreeIdOrderByDoneOnDescIdDesc(id);
         return all.stream().map(one -> line(one, all)).toList();
+    }
+
+    private static OtherVisit other(WorkRecord visit) {
+        return new OtherVisit(
+                visit.id(),
+                visit.doneOn(),
+                visit.who(),
+                steps(visit).stream()
+                        .filter(step -> step.how().filter(StepOutcome::done).isPresent())
+                        .map(DoneStep::title)
+                        .toList());
+    }
+
+    static List<DoneStep> steps(WorkRecord visit) {
+        return JSON.readValue(visit.document(), new TypeReference<List<DoneStep>>() {});
+    }
+
+    /** Visits that count and say to have done a step that this one did too, on the same survey. */
+    private static List<OtherVisit> alsoBy(WorkRecord one, List<WorkRecord> all) {
+        List<Mark> done = doneMarks(one);
+        return all.stream()
+                .filter(visit -> !visit.id().equals(one.id())
+                        && !visit.id().equals(one.correctsId())
+                        && !one.id().equals(visit.correctsId())
+                        && visit.survey().id().equals(one.survey().id())
+                        && all.stream().noneMatch(later -> visit.id().equals(later.correctsId()))
+                        && doneMarks(visit).stream()
+                                .anyMatch(mark -> done.stream().anyMatch(mark::sameAs)))
+                .map(RecordController::other)
+                .toList();
+    }
+
+    private static List<Mark> doneMarks(WorkRecord visit) {
+        return steps(visit).stream()
+                .filter(step -> step.how().filter(StepOutcome::done).isPresent())
+                .map(DoneStep::mark)
+                .toList();
     }
 
     private static RecordLine line(WorkRecord one, List<WorkRecord> all) {
@@ -142,12 +215,14 @@ public class RecordController {
                 one.who(),
                 one.minutes(),
                 one.note(),
-                JSON.readValue(one.document(), new TypeReference<List<DoneStep>>() {}),
+                steps(one),
                 one.correctsId(),
                 correctedBy,
                 one.survey().surveyedOn(),
                 one.savedAt(),
                 one.tools(),
+                one.worked(),
+                correctedBy == null ? alsoBy(one, all) : List.of(),
                 one.outcome() == null ? null : JSON.readValue(one.outcome(), VisitOutcome.class));
     }
 }

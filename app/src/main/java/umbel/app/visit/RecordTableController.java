@@ -2,7 +2,6 @@ package umbel.app.visit;
 
 import java.io.IOException;
 import java.io.StringWriter;
-import java.util.List;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.springframework.data.domain.Sort;
@@ -10,8 +9,6 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import tools.jackson.core.type.TypeReference;
-import tools.jackson.databind.json.JsonMapper;
 import umbel.app.log.RecordRepository;
 import umbel.app.log.WorkRecord;
 
@@ -19,8 +16,6 @@ import umbel.app.log.WorkRecord;
 @RestController
 @RequestMapping("/api")
 class RecordTableController {
-
-    private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final RecordRepository records;
 
@@ -52,9 +47,7 @@ class RecordTableController {
                 .get();
         try (CSVPrinter table = new CSVPrinter(out, format)) {
             for (WorkRecord visit : records.findAll(Sort.by("id"))) {
-                List<RecordController.DoneStep> steps =
-                        JSON.readValue(visit.document(), new TypeReference<List<RecordController.DoneStep>>() {});
-                for (RecordController.DoneStep step : steps) {
+                for (RecordController.DoneStep step : RecordController.steps(visit)) {
                     table.printRecord(
                             visit.id(),
                             visit.correctsId(),

@@ -4,14 +4,21 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.app.http.NotFound;
+import umbel.app.http.Refused;
 import umbel.app.kept.Kept;
 import umbel.app.log.RecordRepository;
-import umbel.app.log.WorkChanged;
+import umbel.app.log.StepOutcome;
+import umbel.app.orchard.WorkChanged;
 import umbel.app.log.WorkRecord;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
@@ -42,7 +49,7 @@ import umbel.survey.InvalidSurvey;
 public class VisitService {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
-    private static final List<String> OUTCOMES = List.of("as-planned", "changed", "skipped", "added", "left");
+    private static final int ATTEMPTS = 5;
 
     private final RecordRepository records;
     private final TreeRepository trees;
@@ -53,6 +60,7 @@ public class VisitService {
     private final SeasonService season;
     private final Knowledge knowledge;
     private final Clock clock;
+    private final TransactionTemplate transactions;
     private final ApplicationEventPublisher events;
     private final Kept<Long, Totals> found = Kept.atMost(2_000);
 
@@ -66,6 +74,7 @@ public class VisitService {
             SeasonService season,
             Knowledge knowledge,
             Clock clock,
+            TransactionTemplate transactions,
             ApplicationEventPublisher events) {
         this.records = records;
         this.trees = trees;
@@ -76,28 +85,46 @@ public class VisitService {
         this.season = season;
         this.knowledge = knowledge;
         this.clock = clock;
+        this.transactions = transactions;
         this.events = events;
     }
 
-    /** The visit as kept; the one kept before where it was sent already. */
-    @Transactional
-    public WorkRecord keep(long treeId, RecordController.Entry entry) {
-        OrchardTree tree = trees.findById(treeId).orElseThrow(() -> new NotFound("tree", treeId));
-        SurveyEntry survey = surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(treeId)
-                .orElseThrow(() -> new NotFound("survey of tree", treeId));
-        if (entry.clientId() != null) {
-            WorkRecord before = records.findByClientId(entry.clientId()).orElse(null);
-            if (before != null) {
-                return before;
+    /**
+     * A visit as saved.
+     *
+     * @param fresh whether it was not there before
+     * @param meanwhile visits to the tree after the last one its sheet knew of
+     */
+    record Saved(WorkRecord record, boolean fresh, List<WorkRecord> meanwhile) {}
+
+    /**
+     * Saves a visit. The same one sent again, at the same moment even, is saved once.
+     *
+     * @throws Refused where its id was used for another tree, or what it corrects was corrected already
+     */
+    public Saved save(long treeId, RecordController.Entry entry) {
+        RuntimeException lost = null;
+        for (int attempt = 0; attempt < ATTEMPTS; attempt++) {
+            try {
+                return transactions.execute(status -> saveOnce(treeId, entry));
+            } catch (DataIntegrityViolationException | OptimisticLockingFailureException e) {
+                lost = e; // the same visit, or another one to this tree, was saved at this moment: look again
             }
         }
-        checkOutcomes(entry);
-        WorkRecord corrected = entry.corrects() == null
-                ? null
-                : records.findById(entry.corrects())
-                        .filter(old -> old.tree().id().equals(treeId))
-                        .orElseThrow(() -> new NotFound("record", entry.corrects()));
-        Did did = did(survey, entry);
+        throw lost;
+    }
+
+    private Saved saveOnce(long treeId, RecordController.Entry entry) {
+        OrchardTree tree = trees.findById(treeId).orElseThrow(() -> new NotFound("tree", treeId));
+        Optional<WorkRecord> before =
+                entry.clientId() == null ? Optional.empty() : records.findByClientId(entry.clientId());
+        if (before.isPresent()) {
+            return sentBefore(treeId, before.get(), entry);
+        }
+        check(tree, entry);
+        WorkRecord corrected = entry.corrects() == null ? null : corrected(treeId, entry.corrects());
+        SurveyEntry survey = surveyOf(treeId, entry, corrected);
+        VisitEffects effects = effects(survey, entry);
         WorkRecord saved = records.saveAndFlush(new WorkRecord(
                         tree,
                         survey,
@@ -109,45 +136,102 @@ public class VisitService {
                         JSON.writeValueAsString(entry.steps()),
                         clock.instant())
                 .with(
-                        did == null ? null : JSON.writeValueAsString(did.outcome()),
+                        effects == null ? null : JSON.writeValueAsString(effects.outcome()),
                         entry.tools() == null ? "" : entry.tools().strip(),
                         entry.clientId())
+                .worked(worked(entry))
                 .shaded(
-                        did == null ? null : did.outcome().before().under30After(),
-                        did == null ? null : did.outcome().after().under30After()));
-        List<Mark> left = entry.steps().stream()
-                .filter(step -> step.outcome().equals("left"))
-                .map(RecordController.DoneStep::mark)
-                .toList();
-        if (corrected == null && left.isEmpty()) {
-            decided.clear(treeId);
-        } else if (corrected == null) {
-            decided.leave(treeId, left);
-        } else {
+                        effects == null ? null : effects.outcome().before().under30After(),
+                        effects == null ? null : effects.outcome().after().under30After()));
+        decided.settle(treeId, survey, marks(entry, StepOutcome::settles));
+        if (corrected != null) {
+            decided.markAgain(tree, survey, marks(entry, how -> how == StepOutcome.LEFT));
             followUps.deleteByRecordIdAndDoneOnIsNull(corrected.id());
         }
-        if (did != null) {
-            comeBackFor(saved, did);
+        if (effects != null && saved.worked()) {
+            scheduleFollowUps(saved, effects);
         }
         events.publishEvent(new WorkChanged(
                 "work was recorded in " + tree.block().name(), tree.block().id()));
-        return saved;
+        return new Saved(saved, true, meanwhile(treeId, entry, saved));
     }
 
-    private record Did(
+    private Saved sentBefore(long treeId, WorkRecord before, RecordController.Entry entry) {
+        if (!before.tree().id().equals(treeId)) {
+            throw new Refused(
+                    HttpStatus.CONFLICT,
+                    "Sent for another tree",
+                    "A visit with this id was saved for " + before.tree().label() + ". Send it with an id of its own.");
+        }
+        return new Saved(before, false, meanwhile(treeId, entry, before));
+    }
+
+    private List<WorkRecord> meanwhile(long treeId, RecordController.Entry entry, WorkRecord saved) {
+        return entry.knownVisit() == null
+                ? List.of()
+                : records.findByTreeIdOrderByDoneOnDescIdDesc(treeId).stream()
+                        .filter(other -> other.id() > entry.knownVisit()
+                                && !other.id().equals(saved.id())
+                                && !other.id().equals(saved.correctsId()))
+                        .toList();
+    }
+
+    private WorkRecord corrected(long treeId, long id) {
+        WorkRecord old = records.findById(id)
+                .filter(one -> one.tree().id().equals(treeId))
+                .orElseThrow(() -> new NotFound("record", id));
+        records.findFirstByCorrectsId(id).ifPresent(later -> {
+            throw new Refused(
+                    HttpStatus.CONFLICT,
+                    "Corrected already",
+                    later.who()
+                            + " has corrected this entry already. Load the record again and correct the newer entry.");
+        });
+        return old;
+    }
+
+    /** The survey a visit goes by: that of the entry it corrects, of its sheet, or else the newest. */
+    private SurveyEntry surveyOf(long treeId, RecordController.Entry entry, WorkRecord corrected) {
+        if (corrected != null) {
+            return corrected.survey();
+        }
+        if (entry.surveyId() != null) {
+            return surveys.findById(entry.surveyId())
+                    .filter(one -> one.tree().id().equals(treeId))
+                    .orElseThrow(() -> new NotFound("survey", entry.surveyId()));
+        }
+        return surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(treeId)
+                .orElseThrow(() -> new NotFound("survey of tree", treeId));
+    }
+
+    private static List<Mark> marks(RecordController.Entry entry, Predicate<StepOutcome> which) {
+        return entry.steps().stream()
+                .filter(step -> step.how().filter(which).isPresent())
+                .map(RecordController.DoneStep::mark)
+                .toList();
+    }
+
+    /** Whether anything was done; looking at a limb again is not. */
+    private static boolean worked(RecordController.Entry entry) {
+        return marks(entry, StepOutcome::done).stream()
+                .anyMatch(mark -> !OperationKind.WATCH.word().equals(mark.operation()));
+    }
+
+    /** What a visit did to the tree as it was surveyed. */
+    private record VisitEffects(
             Readings.ReadTree read, List<FollowUps.Done> done, RecordController.VisitOutcome outcome, Totals totals) {}
 
     /** What was really done, on the tree as it was surveyed; null where it cannot be told, as after another survey. */
-    private Did did(SurveyEntry survey, RecordController.Entry entry) {
+    private VisitEffects effects(SurveyEntry survey, RecordController.Entry entry) {
         Readings.ReadTree read = readings.of(survey);
         double reach = knowledge.trade().reach();
         try {
             List<Operation> operations = operations(entry, true);
             CutTree cut = CutTree.of(read.tree(), operations);
-            List<Effect> effects = Effect.ofAll(cut, reach);
+            List<Effect> single = Effect.ofAll(cut, reach);
             List<FollowUps.Done> done = new ArrayList<>();
             for (int i = 0; i < operations.size(); i++) {
-                done.add(new FollowUps.Done(operations.get(i), effects.get(i)));
+                done.add(new FollowUps.Done(operations.get(i), single.get(i)));
             }
             Totals before = found.get(
                     survey.id(),
@@ -160,7 +244,7 @@ public class VisitService {
                     ? after
                     : Totals.of(
                             CutTree.of(read.tree(), asPlanned), read.reading().crop(), reach);
-            return new Did(
+            return new VisitEffects(
                     read,
                     done,
                     new RecordController.VisitOutcome(
@@ -175,8 +259,8 @@ public class VisitService {
     private static List<Operation> operations(RecordController.Entry entry, boolean done) {
         List<Operation> operations = new ArrayList<>();
         for (RecordController.DoneStep step : entry.steps()) {
-            boolean counts =
-                    done ? !step.outcome().equals("skipped") : !step.outcome().equals("added");
+            StepOutcome how = step.how().orElseThrow();
+            boolean counts = done ? how.done() : how != StepOutcome.ADDED;
             Mark mark = step.mark();
             if (counts && mark.operation() != null && mark.limb() != null) {
                 operations.add(mark.toOperation());
@@ -185,31 +269,37 @@ public class VisitService {
         return operations;
     }
 
-    private void comeBackFor(WorkRecord saved, Did did) {
+    private void scheduleFollowUps(WorkRecord saved, VisitEffects effects) {
         Phenology year = season.yearOf(saved.tree().block(), saved.doneOn());
         if (year == null) {
             return;
         }
-        boolean overCrop =
-                did.totals().crop().expectedFruits() > did.totals().crop().targetFruits();
-        FollowUps.of(did.read().tree(), did.done(), saved.doneOn(), year, overCrop).stream()
+        boolean overCrop = effects.totals().crop().expectedFruits()
+                > effects.totals().crop().targetFruits();
+        FollowUps.of(effects.read().tree(), effects.done(), saved.doneOn(), year, overCrop).stream()
                 .filter(one -> one.to().isAfter(LocalDate.now(clock).minusYears(1)))
                 .map(one -> new FollowUpEntry(saved, one))
                 .forEach(followUps::save);
     }
 
-    private static void checkOutcomes(RecordController.Entry entry) {
+    private void check(OrchardTree tree, RecordController.Entry entry) {
         List<FieldError> errors = new ArrayList<>();
+        LocalDate today = LocalDate.now(clock.withZone(tree.block().holding().timeZone()));
+        if (entry.doneOn().isAfter(today)) {
+            errors.add(new FieldError("doneOn", "The day lies in the future: today is " + today + " at the holding."));
+        }
+        if (entry.steps().isEmpty() && (entry.note() == null || entry.note().isBlank())) {
+            errors.add(new FieldError("steps", "There is no step to record, and no note."));
+        }
         for (int i = 0; i < entry.steps().size(); i++) {
             RecordController.DoneStep step = entry.steps().get(i);
             String field = "steps[" + i + "]";
-            if (!OUTCOMES.contains(step.outcome())) {
-                errors.add(new FieldError(field + ".outcome", "Must be one of " + OUTCOMES + "."));
-            }
-            boolean needsReason =
-                    step.outcome().equals("skipped") || step.outcome().equals("changed");
-            if (needsReason && (step.reason() == null || step.reason().isBlank())) {
-                errors.add(new FieldError(field + ".reason", "Say why it was " + step.outcome() + "."));
+            StepOutcome how = step.how().orElse(null);
+            if (how == null) {
+                errors.add(new FieldError(field + ".outcome", "Must be one of " + StepOutcome.words() + "."));
+            } else if (how.needsReason()
+                    && (step.reason() == null || step.reason().isBlank())) {
+                errors.add(new FieldError(field + ".reason", "Say why it was " + how.word() + "."));
             }
         }
         if (!errors.isEmpty()) {

@@ -16,7 +16,7 @@ import org.springframework.web.bind.annotation.RestController;
 import umbel.app.harvest.PickingRepository;
 import umbel.app.http.NotFound;
 import umbel.app.log.RecordRepository;
-import umbel.app.log.WorkChanged;
+import umbel.app.orchard.WorkChanged;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.survey.SurveyEntry;

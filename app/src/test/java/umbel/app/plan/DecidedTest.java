@@ -19,6 +19,7 @@ import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.assess.Mark;
 import umbel.cut.Operation;
+import umbel.cut.OperationKind;
 import umbel.growth.Moment;
 
 /** What is decided on a tree: kept by version, left behind by a newer survey, lessened by what was done. */
@@ -111,14 +112,37 @@ class DecidedTest {
     @Test
     void afterPartOfTheWorkTheRestStandsAndWhatWasRefusedStaysRefused() {
         saved(old, marks(ONE, TWO));
-        decided.leave(TREE, List.of(TWO));
+        decided.settle(TREE, old, List.of(ONE));
         assertThat(decided.on(TREE, old).decisions()).isEqualTo(marks(TWO));
     }
 
     @Test
+    void aMarkMadeAfterTheSheetStays() {
+        Mark elsewhere = Mark.of(Operation.cutAt(OperationKind.HEAD, "1", 0.5));
+        saved(old, marks(ONE, elsewhere));
+        decided.settle(TREE, old, List.of(ONE, Mark.of(Operation.cutAt(OperationKind.HEAD, "1", 0.9))));
+        assertThat(decided.on(TREE, old).decisions()).isEqualTo(marks(elsewhere));
+    }
+
+    @Test
+    void aVisitThatGoesByAnOlderSurveySettlesNothingDecidedOnTheNewerOne() {
+        saved(newer, marks(ONE));
+        decided.settle(TREE, old, List.of(ONE));
+        assertThat(decided.on(TREE, newer).decisions()).isEqualTo(marks(ONE));
+    }
+
+    @Test
+    void whatACorrectedVisitLeftUndoneIsMarkedAgainOnce() {
+        saved(old, marks(ONE));
+        decided.markAgain(tree, old, List.of(ONE, TWO));
+        assertThat(decided.on(TREE, old).decisions()).isEqualTo(marks(ONE, TWO));
+        decided.markAgain(tree, newer, List.of(Mark.of(Operation.remove("3"))));
+        assertThat(decided.on(TREE, old).decisions()).isEqualTo(marks(ONE, TWO));
+    }
+
+    @Test
     void whereNothingWasDecidedNothingIsLeft() {
-        decided.leave(TREE, List.of(ONE));
-        decided.clear(TREE);
+        decided.settle(TREE, old, List.of(ONE));
         verify(works, never()).saveAndFlush(any());
         verify(works, never()).delete(any());
     }
@@ -126,7 +150,7 @@ class DecidedTest {
     @Test
     void doneIsForgotten() {
         Work work = saved(old, marks(ONE));
-        decided.clear(TREE);
+        decided.settle(TREE, old, List.of(ONE));
         verify(works).delete(work);
     }
 }

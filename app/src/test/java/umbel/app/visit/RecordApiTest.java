@@ -34,7 +34,13 @@ class RecordApiTest {
                 "application/json");
         assertThat(state(11)).isEqualTo("marked");
         RunningUmbel.Answer saved =
-                umbel.post("/api/trees/11/records", entry(LocalDate.now().toString(), "Ines", "12", STEP));
+                umbel.post(
+                "/api/trees/11/records",
+                entry(
+                        LocalDate.now().toString(),
+                        "Ines",
+                        "12",
+                        STEP.replace("\"limb\":\"2\"", "\"limb\":\"" + limb + "\"")));
         assertThat(saved.status()).isEqualTo(201);
         JsonNode records = umbel.get("/api/trees/11/records").json();
         assertThat(records.at("/0/who").asString()).isEqualTo("Ines");
@@ -47,7 +53,7 @@ class RecordApiTest {
     void aCorrectionIsANewEntryAndTheOldOneStays() {
         long first = umbel.post("/api/trees/12/records", entry("2026-03-01", "Ines", "12", STEP))
                 .json()
-                .get("id")
+                .at("/record/id")
                 .asLong();
         String corrected = entry("2026-03-01", "Tomas", "15", STEP).replaceFirst("\\{", "{\"corrects\":" + first + ",");
         assertThat(umbel.post("/api/trees/12/records", corrected).status()).isEqualTo(201);

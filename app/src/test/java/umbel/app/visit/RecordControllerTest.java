@@ -2,6 +2,9 @@ package umbel.app.visit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyLong;
+import static org.mockito.ArgumentMatchers.argThat;
+import static org.mockito.ArgumentMatchers.eq;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.verify;
@@ -20,6 +23,8 @@ import org.springframework.http.MediaType;
 import org.springframework.test.util.ReflectionTestUtils;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.setup.MockMvcBuilders;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 import umbel.app.http.Problems;
 import umbel.app.log.RecordRepository;
 import umbel.app.log.WorkRecord;
@@ -87,6 +92,7 @@ class RecordControllerTest {
                 mock(SeasonService.class),
                 knowledge,
                 Clock.systemUTC(),
+                new TransactionTemplate(mock(PlatformTransactionManager.class)),
                 event -> {});
         web = MockMvcBuilders.standaloneSetup(new RecordController(records, trees, visits))
                 .setControllerAdvice(new Problems())
@@ -101,14 +107,14 @@ class RecordControllerTest {
         assertThat(saved.getValue().who()).as("stray blanks are dropped").isEqualTo("Ines");
         assertThat(saved.getValue().document()).contains("Remove limb 2");
         assertThat(saved.getValue().outcome()).as("what it came to").contains("woodShare");
-        verify(decided).clear(5);
+        verify(decided).settle(eq(5L), any(), argThat(marks -> marks.size() == 1));
     }
 
     @Test
     void aSkippedStepWithoutAReasonIsNotSaved() throws Exception {
         send(5, "skipped", "", "Ines").andExpect(status().isBadRequest());
         verify(records, never()).saveAndFlush(any());
-        verify(decided, never()).clear(5);
+        verify(decided, never()).settle(anyLong(), any(), any());
     }
 
     @Test
@@ -118,6 +124,9 @@ class RecordControllerTest {
                 surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(5L).orElseThrow();
         when(first.survey()).thenReturn(survey);
         when(first.id()).thenReturn(9L);
+        OrchardTree tree = mock(OrchardTree.class);
+        when(tree.id()).thenReturn(5L);
+        when(first.tree()).thenReturn(tree);
         when(first.document()).thenReturn("[]");
         when(records.findByClientId("abc")).thenReturn(Optional.of(first));
         String answer = web.perform(post("/api/trees/5/records")
@@ -125,7 +134,7 @@ class RecordControllerTest {
                         .content("""
                         {"doneOn":"2026-03-01","who":"Ines","minutes":5,"clientId":"abc","steps":[
                         {"mark":{"operation":"remove","limb":"2"},"title":"x","outcome":"as-planned"}]}"""))
-                .andExpect(status().isCreated())
+                .andExpect(status().isOk())
                 .andReturn()
                 .getResponse()
                 .getContentAsString();

@@ -38,7 +38,7 @@ class YearsApiTest {
                 + "\"},\"title\":\"Off\",\"outcome\":\"as-planned\",\"reason\":\"\"}]" + more + "}";
         RunningUmbel.Answer answer = umbel.post("/api/trees/" + TREE + "/records", body);
         assertThat(answer.status()).as(answer.text()).isEqualTo(201);
-        return answer.json().path("id").asLong();
+        return answer.json().at("/record/id").asLong();
     }
 
     @Test

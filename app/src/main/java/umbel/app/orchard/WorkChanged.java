@@ -1,4 +1,4 @@
-package umbel.app.log;
+package umbel.app.orchard;
 
 /**
  * Something the crew's schedule rests on is no longer as it was: work was done, weather came in.
