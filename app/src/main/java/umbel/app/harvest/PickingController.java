@@ -25,11 +25,11 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import umbel.app.http.NotFound;
 import umbel.app.http.Refused;
-import umbel.app.orchard.WorkChanged;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
+import umbel.app.orchard.WorkChanged;
 
 /** Harvest and thinning of a block. The last picking of a year ends its harvest in the calendar too. */
 @RestController

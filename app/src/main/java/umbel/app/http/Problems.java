@@ -6,11 +6,13 @@ import java.util.List;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.http.converter.HttpMessageNotWritableException;
+import org.springframework.web.ErrorResponse;
 import org.springframework.web.HttpMediaTypeNotSupportedException;
 import org.springframework.web.HttpRequestMethodNotSupportedException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
@@ -189,8 +191,24 @@ public class Problems {
         }
     }
 
+    /** Something the database's own rules refuse, where no rule of ours did: something it refers to is gone, or it is too long. */
+    @ExceptionHandler
+    ProblemDetail refusedByTheDatabase(DataIntegrityViolationException e) {
+        LOG.warn("Refused by the database", e);
+        return problem(
+                HttpStatus.CONFLICT,
+                "Not saved",
+                "A value is too long, or what it refers to has been deleted. Load the page again.",
+                List.of());
+    }
+
     @ExceptionHandler
     ProblemDetail unexpected(Exception e) {
+        if (e instanceof ErrorResponse known && known.getStatusCode().is4xxClientError()) {
+            ProblemDetail told = known.getBody();
+            told.setProperty("errors", List.of());
+            return told;
+        }
         LOG.error("Unexpected failure", e);
         return problem(
                 HttpStatus.INTERNAL_SERVER_ERROR,

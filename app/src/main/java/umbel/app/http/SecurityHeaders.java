@@ -5,13 +5,14 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Tells the browser to load nothing from anywhere but here, and to run no script that was not shipped. */
+/** Tells the browser to load nothing from anywhere but here, and to run no script that was not shipped; on every answer, refusals among them. */
 @Component
-@Order(0)
+@Order(Ordered.HIGHEST_PRECEDENCE)
 class SecurityHeaders extends OncePerRequestFilter {
 
     private static final String POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; "

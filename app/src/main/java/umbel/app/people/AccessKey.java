@@ -53,12 +53,4 @@ class AccessKey {
     boolean revoked() {
         return revoked;
     }
-
-    void used(Instant now) {
-        lastUsed = now;
-    }
-
-    void revoke() {
-        revoked = true;
-    }
 }

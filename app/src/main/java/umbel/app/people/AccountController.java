@@ -2,6 +2,7 @@ package umbel.app.people;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.security.SecureRandom;
@@ -52,19 +53,36 @@ class AccountController {
         this.clock = clock;
     }
 
-    /** An account as it is to be; an empty password leaves the one there is. */
+    /** An account as it is to be; an empty password leaves the one there is, and what is null stays as it is. */
     public record AccountEntry(
             @NotBlank(message = "Choose a login.") @Size(max = 60, message = "At most 60 characters.")
             String login,
 
+            @NotNull(message = "Choose a role.")
             @Pattern(regexp = "grower|foreman|pruner|adviser", message = "grower, foreman, pruner or adviser.")
             String role,
 
             @Pattern(regexp = "|.{10,200}", message = "A password has at least 10 characters.")
-            String password) {}
+            String password,
 
-    /** Somebody and their account; login is empty for those who do not sign in. */
-    public record AccountLine(long personId, String name, String login, String role, boolean active) {}
+            Boolean active,
+            Boolean crew) {}
+
+    /** A new account of somebody who need not work in the crew. */
+    public record NewAccount(
+            @NotBlank(message = "Say the name.") @Size(max = 120, message = "At most 120 characters.")
+            String name,
+
+            @NotNull(message = "Say the account.") @Valid AccountEntry account) {}
+
+    /**
+     * Somebody and their account.
+     *
+     * @param login empty for those who do not sign in
+     * @param active whether the login lets them in
+     * @param crew whether they work in the crew
+     */
+    public record AccountLine(long personId, String name, String login, String role, boolean active, boolean crew) {}
 
     /** A new key's name. */
     public record NewKey(
@@ -91,17 +109,30 @@ class AccountController {
     @PutMapping("/accounts/{personId}")
     @Transactional
     AccountLine account(@PathVariable long personId, @RequestBody @Valid AccountEntry entry) {
-        Person person = people.findById(personId).orElseThrow(() -> new NotFound("person", personId));
+        return line(grant(people.findById(personId).orElseThrow(() -> new NotFound("person", personId)), entry));
+    }
+
+    /** Makes an account for somebody who is not of the crew. */
+    @PostMapping("/accounts")
+    @Transactional
+    @ResponseStatus(HttpStatus.CREATED)
+    AccountLine add(@RequestBody @Valid NewAccount entry) {
+        return line(grant(Person.withoutCrewWork(entry.name().strip(), "en"), entry.account()));
+    }
+
+    private Person grant(Person person, AccountEntry entry) {
         Role role = Role.of(entry.role());
+        boolean letIn = entry.active() == null ? person.maySignIn() : entry.active();
         boolean lastGrower = person.login() != null
+                && person.maySignIn()
                 && person.role() == Role.GROWER
-                && role != Role.GROWER
-                && people.countByRoleAndActiveTrueAndLoginIsNotNull(Role.GROWER.word()) <= 1;
+                && (role != Role.GROWER || !letIn)
+                && people.countByRoleAndMaySignInTrueAndLoginIsNotNull(Role.GROWER.word()) <= 1;
         if (lastGrower) {
             throw new Refused(HttpStatus.CONFLICT, "The last grower", "Make somebody else grower first.");
         }
         people.findByLogin(entry.login().strip())
-                .filter(other -> !other.id().equals(personId))
+                .filter(other -> !other.id().equals(person.id()))
                 .ifPresent(other -> {
                     throw new Refused(
                             HttpStatus.CONFLICT, "Login taken", other.name() + " signs in with that already.");
@@ -110,8 +141,11 @@ class AccountController {
         if (person.passwordHash() == null && password.isEmpty()) {
             throw new Refused(HttpStatus.BAD_REQUEST, "A password is needed", "A new account needs a password.");
         }
-        person.account(entry.login().strip(), password.isEmpty() ? null : passwords.encode(password), role);
-        return line(people.saveAndFlush(person));
+        person.account(entry.login().strip(), password.isEmpty() ? null : passwords.encode(password), role, letIn);
+        if (entry.crew() != null) {
+            person.crew(entry.crew());
+        }
+        return people.saveAndFlush(person);
     }
 
     /** The keys there are. */
@@ -140,9 +174,9 @@ class AccountController {
     @Transactional
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void revoke(@PathVariable long id) {
-        AccessKey key = keys.findById(id).orElseThrow(() -> new NotFound("key", id));
-        key.revoke();
-        keys.save(key);
+        if (keys.revoke(id) == 0) {
+            throw new NotFound("key", id);
+        }
     }
 
     /** The newest changes. */
@@ -160,7 +194,8 @@ class AccountController {
                 person.name(),
                 person.login() == null ? "" : person.login(),
                 person.role().word(),
-                person.active());
+                person.maySignIn(),
+                person.crew());
     }
 
     private static KeyLine line(AccessKey key, String secret) {

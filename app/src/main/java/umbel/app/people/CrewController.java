@@ -20,7 +20,7 @@ import org.springframework.web.bind.annotation.RestController;
 import umbel.app.http.NotFound;
 import umbel.app.http.Stale;
 
-/** The people there are: hours, skills and language. */
+/** The crew: hours, skills and language. Whether somebody may sign in is not decided here. */
 @RestController
 @RequestMapping("/api/crew")
 class CrewController {
@@ -71,7 +71,7 @@ class CrewController {
     @GetMapping
     @Transactional(readOnly = true)
     List<CrewLine> crew() {
-        return people.findAllByOrderByNameAsc().stream()
+        return people.findByCrewTrueOrderByNameAsc().stream()
                 .map(CrewController::line)
                 .toList();
     }

@@ -43,9 +43,8 @@ class KeyFilter extends OncePerRequestFilter {
         if (header != null && header.startsWith(BEARER)) {
             keys.findByKeyHashAndRevokedFalse(
                             hash(header.substring(BEARER.length()).strip()))
+                    .filter(key -> keys.used(key.id(), clock.instant()) == 1)
                     .ifPresent(key -> {
-                        key.used(clock.instant());
-                        keys.save(key);
                         SecurityContextHolder.setContext(
                                 new SecurityContextImpl(UsernamePasswordAuthenticationToken.authenticated(
                                         "key " + key.name(), null, List.of())));

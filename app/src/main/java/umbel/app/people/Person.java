@@ -7,14 +7,14 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Version;
 import java.time.DayOfWeek;
-import java.time.Duration;
-import java.time.Instant;
 import java.util.stream.Collectors;
 import umbel.crew.CrewMember;
 
-/** Whoever works on the holding. */
+/** Whoever works on the holding, signs in here, or both. */
 @Entity
 public class Person {
+
+    private static final double USUAL_HOURS = 7;
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -34,8 +34,10 @@ public class Person {
     private String login;
     private String passwordHash;
     private String role = Role.PRUNER.word();
-    private int failures;
-    private Instant lockedUntil;
+    private boolean crew = true;
+    private boolean maySignIn = true;
+    private long signInEpoch;
+    private Boolean founder;
 
     @Version
     private long version;
@@ -106,6 +108,38 @@ public class Person {
         active = isActive;
     }
 
+    /** Somebody who signs in and is not of the crew. */
+    public static Person withoutCrewWork(String name, String language) {
+        Person person = new Person(name, language, USUAL_HOURS, false, false);
+        person.crew = false;
+        return person;
+    }
+
+    /** Whether they work in the crew, and are planned with. */
+    public boolean crew() {
+        return crew;
+    }
+
+    /** Takes them into the crew, or out of it. */
+    void crew(boolean works) {
+        crew = works;
+    }
+
+    /** Whether their login lets them in. */
+    boolean maySignIn() {
+        return maySignIn;
+    }
+
+    /** Counts the changes of their rights; a session from before the last change is over. */
+    long signInEpoch() {
+        return signInEpoch;
+    }
+
+    /** The first account of all; the database holds that there is one. */
+    void founder() {
+        founder = true;
+    }
+
     /** What they sign in with; null for those who never do. */
     public String login() {
         return login;
@@ -120,33 +154,19 @@ public class Person {
         return Role.of(role);
     }
 
-    /** Lets them sign in; a null password leaves the one they have. */
-    void account(String newLogin, String newHash, Role newRole) {
+    /** Lets them sign in, or no longer; a null password leaves the one they have. Their open sessions are over if anything changes. */
+    void account(String newLogin, String newHash, Role newRole, boolean letIn) {
+        boolean changed =
+                !newLogin.equals(login) || newHash != null || !newRole.word().equals(role) || letIn != maySignIn;
         login = newLogin;
         role = newRole.word();
+        maySignIn = letIn;
         if (newHash != null) {
             passwordHash = newHash;
-            failures = 0;
-            lockedUntil = null;
         }
-    }
-
-    boolean locked(Instant now) {
-        return lockedUntil != null && now.isBefore(lockedUntil);
-    }
-
-    /** A wrong password: after some of them nobody signs in with this login for a while. */
-    void failed(Instant now, int most, Duration pause) {
-        failures++;
-        if (failures >= most) {
-            lockedUntil = now.plus(pause);
-            failures = 0;
+        if (changed) {
+            signInEpoch++;
         }
-    }
-
-    void signedIn() {
-        failures = 0;
-        lockedUntil = null;
     }
 
     /** As the schedule sees them. */

@@ -2,8 +2,6 @@ package umbel.app.people;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.net.InetAddress;
-import java.net.UnknownHostException;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -13,12 +11,12 @@ import org.springframework.security.config.annotation.web.configurers.AbstractHt
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
-import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import umbel.app.UmbelSettings;
 import umbel.app.http.Problems;
 
@@ -28,6 +26,9 @@ import umbel.app.http.Problems;
  */
 @Configuration
 class Security {
+
+    /** The name under which the open demo works. */
+    static final String DEMO = "Demo";
 
     private static final String GROWER = Role.GROWER.name();
     private static final String FOREMAN = Role.FOREMAN.name();
@@ -60,7 +61,7 @@ class Security {
 
     @Bean
     PasswordEncoder passwords() {
-        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+        return new LongPasswords();
     }
 
     @Bean
@@ -83,6 +84,7 @@ class Security {
             SecurityContextRepository sessions,
             AuditFilter audit,
             KeyFilter keys,
+            SessionGuard guard,
             @Value("${server.address:127.0.0.1}") String address)
             throws Exception {
         http.headers(AbstractHttpConfigurer::disable)
@@ -91,7 +93,8 @@ class Security {
                 .logout(AbstractHttpConfigurer::disable)
                 .requestCache(AbstractHttpConfigurer::disable)
                 .securityContext(context -> context.securityContextRepository(sessions))
-                .addFilterBefore(keys, AuthorizationFilter.class)
+                .addFilterBefore(guard, AuthorizationFilter.class)
+                .addFilterAfter(keys, SessionGuard.class)
                 .addFilterAfter(audit, AuthorizationFilter.class)
                 .exceptionHandling(refused -> refused.authenticationEntryPoint((request, response, e) -> refuse(
                                 response, 401, "Sign in first", "Nobody is signed in here, or it was too long ago."))
@@ -103,17 +106,19 @@ class Security {
         if (openDemo(settings, address)) {
             http.csrf(AbstractHttpConfigurer::disable)
                     .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
-                    .anonymous(one -> one.principal("Demo").authorities("ROLE_" + GROWER))
+                    .anonymous(one -> one.principal(DEMO).authorities("ROLE_" + GROWER))
                     .authorizeHttpRequests(any -> any.anyRequest().permitAll());
             return http.build();
         }
-        http.csrf(csrf -> csrf.spa().ignoringRequestMatchers("/api/assess"))
+        http.csrf(csrf -> csrf.spa().csrfTokenRepository(tokens()).ignoringRequestMatchers("/api/assess"))
                 .authorizeHttpRequests(may -> may.requestMatchers("/api/session", "/api/session/first")
                         .permitAll()
                         .requestMatchers(HttpMethod.POST, "/api/assess")
                         .authenticated()
                         .requestMatchers("/api/session/password")
                         .hasAnyRole(GROWER, FOREMAN, PRUNER, ADVISER)
+                        .requestMatchers(HttpMethod.PUT, "/api/settings/**")
+                        .hasRole(GROWER)
                         .requestMatchers(GROWERS_OWN)
                         .hasRole(GROWER)
                         .requestMatchers(HttpMethod.GET, "/api/field", "/api/field/**", "/api/trees/*/sheet.pdf")
@@ -133,13 +138,16 @@ class Security {
         return http.build();
     }
 
+    /** The page's token travels in a cookie that its own script reads, sent by no other site. */
+    private static CookieCsrfTokenRepository tokens() {
+        CookieCsrfTokenRepository tokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
+        tokens.setCookieCustomizer(cookie -> cookie.sameSite("Strict"));
+        return tokens;
+    }
+
     /** Whether this is the demo and nobody but this machine can reach it. */
     static boolean openDemo(UmbelSettings settings, String address) {
-        try {
-            return settings.demo() && InetAddress.getByName(address).isLoopbackAddress();
-        } catch (UnknownHostException e) {
-            return false;
-        }
+        return settings.demo() && FirstAccountCode.isLoopback(address);
     }
 
     private static void refuse(HttpServletResponse response, int status, String title, String detail)

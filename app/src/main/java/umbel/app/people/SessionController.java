@@ -6,10 +6,9 @@ import jakarta.servlet.http.HttpSession;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
-import java.time.Clock;
-import java.time.Duration;
 import java.util.List;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.AnonymousAuthenticationToken;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -37,26 +36,30 @@ import umbel.app.http.Refused;
 @RequestMapping("/api/session")
 class SessionController {
 
-    private static final int MOST_FAILURES = 5;
-    private static final Duration PAUSE = Duration.ofMinutes(15);
+    private static final String FIRST = "first account";
 
     private final PersonRepository people;
     private final PasswordEncoder passwords;
     private final SecurityContextRepository sessions;
-    private final Clock clock;
+    private final SignInAttempts attempts;
+    private final FirstAccountCode code;
     private final boolean openDemo;
+    private final String nobodysHash;
 
     SessionController(
             PersonRepository people,
             PasswordEncoder passwords,
             SecurityContextRepository sessions,
-            Clock clock,
+            SignInAttempts attempts,
+            FirstAccountCode code,
             UmbelSettings settings,
             @Value("${server.address:127.0.0.1}") String address) {
         this.people = people;
         this.passwords = passwords;
         this.sessions = sessions;
-        this.clock = clock;
+        this.attempts = attempts;
+        this.code = code;
+        this.nobodysHash = passwords.encode("nobody signs in with this");
         this.openDemo = Security.openDemo(settings, address);
     }
 
@@ -78,58 +81,61 @@ class SessionController {
 
             @NotBlank(message = "Choose a password.")
             @Size(min = 10, max = 200, message = "A password has at least 10 characters.")
-            String password) {}
+            String password,
+
+            @Size(max = 40, message = "The code has 8 letters and digits.")
+            String code) {}
 
     /**
      * Who is here.
      *
      * @param state signed-in, signed-out, first-account or demo
      * @param role grower, foreman, pruner or adviser; empty when signed out
+     * @param codeNeeded whether the first account asks for the code printed at the start
      */
-    public record WhoIsHere(String state, String name, String role, String language) {}
+    public record WhoIsHere(String state, String name, String role, String language, boolean codeNeeded) {
+
+        static WhoIsHere nobody(String state, boolean codeNeeded) {
+            return new WhoIsHere(state, "", "", "en", codeNeeded);
+        }
+    }
 
     /** Who is signed in, and whether anybody can be. */
     @GetMapping
     @Transactional(readOnly = true)
     WhoIsHere who() {
         if (openDemo) {
-            return new WhoIsHere("demo", "Demo", Role.GROWER.word(), "en");
+            return new WhoIsHere("demo", "Demo", Role.GROWER.word(), "en", false);
         }
         if (!people.existsByLoginIsNotNull()) {
-            return new WhoIsHere("first-account", "", "", "en");
+            return WhoIsHere.nobody("first-account", code.needed());
         }
         Authentication now = SecurityContextHolder.getContext().getAuthentication();
         if (now == null || now instanceof AnonymousAuthenticationToken) {
-            return new WhoIsHere("signed-out", "", "", "en");
+            return WhoIsHere.nobody("signed-out", false);
         }
         return people.findByLogin(now.getName())
-                .map(one -> new WhoIsHere("signed-in", one.name(), one.role().word(), one.language()))
-                .orElse(new WhoIsHere("signed-out", "", "", "en"));
+                .map(one -> new WhoIsHere("signed-in", one.name(), one.role().word(), one.language(), false))
+                .orElse(WhoIsHere.nobody("signed-out", false));
     }
 
-    /** Signs somebody in. After five wrong passwords the login rests for a quarter of an hour. */
+    /** Signs somebody in. */
     @PostMapping
-    @Transactional(noRollbackFor = Refused.class)
+    @Transactional(readOnly = true)
     public WhoIsHere signIn(
             @RequestBody @Valid SignIn asked, HttpServletRequest request, HttpServletResponse response) {
-        Person person = people.findByLogin(asked.login().strip()).orElse(null);
-        if (person == null || !person.active() || person.passwordHash() == null) {
-            passwords.encode(asked.password());
+        String login = asked.login().strip();
+        attempts.check(request.getRemoteAddr(), login);
+        Person person = people.findByLogin(login)
+                .filter(one -> one.maySignIn() && one.passwordHash() != null)
+                .orElse(null);
+        // a password is hashed in any case, so that the time it takes does not tell which logins there are
+        boolean right = passwords.matches(asked.password(), person == null ? nobodysHash : person.passwordHash());
+        if (person == null || !right) {
+            attempts.failed(request.getRemoteAddr(), login);
             throw new Refused(HttpStatus.UNAUTHORIZED, "Not signed in", "The login or the password is wrong.");
         }
-        if (person.locked(clock.instant())) {
-            throw new Refused(
-                    HttpStatus.TOO_MANY_REQUESTS,
-                    "Not now",
-                    "Too many wrong passwords. This login rests for a quarter of an hour; the grower can set a new password.");
-        }
-        if (!passwords.matches(asked.password(), person.passwordHash())) {
-            person.failed(clock.instant(), MOST_FAILURES, PAUSE);
-            people.saveAndFlush(person);
-            throw new Refused(HttpStatus.UNAUTHORIZED, "Not signed in", "The login or the password is wrong.");
-        }
-        person.signedIn();
-        people.saveAndFlush(person);
+        attempts.succeeded(request.getRemoteAddr(), login);
         enter(person, request, response);
         return who();
     }
@@ -140,15 +146,29 @@ class SessionController {
     @ResponseStatus(HttpStatus.CREATED)
     public WhoIsHere first(
             @RequestBody @Valid FirstAccount asked, HttpServletRequest request, HttpServletResponse response) {
+        attempts.check(request.getRemoteAddr(), FIRST);
         if (openDemo || people.existsByLoginIsNotNull()) {
-            throw new Refused(
-                    HttpStatus.CONFLICT, "There is an account", "The first account was made already. Sign in.");
+            throw madeAlready();
         }
-        Person grower = new Person(asked.name().strip(), "en", 6, false, false);
-        grower.account(asked.login().strip(), passwords.encode(asked.password()), Role.GROWER);
-        people.saveAndFlush(grower);
+        if (!code.matches(asked.code())) {
+            attempts.failed(request.getRemoteAddr(), FIRST);
+            throw new Refused(
+                    HttpStatus.FORBIDDEN, "Wrong code", "Enter the code that was printed when Umbel was started.");
+        }
+        Person grower = Person.withoutCrewWork(asked.name().strip(), "en");
+        grower.account(asked.login().strip(), passwords.encode(asked.password()), Role.GROWER, true);
+        grower.founder();
+        try {
+            people.saveAndFlush(grower);
+        } catch (DataIntegrityViolationException e) {
+            throw madeAlready(); // by another request at this moment
+        }
         enter(grower, request, response);
         return who();
+    }
+
+    private static Refused madeAlready() {
+        return new Refused(HttpStatus.CONFLICT, "There is an account", "The first account was made already. Sign in.");
     }
 
     /** A new password of one's own, and the one it replaces. */
@@ -160,22 +180,22 @@ class SessionController {
             @Size(min = 10, max = 200, message = "A password has at least 10 characters.")
             String password) {}
 
-    /** Changes one's own password; wrong guesses of the old one count like wrong passwords at the door. */
+    /** Changes one's own password; every other session of that login ends. */
     @PutMapping("/password")
-    @Transactional(noRollbackFor = Refused.class)
+    @Transactional
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    public void change(@RequestBody @Valid NewPassword asked) {
+    public void change(@RequestBody @Valid NewPassword asked, HttpServletRequest request) {
         String login = SecurityContextHolder.getContext().getAuthentication().getName();
+        attempts.check(request.getRemoteAddr(), login);
         Person person = people.findByLogin(login)
                 .orElseThrow(() -> new Refused(HttpStatus.CONFLICT, "No account", "There is no account to change."));
-        boolean right = !person.locked(clock.instant()) && passwords.matches(asked.old(), person.passwordHash());
-        if (!right) {
-            person.failed(clock.instant(), MOST_FAILURES, PAUSE);
-            people.saveAndFlush(person);
+        if (!passwords.matches(asked.old(), person.passwordHash())) {
+            attempts.failed(request.getRemoteAddr(), login);
             throw new Refused(HttpStatus.FORBIDDEN, "Not changed", "The password you have is another.");
         }
-        person.account(person.login(), passwords.encode(asked.password()), person.role());
+        person.account(person.login(), passwords.encode(asked.password()), person.role(), true);
         people.saveAndFlush(person);
+        request.getSession().setAttribute(SessionGuard.EPOCH, person.signInEpoch());
     }
 
     /** Signs out. */
@@ -199,5 +219,6 @@ class SessionController {
                 List.of(new SimpleGrantedAuthority("ROLE_" + person.role().name()))));
         SecurityContextHolder.setContext(context);
         sessions.saveContext(context, request, response);
+        request.getSession().setAttribute(SessionGuard.EPOCH, person.signInEpoch());
     }
 }

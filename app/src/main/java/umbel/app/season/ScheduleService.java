@@ -24,8 +24,8 @@ import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.transaction.support.TransactionTemplate;
 import umbel.app.UmbelSettings;
 import umbel.app.http.NotFound;
-import umbel.app.orchard.WorkChanged;
 import umbel.app.orchard.BlockRepository;
+import umbel.app.orchard.WorkChanged;
 import umbel.app.people.Person;
 import umbel.app.people.PersonRepository;
 import umbel.crew.BlockWork;
@@ -191,7 +191,7 @@ public class ScheduleService {
         List<SeasonService.Standing> standings = season.standings(from, from.plusDays(HORIZON_DAYS), new HashMap<>());
         return new Basis(
                 standings.stream().map(one -> work(one, from)).toList(),
-                people.findByActiveTrueOrderByNameAsc().stream()
+                people.findByCrewTrueAndActiveTrueOrderByNameAsc().stream()
                         .map(Person::asMember)
                         .toList(),
                 placed.findByDoneOnGreaterThanEqualOrderByDoneOnAscIdAsc(from).stream()

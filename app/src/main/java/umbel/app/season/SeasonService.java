@@ -117,7 +117,7 @@ public class SeasonService {
 
     /** Hours at the trees that all active people have in a day. */
     double crewHours() {
-        return people.findByActiveTrueOrderByNameAsc().stream()
+        return people.findByCrewTrueAndActiveTrueOrderByNameAsc().stream()
                 .mapToDouble(Person::hoursADay)
                 .sum();
     }

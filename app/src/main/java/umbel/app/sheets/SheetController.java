@@ -4,6 +4,7 @@ import jakarta.validation.constraints.Pattern;
 import java.util.List;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.transaction.annotation.Transactional;
@@ -12,12 +13,13 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import umbel.app.http.NotFound;
+import umbel.app.http.Refused;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
+import umbel.app.settings.PublicAddress;
 
 /** The work as it is taken to the row: on paper, on a phone, and the tags that lead to it. */
 @RestController
@@ -28,10 +30,13 @@ class SheetController {
 
     private final SheetService sheets;
     private final SheetPdf pdf;
+    private final PublicAddress address;
     private final TreeRepository trees;
     private final BlockRepository blocks;
 
-    SheetController(SheetService sheets, SheetPdf pdf, TreeRepository trees, BlockRepository blocks) {
+    SheetController(
+            SheetService sheets, SheetPdf pdf, PublicAddress address, TreeRepository trees, BlockRepository blocks) {
+        this.address = address;
         this.sheets = sheets;
         this.pdf = pdf;
         this.trees = trees;
@@ -84,7 +89,11 @@ class SheetController {
     @Transactional(readOnly = true)
     public ResponseEntity<byte[]> labels(@PathVariable long id) {
         Block block = block(id);
-        String here = ServletUriComponentsBuilder.fromCurrentContextPath().toUriString();
+        String here = address.get()
+                .orElseThrow(() -> new Refused(
+                        HttpStatus.CONFLICT,
+                        "No address yet",
+                        "Set the address under which phones reach Umbel first: it stands on every label."));
         List<SheetPdf.Label> labels = trees.findByBlockIdOrderByRowNoAscPlaceNoAsc(id).stream()
                 .map(tree -> new SheetPdf.Label(
                         tree.rowNo() + "-" + tree.placeNo(), block.name(), TagCode.svg(tag(here, tree), 110)))

@@ -2,6 +2,7 @@ package umbel.app.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -36,7 +37,7 @@ class TreeFilesApiTest {
                         facts.spacing(),
                         facts.rowBearingDeg()),
                 made.site(),
-                made.surveyedOn(),
+                LocalDate.now(),
                 made.trunk(),
                 made.limbs());
     }
@@ -63,7 +64,7 @@ class TreeFilesApiTest {
     @Test
     void aTableIsPreviewedWrittenOnceAndPassedOverTheSecondTime() {
         SurveyRepository surveys = umbel.part(SurveyRepository.class);
-        String table = SurveyCsv.write(List.of(labelled("Kiln Field 77-1", 1), labelled("Kiln Field 77-2", 2)));
+        String table = SurveyCsv.write(List.of(labelled("Kiln Field 7-1", 1), labelled("Kiln Field 7-2", 2)));
         long before = surveys.count();
         JsonNode preview = send("/api/blocks/1/surveys/preview", table).json();
         assertThat(preview.at("/written").asBoolean()).isFalse();
@@ -80,13 +81,13 @@ class TreeFilesApiTest {
     void oneFaultyRowRefusesTheWholeTableAndNamesIt() {
         SurveyRepository surveys = umbel.part(SurveyRepository.class);
         long before = surveys.count();
-        String table = SurveyCsv.write(List.of(labelled("Kiln Field 78-1", 1), labelled("the old one", 2)));
+        String table = SurveyCsv.write(List.of(labelled("Kiln Field 8-1", 1), labelled("the old one", 2)));
         RunningUmbel.Answer answer = send("/api/blocks/1/surveys", table);
         assertThat(answer.status()).isEqualTo(400);
         assertThat(answer.json().at("/errors/0/field").asString()).isEqualTo("tree 2, label");
-        Survey.LimbMeasure first = labelled("Kiln Field 78-1", 1).limbs().get(0);
+        Survey.LimbMeasure first = labelled("Kiln Field 8-1", 1).limbs().get(0);
         String where = ",%s,trunk,%s,%.0f,%.0f,".formatted(first.id(), first.role(), first.atCm(), first.bearingDeg());
-        String whole = SurveyCsv.write(List.of(labelled("Kiln Field 78-1", 1)));
+        String whole = SurveyCsv.write(List.of(labelled("Kiln Field 8-1", 1)));
         assertThat(whole).contains(where);
         RunningUmbel.Answer turned =
                 send("/api/blocks/1/surveys", whole.replace(where, where.replaceFirst("\\d+,$", "999,")));

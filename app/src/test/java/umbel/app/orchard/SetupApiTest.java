@@ -28,10 +28,7 @@ class SetupApiTest {
         long block = block(holding, "Norht Wall", 10, "\"rows\":2,\"placesPerRow\":5");
         long tree = tree(block, 2, 3);
         RunningUmbel.Answer corrected = umbel.send(
-                "PUT",
-                "/api/blocks/" + block,
-                entry(holding, "North Wall", 10, "\"rows\":2,\"placesPerRow\":6"),
-                JSON);
+                "PUT", "/api/blocks/" + block, entry(holding, "North Wall", 10, "\"rows\":2,\"placesPerRow\":6"), JSON);
         assertThat(corrected.status()).as(corrected.text()).isEqualTo(200);
         assertThat(place(tree).get("label").asString()).isEqualTo("North Wall 2-3");
         assertThat(umbel.send(
@@ -62,10 +59,12 @@ class SetupApiTest {
         long other = tree(block, 1, 2);
         survey(tree, LocalDate.now().minusDays(3));
         String taken = "{\"blockId\":" + block + ",\"row\":1,\"place\":2}";
-        assertThat(umbel.send("PUT", "/api/trees/" + tree + "/place", taken, JSON).status())
+        assertThat(umbel.send("PUT", "/api/trees/" + tree + "/place", taken, JSON)
+                        .status())
                 .isEqualTo(409);
         String free = "{\"blockId\":" + block + ",\"row\":2,\"place\":7}";
-        JsonNode moved = umbel.send("PUT", "/api/trees/" + tree + "/place", free, JSON).json();
+        JsonNode moved =
+                umbel.send("PUT", "/api/trees/" + tree + "/place", free, JSON).json();
         assertThat(moved.get("label").asString()).isEqualTo("Moving Block 2-7");
         assertThat(umbel.get("/api/trees/" + tree + "/surveys").json()).hasSize(1);
         assertThat(umbel.send("DELETE", "/api/trees/" + tree, "", JSON).status())

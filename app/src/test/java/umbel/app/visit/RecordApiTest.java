@@ -33,8 +33,7 @@ class RecordApiTest {
                         + ",\"decisions\":{\"marks\":[{\"operation\":\"remove\",\"limb\":\"" + limb + "\"}]}}",
                 "application/json");
         assertThat(state(11)).isEqualTo("marked");
-        RunningUmbel.Answer saved =
-                umbel.post(
+        RunningUmbel.Answer saved = umbel.post(
                 "/api/trees/11/records",
                 entry(
                         LocalDate.now().toString(),

@@ -40,7 +40,8 @@ class VisitEffectsApiTest {
         assertThat(state(TREE)).isEqualTo("marked");
         assertThat(umbel.get("/api/follow-ups").json()).hasSize(followUps);
         assertThat(doneInBlock(TREE)).isEqualTo(done);
-        assertThat(umbel.get("/api/trees/" + TREE).json().at("/decisions/marks")).hasSize(2);
+        assertThat(umbel.get("/api/trees/" + TREE).json().at("/decisions/marks"))
+                .hasSize(2);
         assertThat(umbel.get("/api/trees/" + TREE).json().at("/workedOn").asString())
                 .isEmpty();
         JsonNode expected =
@@ -72,7 +73,8 @@ class VisitEffectsApiTest {
         assertThat(corrected.at("/record/worked").asBoolean()).isFalse();
         assertThat(state(tree)).isEqualTo("marked");
         RunningUmbel.Answer again = umbel.post(
-                "/api/trees/" + tree + "/records", entry(",\"corrects\":" + first, step("remove", limbs.get(0), "left")));
+                "/api/trees/" + tree + "/records",
+                entry(",\"corrects\":" + first, step("remove", limbs.get(0), "left")));
         assertThat(again.status()).as("what was corrected already").isEqualTo(409);
     }
 
@@ -90,22 +92,24 @@ class VisitEffectsApiTest {
         assertThat(second.at("/meanwhile/0/done/0").asString()).isEqualTo("A step");
         JsonNode both = umbel.get("/api/trees/" + tree + "/records").json();
         assertThat(both).hasSize(2);
-        assertThat(both.at("/0/alsoBy/0/id").asLong()).isEqualTo(both.at("/1/id").asLong());
+        assertThat(both.at("/0/alsoBy/0/id").asLong())
+                .isEqualTo(both.at("/1/id").asLong());
     }
 
     @Test
     void anIdIsGoodForOneTree() {
         String mine = ",\"clientId\":\"for-one-tree\"";
         save(18, mine, step("remove", limbs(18).get(0), "left"));
-        RunningUmbel.Answer other =
-                umbel.post("/api/trees/19/records", entry(mine, step("remove", limbs(19).get(0), "left")));
+        RunningUmbel.Answer other = umbel.post(
+                "/api/trees/19/records", entry(mine, step("remove", limbs(19).get(0), "left")));
         assertThat(other.status()).isEqualTo(409);
         assertThat(other.json().get("detail").asString()).contains("saved for");
     }
 
     @Test
     void aVisitSentSixTimesAtOnceIsSavedOnce() throws Exception {
-        String body = entry(",\"clientId\":\"six-times\"", step("remove", limbs(20).get(0), "left"))
+        String body = entry(
+                        ",\"clientId\":\"six-times\"", step("remove", limbs(20).get(0), "left"))
                 .replace("\"note\":\"\"", "\"note\":\"sent six times\"");
         ExecutorService phones = Executors.newFixedThreadPool(6);
         try {
