@@ -1,10 +1,17 @@
 package umbel.app;
 
+import java.io.IOException;
+import java.nio.file.Path;
 import java.time.Clock;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.context.annotation.Bean;
+import umbel.app.backup.BackupFile;
+import umbel.app.backup.NotABackup;
+import umbel.app.backup.RestoreReport;
 import umbel.assess.Assessor;
 import umbel.knowledge.Knowledge;
 
@@ -13,8 +20,31 @@ import umbel.knowledge.Knowledge;
 @ConfigurationPropertiesScan
 public class UmbelApplication {
 
-    public static void main(String[] args) {
+    private static final Logger LOG = LoggerFactory.getLogger(UmbelApplication.class);
+
+    /** Starts the program; {@code restore FILE DATA} puts a backup in the place of a data folder's content instead. */
+    public static void main(String[] args) throws IOException {
+        if (args.length == 3 && args[0].equals("restore")) {
+            restore(Path.of(args[1]), Path.of(args[2]));
+            return;
+        }
+        String data = System.getenv("UMBEL_DATA");
+        if (BackupFile.takeStaged(Path.of(data == null ? "data" : data))) {
+            LOG.info(
+                    "The backup that was laid ready has taken the place of the data; what was there is kept beside it.");
+        }
         SpringApplication.run(UmbelApplication.class, args);
+    }
+
+    private static void restore(Path file, Path data) throws IOException {
+        try {
+            RestoreReport report = BackupFile.restore(file, data);
+            System.out.println("Restored into " + data + ": " + report.trees() + " trees, " + report.surveys()
+                    + " surveys, " + report.records() + " visits. What was there is kept beside it.");
+        } catch (NotABackup e) {
+            System.err.println("Not restored. " + e.getMessage());
+            System.exit(1);
+        }
     }
 
     @Bean

@@ -8,10 +8,22 @@ import org.springframework.util.unit.DataSize;
 /**
  * The program's own settings.
  *
+ * @param data folder of the database and all else that is kept
  * @param demo whether to fill an empty data folder with the demo holding
  * @param largestBody largest request body accepted
+ * @param largestBackup largest backup accepted for restoring
  * @param scheduleQuiet how long work and weather must have been quiet before the crew's schedule is made again
+ * @param bodyTime how long a request may take to send its body
+ * @param leastDisk room on the disk below which nothing is saved any more
  * @param knowledge folder of the holding's own species, systems, schools, cultivars and rootstocks; need not exist
  */
 @ConfigurationProperties("umbel")
-public record UmbelSettings(boolean demo, DataSize largestBody, Path knowledge, Duration scheduleQuiet) {}
+public record UmbelSettings(
+        Path data,
+        boolean demo,
+        DataSize largestBody,
+        Path knowledge,
+        Duration scheduleQuiet,
+        Duration bodyTime,
+        DataSize leastDisk,
+        DataSize largestBackup) {}

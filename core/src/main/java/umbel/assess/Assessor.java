@@ -27,6 +27,7 @@ import umbel.reading.Company;
 import umbel.reading.Finding;
 import umbel.reading.TreeReader;
 import umbel.reading.YoungTree;
+import umbel.survey.InvalidSurvey;
 import umbel.training.Training;
 import umbel.wood.Tree;
 import umbel.wood.TreeBuilder;
@@ -101,7 +102,13 @@ public final class Assessor {
      * @throws umbel.knowledge.NotSupported when no knowledge covers species, system or school
      */
     public Assessment assess(AssessRequest request) {
-        Tree tree = tree(request);
+        Tree tree;
+        try {
+            tree = tree(request);
+        } catch (InvalidSurvey e) {
+            throw new InvalidSurvey(
+                    e.errors().stream().map(error -> error.under("survey")).toList());
+        }
         Wish wish = wish(request, tree, List.of(), Set.of());
         Company company = company(request);
         TreeReader.Reading first =

@@ -3,6 +3,7 @@ package umbel.growth;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
+import umbel.compute.Cancellation;
 import umbel.knowledge.Trade;
 import umbel.light.Site;
 import umbel.wood.Axis;
@@ -109,10 +110,11 @@ public record Forecast(List<Outlook> years) {
         double measured = trade.surveyErrors().lengthShare();
         List<List<Figures>> courses = IntStream.range(0, SEASONS.length)
                 .parallel()
-                .mapToObj(n -> course(
+                .boxed()
+                .map(Cancellation.carried((Integer n) -> course(
                         start.with(start.temper().inSeason(1 + SEASONS[n][0] * spread.vigour())),
                         works,
-                        1 + SEASONS[n][1] * spread.set()))
+                        1 + SEASONS[n][1] * spread.set())))
                 .toList();
         List<Outlook> years = new ArrayList<>();
         for (int y = 0; y < works.size(); y++) {

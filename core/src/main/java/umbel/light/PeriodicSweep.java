@@ -1,6 +1,7 @@
 package umbel.light;
 
 import java.util.stream.IntStream;
+import umbel.compute.Cancellation;
 
 /**
  * Light at points in a periodic canopy: for each sky direction one sweep from the top layer to the ground carries the
@@ -64,6 +65,7 @@ public final class PeriodicSweep {
 
     /** Light under the whole sky. */
     public Result under(Sky sky) {
+        Cancellation.check();
         int directions = sky.size();
         float[][] through = new float[directions][];
         double[] ground = new double[directions];

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.UnaryOperator;
+import umbel.compute.Cancellation;
 import umbel.cut.Operation;
 import umbel.growth.Forecast;
 import umbel.growth.Season;
@@ -48,7 +49,8 @@ final class GrownChoice {
         List<List<Candidate>> visits = new ArrayList<>();
         visits.add(chosen);
         close.forEach(one -> visits.add(without(chosen, one)));
-        List<Grown> grown = visits.parallelStream().map(this::grown).toList();
+        List<Grown> grown =
+                visits.parallelStream().map(Cancellation.carried(this::grown)).toList();
         Grown asChosen = grown.get(0);
         Grown best = asChosen;
         Close turned = null;

@@ -3,6 +3,7 @@ package umbel.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
+import umbel.compute.Cancellation;
 import umbel.growth.FirstStand;
 import umbel.growth.Forecast;
 import umbel.growth.Moment;
@@ -98,9 +99,9 @@ public final class Planning {
         }
         List<Plan> plans = new ArrayList<>();
         drafts.parallelStream()
-                .map(Supplier::get)
+                .map(Cancellation.<Supplier<Plan>, Plan>carried(Supplier::get))
                 .filter(plan -> !plan.name().equals(Plan.IN_ONE_WINTER) || takesMore(plan, first))
-                .map(plan -> plan.followedBy(outlook(plan, alone)))
+                .map(Cancellation.carried((Plan plan) -> plan.followedBy(outlook(plan, alone))))
                 .forEachOrdered(plans::add);
         plans.add(middle.nothing().followedBy(alone.years()));
         return plans;

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import umbel.compute.Cancellation;
 import umbel.cut.Operation;
 import umbel.reading.Stage;
 
@@ -52,10 +53,10 @@ final class Refinement {
                 .flatMap(heavy -> othersFor(heavy).stream().map(other -> startedOver(chosen, heavy, other)))
                 .flatMap(Optional::stream)
                 .toList();
-        trials.parallelStream().forEach(trial -> {
+        trials.parallelStream().forEach(Cancellation.carriedAction((List<Candidate> trial) -> {
             search.fillAll(trial, least);
             search.improve(trial, least);
-        });
+        }));
         List<Candidate> best = chosen;
         double bestWorth = weighing.worth(PlanSearch.operations(best));
         for (List<Candidate> trial : trials) {

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
+import umbel.compute.Cancellation;
 import umbel.cut.CutTree;
 import umbel.cut.Effect;
 import umbel.cut.Operation;
@@ -86,6 +87,7 @@ final class Weighing {
         // plan
         Appraisal known = appraised.get(operations);
         if (known == null) {
+            Cancellation.check();
             known = Appraisal.of(ground, cut(operations), wish);
             appraised.put(operations, known);
         }
@@ -99,7 +101,7 @@ final class Weighing {
                 .distinct()
                 .toList();
         if (unknown.size() > 1) {
-            unknown.parallelStream().forEach(this::worth);
+            unknown.parallelStream().forEach(Cancellation.carriedAction(this::worth));
         }
     }
 

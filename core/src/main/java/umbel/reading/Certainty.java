@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.IntStream;
+import umbel.compute.Cancellation;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.School;
 import umbel.knowledge.Trade;
@@ -78,7 +79,9 @@ public final class Certainty {
         double offset = offset(TreeBuilder.build(survey, knowledge, seed));
         List<Draw> draws = IntStream.range(0, settings.draws())
                 .parallel()
-                .mapToObj(i -> draw(survey, knowledge, seed, school, reach, company, offset, settings.seed() + i))
+                .boxed()
+                .map(Cancellation.carried((Integer i) ->
+                        draw(survey, knowledge, seed, school, reach, company, offset, settings.seed() + i)))
                 .toList();
         List<Finding> sure = new ArrayList<>();
         for (Finding finding : reading) {

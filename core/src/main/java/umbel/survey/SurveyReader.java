@@ -23,6 +23,7 @@ public final class SurveyReader {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final FormatCheck FORMAT = new FormatCheck("umbel-survey-1");
     private static final int MOST_SMALL_WOOD = 20_000;
+    private static final int MOST_DEPTH = 12;
 
     private SurveyReader() {}
 
@@ -123,6 +124,13 @@ public final class SurveyReader {
                     return;
                 }
                 at = byId.get(at).parent();
+            }
+            if (seen.size() > MOST_DEPTH) {
+                errors.add(new FieldError(
+                        path + ".parent",
+                        "Limb '" + limb.id() + "' is limb on limb " + seen.size() + " deep; at most " + MOST_DEPTH
+                                + " can be read."));
+                return;
             }
         } else {
             errors.add(new FieldError(path + ".parent", "There is no limb '" + limb.parent() + "' to grow from."));

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import umbel.format.FieldError;
 import umbel.knowledge.Cultivar;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.NotSupported;
@@ -17,6 +18,7 @@ import umbel.knowledge.Rootstock;
 import umbel.knowledge.Species;
 import umbel.knowledge.Trade;
 import umbel.knowledge.TrainingSystem;
+import umbel.survey.InvalidSurvey;
 import umbel.survey.Survey;
 
 /**
@@ -29,6 +31,9 @@ public final class TreeBuilder {
 
     private static final double STEP = 0.10;
     private static final double WANDER = Math.toRadians(8);
+
+    /** Far beyond any tree of an orchard; a computation on more would not end in time. */
+    private static final int MOST_PIECES = 8_000;
 
     private final Survey survey;
     private final Knowledge knowledge;
@@ -60,6 +65,7 @@ public final class TreeBuilder {
      * The tree this survey describes.
      *
      * @param survey a survey that {@code SurveyReader} accepted
+     * @throws InvalidSurvey when it holds more wood than can be computed
      * @throws NotSupported when no knowledge file covers its species or system
      */
     public static Tree build(Survey survey, Knowledge knowledge, long seed) {
@@ -86,6 +92,12 @@ public final class TreeBuilder {
         for (int i = 0; i < frame; i++) {
             Axis axis = axes.get(i);
             arrangement.clothe(axis, woodOf(axis), clearBelow(axis), axes);
+            if (axes.size() > MOST_PIECES) {
+                throw new InvalidSurvey(List.of(new FieldError(
+                        "limbs",
+                        "These limbs carry more than " + MOST_PIECES
+                                + " pieces of wood, counted and estimated; so many cannot be computed on one tree.")));
+            }
         }
         return new Tree(setting, axes);
     }

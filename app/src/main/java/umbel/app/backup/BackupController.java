@@ -1,52 +1,126 @@
 package umbel.app.backup;
 
+import io.swagger.v3.oas.annotations.Hidden;
+import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.time.Clock;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+import umbel.app.UmbelSettings;
+import umbel.app.http.Refused;
+import umbel.app.visit.RecordTable;
 
-/** The whole holding in one file, taken while the program runs; nothing waits for it. */
+/** The whole holding in one file, taken while the program runs, and brought back at its next start. */
 @RestController
 @RequestMapping("/api/backup")
 class BackupController {
 
     private final JdbcTemplate database;
+    private final RecordTable records;
+    private final UmbelSettings settings;
     private final Clock clock;
 
-    BackupController(JdbcTemplate database, Clock clock) {
+    BackupController(JdbcTemplate database, RecordTable records, UmbelSettings settings, Clock clock) {
         this.database = database;
+        this.records = records;
+        this.settings = settings;
         this.clock = clock;
     }
 
-    /** A ZIP of the data as it stands at this moment; {@code ./umbel restore FILE} brings it back. */
+    /** A ZIP of the data as it stands at this moment: the database, the holding's own knowledge, the records as a table. */
     @GetMapping(produces = "application/zip")
     ResponseEntity<StreamingResponseBody> backup() throws IOException {
-        Path file = Files.createTempFile("umbel-backup", ".zip");
-        database.update("backup to ?", file.toString());
+        Path copy = Files.createTempFile("umbel-backup", ".zip");
+        database.update("backup to ?", copy.toString());
         String name = "umbel-" + DateTimeFormatter.ofPattern("yyyyMMdd-HHmm").format(LocalDateTime.now(clock)) + ".zip";
         StreamingResponseBody body = out -> {
-            try (InputStream in = Files.newInputStream(file)) {
-                in.transferTo(out);
+            try (ZipOutputStream zip = new ZipOutputStream(out)) {
+                addDatabase(zip, copy);
+                addKnowledge(zip);
+                zip.putNextEntry(new ZipEntry(BackupFile.RECORDS));
+                Writer table = new OutputStreamWriter(zip, StandardCharsets.UTF_8);
+                records.write(table);
+                table.flush();
+                zip.closeEntry();
             } finally {
-                Files.deleteIfExists(file);
+                Files.deleteIfExists(copy);
             }
         };
         return ResponseEntity.ok()
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
                         ContentDisposition.attachment().filename(name).build().toString())
-                .contentLength(Files.size(file))
                 .body(body);
+    }
+
+    /** Checks a backup and lays it ready: it takes the place of the data at the program's next start. */
+    @Hidden
+    @PostMapping(value = "/restore", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    RestoreReport restore(HttpServletRequest request) throws IOException {
+        Path upload = Files.createTempFile("umbel-restore", ".zip");
+        try {
+            Files.copy(request.getInputStream(), upload, StandardCopyOption.REPLACE_EXISTING);
+            return BackupFile.stage(upload, settings.data());
+        } catch (NotABackup e) {
+            throw new Refused(
+                    HttpStatus.BAD_REQUEST, "Not restored", "This file cannot be restored. " + e.getMessage());
+        } finally {
+            Files.deleteIfExists(upload);
+        }
+    }
+
+    private static void addDatabase(ZipOutputStream zip, Path copy) throws IOException {
+        try (InputStream file = Files.newInputStream(copy);
+                ZipInputStream in = new ZipInputStream(file)) {
+            for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+                if (entry.getName().equals(BackupFile.DATABASE)) {
+                    zip.putNextEntry(new ZipEntry(BackupFile.DATABASE));
+                    in.transferTo(zip);
+                    zip.closeEntry();
+                }
+            }
+        }
+    }
+
+    private void addKnowledge(ZipOutputStream zip) throws IOException {
+        Path folder = settings.knowledge();
+        if (!Files.isDirectory(folder)) {
+            return;
+        }
+        try (Stream<Path> all = Files.walk(folder, 2)) {
+            List<Path> files = all.filter(Files::isRegularFile)
+                    .filter(file -> file.toString().matches(".*\\.ya?ml"))
+                    .sorted()
+                    .toList();
+            for (Path file : files) {
+                zip.putNextEntry(new ZipEntry(BackupFile.KNOWLEDGE + "/"
+                        + folder.relativize(file).toString().replace('\\', '/')));
+                Files.copy(file, zip);
+                zip.closeEntry();
+            }
+        }
     }
 }

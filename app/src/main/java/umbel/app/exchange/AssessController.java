@@ -7,6 +7,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
+import umbel.app.computing.Computing;
 import umbel.assess.AssessRequest;
 import umbel.assess.Assessment;
 import umbel.assess.Assessor;
@@ -17,8 +18,10 @@ import umbel.assess.Assessor;
 class AssessController {
 
     private final Assessor assessor;
+    private final Computing computing;
 
-    AssessController(Assessor assessor) {
+    AssessController(Assessor assessor, Computing computing) {
+        this.computing = computing;
         this.assessor = assessor;
     }
 
@@ -28,6 +31,7 @@ class AssessController {
             @RequestBody(content = @Content(schema = @Schema(implementation = AssessRequest.class)))
                     @org.springframework.web.bind.annotation.RequestBody
                     JsonNode body) {
-        return assessor.assess(AssessRequest.read(body));
+        AssessRequest request = AssessRequest.read(body);
+        return computing.answer(Computing.Lane.OUTSIDE, () -> assessor.assess(request));
     }
 }

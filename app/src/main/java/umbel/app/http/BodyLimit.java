@@ -8,20 +8,43 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import umbel.app.UmbelSettings;
 
-/** Refuses bodies larger than the program will read, by their stated length or, where none is stated, as they are read. */
+/**
+ * Refuses bodies larger than the program will read, by their stated length or, where none is stated, as they are read; gives up
+ * those that take too long to come, and lets no address send more than so many at a time, so that nobody can hold all threads by
+ * sending slowly.
+ */
 @Component
 @Order(1)
-class BodyLimit extends OncePerRequestFilter {
+public class BodyLimit extends OncePerRequestFilter {
+
+    /** The request attribute that drops what is left of its body, as a {@link Runnable}; the connection ends with the answer. */
+    public static final String DROP = "umbel.drop-body";
+
+    private static final long REST_NANOS = 2_000_000_000L;
+    private static final int REST_BLOCK = 1 << 14;
+    private static final String BACKUP = "/api/backup/restore";
+    private static final int MOST_AT_A_TIME = 100;
+    private static final int MOST_OF_AN_ADDRESS = 40;
 
     private final long most;
+    private final long mostOfBackup;
+    private final long nanos;
+    private final long nanosOfBackup;
+    private final AtomicInteger coming = new AtomicInteger();
+    private final ConcurrentHashMap<String, AtomicInteger> comingFrom = new ConcurrentHashMap<>();
 
     BodyLimit(UmbelSettings settings) {
         most = settings.largestBody().toBytes();
+        mostOfBackup = settings.largestBackup().toBytes();
+        nanos = settings.bodyTime().toNanos();
+        nanosOfBackup = nanos * 90;
     }
 
     /** A body that turned out too large while it was read. */
@@ -33,29 +56,152 @@ class BodyLimit extends OncePerRequestFilter {
         }
     }
 
+    /** A body that did not come in time. */
+    static final class TooSlow extends IOException {
+        private static final long serialVersionUID = 1L;
+
+        TooSlow() {
+            super("The request took too long to be sent.");
+        }
+    }
+
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        if (request.getContentLengthLong() > most) {
-            Problems.write(response, 413, "Too large", new TooLarge(most).getMessage());
+        boolean backup = request.getRequestURI().equals(BACKUP);
+        long limit = backup ? mostOfBackup : most;
+        long length = request.getContentLengthLong();
+        if (length > limit) {
+            Problems.write(response, 413, "Too large", new TooLarge(limit).getMessage());
+            refuseTooLarge(request, length);
             return;
         }
-        chain.doFilter(new Counted(request, most), response);
+        if (length == 0 || length < 0 && request.getHeader("Transfer-Encoding") == null && reads(request)) {
+            chain.doFilter(request, response);
+            return;
+        }
+        String address = request.getRemoteAddr() == null ? "" : request.getRemoteAddr();
+        Arrival arrival = new Arrival(address, limit, length, System.nanoTime() + (backup ? nanosOfBackup : nanos));
+        if (!arrival.begin()) {
+            drop(request);
+            response.setHeader("Retry-After", "10");
+            Problems.write(response, 503, "Busy", "Too many requests are being sent at this moment. Try again.");
+            return;
+        }
+        Counted counted = new Counted(request, arrival);
+        try {
+            chain.doFilter(counted, response);
+        } finally {
+            readTheRest(counted, arrival);
+            arrival.end();
+        }
+    }
+
+    private void refuseTooLarge(HttpServletRequest request, long length) {
+        Arrival arrival = new Arrival(
+                String.valueOf(request.getRemoteAddr()), Long.MAX_VALUE, length, System.nanoTime() + REST_NANOS);
+        if (arrival.begin()) {
+            readTheRest(new Counted(request, arrival), arrival);
+            arrival.end();
+        } else {
+            drop(request);
+        }
+    }
+
+    /** Reads what a refused request still sends, so that its answer is heard, but not for long: then the rest is dropped. */
+    private static void readTheRest(Counted request, Arrival arrival) {
+        arrival.hurry();
+        byte[] block = new byte[REST_BLOCK];
+        try {
+            ServletInputStream in = request.getInputStream();
+            while (!arrival.there && in.read(block, 0, block.length) >= 0) {
+                arrival.hurry();
+            }
+        } catch (IOException | IllegalStateException e) {
+            drop(request);
+        }
+    }
+
+    private static void drop(HttpServletRequest request) {
+        if (request.getAttribute(DROP) instanceof Runnable drop) {
+            drop.run();
+        }
+    }
+
+    private static boolean reads(HttpServletRequest request) {
+        return request.getMethod().equals("GET") || request.getMethod().equals("HEAD");
+    }
+
+    /** One body on its way. */
+    private final class Arrival {
+
+        private final String address;
+        private final long limit;
+        private final long length;
+        private long until;
+        private long count;
+        private boolean there;
+
+        Arrival(String address, long limit, long length, long until) {
+            this.address = address;
+            this.limit = limit;
+            this.length = length;
+            this.until = until;
+        }
+
+        boolean begin() {
+            int all = coming.incrementAndGet();
+            int own = comingFrom
+                    .computeIfAbsent(address, key -> new AtomicInteger())
+                    .incrementAndGet();
+            if (all > MOST_AT_A_TIME || own > MOST_OF_AN_ADDRESS) {
+                end();
+                return false;
+            }
+            return true;
+        }
+
+        /** Counts what was read; the body is there once all of it was, and then holds nobody up. */
+        int read(int bytes) throws IOException {
+            count += Math.max(0, bytes);
+            if (count > limit) {
+                throw new TooLarge(limit);
+            }
+            if (bytes < 0 || count == length) {
+                end();
+            } else if (System.nanoTime() > until) {
+                throw new TooSlow();
+            }
+            return bytes;
+        }
+
+        /** Leaves a body that nobody waits for little time. */
+        void hurry() {
+            until = Math.min(until, System.nanoTime() + REST_NANOS);
+        }
+
+        void end() {
+            if (!there) {
+                there = true;
+                coming.decrementAndGet();
+                comingFrom.computeIfPresent(address, (key, own) -> own.decrementAndGet() <= 0 ? null : own);
+            }
+        }
     }
 
     private static final class Counted extends HttpServletRequestWrapper {
-        private final long most;
+        private final Arrival arrival;
         private CountedStream stream;
 
-        Counted(HttpServletRequest request, long most) {
+        Counted(HttpServletRequest request, Arrival arrival) {
             super(request);
-            this.most = most;
+            this.arrival = arrival;
         }
 
         @Override
         public ServletInputStream getInputStream() throws IOException {
             if (stream == null) {
-                stream = new CountedStream(super.getInputStream(), most);
+                stream = new CountedStream(super.getInputStream(), arrival);
             }
             return stream;
         }
@@ -63,32 +209,23 @@ class BodyLimit extends OncePerRequestFilter {
 
     private static final class CountedStream extends ServletInputStream {
         private final ServletInputStream in;
-        private final long most;
-        private long count;
+        private final Arrival arrival;
 
-        CountedStream(ServletInputStream in, long most) {
+        CountedStream(ServletInputStream in, Arrival arrival) {
             this.in = in;
-            this.most = most;
-        }
-
-        private int counted(int read) throws IOException {
-            count += Math.max(0, read);
-            if (count > most) {
-                throw new TooLarge(most);
-            }
-            return read;
+            this.arrival = arrival;
         }
 
         @Override
         public int read() throws IOException {
             int one = in.read();
-            counted(one < 0 ? 0 : 1);
+            arrival.read(one < 0 ? -1 : 1);
             return one;
         }
 
         @Override
         public int read(byte[] into, int from, int length) throws IOException {
-            return counted(in.read(into, from, length));
+            return arrival.read(in.read(into, from, length));
         }
 
         @Override

@@ -8,8 +8,10 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.http.converter.HttpMessageNotWritableException;
 import org.springframework.web.ErrorResponse;
@@ -34,6 +36,7 @@ import umbel.survey.InvalidSurvey;
 public class Problems {
 
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+    private static final String RETRY_AFTER_SECONDS = "5";
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     /**
@@ -60,8 +63,18 @@ public class Problems {
     }
 
     @ExceptionHandler
-    ProblemDetail refused(Refused e) {
-        return problem(e.status(), e.title(), e.getMessage(), List.of());
+    ResponseEntity<ProblemDetail> refused(Refused e) {
+        ResponseEntity.BodyBuilder answer = ResponseEntity.status(e.status());
+        if (e.status() == HttpStatus.SERVICE_UNAVAILABLE) {
+            answer.header(HttpHeaders.RETRY_AFTER, RETRY_AFTER_SECONDS);
+        }
+        return answer.body(problem(e.status(), e.title(), e.getMessage(), List.of()));
+    }
+
+    /** Whoever asked has gone; what is answered reaches nobody. */
+    @ExceptionHandler
+    void goneAway(NobodyWaits e, HttpServletResponse response) {
+        response.setStatus(HttpStatus.SERVICE_UNAVAILABLE.value());
     }
 
     @ExceptionHandler
@@ -128,6 +141,9 @@ public class Problems {
         if (cause instanceof BodyLimit.TooLarge || cause != null && cause.getCause() instanceof BodyLimit.TooLarge) {
             return problem(
                     HttpStatus.CONTENT_TOO_LARGE, "Too large", "The request is larger than can be read.", List.of());
+        }
+        if (cause instanceof BodyLimit.TooSlow || cause != null && cause.getCause() instanceof BodyLimit.TooSlow) {
+            return problem(HttpStatus.REQUEST_TIMEOUT, "Too slow", "The request took too long to be sent.", List.of());
         }
         if (cause instanceof DatabindException value && !value.getPath().isEmpty()) {
             String field = value.getPath().stream()

@@ -3,6 +3,7 @@ package umbel.app.log;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
@@ -26,6 +27,9 @@ public interface RecordRepository extends JpaRepository<WorkRecord, Long> {
     List<Long> findTreesDone(LocalDate since);
 
     boolean existsByTreeId(Long tree);
+
+    /** The next visits in the order they were saved. */
+    List<WorkRecord> findByIdGreaterThanOrderById(Long id, Limit most);
 
     /** The entry that corrects another. */
     Optional<WorkRecord> findFirstByCorrectsId(Long corrected);

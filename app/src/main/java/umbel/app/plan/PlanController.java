@@ -12,6 +12,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import umbel.app.computing.Computing;
+import umbel.app.computing.Computing.Lane;
 import umbel.app.survey.StandDrawing;
 import umbel.assess.Assessment;
 
@@ -23,8 +25,10 @@ class PlanController {
     private final PlanService plans;
     private final GrowthService growth;
     private final LayerService layers;
+    private final Computing computing;
 
-    PlanController(PlanService plans, GrowthService growth, LayerService layers) {
+    PlanController(PlanService plans, GrowthService growth, LayerService layers, Computing computing) {
+        this.computing = computing;
         this.plans = plans;
         this.growth = growth;
         this.layers = layers;
@@ -37,7 +41,7 @@ class PlanController {
             @Valid @RequestBody Decisions decisions,
             @RequestParam(defaultValue = "3") @Min(1) @Max(5) int years,
             @RequestParam(defaultValue = "true") boolean thinned) {
-        return growth.years(id, decisions, years, thinned);
+        return computing.answer(Lane.PLANS, () -> growth.years(id, decisions, years, thinned));
     }
 
     /** The tree drawn after some of those years. */
@@ -49,68 +53,68 @@ class PlanController {
             @RequestParam(defaultValue = "3") @Min(1) @Max(5) int years,
             @RequestParam(defaultValue = "true") boolean thinned,
             @RequestParam(defaultValue = "false") boolean alone) {
-        return growth.drawing(id, decisions, years, thinned, year, alone);
+        return computing.answer(Lane.PLANS, () -> growth.drawing(id, decisions, years, thinned, year, alone));
     }
 
     /** The tree drawn and read, with what was decided so far. */
     @GetMapping
     TreeAnswers.TreePage tree(@PathVariable long id) {
-        return plans.page(id);
+        return computing.answer(Lane.QUICK, () -> plans.page(id));
     }
 
     /** The plans for the tree, thought round what was taken and refused. */
     @PostMapping("/plans")
     TreeAnswers.Plans plans(@PathVariable long id, @Valid @RequestBody Decisions decisions) {
-        return plans.plans(id, decisions);
+        return computing.answer(Lane.PLANS, () -> plans.plans(id, decisions));
     }
 
     /** The recommended plan first, for whoever waits; the others follow by {@code plans}. */
     @PostMapping("/plans/first")
     TreeAnswers.FirstPlan firstPlan(@PathVariable long id, @Valid @RequestBody Decisions decisions) {
-        return plans.firstPlan(id, decisions);
+        return computing.answer(Lane.PLANS, () -> plans.firstPlan(id, decisions));
     }
 
     /** The plan beside that of another school: which cuts differ, because of which setting. */
     @PostMapping("/schools")
     TreeAnswers.Beside schools(
             @PathVariable long id, @Valid @RequestBody Decisions decisions, @RequestParam String beside) {
-        return plans.beside(id, decisions, beside);
+        return computing.answer(Lane.PLANS, () -> plans.beside(id, decisions, beside));
     }
 
     /** What the marks so far do: the gauges, what falls, what bends, what is still wrong. */
     @PostMapping("/marks")
     TreeAnswers.Marked marks(@PathVariable long id, @Valid @RequestBody Decisions decisions) {
-        return plans.marked(id, decisions);
+        return computing.answer(Lane.QUICK, () -> plans.marked(id, decisions));
     }
 
     /** What limbs take from each other, and sections through the tree. */
     @GetMapping("/light")
     TreeAnswers.LightLayer light(@PathVariable long id) {
-        return layers.light(id);
+        return computing.answer(Lane.QUICK, () -> layers.light(id));
     }
 
     /** The tree under its crop. */
     @GetMapping("/harvest")
     TreeAnswers.HarvestLayer harvest(@PathVariable long id) {
-        return layers.harvest(id);
+        return computing.answer(Lane.QUICK, () -> layers.harvest(id));
     }
 
     /** What could be done to one limb, and what each would do beside the marks so far. */
     @PostMapping("/limbs/{limb}/options")
     List<TreeAnswers.Option> options(
             @PathVariable long id, @PathVariable String limb, @Valid @RequestBody Decisions decisions) {
-        return plans.options(id, limb, decisions);
+        return computing.answer(Lane.QUICK, () -> plans.options(id, limb, decisions));
     }
 
     /** Keeps what was decided; refused when it was changed elsewhere meanwhile. */
     @PutMapping("/work")
     TreeAnswers.Kept keep(@PathVariable long id, @RequestBody TreeAnswers.Keep keep) {
-        return plans.keep(id, keep);
+        return computing.answer(Lane.QUICK, () -> plans.keep(id, keep));
     }
 
     /** A plan of one name for printing and record: the steps of the marks in the order of work. */
     @PostMapping("/sheet")
     List<Assessment.StepAnswer> sheet(@PathVariable long id, @Valid @RequestBody Decisions decisions) {
-        return plans.sheet(id, decisions);
+        return computing.answer(Lane.QUICK, () -> plans.sheet(id, decisions));
     }
 }

@@ -15,6 +15,7 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -60,6 +61,7 @@ public class ScheduleService {
         return thread;
     });
     private final AtomicBoolean stop = new AtomicBoolean();
+    private final Object byHand = new Object();
     private volatile Run run = new Run("idle", null, 0, "");
     private volatile ScheduleAnswers.MadeAgain again;
     private ScheduledFuture<?> waiting;
@@ -176,12 +178,40 @@ public class ScheduleService {
                     seconds,
                     stop::get,
                     better -> run = new Run("running", run.since(), run.betterments() + 1, ""));
-            transactions.executeWithoutResult(status -> keep(best));
+            if (!keepUnlessPinned(best, basis)) {
+                LOG.info("Work was put somewhere by hand meanwhile: the schedule is made again round it.");
+                make(SECONDS_AGAIN);
+                return;
+            }
             run = new Run("idle", null, run.betterments(), "");
         } catch (RuntimeException e) {
             LOG.warn("The schedule could not be made.", e);
             run = new Run("failed", null, 0, "The schedule could not be made. Try again; the log tells more.");
         }
+    }
+
+    /** Keeps what was found, unless something was put somewhere or let go by hand since it was begun. */
+    private boolean keepUnlessPinned(CrewSchedule best, Basis basis) {
+        synchronized (byHand) {
+            return Boolean.TRUE.equals(transactions.execute(status -> {
+                LocalDate from = season.today().plusDays(1);
+                if (!pins(placings(from)).equals(pins(basis.placings()))) {
+                    return false;
+                }
+                keep(best);
+                return true;
+            }));
+        }
+    }
+
+    private static Set<Scheduler.Placing> pins(List<Scheduler.Placing> placings) {
+        return placings.stream().filter(Scheduler.Placing::pinned).collect(Collectors.toSet());
+    }
+
+    private List<Scheduler.Placing> placings(LocalDate from) {
+        return placed.findByDoneOnGreaterThanEqualOrderByDoneOnAscIdAsc(from).stream()
+                .map(PlacedWork::asPlacing)
+                .toList();
     }
 
     private record Basis(List<BlockWork> works, List<CrewMember> crew, List<Scheduler.Placing> placings) {}
@@ -194,9 +224,7 @@ public class ScheduleService {
                 people.findByCrewTrueAndActiveTrueOrderByNameAsc().stream()
                         .map(Person::asMember)
                         .toList(),
-                placed.findByDoneOnGreaterThanEqualOrderByDoneOnAscIdAsc(from).stream()
-                        .map(PlacedWork::asPlacing)
-                        .toList());
+                placings(from));
     }
 
     private static BlockWork work(SeasonService.Standing one, LocalDate from) {
@@ -268,21 +296,26 @@ public class ScheduleService {
     }
 
     /** Puts a piece of work onto somebody's day by hand, and tells what comes of it. */
-    @Transactional
     public ScheduleAnswers.SchedulePage move(long id, long personId, LocalDate date) {
-        PlacedWork work = find(id);
-        work.pin(people.findById(personId).orElseThrow(() -> new NotFound("person", personId)), date);
-        placed.saveAndFlush(work);
-        return page();
+        return changeByHand(
+                id,
+                work -> work.pin(people.findById(personId).orElseThrow(() -> new NotFound("person", personId)), date));
     }
 
     /** Gives a piece that was put by hand back to the schedule. */
-    @Transactional
     public ScheduleAnswers.SchedulePage letGo(long id) {
-        PlacedWork work = find(id);
-        work.letGo();
-        placed.saveAndFlush(work);
-        return page();
+        return changeByHand(id, PlacedWork::letGo);
+    }
+
+    private ScheduleAnswers.SchedulePage changeByHand(long id, Consumer<PlacedWork> change) {
+        synchronized (byHand) {
+            transactions.executeWithoutResult(status -> {
+                PlacedWork work = find(id);
+                change.accept(work);
+                placed.saveAndFlush(work);
+            });
+        }
+        return transactions.execute(status -> page());
     }
 
     private PlacedWork find(long id) {

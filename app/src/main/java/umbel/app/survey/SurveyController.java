@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
+import umbel.app.computing.Computing;
 import umbel.app.http.NotFound;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
@@ -40,6 +41,7 @@ class SurveyController {
     private final SurveyRepository surveys;
     private final TreeRepository trees;
     private final Assessor assessor;
+    private final Computing computing;
     private final Clock clock;
     private final ApplicationEventPublisher events;
 
@@ -47,9 +49,11 @@ class SurveyController {
             SurveyRepository surveys,
             TreeRepository trees,
             Assessor assessor,
+            Computing computing,
             Clock clock,
             ApplicationEventPublisher events) {
         this.clock = clock;
+        this.computing = computing;
         this.events = events;
         this.surveys = surveys;
         this.trees = trees;
@@ -78,6 +82,10 @@ class SurveyController {
                     @RequestBody
                     JsonNode body) {
         Survey survey = SurveyReader.read(body);
+        return computing.answer(Computing.Lane.QUICK, () -> preview(survey));
+    }
+
+    private Preview preview(Survey survey) {
         Tree tree = assessor.tree(AssessRequest.of(survey));
         LightReading light = LightModel.read(tree);
         return new Preview(

@@ -31,8 +31,9 @@ class BackupTest {
         byte[] zip = umbel.bytes("/api/backup");
         try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
             for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
-                assertThat(entry.getName()).endsWith(".mv.db");
-                Files.copy(in, elsewhere.resolve("umbel.mv.db"));
+                if (entry.getName().equals("umbel.mv.db")) {
+                    Files.copy(in, elsewhere.resolve("umbel.mv.db"));
+                }
             }
         }
         try (ConfigurableApplicationContext restored = SpringApplication.run(

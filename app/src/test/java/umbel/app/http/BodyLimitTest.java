@@ -4,11 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletInputStream;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Path;
 import java.time.Duration;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
+import org.springframework.mock.web.DelegatingServletInputStream;
 import org.springframework.mock.web.MockHttpServletRequest;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.util.unit.DataSize;
@@ -16,8 +21,15 @@ import umbel.app.UmbelSettings;
 
 class BodyLimitTest {
 
-    private final BodyLimit limit =
-            new BodyLimit(new UmbelSettings(false, DataSize.ofKilobytes(1), null, Duration.ofMinutes(2)));
+    private final BodyLimit limit = new BodyLimit(new UmbelSettings(
+            Path.of("."),
+            false,
+            DataSize.ofKilobytes(1),
+            null,
+            Duration.ofMinutes(2),
+            Duration.ofMillis(300),
+            DataSize.ofMegabytes(1),
+            DataSize.ofKilobytes(4)));
 
     @Test
     void aStatedLengthOverTheLimitIsRefusedBeforeAnythingIsRead() throws Exception {
@@ -82,6 +94,53 @@ class BodyLimitTest {
                     }
                 }))
                 .isInstanceOf(IOException.class);
+    }
+
+    @Test
+    void aBodyThatTricklesIsGivenUpInTime() {
+        HttpServletRequest slow = new MockHttpServletRequest("POST", "/api/assess") {
+            @Override
+            public long getContentLengthLong() {
+                return 900;
+            }
+
+            @Override
+            public ServletInputStream getInputStream() {
+                return new DelegatingServletInputStream(new InputStream() {
+                    private int left = 60;
+
+                    @Override
+                    public int read() throws IOException {
+                        if (left-- <= 0) {
+                            return -1;
+                        }
+                        try {
+                            TimeUnit.MILLISECONDS.sleep(20);
+                        } catch (InterruptedException e) {
+                            throw new IOException(e);
+                        }
+                        return 'x';
+                    }
+                });
+            }
+        };
+        assertThatThrownBy(() -> limit.doFilter(slow, new MockHttpServletResponse(), (one, two) -> {
+                    while (one.getInputStream().read() >= 0) {
+                        // read to the end
+                    }
+                }))
+                .isInstanceOf(IOException.class)
+                .hasMessageContaining("too long");
+    }
+
+    @Test
+    void aBackupMayBeLargerThanWhatPagesSend() throws Exception {
+        AtomicInteger read = new AtomicInteger();
+        FilterChain chain = (one, two) -> read.set(one.getInputStream().readAllBytes().length);
+        MockHttpServletRequest backup = new MockHttpServletRequest("POST", "/api/backup/restore");
+        backup.setContent(new byte[3_000]);
+        limit.doFilter(backup, new MockHttpServletResponse(), chain);
+        assertThat(read).hasValue(3_000);
     }
 
     private static MockHttpServletRequest request(int size) {

@@ -1,0 +1,137 @@
+package umbel.app.computing;
+
+import jakarta.annotation.PreDestroy;
+import jakarta.servlet.http.HttpServletRequest;
+import java.time.Duration;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.concurrent.ArrayBlockingQueue;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.FutureTask;
+import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.function.BooleanSupplier;
+import java.util.function.Supplier;
+import org.springframework.stereotype.Component;
+import org.springframework.web.context.request.RequestContextHolder;
+import org.springframework.web.context.request.ServletRequestAttributes;
+import umbel.compute.Cancellation;
+
+/**
+ * Computes answers in a few threads of their own, so that however many are asked for, the program goes on answering everything
+ * else. A lane takes so many questions and no more; whoever comes beyond that is told to come again. An answer is given up when
+ * its time is over or whoever asked for it has gone, and its computation stops.
+ */
+@Component
+public class Computing {
+
+    private static final long LOOK_EVERY_MS = 200;
+
+    /** Who asks for what: lanes do not wait for each other. */
+    public enum Lane {
+        /** A mark, a limb, a page: short, and somebody watches. */
+        QUICK(2, 64, Duration.ofSeconds(15)),
+        /** Plans and years of a tree on screen. */
+        PLANS(2, 16, Duration.ofSeconds(30)),
+        /** Assessments asked for by other programs. */
+        OUTSIDE(1, 8, Duration.ofMillis(9_000));
+
+        private final int threads;
+        private final int waiting;
+        private final Duration time;
+
+        Lane(int threads, int waiting, Duration time) {
+            this.threads = threads;
+            this.waiting = waiting;
+            this.time = time;
+        }
+    }
+
+    private final Map<Lane, ThreadPoolExecutor> lanes = new EnumMap<>(Lane.class);
+
+    Computing() {
+        for (Lane lane : Lane.values()) {
+            lanes.put(
+                    lane,
+                    new ThreadPoolExecutor(
+                            lane.threads,
+                            lane.threads,
+                            1,
+                            TimeUnit.MINUTES,
+                            new ArrayBlockingQueue<>(lane.waiting),
+                            work -> {
+                                Thread thread = new Thread(
+                                        work, "computing-" + lane.name().toLowerCase(java.util.Locale.ROOT));
+                                thread.setDaemon(true);
+                                return thread;
+                            }));
+        }
+    }
+
+    /**
+     * The answer, computed in its lane.
+     *
+     * @throws Busy where the lane is full, or the answer took longer than its lane allows
+     * @throws CallerGone where nobody is left to be answered
+     */
+    public <T> T answer(Lane lane, Supplier<T> work) {
+        Cancellation cancellation = new Cancellation();
+        FutureTask<T> task = new FutureTask<>(() -> Cancellation.during(cancellation, work));
+        ThreadPoolExecutor pool = lanes.get(lane);
+        try {
+            pool.execute(task);
+        } catch (RejectedExecutionException e) {
+            throw new Busy("Too much is being computed at this moment. Try again in a few seconds.");
+        }
+        BooleanSupplier gone = callerGone();
+        long until = System.nanoTime() + lane.time.toNanos();
+        while (true) {
+            try {
+                return task.get(LOOK_EVERY_MS, TimeUnit.MILLISECONDS);
+            } catch (TimeoutException e) {
+                boolean left = gone.getAsBoolean();
+                if (left || System.nanoTime() > until) {
+                    cancellation.request();
+                    task.cancel(false);
+                    pool.remove(task);
+                    throw left
+                            ? new CallerGone()
+                            : new Busy("The answer took longer than " + lane.time.toSeconds()
+                                    + " s and was given up. Try again later, or with fewer limbs.");
+                }
+            } catch (InterruptedException e) {
+                cancellation.request();
+                Thread.currentThread().interrupt();
+                throw new Busy("The program is being stopped.");
+            } catch (ExecutionException e) {
+                if (e.getCause() instanceof RuntimeException known) {
+                    throw known;
+                }
+                throw new IllegalStateException(e.getCause());
+            }
+        }
+    }
+
+    /** How many computations of a lane run or wait. */
+    int underWay(Lane lane) {
+        ThreadPoolExecutor pool = lanes.get(lane);
+        return pool.getActiveCount() + pool.getQueue().size();
+    }
+
+    private static BooleanSupplier callerGone() {
+        if (RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes now) {
+            HttpServletRequest request = now.getRequest();
+            if (request.getAttribute(CallerPresence.GONE) instanceof BooleanSupplier gone) {
+                return gone;
+            }
+        }
+        return () -> false;
+    }
+
+    @PreDestroy
+    void stop() {
+        lanes.values().forEach(ThreadPoolExecutor::shutdownNow);
+    }
+}
