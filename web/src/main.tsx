@@ -10,6 +10,7 @@ import { FieldHome } from './field/FieldHome';
 import { FieldBlockPage } from './field/FieldBlockPage';
 import { FieldTreePage } from './field/FieldTreePage';
 import { keepForNoSignal } from './field/keepForNoSignal';
+import { sendInBackground } from './field/sendInBackground';
 import { GuidePage } from './guide/GuidePage';
 import { HoldingPage } from './holding/HoldingPage';
 import './index.css';
@@ -69,6 +70,7 @@ const router = createBrowserRouter([
 ]);
 
 keepForNoSignal();
+sendInBackground();
 
 const root = document.getElementById('root');
 if (root) {

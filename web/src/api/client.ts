@@ -5,6 +5,7 @@ type Schemas = components['schemas'];
 
 export type HoldingPage = Schemas['HoldingPage'];
 export type BlockLine = Schemas['BlockLine'];
+export type BlockEntry = Schemas['BlockEntry'];
 export type TreeLine = Schemas['TreeLine'];
 export type TreePage = Schemas['TreePage'];
 export type LimbLine = Schemas['LimbLine'];
@@ -79,12 +80,34 @@ function token(): string {
   return found ? decodeURIComponent(found) : '';
 }
 
+/** Asks the browser to carry out a save although the page is being left; nobody waits for its answer. */
+export function sendOnLeaving(path: string, body: unknown): void {
+  void fetch(path, {
+    method: 'PUT',
+    keepalive: true,
+    headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token() },
+    body: JSON.stringify(body),
+  }).catch(() => undefined);
+}
+
 /** Sends a text of another kind than JSON, such as a table, and gives the answer or throws its problem. */
 export async function sendText<T>(path: string, type: string, text: string): Promise<T> {
   const got = await fetch(path, {
     method: 'POST',
     headers: { 'Content-Type': type, 'X-XSRF-TOKEN': token() },
     body: text,
+  });
+  const body = (await got.json()) as T & { detail?: string; errors?: FieldError[] };
+  if (!got.ok) throw new Problem(body.detail ?? 'It was refused.', got.status, body.errors ?? []);
+  return body;
+}
+
+/** Sends a file as it is, and gives the answer or throws its problem. */
+export async function sendFile<T>(path: string, file: File): Promise<T> {
+  const got = await fetch(path, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/octet-stream', 'X-XSRF-TOKEN': token() },
+    body: file,
   });
   const body = (await got.json()) as T & { detail?: string; errors?: FieldError[] };
   if (!got.ok) throw new Problem(body.detail ?? 'It was refused.', got.status, body.errors ?? []);

@@ -7,6 +7,8 @@ import { FileButton } from '../ui/FileButton';
 import { Failed, Loading } from '../ui/States';
 import { percent, RULE_WORDS } from '../ui/words';
 import { useWho } from '../people/who';
+import { CorrectBlock } from './CorrectBlock';
+import { Labels } from './Labels';
 import { LearnedPart } from './LearnedPart';
 import { Pickings } from './Pickings';
 import { YearsOfABlock } from '../years/YearsParts';
@@ -29,6 +31,8 @@ export function BlockPage() {
   const id = Number(useParams()['id']);
   const blocks = useQuery({ queryKey: ['blocks'], queryFn: () => answer(api.GET('/api/blocks')) });
   const block = blocks.data?.find((one) => one.id === id);
+  const { role } = useWho();
+  const mayChange = role === 'grower' || role === 'foreman';
   if (blocks.isPending) return <Loading what="Finding the block…" />;
   if (blocks.isError) return <Failed error={blocks.error} retry={() => void blocks.refetch()} />;
   if (!block) return <Failed error={new Error('There is no such block.')} />;
@@ -39,6 +43,12 @@ export function BlockPage() {
         {block.treeCount.toLocaleString()} {block.speciesName} trees, {block.systemName.toLowerCase()},
         planted {block.plantedYear}. {block.note}
       </p>
+      {block.archived && <p className="font-semibold text-lichen">Archived: it is no longer worked.</p>}
+      {mayChange && (
+        <div className="mt-2">
+          <CorrectBlock block={block} />
+        </div>
+      )}
       <Papers id={id} nearPowerLines={block.nearPowerLines} />
       <ReadBlock id={id} />
       <YearsOfABlock id={id} />
@@ -74,9 +84,7 @@ function Papers({ id, nearPowerLines }: { id: number; nearPowerLines: boolean })
       >
         Hojas (PDF)
       </a>
-      <a className="font-semibold underline underline-offset-4" href={`/api/blocks/${id}/labels.pdf`}>
-        Labels with tag codes
-      </a>
+      <Labels id={id} />
       <label className="ml-auto flex min-h-9 items-center gap-2">
         <input
           type="checkbox"

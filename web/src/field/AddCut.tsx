@@ -1,3 +1,4 @@
+import { typedNumber } from '../ui/numbers';
 import { useState } from 'react';
 import type { FieldSheet, Mark } from '../api/client';
 import type { OpenVisit } from './visits';
@@ -22,9 +23,9 @@ export function AddCut({ words, limbs, added, add, takeBack }: Props) {
   const [at, setAt] = useState('');
   const [why, setWhy] = useState('');
   const length = limbs.find((one) => one.id === limb)?.length_cm ?? 0;
-  const mark = markOf(kind, limb, Number(at));
+  const mark = markOf(kind, limb, typedNumber(at));
   const whole = kind === 'words' ? why.trim() !== '' : limb !== '';
-  const fits = kind !== 'shorten' || (Number(at) > 0 && Number(at) < length);
+  const fits = kind !== 'shorten' || (typedNumber(at) > 0 && typedNumber(at) < length);
   const kinds: [Kind, string][] = [
     ['remove', words.addRemove],
     ['shorten', words.addShorten],

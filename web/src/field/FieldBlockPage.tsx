@@ -5,6 +5,7 @@ import { answer, api } from '../api/client';
 import { Failed, Loading } from '../ui/States';
 import { LanguageChoice } from './LanguageChoice';
 import { SyncNote } from './SyncNote';
+import { finishedHere } from './visits';
 import { fieldWords } from './words';
 
 /** A row on the phone: its marked trees in walking order. Opening it keeps all of them for where there is no signal. */
@@ -55,7 +56,8 @@ export function FieldBlockPage() {
               <b className="text-[24px]">
                 {sheet.row}-{sheet.place}
               </b>
-              <span className="text-[16px]">
+              <span className={`text-[16px] ${finishedHere(sheet) ? 'text-moss' : ''}`}>
+                {finishedHere(sheet) && <b className="block">✓ {words.finishedHere}</b>}
                 {sheet.steps[0]?.title[language]}
                 {sheet.steps.length > 1 ? ` +${sheet.steps.length - 1}` : ''}
               </span>

@@ -1,14 +1,23 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
-import { answer, api, type FieldSheet, type RecordEntry } from '../api/client';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { answer, api, type FieldSheet } from '../api/client';
 import { Failed, Loading } from '../ui/States';
 import { AddCut } from './AddCut';
 import { LanguageChoice } from './LanguageChoice';
 import { StepCard } from './StepCard';
 import { SyncNote } from './SyncNote';
-import { finishVisit, keepVisit, openVisit, type OpenVisit } from './visits';
-import { fieldWords } from './words';
+import {
+  finishedHere,
+  finishVisit,
+  keepVisit,
+  openVisit,
+  reopenVisit,
+  sendWaiting,
+  waiting,
+  type OpenVisit,
+} from './visits';
+import { fieldWords, type FieldWords } from './words';
 
 /** One tree at arm's length: its drawing, its steps to tick, and what else was done. */
 export function FieldTreePage() {
@@ -24,8 +33,12 @@ export function FieldTreePage() {
 }
 
 function Visit({ sheet }: { sheet: FieldSheet }) {
-  const [visit, setVisit] = useState(() => openVisit(sheet.treeId));
-  const [saved, setSaved] = useState(false);
+  const [params] = useSearchParams();
+  const [visit, setVisit] = useState(() => {
+    if (params.has('mend')) reopenVisit(sheet);
+    return openVisit(sheet.treeId);
+  });
+  const [saved, setSaved] = useState(() => finishedHere(sheet));
   const [side, setSide] = useState<'south' | 'east'>('south');
   const words = fieldWords(visit.language);
   const change = (part: Partial<OpenVisit>) => {
@@ -35,9 +48,9 @@ function Visit({ sheet }: { sheet: FieldSheet }) {
   };
   const left = sheet.steps.filter((step) => !visit.steps[step.number]).length;
   const end = () => {
-    finishVisit(sheet.treeId, sheet.label, entryOf(sheet, visit));
+    finishVisit(sheet, visit);
     setSaved(true);
-    window.dispatchEvent(new Event('umbel-visit'));
+    void sendWaiting();
   };
   if (saved) {
     return (
@@ -52,6 +65,19 @@ function Visit({ sheet }: { sheet: FieldSheet }) {
         >
           {words.next}
         </Link>
+        {waiting().some((one) => one.treeId === sheet.treeId) && (
+          <button
+            type="button"
+            className="mt-4 ml-4 min-h-14 px-2 font-semibold underline underline-offset-4"
+            onClick={() => {
+              reopenVisit(sheet);
+              setVisit(openVisit(sheet.treeId));
+              setSaved(false);
+            }}
+          >
+            {words.reopen}
+          </button>
+        )}
       </div>
     );
   }
@@ -79,7 +105,19 @@ function Visit({ sheet }: { sheet: FieldSheet }) {
       </p>
       <SyncNote language={visit.language} />
       {sheet.steps.length === 0 ? (
-        <p className="mt-4">{words.nothing}</p>
+        <>
+          <p className="mt-4">{words.nothing}</p>
+          <h2 className="mt-4 text-[20px] font-bold">{words.report}</h2>
+          <NoteAndName words={words} visit={visit} change={change} />
+          <button
+            type="button"
+            disabled={visit.who.trim() === '' || visit.note.trim() === ''}
+            onClick={end}
+            className="mt-4 min-h-14 w-full rounded-md bg-ink text-[20px] font-bold text-paper disabled:opacity-45"
+          >
+            {words.reportDone}
+          </button>
+        </>
       ) : (
         <>
           <button
@@ -133,27 +171,7 @@ function Visit({ sheet }: { sheet: FieldSheet }) {
             }}
           />
           <Tools sheet={sheet} visit={visit} change={change} />
-          <label className="mt-3 block">
-            {words.note}
-            <textarea
-              rows={2}
-              value={visit.note}
-              onChange={(event) => {
-                change({ note: event.target.value });
-              }}
-              className="mt-1 w-full rounded-md border border-muted/50 bg-paper p-2"
-            />
-          </label>
-          <label className="mt-2 block">
-            {words.who}
-            <input
-              value={visit.who}
-              onChange={(event) => {
-                change({ who: event.target.value });
-              }}
-              className="mt-1 min-h-12 w-full rounded-md border border-muted/50 bg-paper px-2"
-            />
-          </label>
+          <NoteAndName words={words} visit={visit} change={change} />
           <div className="sticky bottom-0 -mx-4 mt-4 border-t border-line bg-paper px-4 py-3">
             {left > 0 && <p className="pb-2 text-[16px] text-muted">{words.left(left)}</p>}
             <button
@@ -225,31 +243,40 @@ function Tools({
   );
 }
 
-/** The visit as it is recorded: every step with how it went, what was left stays marked. */
-function entryOf(sheet: FieldSheet, visit: OpenVisit): RecordEntry {
-  const clock = (Date.now() - Date.parse(visit.began)) / 60_000;
-  const told = Number(visit.minutes.replace(',', '.'));
-  const minutes = Math.min(600, Math.max(0.5, told > 0 ? told : clock));
-  return {
-    clientId: visit.id,
-    doneOn: new Date().toLocaleDateString('sv-SE'),
-    who: visit.who.trim(),
-    minutes: Math.round(minutes * 10) / 10,
-    note: visit.note,
-    tools: visit.tools.join(', '),
-    steps: [
-      ...sheet.steps.map((step) => ({
-        mark: step.mark,
-        title: step.title['en'] ?? '',
-        outcome: visit.steps[step.number]?.outcome ?? 'left',
-        reason: visit.steps[step.number]?.reason ?? '',
-      })),
-      ...visit.added.map((one) => ({
-        mark: one.mark,
-        title: one.reason.slice(0, 200),
-        outcome: 'added',
-        reason: one.reason,
-      })),
-    ],
-  };
+/** A note on the visit, and whose it is. */
+function NoteAndName({
+  words,
+  visit,
+  change,
+}: {
+  words: FieldWords;
+  visit: OpenVisit;
+  change: (part: Partial<OpenVisit>) => void;
+}) {
+  return (
+    <>
+      <label className="mt-3 block">
+        {words.note}
+        <textarea
+          rows={2}
+          maxLength={2000}
+          value={visit.note}
+          onChange={(event) => {
+            change({ note: event.target.value });
+          }}
+          className="mt-1 w-full rounded-md border border-muted/50 bg-paper p-2"
+        />
+      </label>
+      <label className="mt-2 block">
+        {words.who}
+        <input
+          value={visit.who}
+          onChange={(event) => {
+            change({ who: event.target.value });
+          }}
+          className="mt-1 min-h-12 w-full rounded-md border border-muted/50 bg-paper px-2"
+        />
+      </label>
+    </>
+  );
 }

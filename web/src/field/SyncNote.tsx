@@ -1,17 +1,56 @@
+import { Link } from 'react-router';
 import { fieldWords } from './words';
 import { useSync } from './useSync';
+import { readMeanwhile, sendAgain, sendWaiting } from './visits';
 
-/** Whether there is signal, and what waits for it. */
+const BUTTON = 'min-h-11 content-center rounded-md border border-muted/50 bg-paper px-3 font-semibold';
+
+/** What waits for signal, what was refused and can be mended, and what others did at the same tree. */
 export function SyncNote({ language }: { language: string }) {
-  const { count, refused, online } = useSync();
+  const { waits, refused, others, online } = useSync();
   const words = fieldWords(language);
-  if (online && count === 0 && refused.length === 0) return null;
+  if (waits === 0 && refused.length === 0 && others.length === 0 && online) return null;
   return (
     <div role="status" className="border-l-4 border-lichen bg-lichen-wash px-3 py-2 text-[16px]">
       {!online && <p>{words.offline}</p>}
-      {count > 0 && <p>{words.waiting(count)}</p>}
+      {waits > 0 && <p>{words.waiting(waits)}</p>}
       {refused.map((one) => (
-        <p key={one}>{one}</p>
+        <div key={one.entry.clientId} className="py-1">
+          <p>
+            <b>{one.label}</b>: {words.refused} {one.refused}
+          </p>
+          <span className="mt-1 flex flex-wrap gap-2">
+            <Link className={BUTTON} to={`/field/trees/${one.treeId}?mend=1`}>
+              {words.mend}
+            </Link>
+            <button
+              type="button"
+              className={BUTTON}
+              onClick={() => {
+                sendAgain(one.entry.clientId ?? '');
+                void sendWaiting();
+              }}
+            >
+              {words.sendAgain}
+            </button>
+          </span>
+        </div>
+      ))}
+      {others.map((one, i) => (
+        <div key={i} className="py-1">
+          <p>
+            <b>{one.label}</b>: {words.others(one.who, one.done.join('; '))}
+          </p>
+          <button
+            type="button"
+            className={`${BUTTON} mt-1`}
+            onClick={() => {
+              readMeanwhile(one.treeId);
+            }}
+          >
+            {words.understood}
+          </button>
+        </div>
       ))}
     </div>
   );

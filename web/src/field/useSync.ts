@@ -1,32 +1,26 @@
 import { useEffect, useState } from 'react';
-import { sendWaiting, waiting } from './visits';
+import { meanwhile, sendWaiting, VISITS_CHANGED, waiting } from './visits';
 
-const AGAIN_AFTER = 15_000;
-
-/** Sends finished visits whenever there is signal; tells how many wait and what was refused. */
+/** What waits to be sent, what was refused and what others did meanwhile; a visit just finished is sent at once. */
 export function useSync() {
-  const [count, setCount] = useState(waiting().length);
-  const [refused, setRefused] = useState<string[]>([]);
+  const [state, setState] = useState(() => ({ queue: waiting(), others: meanwhile() }));
   const [online, setOnline] = useState(navigator.onLine);
   useEffect(() => {
-    const go = () => {
+    const look = () => {
       setOnline(navigator.onLine);
-      void sendWaiting().then((words) => {
-        setCount(waiting().length);
-        if (words.length > 0) setRefused((before) => [...before, ...words]);
-      });
+      setState({ queue: waiting(), others: meanwhile() });
     };
-    go();
-    const timer = window.setInterval(go, AGAIN_AFTER);
-    window.addEventListener('online', go);
-    window.addEventListener('offline', go);
-    window.addEventListener('umbel-visit', go);
+    const events = ['online', 'offline', VISITS_CHANGED];
+    for (const event of events) window.addEventListener(event, look);
+    void sendWaiting();
     return () => {
-      window.clearInterval(timer);
-      window.removeEventListener('online', go);
-      window.removeEventListener('offline', go);
-      window.removeEventListener('umbel-visit', go);
+      for (const event of events) window.removeEventListener(event, look);
     };
   }, []);
-  return { count, refused, online };
+  return {
+    waits: state.queue.filter((one) => one.refused === '').length,
+    refused: state.queue.filter((one) => one.refused !== ''),
+    others: state.others,
+    online,
+  };
 }

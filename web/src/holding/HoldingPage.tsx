@@ -1,10 +1,13 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import { Link } from 'react-router';
-import { answer, api, type BlockLine, type BlockSeason, type TreeLine } from '../api/client';
+import { Link, useLocation, useNavigate } from 'react-router';
+import { answer, api, type BlockEntry, type BlockLine, type BlockSeason, type TreeLine } from '../api/client';
 import { hours, shortDay } from '../season/dates';
 import { Failed, Loading } from '../ui/States';
 import { day, percent, RULE_WORDS } from '../ui/words';
+import { UndoNotice } from '../ui/Undone';
+import { CorrectHoldings } from './CorrectHoldings';
+import { Drafts } from './Drafts';
 import { HoldingMap } from './HoldingMap';
 import { MapFile } from './MapFile';
 import { useWho } from '../people/who';
@@ -19,6 +22,16 @@ export function HoldingPage() {
   const page = useQuery({ queryKey: ['holding'], queryFn: () => answer(api.GET('/api/holding')) });
   const season = useQuery({ queryKey: ['season'], queryFn: () => answer(api.GET('/api/season')) });
   const who = useWho();
+  const mayChange = who.role === 'grower' || who.role === 'foreman';
+  const go = useNavigate();
+  const queries = useQueryClient();
+  const before = (useLocation().state as { deletedBlock?: BlockEntry } | null)?.deletedBlock;
+  const deleted = before
+    ? {
+        words: `${before.name} is deleted.`,
+        undo: () => answer(api.POST('/api/blocks', { body: before })).then(() => queries.invalidateQueries()),
+      }
+    : null;
   const [sought, setSought] = useState('');
   const [need, setNeed] = useState('');
   const trees = useMemo(() => {
@@ -41,7 +54,9 @@ export function HoldingPage() {
 
   if (page.isPending) return <Loading what="Reading the trees…" />;
   if (page.isError) return <Failed error={page.error} retry={() => void page.refetch()} />;
-  const { name, blocks } = page.data;
+  const { name } = page.data;
+  const blocks = page.data.blocks.filter((block) => !block.archived);
+  const archived = page.data.blocks.filter((block) => block.archived);
   const all = page.data.trees;
   const count = (state: string) => all.filter((tree) => tree.state === state).length;
   return (
@@ -84,9 +99,16 @@ export function HoldingPage() {
             <option value="marked">marked</option>
             <option value="done">done</option>
           </select>
-          <NewTree blocks={blocks} />
+          {mayChange && <NewTree blocks={blocks} />}
         </div>
       </div>
+      <Drafts />
+      <UndoNotice
+        done={deleted}
+        dismiss={() => {
+          void go('.', { replace: true, state: null });
+        }}
+      />
       {blocks.length === 0 && (
         <p className="mt-8 max-w-prose text-muted">
           There are no blocks here yet. Add where the trees stand and the first block of them; then survey a
@@ -97,7 +119,7 @@ export function HoldingPage() {
       {blocks.length > 0 && sought === '' && need === '' && (
         <>
           <HoldingMap blocks={blocks} season={season.data?.blocks ?? []} />
-          <MapFile mayChange={who.role === 'grower' || who.role === 'foreman'} />
+          <MapFile mayChange={mayChange} />
         </>
       )}
       {blocks.map((block) => (
@@ -115,7 +137,22 @@ export function HoldingPage() {
           No tree answers to that. Search by label (Kiln Field 2-5), cultivar, or what is wrong (crossing).
         </p>
       )}
-      {blocks.length > 0 && (who.role === 'grower' || who.role === 'foreman') && <Setup empty={false} />}
+      {archived.length > 0 && (
+        <p className="mt-6 text-[14px] text-muted">
+          Archived:{' '}
+          {archived.map((block) => (
+            <Link
+              key={block.id}
+              to={`/blocks/${block.id}`}
+              className="mr-3 font-semibold text-ink underline underline-offset-4"
+            >
+              {block.name}
+            </Link>
+          ))}
+        </p>
+      )}
+      {blocks.length > 0 && mayChange && <Setup empty={false} />}
+      {mayChange && name !== '' && <CorrectHoldings />}
     </div>
   );
 }

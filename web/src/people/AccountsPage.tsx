@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { answer, api, Problem, type AccountLine } from '../api/client';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
+import { Backups } from './Backups';
 import { Limits } from './Limits';
 
 const ROLES: [string, string][] = [
@@ -24,16 +25,15 @@ export function AccountsPage() {
         <h2 id="who-may" className="border-b-2 border-ink pb-1.5 text-[20px] font-bold">
           Who may sign in
         </h2>
-        {accounts.data.length === 0 && (
-          <p className="py-3 text-muted">Nobody works here yet. Add people under Crew first.</p>
-        )}
         <ul>
           {accounts.data.map((one) => (
             <AccountRow key={one.personId} account={one} />
           ))}
         </ul>
+        <NewAccount />
       </section>
       <Limits />
+      <Backups />
       <Keys />
       <Trail />
     </div>
@@ -43,6 +43,8 @@ export function AccountsPage() {
 function AccountRow({ account }: { account: AccountLine }) {
   const [login, setLogin] = useState(account.login);
   const [role, setRole] = useState(account.role);
+  const [active, setActive] = useState(account.active);
+  const [crew, setCrew] = useState(account.crew);
   const [password, setPassword] = useState('');
   const queries = useQueryClient();
   const save = useMutation({
@@ -50,7 +52,7 @@ function AccountRow({ account }: { account: AccountLine }) {
       answer(
         api.PUT('/api/accounts/{personId}', {
           params: { path: { personId: account.personId } },
-          body: { login, role, password },
+          body: { login, role, password, active, crew },
         }),
       ),
     onSuccess: () => {
@@ -58,7 +60,12 @@ function AccountRow({ account }: { account: AccountLine }) {
       void queries.invalidateQueries({ queryKey: ['accounts'] });
     },
   });
-  const changed = login !== account.login || role !== account.role || password !== '';
+  const changed =
+    login !== account.login ||
+    role !== account.role ||
+    password !== '' ||
+    active !== account.active ||
+    crew !== account.crew;
   const problem = save.error instanceof Problem ? save.error : null;
   return (
     <li className="border-b border-line py-2">
@@ -105,14 +112,37 @@ function AccountRow({ account }: { account: AccountLine }) {
           }}
           className="min-h-9 w-44 rounded-md border border-muted/50 bg-paper px-2"
         />
+        {account.login !== '' && (
+          <label className="flex items-center gap-1.5 text-[14px]">
+            <input
+              type="checkbox"
+              checked={active}
+              onChange={(event) => {
+                setActive(event.target.checked);
+              }}
+            />
+            may sign in
+          </label>
+        )}
+        <label className="flex items-center gap-1.5 text-[14px]">
+          <input
+            type="checkbox"
+            checked={crew}
+            disabled={account.login === ''}
+            onChange={(event) => {
+              setCrew(event.target.checked);
+            }}
+          />
+          in the crew
+        </label>
         {changed && (
           <Button type="submit" weight="ink" disabled={save.isPending}>
-            Keep
+            Save
           </Button>
         )}
         {save.isSuccess && !changed && (
           <span role="status" className="text-moss">
-            kept
+            Saved
           </span>
         )}
         {problem && (
@@ -122,6 +152,78 @@ function AccountRow({ account }: { account: AccountLine }) {
         )}
       </form>
     </li>
+  );
+}
+
+/** An account for somebody who does not work in the crew, such as an adviser or a second grower. */
+function NewAccount() {
+  const [name, setName] = useState('');
+  const [login, setLogin] = useState('');
+  const [role, setRole] = useState('adviser');
+  const [password, setPassword] = useState('');
+  const queries = useQueryClient();
+  const add = useMutation({
+    mutationFn: () =>
+      answer(
+        api.POST('/api/accounts', {
+          body: { name, account: { login, role, password, active: true, crew: false } },
+        }),
+      ),
+    onSuccess: () => {
+      setName('');
+      setLogin('');
+      setPassword('');
+      void queries.invalidateQueries({ queryKey: ['accounts'] });
+    },
+  });
+  const problem = add.error instanceof Problem ? add.error : null;
+  const text = (label: string, value: string, set: (value: string) => void, type = 'text') => (
+    <input
+      aria-label={label}
+      placeholder={label}
+      type={type}
+      autoComplete={type === 'password' ? 'new-password' : 'off'}
+      value={value}
+      onChange={(event) => {
+        set(event.target.value);
+      }}
+      className="min-h-9 w-40 rounded-md border border-muted/50 bg-paper px-2"
+    />
+  );
+  return (
+    <form
+      className="flex flex-wrap items-center gap-3 py-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        add.mutate();
+      }}
+    >
+      {text('Name', name, setName)}
+      {text('New login', login, setLogin)}
+      <select
+        aria-label="Role of the new account"
+        value={role}
+        onChange={(event) => {
+          setRole(event.target.value);
+        }}
+        className="min-h-9 rounded-md border border-muted/50 bg-paper px-2"
+      >
+        {ROLES.map(([id, words]) => (
+          <option key={id} value={id}>
+            {words}
+          </option>
+        ))}
+      </select>
+      {text('First password', password, setPassword, 'password')}
+      <Button type="submit" disabled={name.trim() === '' || login.trim() === '' || add.isPending}>
+        Add account
+      </Button>
+      {problem && (
+        <span role="alert" className="text-lichen">
+          {problem.errors.map((one) => one.message).join(' ') || problem.message}
+        </span>
+      )}
+    </form>
   );
 }
 
@@ -243,4 +345,4 @@ function Trail() {
   );
 }
 
-const METHODS: Record<string, string> = { POST: 'added', PUT: 'changed', DELETE: 'took away' };
+const METHODS: Record<string, string> = { POST: 'added', PUT: 'changed', DELETE: 'deleted' };

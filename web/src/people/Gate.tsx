@@ -24,6 +24,10 @@ export function Gate({ children }: { children: ReactNode }) {
     networkMode: 'always',
     retry: false,
   });
+  const signedIn = session.data?.state === 'signed-in';
+  useEffect(() => {
+    if (signedIn) window.dispatchEvent(new Event('umbel-signed-in'));
+  }, [signedIn]);
   useEffect(() => {
     const ask = () => {
       void queries.invalidateQueries({ queryKey: ['session'] });
@@ -39,7 +43,8 @@ export function Gate({ children }: { children: ReactNode }) {
   const who = session.data ?? offline;
   if (session.isPending) return <Loading what="…" />;
   if (!who) return <Failed error={session.error} retry={() => void session.refetch()} />;
-  if (who.state === 'first-account') return <FirstAccount done={() => void session.refetch()} />;
+  if (who.state === 'first-account')
+    return <FirstAccount codeNeeded={who.codeNeeded} done={() => void session.refetch()} />;
   if (who.state === 'signed-out') return <SignIn done={() => void session.refetch()} />;
   if (who.role === 'pruner' && !inTheField && path !== '/password') return <Navigate replace to="/field" />;
   return <Who.Provider value={who}>{children}</Who.Provider>;
@@ -83,12 +88,13 @@ function SignIn({ done }: { done: () => void }) {
   );
 }
 
-function FirstAccount({ done }: { done: () => void }) {
+function FirstAccount({ codeNeeded, done }: { codeNeeded: boolean; done: () => void }) {
   const [name, setName] = useState('');
   const [login, setLogin] = useState('');
   const [password, setPassword] = useState('');
+  const [code, setCode] = useState('');
   const make = useMutation({
-    mutationFn: () => answer(api.POST('/api/session/first', { body: { name, login, password } })),
+    mutationFn: () => answer(api.POST('/api/session/first', { body: { name, login, password, code } })),
     onSuccess: done,
   });
   return (
@@ -111,6 +117,14 @@ function FirstAccount({ done }: { done: () => void }) {
         type="password"
         autoComplete="new-password"
       />
+      {codeNeeded && (
+        <DoorField
+          label="Code printed where Umbel was started"
+          value={code}
+          set={setCode}
+          autoComplete="one-time-code"
+        />
+      )}
       <Button type="submit" weight="ink" className="mt-4 min-h-11" disabled={make.isPending}>
         Make the account
       </Button>

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, Problem } from '../api/client';
 import { Button } from '../ui/Button';
+import { sentNumber } from '../ui/numbers';
 import { Failed } from '../ui/States';
 
 interface Held {
@@ -45,9 +46,9 @@ function LimitRow({ holding }: { holding: Held }) {
         api.PUT('/api/holdings/{id}/limits', {
           params: { path: { id: holding.id } },
           body: {
-            ...(diameter.trim() ? { diameterMm: Number(diameter) } : {}),
-            ...(mass.trim() ? { massKg: Number(mass) } : {}),
-            ...(height.trim() ? { heightM: Number(height) } : {}),
+            ...(diameter.trim() ? { diameterMm: sentNumber(diameter) } : {}),
+            ...(mass.trim() ? { massKg: sentNumber(mass) } : {}),
+            ...(height.trim() ? { heightM: sentNumber(height) } : {}),
           },
         }),
       ),
@@ -82,7 +83,7 @@ function LimitRow({ holding }: { holding: Held }) {
         {field('Cuts from', 'mm', diameter, setDiameter)}
         {field('pieces from', 'kg', mass, setMass)}
         {field('cuts above', 'm', height, setHeight)}
-        <Button type="submit">Keep</Button>
+        <Button type="submit">Save</Button>
         {problem && (
           <span role="alert" className="text-lichen">
             {problem.errors.map((one) => one.message).join(' ') || problem.message}

@@ -4,6 +4,7 @@ import { Link, useParams } from 'react-router';
 import { answer, api, Problem, type RecordLine, type Step, type TreePage } from '../api/client';
 import { keyOf, markFrom } from '../api/marks';
 import { Button } from '../ui/Button';
+import { sentNumber, showNumber } from '../ui/numbers';
 import { Failed, Loading } from '../ui/States';
 import { day, minutes, percent } from '../ui/words';
 import { Timeline } from './Timeline';
@@ -98,7 +99,7 @@ function Visit({ id, page, steps }: { id: number; page: TreePage; steps: Step[] 
           body: {
             doneOn,
             who,
-            minutes: Number(spent),
+            minutes: sentNumber(spent),
             note,
             tools,
             steps: steps.map((step) => {
@@ -257,7 +258,9 @@ function Past({ id, record }: { id: number; record: RecordLine }) {
   const [correcting, setCorrecting] = useState(false);
   const [note, setNote] = useState(record.note);
   const [who, setWho] = useState(record.who);
-  const [spent, setSpent] = useState(String(record.minutes));
+  const [spent, setSpent] = useState(showNumber(record.minutes));
+  const [doneOn, setDoneOn] = useState(record.doneOn);
+  const [steps, setSteps] = useState(record.steps);
   const queries = useQueryClient();
   const correct = useMutation({
     mutationFn: () =>
@@ -265,20 +268,27 @@ function Past({ id, record }: { id: number; record: RecordLine }) {
         api.POST('/api/trees/{id}/records', {
           params: { path: { id } },
           body: {
-            doneOn: record.doneOn,
+            doneOn,
             who,
-            minutes: Number(spent),
+            minutes: sentNumber(spent),
             note,
-            steps: record.steps,
+            tools: record.tools,
+            steps,
             corrects: record.id,
           },
         }),
       ),
     onSuccess: () => {
       setCorrecting(false);
-      void queries.invalidateQueries({ queryKey: ['records', id] });
+      void queries.invalidateQueries();
     },
   });
+  const faults = new Map(
+    (correct.error instanceof Problem ? correct.error.errors : []).map((error) => [
+      error.field,
+      error.message,
+    ]),
+  );
   const corrected = record.correctedBy != null;
   return (
     <li className={`border-b border-line py-3 ${corrected ? 'text-muted' : ''}`}>
@@ -298,13 +308,20 @@ function Past({ id, record }: { id: number; record: RecordLine }) {
             {step.outcome !== 'as-planned' && (
               <span className="font-semibold text-lichen">
                 {' '}
-                {OUTCOME_WORDS[step.outcome as Outcome]}: {step.reason}
+                {OUTCOME_WORDS[step.outcome as Outcome]}
+                {step.reason ? `: ${step.reason}` : ''}
               </span>
             )}
           </li>
         ))}
       </ul>
-      {record.outcome && !corrected && (
+      {!record.worked && <p className="text-[13px] font-semibold">Nothing was done at this visit.</p>}
+      {record.alsoBy.map((other) => (
+        <p key={other.id} role="status" className="text-[13px] font-semibold text-lichen">
+          {other.who} recorded the same step on {day(other.doneOn)}: correct one of the two.
+        </p>
+      ))}
+      {record.outcome && !corrected && record.worked && (
         <p className="mt-1 text-[13px] text-muted">
           {percent(record.outcome.after.woodShare)} of the small wood off
           {Math.abs(record.outcome.planned.woodShare - record.outcome.after.woodShare) > 0.005 &&
@@ -333,9 +350,57 @@ function Past({ id, record }: { id: number; record: RecordLine }) {
             correct.mutate();
           }}
         >
-          <Field name="By whom" value={who} fault={undefined} change={setWho} />
-          <Field name="Minutes" inputMode="decimal" value={spent} fault={undefined} change={setSpent} />
-          <Field name="Note" className="col-span-2" value={note} fault={undefined} change={setNote} />
+          <ol className="col-span-2">
+            {steps.map((step, i) => (
+              <li key={i} className="border-b border-line py-1 text-[14px]">
+                <span className="flex items-center justify-between gap-2">
+                  {step.title}
+                  <select
+                    aria-label={`How step ${i + 1} really went`}
+                    value={step.outcome}
+                    onChange={(event) => {
+                      setSteps(
+                        steps.map((one, j) => (i === j ? { ...one, outcome: event.target.value } : one)),
+                      );
+                    }}
+                    className="min-h-9 rounded-md border border-muted/50 bg-paper px-1.5 text-[14px]"
+                  >
+                    {Object.entries(OUTCOME_WORDS).map(([outcome, words]) => (
+                      <option key={outcome} value={outcome}>
+                        {words}
+                      </option>
+                    ))}
+                  </select>
+                </span>
+                {(step.outcome === 'skipped' || step.outcome === 'changed') && (
+                  <Field
+                    name="Why"
+                    value={step.reason}
+                    fault={faults.get(`steps[${i}].reason`)}
+                    change={(reason) => {
+                      setSteps(steps.map((one, j) => (i === j ? { ...one, reason } : one)));
+                    }}
+                  />
+                )}
+              </li>
+            ))}
+          </ol>
+          <Field name="Done on" type="date" value={doneOn} fault={faults.get('doneOn')} change={setDoneOn} />
+          <Field name="By whom" value={who} fault={faults.get('who')} change={setWho} />
+          <Field
+            name="Minutes"
+            inputMode="decimal"
+            value={spent}
+            fault={faults.get('minutes')}
+            change={setSpent}
+          />
+          <Field
+            name="Note"
+            className="col-span-2"
+            value={note}
+            fault={faults.get('note')}
+            change={setNote}
+          />
           {correct.isError && (
             <p role="alert" className="col-span-2 font-semibold text-lichen">
               {correct.error.message}
@@ -350,7 +415,7 @@ function Past({ id, record }: { id: number; record: RecordLine }) {
                 setCorrecting(false);
               }}
             >
-              Leave it
+              Cancel
             </Button>
           </span>
         </form>

@@ -1,10 +1,12 @@
-import { useQueries, useQuery } from '@tanstack/react-query';
+import { useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { answer, api, type Drawing, type RecordLine } from '../api/client';
 import { FIRST_VIEW } from '../stand/camera';
 import { prepare } from '../stand/geometry';
 import type { Showing } from '../stand/paint';
 import { SmallTree } from '../stand/SmallTree';
+import { useWho } from '../people/who';
+import { Button } from '../ui/Button';
 import { Failed } from '../ui/States';
 import { day } from '../ui/words';
 import { CheckedSeasonTable } from './CheckedSeasonTable';
@@ -21,6 +23,16 @@ export function Timeline({ id, records }: { id: number; records: RecordLine[] })
   const forecasts = useQuery({
     queryKey: ['forecasts', id],
     queryFn: () => answer(api.GET('/api/trees/{id}/forecasts', { params: { path: { id } } })),
+  });
+  const queries = useQueryClient();
+  const { role } = useWho();
+  const mayChange = role === 'grower' || role === 'foreman';
+  const withdraw = useMutation({
+    mutationFn: ({ survey, withdrawn }: { survey: number; withdrawn: boolean }) =>
+      answer(
+        api.PUT('/api/surveys/{id}/withdrawal', { params: { path: { id: survey } }, body: { withdrawn } }),
+      ),
+    onSuccess: () => void queries.invalidateQueries(),
   });
   const shown = (surveys.data ?? []).slice(0, 6);
   const drawings = useQueries({
@@ -42,7 +54,9 @@ export function Timeline({ id, records }: { id: number; records: RecordLine[] })
           const drawing = drawings[shown.indexOf(one)]?.data;
           const cuts = records
             .filter((record) => record.surveyedOn === one.surveyedOn && record.correctedBy == null)
-            .flatMap((record) => record.steps.filter((step) => step.outcome !== 'skipped')).length;
+            .flatMap((record) =>
+              record.steps.filter((step) => step.outcome !== 'skipped' && step.outcome !== 'left'),
+            ).length;
           return (
             <li key={one.id} className="w-[180px]">
               {drawing ? <Past drawing={drawing} /> : <div style={{ height: SIZE }} />}
@@ -51,6 +65,23 @@ export function Timeline({ id, records }: { id: number; records: RecordLine[] })
                 {one.limbs} limbs
                 {cuts > 0 && `, then ${cuts} ${cuts === 1 ? 'step' : 'steps'} done`}
               </span>
+              {one.withdrawnBy !== '' && (
+                <span className="block text-[13px] font-semibold text-lichen">
+                  Withdrawn by {one.withdrawnBy}: it does not count
+                </span>
+              )}
+              {mayChange && (
+                <Button
+                  weight="quiet"
+                  className="-ml-3"
+                  disabled={withdraw.isPending}
+                  onClick={() => {
+                    withdraw.mutate({ survey: one.id, withdrawn: one.withdrawnBy === '' });
+                  }}
+                >
+                  {one.withdrawnBy === '' ? 'Withdraw this survey' : 'Let it count again'}
+                </Button>
+              )}
             </li>
           );
         })}

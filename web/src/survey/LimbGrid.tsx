@@ -1,9 +1,20 @@
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
 import { Button } from '../ui/Button';
-import { CONDITIONS, nextLimb, ROLES, type LimbRow } from './form';
+import {
+  branchesOf,
+  CONDITIONS,
+  nextLimb,
+  renamed,
+  ROLES,
+  withoutLimb,
+  type LimbRow,
+  type SurveyForm,
+} from './form';
+import { oddities } from './odd';
 import { SmallWood } from './SmallWood';
 
 interface Props {
+  form: SurveyForm;
   limbs: LimbRow[];
   faults: ReadonlyMap<string, string>;
   chosen: string | null;
@@ -35,7 +46,7 @@ const COLUMNS: { field: Column; name: string; unit: string; width: string }[] = 
 ];
 
 /** Limbs as rows in walking order. Enter goes down and begins the next limb; arrows move between rows. */
-export function LimbGrid({ limbs, faults, chosen, onChoose, change }: Props) {
+export function LimbGrid({ form, limbs, faults, chosen, onChoose, change }: Props) {
   const table = useRef<HTMLTableElement>(null);
   const focus = (row: number, column: string) => {
     requestAnimationFrame(() => {
@@ -44,8 +55,14 @@ export function LimbGrid({ limbs, faults, chosen, onChoose, change }: Props) {
       cell?.select();
     });
   };
+  const [leaving, setLeaving] = useState<string | null>(null);
   const set = (row: number, next: Partial<LimbRow>) => {
-    change(limbs.map((limb, i) => (i === row ? { ...limb, ...next } : limb)));
+    if (next.id !== undefined) change(renamed(row, next.id, limbs));
+    else change(limbs.map((limb, i) => (i === row ? { ...limb, ...next } : limb)));
+  };
+  const remove = (limb: LimbRow, branches: 'remove' | 'move') => {
+    setLeaving(null);
+    change(withoutLimb(limb, limbs, branches));
   };
   const add = (column: string) => {
     change([...limbs, nextLimb(limbs)]);
@@ -87,6 +104,8 @@ export function LimbGrid({ limbs, faults, chosen, onChoose, change }: Props) {
           {limbs.map((limb, row) => {
             const wrong = faultsOf(row);
             const open = chosen === limb.key;
+            const odd = oddities(form, limb);
+            const branches = leaving === limb.key ? branchesOf(limb.id, limbs) : [];
             return [
               <tr
                 key={limb.key}
@@ -149,11 +168,12 @@ export function LimbGrid({ limbs, faults, chosen, onChoose, change }: Props) {
                 <td className="py-0.5 text-right">
                   <button
                     type="button"
-                    aria-label={`Take limb ${limb.id} out of the survey`}
-                    title="Take out"
+                    aria-label={`Remove limb ${limb.id} from the survey`}
+                    title="Remove"
                     className="min-h-8 min-w-8 text-muted hover:text-ink"
                     onClick={() => {
-                      change(limbs.filter((_, i) => i !== row));
+                      if (branchesOf(limb.id, limbs).length === 0) remove(limb, 'remove');
+                      else setLeaving(limb.key);
                     }}
                   >
                     ✕
@@ -167,6 +187,54 @@ export function LimbGrid({ limbs, faults, chosen, onChoose, change }: Props) {
                         {wrong.map(([field, message]) => (
                           <p key={field} role="alert" className="text-[13px] font-semibold text-lichen">
                             {nameOf(field)}: {message}
+                          </p>
+                        ))}
+                      </td>
+                    </tr>,
+                  ]
+                : []),
+              ...(branches.length > 0
+                ? [
+                    <tr key={`${limb.key}-leaving`} className="bg-lichen-wash">
+                      <td colSpan={12} className="px-2 py-2">
+                        <p role="alert" className="text-[14px]">
+                          Limb {limb.id} carries {branches.length === 1 ? 'limb' : 'limbs'}{' '}
+                          {branches.map((one) => one.id).join(', ')}.
+                        </p>
+                        <span className="mt-1 flex flex-wrap gap-2">
+                          <Button
+                            onClick={() => {
+                              remove(limb, 'remove');
+                            }}
+                          >
+                            Remove {branches.length === 1 ? 'it' : 'them'} too
+                          </Button>
+                          <Button
+                            onClick={() => {
+                              remove(limb, 'move');
+                            }}
+                          >
+                            Keep, growing from {limb.parent === 'trunk' ? 'the trunk' : `limb ${limb.parent}`}
+                          </Button>
+                          <Button
+                            onClick={() => {
+                              setLeaving(null);
+                            }}
+                          >
+                            Cancel
+                          </Button>
+                        </span>
+                      </td>
+                    </tr>,
+                  ]
+                : []),
+              ...(odd.length > 0
+                ? [
+                    <tr key={`${limb.key}-odd`}>
+                      <td colSpan={12} className="pb-1.5">
+                        {odd.map((words) => (
+                          <p key={words} role="status" className="text-[13px] text-lichen">
+                            {words} Is that right?
                           </p>
                         ))}
                       </td>

@@ -1,4 +1,5 @@
-import type { LimbRow } from './form';
+import { useState } from 'react';
+import { branchesOf, withoutLimb, type LimbRow } from './form';
 
 interface Props {
   limbs: LimbRow[];
@@ -11,6 +12,7 @@ interface Props {
 
 /** Every limb measured so far, in walking order: to look over, change, copy, move or take out. */
 export function LimbList({ limbs, faults, edit, change, copy, trunk }: Props) {
+  const [leaving, setLeaving] = useState<string | null>(null);
   const move = (from: number, to: number) => {
     const next = [...limbs];
     const [one] = next.splice(from, 1);
@@ -72,14 +74,46 @@ export function LimbList({ limbs, faults, edit, change, copy, trunk }: Props) {
                 <button
                   type="button"
                   className={small}
-                  aria-label={`Take out limb ${limb.id}`}
+                  aria-label={`Remove limb ${limb.id}`}
                   onClick={() => {
-                    change(limbs.filter((one) => one.key !== limb.key && one.parent !== limb.id));
+                    if (branchesOf(limb.id, limbs).length === 0) change(withoutLimb(limb, limbs, 'remove'));
+                    else setLeaving(leaving === limb.key ? null : limb.key);
                   }}
                 >
                   ×
                 </button>
               </div>
+              {leaving === limb.key && (
+                <div role="alert" className="mt-1 bg-lichen-wash p-2 text-[15px]">
+                  <p>
+                    It carries limb{' '}
+                    {branchesOf(limb.id, limbs)
+                      .map((one) => one.id)
+                      .join(', ')}
+                    .
+                  </p>
+                  <span className="mt-1 flex gap-2">
+                    {(
+                      [
+                        ['remove', 'Remove all'],
+                        ['move', `Keep, from ${limb.parent}`],
+                      ] as const
+                    ).map(([branches, words]) => (
+                      <button
+                        key={branches}
+                        type="button"
+                        className={`${small} px-3 font-semibold`}
+                        onClick={() => {
+                          setLeaving(null);
+                          change(withoutLimb(limb, limbs, branches));
+                        }}
+                      >
+                        {words}
+                      </button>
+                    ))}
+                  </span>
+                </div>
+              )}
               {wrong && (
                 <p role="alert" className="text-[14.5px] font-semibold text-lichen">
                   {wrong[1]}

@@ -1,3 +1,4 @@
+import { typedNumber } from '../ui/numbers';
 import type { LimbRow, SurveyForm } from './form';
 import { Gauge } from './Gauge';
 import { Big, Stepper } from './Thumb';
@@ -49,7 +50,7 @@ export function LimbSteps({ step, form, limb, fault, ideal, change, onward }: Pr
     change(next);
     onward();
   };
-  const row = Number(form.rowBearing) || 0;
+  const row = typedNumber(form.rowBearing) || 0;
   const hourOf = (bearing: number) => ((Math.round(((bearing - row + 720) % 360) / 30) + 11) % 12) + 1;
   if (step === 'place') {
     const carriers = form.limbs.filter(
@@ -101,7 +102,7 @@ export function LimbSteps({ step, form, limb, fault, ideal, change, onward }: Pr
           {CLOCK.map((hour) => (
             <Big
               key={hour}
-              chosen={hourOf(Number(limb.bearing_deg)) === hour}
+              chosen={hourOf(typedNumber(limb.bearing_deg)) === hour}
               onClick={() => {
                 answerWith({ bearing_deg: String(Math.round((row + (hour % 12) * 30 + 360) % 360)) });
               }}
@@ -145,7 +146,7 @@ export function LimbSteps({ step, form, limb, fault, ideal, change, onward }: Pr
           ).map(([words, degrees]) => (
             <Big
               key={words}
-              chosen={Number(limb.angle_deg) === degrees}
+              chosen={typedNumber(limb.angle_deg) === degrees}
               onClick={() => {
                 answerWith({ angle_deg: String(degrees) });
               }}
@@ -180,7 +181,7 @@ export function LimbSteps({ step, form, limb, fault, ideal, change, onward }: Pr
           {THICK.map(([words, mm]) => (
             <Big
               key={words}
-              chosen={Number(limb.diameter_mm) === mm}
+              chosen={typedNumber(limb.diameter_mm) === mm}
               onClick={() => {
                 answerWith({ diameter_mm: String(mm) });
               }}
@@ -211,7 +212,7 @@ export function LimbSteps({ step, form, limb, fault, ideal, change, onward }: Pr
           {LONG.map((cm) => (
             <Big
               key={cm}
-              chosen={Number(limb.length_cm) === cm}
+              chosen={typedNumber(limb.length_cm) === cm}
               onClick={() => {
                 answerWith({ length_cm: String(cm) });
               }}
@@ -288,7 +289,7 @@ function Count({
   by?: number;
   change: (count: string) => void;
 }) {
-  const now = value === '' ? null : Number(value);
+  const now = value === '' ? null : typedNumber(value);
   return (
     <div className="grid grid-cols-[1fr_52px_56px_52px] items-center gap-2 text-[16px]">
       <span>{words}</span>

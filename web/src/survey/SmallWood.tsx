@@ -84,6 +84,17 @@ export function SmallWood({ limb, change }: { limb: LimbRow; change: (next: Part
           </label>
         ))}
         <label>
+          Tip angle, °
+          <input
+            inputMode="decimal"
+            value={limb.tipAngle_deg}
+            onChange={(event) => {
+              change({ tipAngle_deg: event.target.value });
+            }}
+            className={`mt-0.5 block text-[14px] text-ink ${box}`}
+          />
+        </label>
+        <label>
           Disease, if any
           <input
             value={limb.disease}

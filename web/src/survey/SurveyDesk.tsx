@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answer, api, Problem, type SurveyDocument } from '../api/client';
 import { FIRST_VIEW, type View } from '../stand/camera';
@@ -8,7 +8,8 @@ import type { Showing } from '../stand/paint';
 import { TreeStand } from '../stand/TreeStand';
 import { Button } from '../ui/Button';
 import { FileButton } from '../ui/FileButton';
-import { dropDraft, keepDraft, keptDraft } from './draft';
+import { useUndoKeys } from '../ui/useUndoKeys';
+import { dropDraft, useDraft } from './draft';
 import { byField, formFrom, surveyFrom, type SurveyForm } from './form';
 import { LimbGrid } from './LimbGrid';
 import { TreeFacts } from './TreeFacts';
@@ -27,9 +28,8 @@ interface Props {
 
 /** The survey being typed, and the tree growing beside it. What is typed survives a reload. */
 export function SurveyDesk({ id, label, first, again }: Props) {
-  const [draft] = useState(() => keptDraft(id));
-  const [form, setForm] = useState(draft ?? first);
-  const [touched, setTouched] = useState(draft !== null);
+  const draft = useDraft(id, first);
+  const { form } = draft;
   const { drawing, errors, setErrors, trouble, setTrouble, summary } = usePreview(form);
   const [chosen, setChosen] = useState<string | null>(null);
   const [view, setView] = useState<View>(FIRST_VIEW);
@@ -42,15 +42,9 @@ export function SurveyDesk({ id, label, first, again }: Props) {
   });
 
   const change = (next: Partial<SurveyForm>) => {
-    setForm((now) => ({ ...now, ...next }));
-    setTouched(true);
+    draft.change({ ...form, ...next });
   };
-
-  useEffect(() => {
-    if (touched) {
-      keepDraft(id, form);
-    }
-  }, [form, id, touched]);
+  useUndoKeys(draft.undo, draft.redo);
 
   const save = useMutation({
     mutationFn: () =>
@@ -70,8 +64,7 @@ export function SurveyDesk({ id, label, first, again }: Props) {
     try {
       const document = JSON.parse(text) as SurveyDocument;
       await answer(api.POST('/api/survey/preview', { body: document }));
-      setForm({ ...formFrom(document), label });
-      setTouched(true);
+      draft.change({ ...formFrom(document), label });
     } catch (error) {
       setErrors(error instanceof Problem ? error.errors : []);
       setTrouble(
@@ -117,8 +110,7 @@ export function SurveyDesk({ id, label, first, again }: Props) {
       <form
         className="min-h-0 overflow-auto px-6 py-5"
         onSubmit={(event) => {
-          event.preventDefault();
-          save.mutate();
+          event.preventDefault(); // Enter in a field saves nothing for good: only the button does
         }}
       >
         <div className="flex flex-wrap items-end justify-between gap-3">
@@ -128,7 +120,7 @@ export function SurveyDesk({ id, label, first, again }: Props) {
             </h1>
             <p className="text-[14px] text-muted">
               Angles from upright: 0 straight up, 90 level. Bearings from north.{' '}
-              {draft
+              {draft.takenUp
                 ? 'Taken up where you left it.'
                 : again
                   ? 'Starts from the last survey, less what was cut and with the growth expected since. Confirm or correct.'
@@ -150,18 +142,28 @@ export function SurveyDesk({ id, label, first, again }: Props) {
               Import
             </FileButton>
             <Button onClick={exportFile}>Export</Button>
-            {touched && (
+            <Button onClick={draft.undo} disabled={!draft.canUndo} title="Ctrl Z">
+              Undo
+            </Button>
+            <Button onClick={draft.redo} disabled={!draft.canRedo} title="Ctrl Shift Z">
+              Redo
+            </Button>
+            {draft.touched && (
               <Button
                 onClick={() => {
-                  dropDraft(id);
-                  setForm(first);
-                  setTouched(false);
+                  draft.change(first);
                 }}
               >
                 Start over
               </Button>
             )}
-            <Button weight="ink" type="submit" disabled={save.isPending || trouble !== ''}>
+            <Button
+              weight="ink"
+              disabled={save.isPending || trouble !== ''}
+              onClick={() => {
+                save.mutate();
+              }}
+            >
               Save survey
             </Button>
           </div>
@@ -179,6 +181,7 @@ export function SurveyDesk({ id, label, first, again }: Props) {
         </div>
         <h2 className="mt-6 mb-1 text-[18px] font-bold">Limbs, from the lowest up and round</h2>
         <LimbGrid
+          form={form}
           limbs={form.limbs}
           faults={faults}
           chosen={chosen}

@@ -1,4 +1,5 @@
 import type { ButtonHTMLAttributes } from 'react';
+import { showNumber, typedNumber } from '../ui/numbers';
 
 /** A button for a thumb in a glove. */
 export function Big({
@@ -35,8 +36,8 @@ export function Stepper({
   change: (value: string) => void;
 }) {
   const by = (sign: number) => {
-    const now = Number(value.replace(',', '.')) || 0;
-    change(String(Math.max(0, Math.round((now + sign * step) * 10) / 10)));
+    const now = typedNumber(value) || 0;
+    change(showNumber(Math.max(0, Math.round((now + sign * step) * 10) / 10)));
   };
   return (
     <div>

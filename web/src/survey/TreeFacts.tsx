@@ -9,8 +9,38 @@ interface Props {
   change: (next: Partial<SurveyForm>) => void;
 }
 
-const HABITS = ['standard', 'spur', 'tip', 'upright', 'spreading', 'weeping'];
+const HABITS = ['', 'standard', 'spur', 'tip', 'upright', 'spreading', 'weeping'];
+const LEVELS = ['', 'low', 'moderate', 'high'];
+const SETS = ['', 'light', 'moderate', 'heavy'];
 const STOCKS = ['', 'very-dwarfing', 'dwarfing', 'semi-dwarfing', 'semi-vigorous', 'seedling'];
+
+interface More {
+  field: Exclude<keyof SurveyForm, 'base' | 'limbs'>;
+  path: string;
+  name: string;
+  unit?: string;
+  choices?: string[];
+}
+
+/** What is seldom asked and never lost. */
+const more: More[] = [
+  { field: 'set', path: 'tree.cultivar.set', name: 'Fruit set', choices: SETS },
+  { field: 'vigour', path: 'tree.cultivar.vigour', name: 'Vigour', choices: LEVELS },
+  { field: 'stockName', path: 'tree.rootstock.name', name: 'Rootstock name' },
+  { field: 'leaderGrowth', path: 'trunk.lastGrowth_cm', name: 'Leader grew', unit: 'cm' },
+  { field: 'trunkDiameterAt', path: 'trunk.diameterAt_cm', name: 'Trunk measured at', unit: 'cm' },
+  { field: 'rowBearing', path: 'tree.rowBearing_deg', name: 'Row bearing', unit: '°' },
+  { field: 'slope', path: 'site.slope_deg', name: 'Slope', unit: '°' },
+  { field: 'uphill', path: 'site.uphill_deg', name: 'Uphill towards', unit: '°' },
+  { field: 'netShare', path: 'site.netShare', name: 'Light kept out by nets, share', unit: '0 to 0.9' },
+  { field: 'latitude', path: 'site.latitude_deg', name: 'Latitude', unit: '°' },
+  { field: 'elevation', path: 'site.elevation_m', name: 'Height above the sea', unit: 'm' },
+];
+
+/** The choices, with the one there is where it is none of the usual words. */
+function withOwn(choices: string[], own: string): string[] {
+  return choices.includes(own) ? choices : [...choices, own];
+}
 
 /** What the tree is, and its trunk. */
 export function TreeFacts({ form, faults, known, change }: Props) {
@@ -61,7 +91,7 @@ export function TreeFacts({ form, faults, known, change }: Props) {
       <Choice
         name="Habit"
         value={form.habit}
-        options={same(HABITS)}
+        options={same(withOwn(HABITS, form.habit))}
         fault={fault('tree.cultivar.habit')}
         change={(habit) => {
           change({ habit });
@@ -145,6 +175,38 @@ export function TreeFacts({ form, faults, known, change }: Props) {
           change({ surveyedOn });
         }}
       />
+      <details className="col-span-full" open={more.some((one) => fault(one.path) !== undefined)}>
+        <summary className="min-h-9 content-center text-[14px] font-semibold">
+          More about the tree and its place
+        </summary>
+        <div className="grid grid-cols-4 gap-x-4 gap-y-2.5 pt-1 max-sm:grid-cols-2">
+          {more.map((one) =>
+            one.choices ? (
+              <Choice
+                key={one.field}
+                name={one.name}
+                value={form[one.field]}
+                options={same(withOwn(one.choices, form[one.field]))}
+                fault={fault(one.path)}
+                change={(value) => {
+                  change({ [one.field]: value });
+                }}
+              />
+            ) : (
+              <Field
+                key={one.field}
+                name={one.name}
+                {...(one.unit ? { unit: one.unit, inputMode: 'decimal' as const } : {})}
+                value={form[one.field]}
+                fault={fault(one.path)}
+                change={(value) => {
+                  change({ [one.field]: value });
+                }}
+              />
+            ),
+          )}
+        </div>
+      </details>
     </div>
   );
 }

@@ -1,12 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answer, api, Problem } from '../api/client';
 import { FIRST_VIEW, type View } from '../stand/camera';
 import { prepare } from '../stand/geometry';
 import type { Showing } from '../stand/paint';
 import { TreeStand } from '../stand/TreeStand';
-import { dropDraft, keepDraft, keptDraft } from './draft';
+import { dropDraft, useDraft } from './draft';
 import { byField, copyOf, nextLimb, surveyFrom, type LimbRow, type SurveyForm } from './form';
 import { LimbList } from './LimbList';
 import { LimbSteps, STEPS, STEP_WORDS } from './LimbSteps';
@@ -22,13 +22,10 @@ type Place = { at: 'trunk' } | { at: 'limb'; key: string; step: number } | { at:
 
 /** A survey by thumb: one question at a time, the tree growing above it, nothing lost on reload. */
 export function Walk({ id, label, first }: { id: number; label: string; first: SurveyForm }) {
-  const [past, setPast] = useState<SurveyForm[]>(() => [keptDraft(id) ?? first]);
-  const [place, setPlace] = useState<Place>(
-    (past[0] ?? first).limbs.length > 0 ? { at: 'list' } : { at: 'trunk' },
-  );
+  const draft = useDraft(id, first);
+  const { form, change } = draft;
+  const [place, setPlace] = useState<Place>(form.limbs.length > 0 ? { at: 'list' } : { at: 'trunk' });
   const [view, setView] = useState<View>(FIRST_VIEW);
-  const [touched, setTouched] = useState(false);
-  const form = past[past.length - 1] ?? first;
   const { drawing, errors, trouble, setTrouble } = usePreview(form);
   const go = useNavigate();
   const queries = useQueryClient();
@@ -40,14 +37,6 @@ export function Walk({ id, label, first }: { id: number; label: string; first: S
   const system = guide.data?.systems.find((one) => one.id === form.system);
   const ideal = system?.form === 'plane' || (system && system.spreadM < 2.5) ? 85 : 55;
 
-  useEffect(() => {
-    if (touched) keepDraft(id, form);
-  }, [form, id, touched]);
-
-  const change = (next: SurveyForm) => {
-    setPast((all) => [...all.slice(-60), next]);
-    setTouched(true);
-  };
   const changeLimb = (key: string, next: Partial<LimbRow>) => {
     change({ ...form, limbs: form.limbs.map((limb) => (limb.key === key ? { ...limb, ...next } : limb)) });
   };
@@ -100,10 +89,8 @@ export function Walk({ id, label, first }: { id: number; label: string; first: S
           <button
             type="button"
             className="min-h-11 px-3 text-[16px] font-semibold disabled:opacity-40"
-            disabled={past.length < 2}
-            onClick={() => {
-              setPast((all) => all.slice(0, -1));
-            }}
+            disabled={!draft.canUndo}
+            onClick={draft.undo}
           >
             Undo
           </button>

@@ -1,14 +1,18 @@
 import type { FieldError, LimbMeasure, SurveyDocument } from '../api/client';
+import { readNumber, sentNumber, showNumber } from '../ui/numbers';
 
-/** A limb as it is typed: every cell text, so that nothing typed is lost or changed. */
+/** A limb as it is typed: every cell text, beside the measure it began with; what is not typed over stays as it was. */
 export interface LimbRow {
   key: string;
+  /** The limb as it was read; empty for a new one. */
+  base: Partial<LimbMeasure>;
   id: string;
   parent: string;
   role: string;
   at_cm: string;
   bearing_deg: string;
   angle_deg: string;
+  tipAngle_deg: string;
   diameter_mm: string;
   length_cm: string;
   age_y: string;
@@ -24,25 +28,36 @@ export interface LimbRow {
   flowerBuds: string;
 }
 
-/** The whole survey as it is typed. */
+/**
+ * The survey as it is typed, beside the document it began with. Only what was typed is written into that document: fields the
+ * form does not show, and those nobody touched, stay exactly as they were.
+ */
 export interface SurveyForm {
+  base: SurveyDocument;
   label: string;
   species: string;
   system: string;
   leaf: string;
   cultivar: string;
   habit: string;
+  set: string;
+  vigour: string;
+  stockName: string;
   stock: string;
   inRow: string;
   betweenRows: string;
   rowBearing: string;
   latitude: string;
   elevation: string;
+  slope: string;
+  uphill: string;
+  netShare: string;
   surveyedOn: string;
   trunkDiameter: string;
   trunkDiameterAt: string;
   trunkHeight: string;
   union: string;
+  leaderGrowth: string;
   limbs: LimbRow[];
 }
 
@@ -81,155 +96,213 @@ function freshKey(): string {
   return `row-${Date.now().toString(36)}-${nextKey}`;
 }
 
-const text = (value: number | string | null | undefined) =>
-  value === null || value === undefined ? '' : String(value);
+/** Where each field of the form stands in the document; numbers are read and shown in the reader's way of writing. */
+const TREE_FIELDS: Record<TreeField, { path: string; number: boolean }> = {
+  label: { path: 'tree.label', number: false },
+  species: { path: 'tree.species', number: false },
+  system: { path: 'tree.system', number: false },
+  leaf: { path: 'tree.leaf', number: true },
+  cultivar: { path: 'tree.cultivar.name', number: false },
+  habit: { path: 'tree.cultivar.habit', number: false },
+  set: { path: 'tree.cultivar.set', number: false },
+  vigour: { path: 'tree.cultivar.vigour', number: false },
+  stockName: { path: 'tree.rootstock.name', number: false },
+  stock: { path: 'tree.rootstock.class', number: false },
+  inRow: { path: 'tree.spacing_m.inRow', number: true },
+  betweenRows: { path: 'tree.spacing_m.betweenRows', number: true },
+  rowBearing: { path: 'tree.rowBearing_deg', number: true },
+  latitude: { path: 'site.latitude_deg', number: true },
+  elevation: { path: 'site.elevation_m', number: true },
+  slope: { path: 'site.slope_deg', number: true },
+  uphill: { path: 'site.uphill_deg', number: true },
+  netShare: { path: 'site.netShare', number: true },
+  surveyedOn: { path: 'surveyedOn', number: false },
+  trunkDiameter: { path: 'trunk.diameter_mm', number: true },
+  trunkDiameterAt: { path: 'trunk.diameterAt_cm', number: true },
+  trunkHeight: { path: 'trunk.height_cm', number: true },
+  union: { path: 'trunk.unionAt_cm', number: true },
+  leaderGrowth: { path: 'trunk.lastGrowth_cm', number: true },
+};
 
-/** What was typed, as a number where it is one; otherwise as it stands, for the checker to name. */
-function number(value: string): number | undefined {
-  const trimmed = value.trim().replace(',', '.');
-  if (trimmed === '') {
-    return undefined;
-  }
-  const parsed = Number(trimmed);
-  return Number.isNaN(parsed) ? (trimmed as unknown as number) : parsed;
+const LIMB_FIELDS: Record<LimbField, { path: string; number: boolean }> = {
+  id: { path: 'id', number: false },
+  parent: { path: 'parent', number: false },
+  role: { path: 'role', number: false },
+  at_cm: { path: 'at_cm', number: true },
+  bearing_deg: { path: 'bearing_deg', number: true },
+  angle_deg: { path: 'angle_deg', number: true },
+  tipAngle_deg: { path: 'tipAngle_deg', number: true },
+  diameter_mm: { path: 'diameter_mm', number: true },
+  length_cm: { path: 'length_cm', number: true },
+  age_y: { path: 'age_y', number: true },
+  lastGrowth_cm: { path: 'lastGrowth_cm', number: true },
+  disease: { path: 'disease', number: false },
+  note: { path: 'note', number: false },
+  spurs: { path: 'wood.spurs.count', number: true },
+  spurAge: { path: 'wood.spurs.age_y', number: true },
+  flowerBuds: { path: 'wood.flowerBuds', number: true },
+};
+
+type TreeField = Exclude<keyof SurveyForm, 'base' | 'limbs'>;
+type LimbField = Exclude<keyof LimbRow, 'key' | 'base' | 'condition' | 'shoots' | 'lengths'>;
+type Json = Record<string, unknown>;
+type Shoot = NonNullable<NonNullable<LimbMeasure['wood']>['shoots']>[number];
+
+function valueAt(node: unknown, path: string): unknown {
+  return path
+    .split('.')
+    .reduce<unknown>(
+      (at, name) => (at !== null && typeof at === 'object' ? (at as Json)[name] : undefined),
+      node,
+    );
 }
 
-function rowFrom(limb: LimbMeasure): LimbRow {
-  const shoots: Record<string, string> = {};
-  const lengths: Record<string, string> = {};
-  for (const count of limb.wood?.shoots ?? []) {
-    const cell = `${count.class ?? 'pencil'}/${count.attitude ?? 'side'}`;
-    shoots[cell] = String(Number(shoots[cell] ?? 0) + (count.count ?? 0));
-    if (count.length_cm != null) {
-      lengths[count.class ?? 'pencil'] = text(count.length_cm);
+/** The document with a value at a path, without it where the value is undefined; parts left empty by that go with it. */
+function withValue(node: unknown, names: string[], value: unknown): unknown {
+  const [name = '', ...rest] = names;
+  const here: Json = node !== null && typeof node === 'object' ? { ...(node as Json) } : {};
+  const inside = rest.length === 0 ? value : withValue(here[name], rest, value);
+  if (inside === undefined) Reflect.deleteProperty(here, name);
+  else here[name] = inside;
+  return Object.keys(here).length === 0 ? undefined : here;
+}
+
+function shown(value: unknown): string {
+  return typeof value === 'number' || typeof value === 'string' ? showNumber(value) : '';
+}
+
+function typed(text: string, isNumber: boolean): unknown {
+  if (text.trim() === '') return undefined;
+  return isNumber ? sentNumber(text) : text;
+}
+
+/** Writes the fields that were typed over into a copy of what they began with. */
+function written<F extends string>(
+  base: unknown,
+  fields: Record<F, { path: string; number: boolean }>,
+  texts: Record<F, string>,
+  shownBefore: (path: string) => string,
+): unknown {
+  let document: unknown = base;
+  for (const [field, { path, number }] of Object.entries<{ path: string; number: boolean }>(fields)) {
+    const text = texts[field as F];
+    if (text !== shownBefore(path)) {
+      document = withValue(document, path.split('.'), typed(text, number)) ?? {};
     }
   }
+  return document;
+}
+
+/** What the form shows of a field that is missing; choosing it again is no change. */
+const SHOWN_WHEN_MISSING: Record<string, string> = {
+  'tree.species': 'apple',
+  parent: 'trunk',
+  role: 'unknown',
+};
+
+function shownAt(base: unknown, path: string): string {
+  return shown(valueAt(base, path)) || (SHOWN_WHEN_MISSING[path] ?? '');
+}
+
+const cellOf = (shoot: Shoot) => `${shoot.class ?? 'pencil'}/${shoot.attitude ?? 'side'}`;
+
+function shootsOf(base: Partial<LimbMeasure>): Shoot[] {
+  return base.wood?.shoots ?? [];
+}
+
+/** Counts as the table shows them, entries of one class and attitude added up. */
+function countsShown(base: Partial<LimbMeasure>): Record<string, string> {
+  const counts: Record<string, string> = {};
+  for (const shoot of shootsOf(base)) {
+    counts[cellOf(shoot)] = String(Number(counts[cellOf(shoot)] ?? 0) + (shoot.count ?? 0));
+  }
+  return counts;
+}
+
+/** The usual length of a class, where all its entries have the same. */
+function lengthsShown(base: Partial<LimbMeasure>): Record<string, string> {
+  const lengths: Record<string, string> = {};
+  for (const shootClass of SHOOT_CLASSES) {
+    const own = shootsOf(base).filter((shoot) => shoot.class === shootClass);
+    const first = own[0]?.length_cm;
+    if (first != null && own.every((shoot) => shoot.length_cm === first)) {
+      lengths[shootClass] = shown(first);
+    }
+  }
+  return lengths;
+}
+
+function conditionShown(base: Partial<LimbMeasure>): string {
+  return base.condition?.find((one) => one !== 'sound') ?? 'sound';
+}
+
+function rowFrom(base: Partial<LimbMeasure>): LimbRow {
+  const texts = Object.fromEntries(
+    Object.entries(LIMB_FIELDS).map(([field, { path }]) => [field, shownAt(base, path)]),
+  ) as Record<LimbField, string>;
   return {
     key: freshKey(),
-    id: limb.id ?? '',
-    parent: limb.parent ?? 'trunk',
-    role: limb.role ?? 'unknown',
-    at_cm: text(limb.at_cm),
-    bearing_deg: text(limb.bearing_deg),
-    angle_deg: text(limb.angle_deg),
-    diameter_mm: text(limb.diameter_mm),
-    length_cm: text(limb.length_cm),
-    age_y: text(limb.age_y),
-    lastGrowth_cm: text(limb.lastGrowth_cm),
-    condition: limb.condition?.find((one) => one !== 'sound') ?? 'sound',
-    disease: limb.disease ?? '',
-    note: limb.note ?? '',
-    shoots,
-    lengths,
-    spurs: text(limb.wood?.spurs?.count),
-    spurAge: text(limb.wood?.spurs?.age_y),
-    flowerBuds: text(limb.wood?.flowerBuds),
+    base,
+    ...texts,
+    condition: conditionShown(base),
+    shoots: countsShown(base),
+    lengths: lengthsShown(base),
   };
 }
 
 /** A survey document laid out for typing. */
 export function formFrom(survey: SurveyDocument): SurveyForm {
-  const { tree, site, trunk } = survey;
-  return {
-    label: tree?.label ?? '',
-    species: tree?.species ?? 'apple',
-    system: tree?.system ?? '',
-    leaf: text(tree?.leaf),
-    cultivar: tree?.cultivar?.name ?? '',
-    habit: tree?.cultivar?.habit ?? 'standard',
-    stock: tree?.rootstock?.class ?? '',
-    inRow: text(tree?.spacing_m?.inRow),
-    betweenRows: text(tree?.spacing_m?.betweenRows),
-    rowBearing: text(tree?.rowBearing_deg),
-    latitude: text(site?.latitude_deg),
-    elevation: text(site?.elevation_m),
-    surveyedOn: survey.surveyedOn ?? '',
-    trunkDiameter: text(trunk?.diameter_mm),
-    trunkDiameterAt: text(trunk?.diameterAt_cm),
-    trunkHeight: text(trunk?.height_cm),
-    union: text(trunk?.unionAt_cm),
-    limbs: (survey.limbs ?? []).map(rowFrom),
-  };
+  const texts = Object.fromEntries(
+    Object.entries(TREE_FIELDS).map(([field, { path }]) => [field, shownAt(survey, path)]),
+  ) as Record<TreeField, string>;
+  return { base: survey, ...texts, limbs: (survey.limbs ?? []).map(rowFrom) };
 }
 
-function woodOf(row: LimbRow): LimbMeasure['wood'] {
-  const counted = Object.entries(row.shoots).filter(([, count]) => count.trim() !== '');
-  const wood: NonNullable<LimbMeasure['wood']> = {};
-  if (counted.length > 0) {
-    wood.shoots = counted.map(([cell, count]) => {
+/** The shoots of a limb: entries of cells nobody typed into stay as they were counted, one by one. */
+function shootsFrom(row: LimbRow): Shoot[] | undefined {
+  const before = countsShown(row.base);
+  const lengths = lengthsShown(row.base);
+  const cells = new Set([...Object.keys(before), ...Object.keys(row.shoots)]);
+  const changed = [...cells].filter((cell) => (row.shoots[cell] ?? '') !== (before[cell] ?? ''));
+  const newLengths = SHOOT_CLASSES.filter((one) => (row.lengths[one] ?? '') !== (lengths[one] ?? ''));
+  if (changed.length === 0 && newLengths.length === 0) return row.base.wood?.shoots ?? undefined;
+  const kept = shootsOf(row.base).filter((shoot) => !changed.includes(cellOf(shoot)));
+  const counted = changed
+    .filter((cell) => (row.shoots[cell] ?? '').trim() !== '')
+    .map((cell): Shoot => {
       const [shootClass = 'pencil', attitude = 'side'] = cell.split('/');
-      const length = number(row.lengths[shootClass] ?? '');
-      return {
-        class: shootClass,
-        attitude,
-        count: number(count) ?? 0,
-        ...(length === undefined ? {} : { length_cm: length }),
-      };
+      const old = shootsOf(row.base).find((shoot) => cellOf(shoot) === cell);
+      return { ...old, class: shootClass, attitude, count: sentNumber(row.shoots[cell] ?? '') };
     });
-  }
-  const spurs = number(row.spurs);
-  if (spurs !== undefined) {
-    const age = number(row.spurAge);
-    wood.spurs = { count: spurs, ...(age === undefined ? {} : { age_y: age }) };
-  }
-  const buds = number(row.flowerBuds);
-  if (buds !== undefined) {
-    wood.flowerBuds = buds;
-  }
-  return Object.keys(wood).length > 0 ? wood : undefined;
+  const all = [...kept, ...counted].map((shoot): Shoot => {
+    const shootClass = shoot.class ?? 'pencil';
+    const length = row.lengths[shootClass] ?? '';
+    const isNew = counted.includes(shoot) && shoot.length_cm === undefined;
+    if (!newLengths.some((one) => one === shootClass) && !isNew) return shoot;
+    return withValue(shoot, ['length_cm'], typed(length, true)) as Shoot;
+  });
+  return all.length > 0 ? all : undefined;
 }
 
-function defined<T extends object>(value: T): T {
-  return Object.fromEntries(Object.entries(value).filter(([, one]) => one !== undefined && one !== '')) as T;
+function limbFrom(row: LimbRow): LimbMeasure {
+  let limb = written(row.base, LIMB_FIELDS, row, (path) => shownAt(row.base, path)) as Partial<LimbMeasure>;
+  if (row.condition !== conditionShown(row.base)) limb = { ...limb, condition: [row.condition] };
+  const shoots = shootsFrom(row);
+  if (shoots !== (row.base.wood?.shoots ?? undefined)) {
+    limb = withValue(limb, ['wood', 'shoots'], shoots) ?? {};
+  }
+  return limb;
 }
 
-/** What was typed, as the open format. */
+/** The document as typed; the very one it began with where nothing was typed. */
 export function surveyFrom(form: SurveyForm): SurveyDocument {
-  const inRow = number(form.inRow);
-  const betweenRows = number(form.betweenRows);
-  return {
-    format: 'umbel-survey/1',
-    tree: defined({
-      label: form.label,
-      species: form.species,
-      leaf: number(form.leaf),
-      system: form.system,
-      cultivar: defined({ name: form.cultivar, habit: form.habit }),
-      rootstock: form.stock ? { class: form.stock } : undefined,
-      spacing_m: inRow !== undefined && betweenRows !== undefined ? { inRow, betweenRows } : undefined,
-      rowBearing_deg: number(form.rowBearing),
-    }),
-    site: defined({
-      latitude_deg: number(form.latitude),
-      elevation_m: number(form.elevation),
-    }),
-    ...(form.surveyedOn ? { surveyedOn: form.surveyedOn } : {}),
-    trunk: defined({
-      diameter_mm: number(form.trunkDiameter),
-      diameterAt_cm: number(form.trunkDiameterAt),
-      height_cm: number(form.trunkHeight),
-      unionAt_cm: number(form.union),
-    }),
-    limbs: form.limbs.map(
-      (row) =>
-        defined({
-          id: row.id,
-          parent: row.parent,
-          role: row.role,
-          at_cm: number(row.at_cm),
-          bearing_deg: number(row.bearing_deg),
-          angle_deg: number(row.angle_deg),
-          diameter_mm: number(row.diameter_mm),
-          length_cm: number(row.length_cm),
-          age_y: number(row.age_y),
-          lastGrowth_cm: number(row.lastGrowth_cm),
-          condition: [row.condition],
-          disease: row.disease,
-          note: row.note,
-          wood: woodOf(row),
-        }) as LimbMeasure,
-    ),
-  };
+  const document = written(form.base, TREE_FIELDS, form, (path) =>
+    shownAt(form.base, path),
+  ) as SurveyDocument;
+  const limbs = form.limbs.map(limbFrom);
+  const before = form.base.limbs ?? [];
+  const same = limbs.length === before.length && limbs.every((limb, i) => limb === before[i]);
+  return same && form.base.limbs !== undefined ? document : { ...document, limbs };
 }
 
 const STRAYS = new Set(['water-sprout', 'sucker', 'hanger']);
@@ -242,40 +315,61 @@ export function nextLimb(limbs: LimbRow[]): LimbRow {
   while (used.has(String(id))) {
     id += 1;
   }
-  const plus = (value: string | undefined, add: number) =>
-    value && !Number.isNaN(Number(value)) ? Number(value) + add : undefined;
+  const plus = (value: string | undefined, add: number) => {
+    const number = readNumber(value ?? '');
+    return number === undefined || Number.isNaN(number) ? undefined : number + add;
+  };
   return {
-    key: freshKey(),
+    ...rowFrom({}),
     id: String(id),
     parent: last?.parent ?? 'trunk',
     role: last?.role ?? 'scaffold',
-    at_cm: text(plus(last?.at_cm, HEIGHT_STEP) ?? 70),
-    bearing_deg: text((plus(last?.bearing_deg, BEARING_STEP) ?? 0) % 360),
+    at_cm: showNumber(plus(last?.at_cm, HEIGHT_STEP) ?? 70),
+    bearing_deg: showNumber((plus(last?.bearing_deg, BEARING_STEP) ?? 0) % 360),
     angle_deg: last?.angle_deg ?? '55',
     diameter_mm: last?.diameter_mm ?? '20',
     length_cm: last?.length_cm ?? '80',
     age_y: last?.age_y ?? '',
-    lastGrowth_cm: '',
-    condition: 'sound',
-    disease: '',
-    note: '',
-    shoots: {},
-    lengths: {},
-    spurs: '',
-    spurAge: '',
-    flowerBuds: '',
   };
+}
+
+/** The limb ids that stand on a limb, and on those again. */
+export function branchesOf(id: string, limbs: LimbRow[]): LimbRow[] {
+  const own = limbs.filter((limb) => limb.parent === id && limb.id !== id);
+  return own.flatMap((limb) => [limb, ...branchesOf(limb.id, limbs)]);
+}
+
+/** The limbs without one of them: its branches go too, or stand where it stood. */
+export function withoutLimb(limb: LimbRow, limbs: LimbRow[], branches: 'remove' | 'move'): LimbRow[] {
+  const gone = new Set([
+    limb.key,
+    ...(branches === 'remove' ? branchesOf(limb.id, limbs) : []).map((one) => one.key),
+  ]);
+  return limbs
+    .filter((one) => !gone.has(one.key))
+    .map((one) => (one.parent === limb.id ? { ...one, parent: limb.parent, at_cm: limb.at_cm } : one));
+}
+
+/** The limbs with one renamed; those that stand on it follow. */
+export function renamed(row: number, id: string, limbs: LimbRow[]): LimbRow[] {
+  const before = limbs[row]?.id ?? '';
+  const alone = limbs.filter((limb) => limb.id === before).length === 1;
+  return limbs.map((limb, i) => {
+    if (i === row) return { ...limb, id };
+    return alone && before !== '' && limb.parent === before ? { ...limb, parent: id } : limb;
+  });
 }
 
 /** A limb like another, under its own number, a little further round. */
 export function copyOf(limb: LimbRow, limbs: LimbRow[]): LimbRow {
   const fresh = nextLimb(limbs);
-  const bearing = Number(limb.bearing_deg);
+  const bearing = readNumber(limb.bearing_deg);
   return {
     ...limb,
     key: fresh.key,
     id: fresh.id,
-    bearing_deg: Number.isNaN(bearing) ? limb.bearing_deg : String((bearing + 30) % 360),
+    bearing_deg:
+      bearing === undefined || Number.isNaN(bearing) ? limb.bearing_deg : showNumber((bearing + 30) % 360),
   };
 }
 

@@ -1,27 +1,29 @@
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type BlockLine, type SurveyDocument } from '../api/client';
+import { showNumber } from '../ui/numbers';
 import { formFrom, type SurveyForm } from './form';
 
-const today = () => new Date().toISOString().slice(0, 10);
+/** Today where the holding lies, as a day is written in the format. */
+const today = (timeZone: string) => new Date().toLocaleDateString('sv-SE', { timeZone });
 
 function firstForm(label: string, block: BlockLine, newest: SurveyDocument | null): SurveyForm {
   if (newest) {
-    return { ...formFrom(newest), label, surveyedOn: today() };
+    return { ...formFrom(newest), label, surveyedOn: today(block.timeZone) };
   }
   return {
-    ...formFrom({ format: 'umbel-survey/1', limbs: [] }),
+    ...formFrom({ format: 'umbel-survey/1', tree: {}, trunk: {}, limbs: [] }),
     label,
     species: block.species,
     system: block.system,
-    leaf: String(new Date().getFullYear() - block.plantedYear),
+    leaf: showNumber(new Date().getFullYear() - block.plantedYear),
     cultivar: block.cultivar.split(',')[0] ?? '',
     stock: block.stock,
-    inRow: String(block.inRowM),
-    betweenRows: String(block.betweenRowsM),
-    rowBearing: String(block.rowBearingDeg),
-    latitude: String(block.latitudeDeg),
-    elevation: String(block.elevationM),
-    surveyedOn: today(),
+    inRow: showNumber(block.inRowM),
+    betweenRows: showNumber(block.betweenRowsM),
+    rowBearing: showNumber(block.rowBearingDeg),
+    latitude: showNumber(block.latitudeDeg),
+    elevation: showNumber(block.elevationM),
+    surveyedOn: today(block.timeZone),
     union: '10',
   };
 }

@@ -1,24 +1,30 @@
 import type { Totals, TreePage } from '../api/client';
+import { Button } from '../ui/Button';
 import { Gauge } from '../ui/Gauge';
 import { minutes, percent } from '../ui/words';
+import type { SaveState } from './decisions';
+import type { Work } from './useWork';
 
 interface Props {
   reading: TreePage['reading'];
   limits: TreePage['limits'];
   totals: Totals | undefined;
-  saveState: string;
-  error: Error | null;
+  work: Work;
 }
 
-const SAVE_WORDS: Record<string, string> = {
-  saved: 'kept',
-  saving: 'keeping…',
-  stale: 'changed in another window: load again',
-  failed: 'not kept: is Umbel running?',
+const SAVE_WORDS: Record<SaveState, string> = {
+  saved: 'Saved',
+  waiting: 'Saving…',
+  saving: 'Saving…',
+  retrying: 'Not saved: trying again',
+  stale: 'Not saved',
+  refused: 'Not saved',
 };
+const IN_ORDER: ReadonlySet<SaveState> = new Set(['saved', 'waiting', 'saving']);
 
 /** What the marks come to, each against its limit. */
-export function Gauges({ reading, limits, totals, saveState, error }: Props) {
+export function Gauges({ reading, limits, totals, work }: Props) {
+  const { saveState, markError: error } = work;
   const wood = totals?.woodShare ?? 0;
   const big = totals?.bigCuts ?? 0;
   const shadeBefore = reading.light.under30;
@@ -80,10 +86,24 @@ export function Gauges({ reading, limits, totals, saveState, error }: Props) {
             'Nothing to do yet'
           )}
         </span>
-        <span className={saveState === 'saved' || saveState === 'saving' ? '' : 'font-semibold text-lichen'}>
+        <span role="status" className={IN_ORDER.has(saveState) ? '' : 'font-semibold text-lichen'}>
           {SAVE_WORDS[saveState]}
         </span>
       </p>
+      {saveState === 'refused' && (
+        <p role="alert" className="mt-1 text-[13px] font-semibold text-lichen">
+          {work.saveTrouble}
+        </p>
+      )}
+      {saveState === 'stale' && (
+        <div role="alert" className="mt-1 border-l-4 border-lichen bg-lichen-wash px-3 py-1.5 text-[13.5px]">
+          <p>{work.saveTrouble}</p>
+          <span className="mt-1 flex flex-wrap gap-2">
+            <Button onClick={work.loadNewer}>Load the newer marks</Button>
+            <Button onClick={work.keepMine}>Keep mine instead</Button>
+          </span>
+        </div>
+      )}
       {error && (
         <p role="alert" className="mt-1 text-[13px] font-semibold text-lichen">
           {error.message}

@@ -3,6 +3,7 @@ import { useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { type Mark, type TrainingAnswer, type TreePage } from '../api/client';
 import { limbOf } from '../api/marks';
+import { useWho } from '../people/who';
 import { firstViewOf, facesRow, type View } from '../stand/camera';
 import { prepare } from '../stand/geometry';
 import { LimbClock } from '../stand/LimbClock';
@@ -18,6 +19,7 @@ import { LimbPanel } from './LimbPanel';
 import { LimbsPanel } from './LimbsPanel';
 import { PlanPanel } from './PlanPanel';
 import { StageBar } from './StageBar';
+import { TreeSetup } from './TreeSetup';
 import { useKeys } from './useKeys';
 import { usePlans } from './usePlans';
 import { useWork } from './useWork';
@@ -169,6 +171,8 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
   });
 
   const { name } = page;
+  const { role } = useWho();
+  const mayChange = role === 'grower' || role === 'foreman';
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_400px] max-lg:h-auto max-lg:grid-cols-1">
       <div className="flex min-h-0 flex-col max-lg:h-[640px]">
@@ -291,13 +295,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
         className="flex min-h-0 flex-col border-l border-line bg-paper max-lg:border-l-0"
         aria-label="The work on this tree"
       >
-        <Gauges
-          reading={page.reading}
-          limits={limits}
-          totals={work.marked?.totals}
-          saveState={work.saveState}
-          error={work.markError}
-        />
+        <Gauges reading={page.reading} limits={limits} totals={work.marked?.totals} work={work} />
         {selected ? (
           <LimbPanel
             key={selected}
@@ -376,7 +374,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
             <Tabs.Content value="limbs" className="min-h-0 flex-1 overflow-auto">
               <LimbsPanel limbs={page.limbs} going={going} onPoint={setPointed} onSelect={select} />
               <p className="px-5 py-3 text-[13.5px] text-muted">
-                Take this tree out as{' '}
+                Export this tree as{' '}
                 {(
                   [
                     ['survey.csv', 'a table'],
@@ -393,6 +391,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
                   </a>
                 ))}
               </p>
+              {mayChange && <TreeSetup id={id} />}
             </Tabs.Content>
           </Tabs.Root>
         )}

@@ -1,16 +1,38 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useRef, useState } from 'react';
-import { answer, api, Problem, type Decisions, type Mark, type Marked, type TreePage } from '../api/client';
-import { keyOf } from '../api/marks';
-
-const SAVE_AFTER = 500;
+import { useCallback, useEffect, useReducer, useRef } from 'react';
+import {
+  answer,
+  api,
+  Problem,
+  sendOnLeaving,
+  type Decisions,
+  type Mark,
+  type Marked,
+  type TreePage,
+} from '../api/client';
+import {
+  allowing,
+  begin,
+  current,
+  decide,
+  refusing,
+  same,
+  taking,
+  toSend,
+  unacknowledged,
+  unmarking,
+  waitBeforeSending,
+  type SaveState,
+} from './decisions';
+import { dropUnsent, keepUnsent, unsentOf } from './unsent';
 
 export interface Work {
   decisions: Decisions;
   marks: Mark[];
   marked: Marked | undefined;
   markError: Error | null;
-  saveState: 'saved' | 'saving' | 'stale' | 'failed';
+  saveState: SaveState;
+  saveTrouble: string;
   canUndo: boolean;
   canRedo: boolean;
   take: (mark: Mark) => void;
@@ -21,30 +43,100 @@ export interface Work {
   change: (next: Decisions) => void;
   undo: () => void;
   redo: () => void;
+  /** Leaves this window's marks and shows those that somebody else made. */
+  loadNewer: () => void;
+  /** Puts this window's marks in the place of those that somebody else made. */
+  keepMine: () => void;
 }
 
-const PARTIAL: ReadonlySet<string> = new Set(['head', 'tip', 'shorten', 'reduce']);
+const REFUSED_FROM = 400;
+const REFUSED_TO = 500;
+/** Answers that are no refusal of what was sent: nobody signed in, or too much asked at this moment. */
+const ASK_AGAIN: ReadonlySet<number> = new Set([401, 408, 429]);
 
-/** Whether two marks may stand on one limb: a cut partway and a bend of what it leaves, or flowers taken off. */
-function goTogether(one: Mark, other: Mark): boolean {
-  const kinds = [one.operation ?? '', other.operation ?? ''];
-  if (kinds[0] === kinds[1]) return false;
-  if (kinds.includes('deflower')) return true;
-  return kinds.includes('bend') && kinds.some((kind) => PARTIAL.has(kind));
-}
-
-/** What the grower decides on one tree: every mark can be taken back, is shown at once and kept without being asked. */
+/**
+ * What the grower decides on one tree. Every click is kept on this device at once and sent a moment later; leaving the page
+ * sends it at once, and what could not be sent is sent when the tree is opened again.
+ */
 export function useWork(id: number, page: TreePage): Work {
-  const [past, setPast] = useState<Decisions[]>([page.decisions]);
-  const [now, setNow] = useState(0);
-  const [saveState, setSaveState] = useState<Work['saveState']>('saved');
-  const version = useRef(page.workVersion);
-  const saved = useRef(page.decisions);
-  const wanted = useRef(page.decisions);
-  const busy = useRef(false);
+  const surveyId = page.name.surveyId;
+  const [deciding, dispatch] = useReducer(decide, null, () =>
+    begin(page.decisions, page.workVersion, surveyId, unsentOf(id)),
+  );
   const queries = useQueryClient();
-  const decisions = past[now] ?? page.decisions;
+  const decisions = current(deciding);
   const marks = decisions.marks ?? [];
+  const latest = useRef(deciding);
+  const sending = useRef(false);
+
+  useEffect(() => {
+    latest.current = deciding;
+    if (unacknowledged(deciding)) keepUnsent(id, { decisions, version: deciding.version, surveyId });
+    else dropUnsent(id);
+  }, [deciding, decisions, id, surveyId]);
+
+  const send = useCallback(async () => {
+    if (sending.current || !toSend(latest.current)) return;
+    sending.current = true;
+    const before = latest.current.saved;
+    const sent = current(latest.current);
+    const version = latest.current.version;
+    dispatch({ type: 'sending' });
+    try {
+      const kept = await answer(
+        api.PUT('/api/trees/{id}/work', { params: { path: { id } }, body: { decisions: sent, version } }),
+      );
+      dispatch({ type: 'saved', sent, version: kept.version });
+      if (
+        before.school !== sent.school ||
+        before.schoolLines !== sent.schoolLines ||
+        before.hold !== sent.hold
+      ) {
+        void queries.invalidateQueries({ queryKey: ['tree', id] }); // another school reads the tree otherwise
+      }
+      queries.removeQueries({ queryKey: ['tree', id], type: 'inactive' });
+      void queries.invalidateQueries({ queryKey: ['holding'] });
+    } catch (error) {
+      const status = error instanceof Problem ? error.status : 0;
+      const why = error instanceof Error ? error.message : '';
+      if (status === 409) {
+        // what was sent on leaving the page may be there already
+        const now = await answer(api.GET('/api/trees/{id}', { params: { path: { id } } })).catch(() => null);
+        if (now && same(now.decisions, sent)) dispatch({ type: 'saved', sent, version: now.workVersion });
+        else dispatch({ type: 'stale', why });
+      } else if (status >= REFUSED_FROM && status < REFUSED_TO && !ASK_AGAIN.has(status))
+        dispatch({ type: 'refused', why });
+      else dispatch({ type: 'unanswered' });
+    } finally {
+      sending.current = false;
+    }
+  }, [id, queries]);
+
+  useEffect(() => {
+    if (!toSend(deciding)) return undefined;
+    const wait = setTimeout(() => void send(), waitBeforeSending(deciding));
+    return () => {
+      clearTimeout(wait);
+    };
+  }, [deciding, send]);
+
+  // leaving: within the program the save goes on by itself; leaving it altogether, the browser is asked to carry it out
+  useEffect(() => {
+    const leave = () => {
+      const now = latest.current;
+      if (toSend(now) && unacknowledged(now) && !sending.current) {
+        sendOnLeaving(`/api/trees/${id}/work`, { decisions: current(now), version: now.version });
+      }
+    };
+    const online = () => void send();
+    window.addEventListener('pagehide', leave);
+    window.addEventListener('online', online);
+    return () => {
+      window.removeEventListener('pagehide', leave);
+      window.removeEventListener('online', online);
+      void send();
+    };
+  }, [id, send]);
 
   const marked = useQuery({
     queryKey: ['marks', id, decisions],
@@ -54,93 +146,53 @@ export function useWork(id: number, page: TreePage): Work {
     retry: false,
   });
 
-  // One save at a time, and always the newest decisions last: what was undone while a save was under way is saved undone.
-  const keep = useCallback(async () => {
-    if (busy.current) return;
-    busy.current = true;
-    try {
-      while (wanted.current !== saved.current) {
-        const sent = wanted.current;
-        const kept = await answer(
-          api.PUT('/api/trees/{id}/work', {
-            params: { path: { id } },
-            body: { decisions: sent, version: version.current },
-          }),
-        );
-        version.current = kept.version;
-        const other = saved.current;
-        if (
-          other.school !== sent.school ||
-          other.schoolLines !== sent.schoolLines ||
-          other.hold !== sent.hold
-        ) {
-          void queries.invalidateQueries({ queryKey: ['tree', id] }); // another school reads the tree otherwise
-        }
-        saved.current = sent;
-      }
-      setSaveState('saved');
-      queries.removeQueries({ queryKey: ['tree', id], type: 'inactive' });
-      void queries.invalidateQueries({ queryKey: ['holding'] });
-    } catch (error) {
-      setSaveState(error instanceof Problem && error.status === 409 ? 'stale' : 'failed');
-    } finally {
-      busy.current = false;
-    }
-  }, [id, queries]);
-
-  useEffect(() => {
-    wanted.current = decisions;
-    if (decisions === saved.current && !busy.current) {
-      setSaveState((before) => (before === 'saving' ? 'saved' : before));
-      return undefined;
-    }
-    setSaveState('saving');
-    const wait = setTimeout(() => void keep(), SAVE_AFTER);
-    return () => {
-      clearTimeout(wait);
-    };
-  }, [decisions, keep]);
-
-  const change = useCallback(
-    (next: Decisions) => {
-      setPast((before) => [...before.slice(0, now + 1), next]);
-      setNow(now + 1);
-    },
-    [now],
-  );
+  const change = useCallback((to: Decisions) => {
+    dispatch({ type: 'change', to });
+  }, []);
+  const newest = () => answer(api.GET('/api/trees/{id}', { params: { path: { id } } }));
 
   return {
     decisions,
     marks,
     marked: marked.data,
     markError: marked.error,
-    saveState,
-    canUndo: now > 0,
-    canRedo: now < past.length - 1,
+    saveState: deciding.state,
+    saveTrouble: deciding.why,
+    canUndo: deciding.now > 0,
+    canRedo: deciding.now < deciding.past.length - 1,
     take: (mark) => {
-      const others = marks.filter((one) => one.limb !== mark.limb || goTogether(one, mark));
-      const refused = (decisions.refused ?? []).filter((key) => key !== keyOf(mark));
-      change({ ...decisions, marks: [...others, mark], refused });
+      change(taking(decisions, mark));
     },
     unmark: (key) => {
-      change({ ...decisions, marks: marks.filter((one) => keyOf(one) !== key) });
+      change(unmarking(decisions, key));
     },
     refuse: (key) => {
-      const kept = marks.filter((one) => keyOf(one) !== key);
-      change({ ...decisions, marks: kept, refused: [...(decisions.refused ?? []), key] });
+      change(refusing(decisions, key));
     },
     allow: (key) => {
-      change({ ...decisions, refused: (decisions.refused ?? []).filter((one) => one !== key) });
+      change(allowing(decisions, key));
     },
     clear: () => {
       change({ ...decisions, marks: [], refused: [] });
     },
     change,
     undo: () => {
-      setNow(Math.max(0, now - 1));
+      dispatch({ type: 'undo' });
     },
     redo: () => {
-      setNow(Math.min(past.length - 1, now + 1));
+      dispatch({ type: 'redo' });
+    },
+    loadNewer: () => {
+      dropUnsent(id);
+      void newest().then((fresh) => {
+        dispatch({ type: 'loaded', decisions: fresh.decisions, version: fresh.workVersion });
+        void queries.invalidateQueries({ queryKey: ['tree', id] });
+      });
+    },
+    keepMine: () => {
+      void newest().then((fresh) => {
+        dispatch({ type: 'mine', version: fresh.workVersion });
+      });
     },
   };
 }

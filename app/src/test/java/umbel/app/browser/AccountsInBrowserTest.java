@@ -60,8 +60,8 @@ class AccountsInBrowserTest {
         BROWSER.open(url + "/accounts");
         BROWSER.type(BROWSER.named("Login of Pau"), "pau");
         BROWSER.type(BROWSER.named("New password of Pau"), "seven ladders");
-        BROWSER.button("Keep").click();
-        BROWSER.sees("kept");
+        BROWSER.button("Save").click();
+        BROWSER.sees("Saved");
         changeOwnPassword("nine windfalls", "ten windfalls");
         BROWSER.button("Sign out").click();
         BROWSER.sees("Sign in");

@@ -79,7 +79,7 @@ class SeasonInBrowserTest {
         BROWSER.named("Hours a day of Noor").clear();
         BROWSER.type(BROWSER.named("Hours a day of Noor"), "30");
         BROWSER.script("document.querySelectorAll('form').forEach(form => form.noValidate = true)");
-        BROWSER.button("Keep").click();
+        BROWSER.button("Save").click();
         BROWSER.sees("At most 14 hours.");
     }
 }

@@ -57,7 +57,7 @@ class TreeInBrowserTest {
         BROWSER.waiting().until(d -> !gauge("Small wood taken").startsWith("0 of"));
         assertThat(gauge("Fruiting wood in shade")).contains("→");
         String taken = gauge("Small wood taken");
-        BROWSER.sees("kept");
+        BROWSER.sees("Saved");
         waitUntilKept();
         BROWSER.driver().navigate().refresh();
         BROWSER.sees("All taken");
@@ -158,7 +158,7 @@ class TreeInBrowserTest {
             BROWSER.sees("changed");
             BROWSER.button("Clear").click();
         }
-        BROWSER.sees("kept");
+        BROWSER.sees("Saved");
     }
 
     @Test
@@ -241,9 +241,9 @@ class TreeInBrowserTest {
     }
 
     private static void waitUntilKept() {
-        BROWSER.waiting().until(d -> !BROWSER.bodyText().contains("keeping…"));
+        BROWSER.waiting().until(d -> !BROWSER.bodyText().contains("Saving…"));
         BROWSER.script("return new Promise(done => setTimeout(done, 700))");
-        BROWSER.waiting().until(d -> !BROWSER.bodyText().contains("keeping…"));
+        BROWSER.waiting().until(d -> !BROWSER.bodyText().contains("Saving…"));
     }
 
     private static String markerOfViewer() {

@@ -75,7 +75,7 @@ class YearsInBrowserTest {
         BROWSER.find(By.xpath("//button[@role='tab'][text()='Plan']")).click();
         BROWSER.button("Clear").click();
         BROWSER.sees("Nothing marked yet");
-        BROWSER.waiting().until(d -> BROWSER.bodyText().contains("kept"));
+        BROWSER.waiting().until(d -> BROWSER.bodyText().contains("Saved"));
     }
 
     @Test

@@ -1,0 +1,100 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { answer, api, type BlockLine } from '../api/client';
+import { BlockForm, entryOf } from '../holding/BlockForm';
+import { Button } from '../ui/Button';
+import { UndoNotice, type Done } from '../ui/Undone';
+
+/** Correcting a block, archiving it, or deleting one on which nothing depends; each can be undone. */
+export function CorrectBlock({ block }: { block: BlockLine }) {
+  const [open, setOpen] = useState(false);
+  const [done, setDone] = useState<Done | null>(null);
+  const holdings = useQuery({ queryKey: ['holdings'], queryFn: () => answer(api.GET('/api/holdings')) });
+  const queries = useQueryClient();
+  const go = useNavigate();
+  const holding = holdings.data?.find((one) => one.name === block.holding);
+  const refresh = () => queries.invalidateQueries();
+  const archived = (away: boolean) =>
+    answer(
+      api.PUT('/api/blocks/{id}/archived', { params: { path: { id: block.id } }, body: { archived: away } }),
+    ).then(refresh);
+  const archive = useMutation({
+    mutationFn: () => archived(!block.archived),
+    onSuccess: () => {
+      const was = block.archived;
+      setDone({
+        words: was ? `${block.name} is worked again.` : `${block.name} is archived; its records stay.`,
+        undo: () => archived(was),
+      });
+    },
+  });
+  const remove = useMutation({
+    mutationFn: () => answer(api.DELETE('/api/blocks/{id}', { params: { path: { id: block.id } } })),
+    onSuccess: async () => {
+      await refresh();
+      void go('/', { state: { deletedBlock: entryOf(block, holding?.id ?? 0) } });
+    },
+  });
+  return (
+    <div>
+      <UndoNotice
+        done={done}
+        dismiss={() => {
+          setDone(null);
+        }}
+      />
+      <span className="flex flex-wrap gap-2">
+        <Button
+          aria-expanded={open}
+          onClick={() => {
+            setOpen(!open);
+          }}
+        >
+          Edit block
+        </Button>
+        <Button
+          disabled={archive.isPending}
+          onClick={() => {
+            archive.mutate();
+          }}
+        >
+          {block.archived ? 'Take up again' : 'Archive'}
+        </Button>
+        <Button
+          disabled={remove.isPending}
+          onClick={() => {
+            remove.mutate();
+          }}
+        >
+          Delete
+        </Button>
+      </span>
+      {(archive.error ?? remove.error) && (
+        <p role="alert" className="mt-2 font-semibold text-lichen">
+          {(archive.error ?? remove.error)?.message}
+        </p>
+      )}
+      {open && holding && (
+        <BlockForm
+          holdings={[holding]}
+          block={block}
+          done={(before) => {
+            setOpen(false);
+            setDone({
+              words: `${before.name} is changed.`,
+              undo: () =>
+                answer(
+                  api.PUT('/api/blocks/{id}', {
+                    params: { path: { id: before.id } },
+                    body: entryOf(before, holding.id),
+                  }),
+                ).then(refresh),
+            });
+            void refresh();
+          }}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,210 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api, type BlockEntry, type BlockLine } from '../api/client';
+import { sentNumber, showNumber } from '../ui/numbers';
+import { BOX, Labelled, SetupSheet } from './SetupSheet';
+
+const STOCKS: [string, string][] = [
+  ['very-dwarfing', 'very dwarfing'],
+  ['dwarfing', 'dwarfing'],
+  ['semi-dwarfing', 'semi-dwarfing'],
+  ['semi-vigorous', 'semi-vigorous'],
+  ['seedling', 'seedling'],
+];
+
+const FIRST = {
+  name: '',
+  species: 'apple',
+  system: '',
+  cultivar: '',
+  stock: 'semi-dwarfing',
+  planted: String(new Date().getFullYear()),
+  trees: '',
+  inRow: '',
+  betweenRows: '',
+  bearing: '0',
+  east: '0',
+  north: '0',
+  note: '',
+  rows: '',
+  places: '',
+};
+
+function textsOf(block: BlockLine): typeof FIRST {
+  return {
+    name: block.name,
+    species: block.species,
+    system: block.system,
+    cultivar: block.cultivar,
+    stock: block.stock,
+    planted: showNumber(block.plantedYear),
+    trees: showNumber(block.treeCount),
+    inRow: showNumber(block.inRowM),
+    betweenRows: showNumber(block.betweenRowsM),
+    bearing: showNumber(block.rowBearingDeg),
+    east: showNumber(block.eastM),
+    north: showNumber(block.northM),
+    note: block.note,
+    rows: showNumber(block.rows),
+    places: showNumber(block.placesPerRow),
+  };
+}
+
+/** A block's facts as they are sent, as when a correction is undone. */
+export function entryOf(block: BlockLine, holdingId: number): BlockEntry {
+  return {
+    holdingId,
+    name: block.name,
+    species: block.species,
+    system: block.system,
+    cultivar: block.cultivar,
+    stock: block.stock,
+    plantedYear: block.plantedYear,
+    treeCount: block.treeCount,
+    inRowM: block.inRowM,
+    betweenRowsM: block.betweenRowsM,
+    rowBearingDeg: block.rowBearingDeg,
+    eastM: block.eastM,
+    northM: block.northM,
+    note: block.note,
+    rows: block.rows,
+    placesPerRow: block.placesPerRow,
+  };
+}
+
+/** A block as it is to be: a new one, or one whose facts are corrected. */
+export function BlockForm({
+  holdings,
+  block,
+  done,
+}: {
+  holdings: { id: number; name: string }[];
+  block: BlockLine | null;
+  done?: (before: BlockLine) => void;
+}) {
+  const known = useQuery({ queryKey: ['knowledge'], queryFn: () => answer(api.GET('/api/knowledge')) });
+  const [holding, setHolding] = useState(holdings[0]?.id ?? 0);
+  const [form, setForm] = useState(() => (block ? textsOf(block) : FIRST));
+  const queries = useQueryClient();
+  const systems = known.data?.systems ?? [];
+  const usual = systems.filter((one) => one.species.includes(form.species));
+  const system = form.system || (usual[0]?.id ?? '');
+  const save = useMutation({
+    mutationFn: () => {
+      const body = {
+        holdingId: holding,
+        name: form.name,
+        species: form.species,
+        system,
+        cultivar: form.cultivar,
+        stock: form.stock,
+        plantedYear: sentNumber(form.planted),
+        treeCount: sentNumber(form.trees),
+        inRowM: sentNumber(form.inRow),
+        betweenRowsM: sentNumber(form.betweenRows),
+        rowBearingDeg: sentNumber(form.bearing),
+        eastM: sentNumber(form.east),
+        northM: sentNumber(form.north),
+        note: form.note,
+        ...(form.rows.trim() === '' ? {} : { rows: sentNumber(form.rows) }),
+        ...(form.places.trim() === '' ? {} : { placesPerRow: sentNumber(form.places) }),
+      };
+      return block
+        ? answer(api.PUT('/api/blocks/{id}', { params: { path: { id: block.id } }, body }))
+        : answer(api.POST('/api/blocks', { body }));
+    },
+    onSuccess: () => {
+      if (block) done?.(block);
+      else setForm(FIRST);
+      for (const key of ['holding', 'blocks', 'season', 'geo']) {
+        void queries.invalidateQueries({ queryKey: [key] });
+      }
+    },
+  });
+  const text = (key: keyof typeof FIRST, name: string, decimal = true) => (
+    <Labelled name={name}>
+      <input
+        className={BOX}
+        inputMode={decimal ? 'decimal' : 'text'}
+        value={form[key]}
+        onChange={(event) => {
+          setForm({ ...form, [key]: event.target.value });
+        }}
+      />
+    </Labelled>
+  );
+  const choice = (name: string, value: string, options: [string, string][], set: (value: string) => void) => (
+    <Labelled name={name}>
+      <select
+        className={BOX}
+        value={value}
+        onChange={(event) => {
+          set(event.target.value);
+        }}
+      >
+        {options.map(([id, words]) => (
+          <option key={id} value={id}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </Labelled>
+  );
+  return (
+    <SetupSheet
+      title={block ? block.name : 'A block'}
+      action={block ? 'Save' : 'Add the block'}
+      busy={save.isPending}
+      ready={[form.name, form.trees, form.inRow, form.betweenRows].every((one) => one.trim() !== '')}
+      error={save.error}
+      submit={() => {
+        save.mutate();
+      }}
+    >
+      {text('name', 'Name of the block', false)}
+      {block === null &&
+        holdings.length > 1 &&
+        choice(
+          'Holding',
+          String(holding),
+          holdings.map((one) => [String(one.id), one.name]),
+          (value) => {
+            setHolding(Number(value));
+          },
+        )}
+      {choice(
+        'Kind of tree',
+        form.species,
+        (known.data?.species ?? []).map((one) => [one.id, one.name]),
+        (species) => {
+          setForm({ ...form, species, system: '' });
+        },
+      )}
+      {choice(
+        'Trained as',
+        system,
+        (usual.length > 0 && usual.some((one) => one.id === system) ? usual : systems).map((one) => [
+          one.id,
+          one.name,
+        ]),
+        (value) => {
+          setForm({ ...form, system: value });
+        },
+      )}
+      {text('cultivar', 'Cultivars', false)}
+      {choice('Rootstock', form.stock, STOCKS, (stock) => {
+        setForm({ ...form, stock });
+      })}
+      {text('planted', 'Planted in')}
+      {text('trees', 'Trees')}
+      {text('rows', 'Rows')}
+      {text('places', 'Places in the longest row')}
+      {text('inRow', 'In the row, m')}
+      {text('betweenRows', 'Between rows, m')}
+      {text('bearing', 'Rows run towards, °')}
+      {text('east', 'First tree east of zero, m')}
+      {text('north', 'and north, m')}
+      {text('note', 'Note', false)}
+    </SetupSheet>
+  );
+}

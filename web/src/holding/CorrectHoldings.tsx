@@ -1,0 +1,99 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api } from '../api/client';
+import { Button } from '../ui/Button';
+import { sentNumber, showNumber } from '../ui/numbers';
+import { UndoNotice, type Done } from '../ui/Undone';
+import { BOX, Labelled, SetupSheet } from './SetupSheet';
+
+/** The holdings there are: renamed, put elsewhere, or deleted where they have no blocks. */
+export function CorrectHoldings() {
+  const holdings = useQuery({ queryKey: ['holdings'], queryFn: () => answer(api.GET('/api/holdings')) });
+  return (
+    <details className="mt-3 border-t border-line pt-3">
+      <summary className="min-h-9 content-center font-semibold">Edit a holding</summary>
+      {(holdings.data ?? []).map((one) => (
+        <Correct key={one.id} id={one.id} />
+      ))}
+    </details>
+  );
+}
+
+function Correct({ id }: { id: number }) {
+  const holding = useQuery({
+    queryKey: ['holding-setup', id],
+    queryFn: () => answer(api.GET('/api/holdings/{id}', { params: { path: { id } } })),
+  });
+  const [typed, setTyped] = useState<Record<string, string>>({});
+  const [done, setDone] = useState<Done | null>(null);
+  const queries = useQueryClient();
+  const now = holding.data;
+  const put = (body: { name: string; latitudeDeg: number; elevationM: number; timeZone: string }) =>
+    answer(api.PUT('/api/holdings/{id}', { params: { path: { id } }, body })).then(() =>
+      queries.invalidateQueries(),
+    );
+  const save = useMutation({
+    mutationFn: () =>
+      put({
+        name: typed['name'] ?? now?.name ?? '',
+        latitudeDeg: sentNumber(typed['latitude'] ?? showNumber(now?.latitudeDeg)),
+        elevationM: sentNumber(typed['elevation'] ?? showNumber(now?.elevationM)),
+        timeZone: typed['zone'] ?? now?.timeZone ?? '',
+      }),
+    onSuccess: () => {
+      setTyped({});
+      if (now) setDone({ words: `${now.name} is changed.`, undo: () => put(now) });
+    },
+  });
+  const remove = useMutation({
+    mutationFn: () => answer(api.DELETE('/api/holdings/{id}', { params: { path: { id } } })),
+    onSuccess: () => void queries.invalidateQueries(),
+  });
+  if (!now) return null;
+  const field = (key: string, name: string, value: string) => (
+    <Labelled name={name}>
+      <input
+        className={BOX}
+        value={typed[key] ?? value}
+        onChange={(event) => {
+          setTyped({ ...typed, [key]: event.target.value });
+        }}
+      />
+    </Labelled>
+  );
+  return (
+    <div>
+      <SetupSheet
+        title={now.name}
+        action="Save"
+        busy={save.isPending}
+        ready={Object.keys(typed).length > 0}
+        error={save.error ?? remove.error}
+        submit={() => {
+          save.mutate();
+        }}
+      >
+        {field('name', 'Name', now.name)}
+        {field('latitude', 'Latitude, ° (south is negative)', showNumber(now.latitudeDeg))}
+        {field('elevation', 'Height above the sea, m', showNumber(now.elevationM))}
+        {field('zone', 'Time zone its days are counted in', now.timeZone)}
+      </SetupSheet>
+      {now.blocks === 0 && (
+        <Button
+          className="mt-2"
+          onClick={() => {
+            remove.mutate();
+          }}
+        >
+          Delete
+        </Button>
+      )}
+      <UndoNotice
+        done={done}
+        dismiss={() => {
+          setDone(null);
+        }}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,96 @@
+import type { ReactNode } from 'react';
+import { Problem } from '../api/client';
+import { Button } from '../ui/Button';
+
+export const BOX = 'min-h-10 w-full rounded-md border border-muted/50 bg-paper px-2';
+
+/** The names on screen of the fields that travel. */
+const FIELD_NAMES: Record<string, string> = {
+  name: 'Name',
+  latitudeDeg: 'Latitude',
+  elevationM: 'Height above the sea',
+  timeZone: 'Time zone',
+  species: 'Kind of tree',
+  system: 'Trained as',
+  cultivar: 'Cultivars',
+  stock: 'Rootstock',
+  plantedYear: 'Planted in',
+  treeCount: 'Trees',
+  rows: 'Rows',
+  placesPerRow: 'Places in the longest row',
+  inRowM: 'In the row',
+  betweenRowsM: 'Between rows',
+  rowBearingDeg: 'Rows run towards',
+  eastM: 'East of zero',
+  northM: 'North of zero',
+  row: 'Row',
+  place: 'Place',
+};
+
+function fieldName(field: string): string {
+  return FIELD_NAMES[field] ?? 'This field';
+}
+
+/** A short form with what is wrong under it. */
+export function SetupSheet({
+  title,
+  action,
+  busy,
+  ready,
+  error,
+  submit,
+  children,
+}: {
+  title: string;
+  action: string;
+  busy: boolean;
+  ready: boolean;
+  error: unknown;
+  submit: () => void;
+  children: ReactNode;
+}) {
+  const problem = error instanceof Problem ? error : null;
+  return (
+    <form
+      className="mt-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        submit();
+      }}
+    >
+      <h2 className="border-b-2 border-ink pb-1 text-[17px] font-bold">{title}</h2>
+      <div className="grid grid-cols-[repeat(auto-fill,minmax(140px,1fr))] gap-3 pt-2">{children}</div>
+      {problem && (
+        <ul role="alert" className="mt-2 border-l-4 border-lichen bg-lichen-wash px-3 py-2">
+          {(problem.errors.length > 0
+            ? problem.errors.map((one) => `${fieldName(one.field)}: ${one.message}`)
+            : [problem.message]
+          ).map((words) => (
+            <li key={words}>{words}</li>
+          ))}
+        </ul>
+      )}
+      <Button type="submit" weight="ink" className="mt-3" disabled={busy || !ready}>
+        {action}
+      </Button>
+    </form>
+  );
+}
+
+/** A field with its name over it. */
+export function Labelled({
+  name,
+  wide = false,
+  children,
+}: {
+  name: string;
+  wide?: boolean;
+  children: ReactNode;
+}) {
+  return (
+    <label className={`text-[13px] ${wide ? 'col-span-full' : ''}`}>
+      <span className="block text-muted">{name}</span>
+      {children}
+    </label>
+  );
+}

@@ -1,0 +1,150 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { answer, api } from '../api/client';
+import { Button } from '../ui/Button';
+import { sentNumber } from '../ui/numbers';
+import { UndoNotice, type Done } from '../ui/Undone';
+
+const BOX = 'min-h-9 rounded-md border border-muted/50 bg-paper px-2';
+
+/** Where the tree stands: moved to another place, archived, or deleted where nothing is known of it; each can be undone. */
+export function TreeSetup({ id }: { id: number }) {
+  const setup = useQuery({
+    queryKey: ['tree-setup', id],
+    queryFn: () => answer(api.GET('/api/trees/{id}/setup', { params: { path: { id } } })),
+  });
+  const blocks = useQuery({ queryKey: ['blocks'], queryFn: () => answer(api.GET('/api/blocks')) });
+  const [to, setTo] = useState<{ blockId: number; row: string; place: string } | null>(null);
+  const [done, setDone] = useState<Done | null>(null);
+  const queries = useQueryClient();
+  const go = useNavigate();
+  const refresh = () => queries.invalidateQueries();
+  const tree = setup.data;
+  const put = (body: { blockId: number; row: number; place: number }) =>
+    answer(api.PUT('/api/trees/{id}/place', { params: { path: { id } }, body })).then(refresh);
+  const move = useMutation({
+    mutationFn: () =>
+      put({
+        blockId: to?.blockId ?? 0,
+        row: sentNumber(to?.row ?? ''),
+        place: sentNumber(to?.place ?? ''),
+      }),
+    onSuccess: () => {
+      if (tree) {
+        const before = { blockId: tree.blockId, row: tree.row, place: tree.place };
+        setDone({ words: `Moved from ${tree.label}.`, undo: () => put(before) });
+      }
+      setTo(null);
+    },
+  });
+  const archived = (away: boolean) =>
+    answer(api.PUT('/api/trees/{id}/archived', { params: { path: { id } }, body: { archived: away } })).then(
+      refresh,
+    );
+  const archive = useMutation({
+    mutationFn: () => archived(!(tree?.archived ?? false)),
+    onSuccess: () => {
+      const was = tree?.archived ?? false;
+      setDone({
+        words: was ? 'The tree is worked again.' : 'Archived: it is left out of lists; its records stay.',
+        undo: () => archived(was),
+      });
+    },
+  });
+  const remove = useMutation({
+    mutationFn: () => answer(api.DELETE('/api/trees/{id}', { params: { path: { id } } })),
+    onSuccess: () => void refresh().then(() => go('/')),
+  });
+  if (!tree) return null;
+  const trouble = move.error ?? archive.error ?? remove.error;
+  return (
+    <section className="px-5 py-3 text-[14px]" aria-label="Where the tree stands">
+      <UndoNotice
+        done={done}
+        dismiss={() => {
+          setDone(null);
+        }}
+      />
+      <span className="flex flex-wrap gap-2">
+        <Button
+          onClick={() => {
+            setTo(to ? null : { blockId: tree.blockId, row: String(tree.row), place: String(tree.place) });
+          }}
+        >
+          Move tree
+        </Button>
+        <Button
+          disabled={archive.isPending}
+          onClick={() => {
+            archive.mutate();
+          }}
+        >
+          {tree.archived ? 'Take up again' : 'Archive tree'}
+        </Button>
+        {tree.deletable && (
+          <Button
+            disabled={remove.isPending}
+            onClick={() => {
+              remove.mutate();
+            }}
+          >
+            Delete tree
+          </Button>
+        )}
+      </span>
+      {to && (
+        <form
+          className="mt-2 flex flex-wrap items-end gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            move.mutate();
+          }}
+        >
+          <label className="text-[13px] text-muted">
+            Block
+            <select
+              value={to.blockId}
+              onChange={(event) => {
+                setTo({ ...to, blockId: Number(event.target.value) });
+              }}
+              className={`${BOX} block text-ink`}
+            >
+              {(blocks.data ?? []).map((block) => (
+                <option key={block.id} value={block.id}>
+                  {block.name}
+                </option>
+              ))}
+            </select>
+          </label>
+          {(
+            [
+              ['row', 'Row'],
+              ['place', 'Place'],
+            ] as const
+          ).map(([field, name]) => (
+            <label key={field} className="text-[13px] text-muted">
+              {name}
+              <input
+                inputMode="numeric"
+                value={to[field]}
+                onChange={(event) => {
+                  setTo({ ...to, [field]: event.target.value });
+                }}
+                className={`${BOX} block w-16 text-ink`}
+              />
+            </label>
+          ))}
+          <Button type="submit" weight="ink" disabled={move.isPending}>
+            Move
+          </Button>
+        </form>
+      )}
+      {trouble && (
+        <p role="alert" className="mt-2 font-semibold text-lichen">
+          {trouble.message}
+        </p>
+      )}
+    </section>
+  );
+}
