@@ -1,11 +1,13 @@
 import { SignOut } from './people/SignOut';
-import { useWho } from './people/who';
+import { useMayChange, useWho } from './people/who';
+import { Keys } from './ui/Keys';
 import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
 
 /** The frame round every page: the name, the way about, and which tree one is at. */
 export function App() {
   const { id } = useParams();
   const who = useWho();
+  const mayChange = useMayChange();
   const inTheField = useLocation().pathname.startsWith('/field');
   const atTree = useLocation().pathname.startsWith('/trees/');
   const here = (to: string, words: string) => (
@@ -42,7 +44,7 @@ export function App() {
           {id && atTree && (
             <>
               {here(`/trees/${id}`, 'Tree')}
-              {here(`/trees/${id}/survey`, 'Survey')}
+              {mayChange && here(`/trees/${id}/survey`, 'Survey')}
               {here(`/trees/${id}/sheet`, 'Sheet')}
               {here(`/trees/${id}/record`, 'Record')}
             </>
@@ -50,6 +52,7 @@ export function App() {
           <span className="ml-auto flex gap-5 max-sm:gap-3.5">
             {here('/compare', 'Side by side')}
             {here('/guide', 'Guide')}
+            <Keys />
             {who.role === 'grower' && here('/accounts', 'Accounts')}
             {who.state === 'signed-in' && <SignOut name={who.name} />}
           </span>

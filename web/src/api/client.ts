@@ -46,6 +46,7 @@ export type WeatherLine = Schemas['WeatherLine'];
 export type DayPage = Schemas['DayPage'];
 export type PlacedBlock = Schemas['PlacedBlock'];
 export type SchedulePage = Schemas['SchedulePage'];
+export type WaitLine = Schemas['WaitLine'];
 export type PlacedLine = Schemas['PlacedLine'];
 export type CrewLine = Schemas['CrewLine'];
 export type FieldSheet = Schemas['FieldSheet'];

@@ -1,14 +1,14 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { answer, api, Problem, sendText, type BlockProgress, type ImportOutcome } from '../api/client';
+import { answer, api, type BlockProgress } from '../api/client';
 import { Button } from '../ui/Button';
-import { FileButton } from '../ui/FileButton';
 import { Failed, Loading } from '../ui/States';
 import { percent, RULE_WORDS } from '../ui/words';
-import { useWho } from '../people/who';
+import { useMayChange, useWho } from '../people/who';
 import { CorrectBlock } from './CorrectBlock';
 import { Labels } from './Labels';
+import { Tables } from './Tables';
 import { LearnedPart } from './LearnedPart';
 import { Pickings } from './Pickings';
 import { YearsOfABlock } from '../years/YearsParts';
@@ -20,19 +20,13 @@ const OUTLIER_WORDS: Record<string, string> = {
   runt: 'runt',
   gap: 'gap',
 };
-const OUTCOME_WORDS: Record<string, string> = {
-  'new-tree': 'new tree',
-  'new-survey': 'new survey',
-  'there-already': 'there already',
-};
 
 /** A whole block: read in the background, what its trees share, which stand out, how even they are; tables in and out. */
 export function BlockPage() {
   const id = Number(useParams()['id']);
   const blocks = useQuery({ queryKey: ['blocks'], queryFn: () => answer(api.GET('/api/blocks')) });
   const block = blocks.data?.find((one) => one.id === id);
-  const { role } = useWho();
-  const mayChange = role === 'grower' || role === 'foreman';
+  const mayChange = useMayChange();
   if (blocks.isPending) return <Loading what="Finding the block…" />;
   if (blocks.isError) return <Failed error={blocks.error} retry={() => void blocks.refetch()} />;
   if (!block) return <Failed error={new Error('There is no such block.')} />;
@@ -285,90 +279,5 @@ function Result({ result }: { result: NonNullable<BlockProgress['result']> }) {
         </table>
       </div>
     </div>
-  );
-}
-
-function Tables({ id }: { id: number }) {
-  const [table, setTable] = useState('');
-  const queries = useQueryClient();
-  const send = (path: string) => sendText<ImportOutcome>(path, 'text/csv', table);
-  const preview = useQuery({
-    queryKey: ['table', id, table],
-    queryFn: () => send(`/api/blocks/${id}/surveys/preview`),
-    enabled: table !== '',
-    retry: false,
-    gcTime: 0,
-  });
-  const write = useMutation({
-    mutationFn: () => send(`/api/blocks/${id}/surveys`),
-    onSuccess: () => {
-      setTable('');
-      void queries.invalidateQueries();
-    },
-  });
-  const trouble = preview.error ?? write.error;
-  return (
-    <section aria-labelledby="tables" className="mt-9">
-      <h2 id="tables" className="border-b-2 border-ink pb-2 text-[20px] font-bold">
-        Survey tables
-      </h2>
-      <p className="py-2 text-[14px] text-muted">
-        One limb a row; a tree’s label ends in its row and place. A table is shown before it is written, and
-        written whole or not at all.
-      </p>
-      <div className="flex flex-wrap gap-2">
-        <a
-          href={`/api/blocks/${id}/surveys.csv`}
-          className="rounded-md border border-muted/50 px-3 py-1.5 text-[14px] font-semibold hover:bg-sand"
-        >
-          Take the surveys out
-        </a>
-        <FileButton accept=".csv,text/csv" label="Survey table to take in" onText={setTable}>
-          Take a table in
-        </FileButton>
-      </div>
-      {trouble && (
-        <div role="alert" className="mt-3 border-l-4 border-lichen bg-lichen-wash px-3 py-2 text-[14px]">
-          <p className="font-semibold">Nothing was written.</p>
-          {trouble instanceof Problem && trouble.errors.length > 0 ? (
-            <ul>
-              {trouble.errors.slice(0, 12).map((error) => (
-                <li key={error.field + error.message}>
-                  <b>{error.field}</b> {error.message}
-                </li>
-              ))}
-            </ul>
-          ) : (
-            <p>{trouble.message}</p>
-          )}
-        </div>
-      )}
-      {write.data && (
-        <p role="status" className="mt-3 text-moss">
-          Written: {write.data.trees.filter((tree) => tree.outcome !== 'there-already').length} surveys.
-        </p>
-      )}
-      {preview.data && (
-        <div className="mt-3">
-          <ul className="text-[14px]">
-            {preview.data.trees.map((tree) => (
-              <li key={tree.label + tree.outcome}>
-                <b>{tree.label}</b>, {tree.limbs} limbs: {OUTCOME_WORDS[tree.outcome] ?? tree.outcome}
-              </li>
-            ))}
-          </ul>
-          <Button
-            weight="ink"
-            className="mt-2"
-            disabled={write.isPending}
-            onClick={() => {
-              write.mutate();
-            }}
-          >
-            Write these
-          </Button>
-        </div>
-      )}
-    </section>
   );
 }

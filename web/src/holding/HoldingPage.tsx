@@ -10,7 +10,7 @@ import { CorrectHoldings } from './CorrectHoldings';
 import { Drafts } from './Drafts';
 import { HoldingMap } from './HoldingMap';
 import { MapFile } from './MapFile';
-import { useWho } from '../people/who';
+import { useMayChange } from '../people/who';
 import { Setup } from './Setup';
 import { NewTree } from './NewTree';
 import { YearsOfTheHolding } from '../years/YearsParts';
@@ -21,11 +21,11 @@ const STATE_WORDS: Record<string, string> = { 'to-decide': 'to decide', marked: 
 export function HoldingPage() {
   const page = useQuery({ queryKey: ['holding'], queryFn: () => answer(api.GET('/api/holding')) });
   const season = useQuery({ queryKey: ['season'], queryFn: () => answer(api.GET('/api/season')) });
-  const who = useWho();
-  const mayChange = who.role === 'grower' || who.role === 'foreman';
+  const mayChange = useMayChange();
   const go = useNavigate();
   const queries = useQueryClient();
-  const before = (useLocation().state as { deletedBlock?: BlockEntry } | null)?.deletedBlock;
+  const location = useLocation();
+  const before = (location.state as { deletedBlock?: BlockEntry } | null)?.deletedBlock;
   const deleted = before
     ? {
         words: `${before.name} is deleted.`,
@@ -75,6 +75,7 @@ export function HoldingPage() {
           </label>
           <input
             id="seek"
+            autoFocus={new URLSearchParams(location.search).has('seek')}
             type="search"
             placeholder="Tree, cultivar or fault"
             value={sought}

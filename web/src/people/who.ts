@@ -10,6 +10,12 @@ export const Who = createContext<WhoIsHere>({
   codeNeeded: false,
 });
 
+/** Whether whoever sits here may change more than marks: trees, blocks, surveys, records, season. */
+export function useMayChange(): boolean {
+  const { role } = useContext(Who);
+  return role === 'grower' || role === 'foreman';
+}
+
 export function useWho(): WhoIsHere {
   return useContext(Who);
 }

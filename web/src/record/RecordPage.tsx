@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { answer, api, Problem, type RecordLine, type Step, type TreePage } from '../api/client';
 import { keyOf, markFrom } from '../api/marks';
+import { useMayChange } from '../people/who';
 import { Button } from '../ui/Button';
 import { sentNumber, showNumber } from '../ui/numbers';
 import { Failed, Loading } from '../ui/States';
@@ -47,13 +48,18 @@ export function RecordPage() {
     queryKey: ['records', id],
     queryFn: () => answer(api.GET('/api/trees/{id}/records', { params: { path: { id } } })),
   });
+  const mayChange = useMayChange();
   const failed = page.error ?? steps.error ?? history.error;
   if (failed) return <Failed error={failed} retry={() => void page.refetch()} />;
   if (!page.data || !steps.data || !history.data) return <Loading what="Opening the record…" />;
   return (
     <div className="mx-auto grid max-w-[1180px] grid-cols-[minmax(0,1fr)_420px] gap-10 px-6 py-6 max-lg:grid-cols-1">
       <div>
-        <Visit key={steps.data.map(keyOf).join()} id={id} page={page.data} steps={steps.data} />
+        {mayChange ? (
+          <Visit key={steps.data.map(keyOf).join()} id={id} page={page.data} steps={steps.data} />
+        ) : (
+          <h1 className="text-[25px] font-bold">{page.data.name.label}</h1>
+        )}
         <Timeline id={id} records={history.data} />
         <TreeYield id={id} blockId={page.data.name.blockId} />
       </div>
@@ -255,6 +261,7 @@ function History({ id, records }: { id: number; records: RecordLine[] }) {
 }
 
 function Past({ id, record }: { id: number; record: RecordLine }) {
+  const mayChange = useMayChange();
   const [correcting, setCorrecting] = useState(false);
   const [note, setNote] = useState(record.note);
   const [who, setWho] = useState(record.who);
@@ -331,7 +338,7 @@ function Past({ id, record }: { id: number; record: RecordLine }) {
         </p>
       )}
       {record.note && <p className="mt-1 border-l-[3px] border-line pl-2 text-[14px]">{record.note}</p>}
-      {!corrected && !correcting && (
+      {mayChange && !corrected && !correcting && (
         <Button
           weight="quiet"
           className="mt-1 -ml-3"

@@ -5,7 +5,7 @@ import { FIRST_VIEW } from '../stand/camera';
 import { prepare } from '../stand/geometry';
 import type { Showing } from '../stand/paint';
 import { SmallTree } from '../stand/SmallTree';
-import { useWho } from '../people/who';
+import { useMayChange } from '../people/who';
 import { Button } from '../ui/Button';
 import { Failed } from '../ui/States';
 import { day } from '../ui/words';
@@ -25,8 +25,7 @@ export function Timeline({ id, records }: { id: number; records: RecordLine[] })
     queryFn: () => answer(api.GET('/api/trees/{id}/forecasts', { params: { path: { id } } })),
   });
   const queries = useQueryClient();
-  const { role } = useWho();
-  const mayChange = role === 'grower' || role === 'foreman';
+  const mayChange = useMayChange();
   const withdraw = useMutation({
     mutationFn: ({ survey, withdrawn }: { survey: number; withdrawn: boolean }) =>
       answer(

@@ -24,8 +24,20 @@ export function DayPanel({ day, today }: { day: string; today: string }) {
         {day === today ? 'Today, ' : ''}
         {dayName(day)}
       </h2>
-      <p className="text-[14px] text-muted">{hours(page.data.crewHours)} of hands</p>
-      <Group title="Go to" empty="No block suits this day." blocks={go} strong />
+      <p className="text-[14px] text-muted">
+        {hours(page.data.crewHours)} of hands.{' '}
+        {page.data.scheduled
+          ? 'Where to go is what the crew’s schedule says.'
+          : 'Nothing is scheduled yet: this is the order of the day alone.'}
+      </p>
+      <Group
+        title="Go to"
+        empty={
+          page.data.scheduled ? 'The schedule sends nobody anywhere on this day.' : 'No block suits this day.'
+        }
+        blocks={go}
+        strong
+      />
       {wait.length > 0 && <Group title="Could be done, but" blocks={wait} />}
       {not.length > 0 && <NotToday blocks={not} />}
       {done.length > 0 && (
@@ -101,6 +113,9 @@ function Group({
               </span>
             </div>
             <p>{one.why}</p>
+            {!one.go && one.plannedOn && (
+              <p className="text-[13px] font-semibold">Scheduled for {shortDay(one.plannedOn)}.</p>
+            )}
             {strong && (
               <p className="text-[13px] text-muted">
                 {hours(one.hours)} left, {one.daysLeft} suitable {one.daysLeft === 1 ? 'day' : 'days'}

@@ -6,6 +6,7 @@ import { CrewTable } from '../crew/CrewTable';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
 import { dayName, hours, plusDays, shortDay } from './dates';
+import { Waits } from './Waits';
 
 const DAYS = 14;
 const ASK_EVERY = 700;
@@ -108,6 +109,7 @@ export function SchedulePage() {
       {(make.error ?? move.error ?? letGo.error) && (
         <Failed error={make.error ?? move.error ?? letGo.error} />
       )}
+      <Waits waits={page?.waits ?? []} />
       <Conflicts conflicts={page?.conflicts ?? []} planned={work.length > 0} />
       <div className="mt-4 flex items-center gap-2">
         <Button

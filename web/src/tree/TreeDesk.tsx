@@ -3,7 +3,7 @@ import { useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { type Mark, type TrainingAnswer, type TreePage } from '../api/client';
 import { limbOf } from '../api/marks';
-import { useWho } from '../people/who';
+import { useMayChange, useWho } from '../people/who';
 import { firstViewOf, facesRow, type View } from '../stand/camera';
 import { prepare } from '../stand/geometry';
 import { LimbClock } from '../stand/LimbClock';
@@ -19,6 +19,7 @@ import { LimbPanel } from './LimbPanel';
 import { LimbsPanel } from './LimbsPanel';
 import { PlanPanel } from './PlanPanel';
 import { StageBar } from './StageBar';
+import { SuggestionList } from './SuggestionList';
 import { TreeSetup } from './TreeSetup';
 import { useKeys } from './useKeys';
 import { usePlans } from './usePlans';
@@ -172,7 +173,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
 
   const { name } = page;
   const { role } = useWho();
-  const mayChange = role === 'grower' || role === 'foreman';
+  const mayChange = useMayChange();
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_400px] max-lg:h-auto max-lg:grid-cols-1">
       <div className="flex min-h-0 flex-col max-lg:h-[640px]">
@@ -330,6 +331,12 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
               ))}
             </Tabs.List>
             <Tabs.Content value="plan" className="min-h-0 flex-1 overflow-auto">
+              {role === 'adviser' && (
+                <p className="border-b border-line bg-sand px-5 py-2 text-[14px]">
+                  What you mark is a suggestion: the grower or foreman accepts or refuses it.
+                </p>
+              )}
+              <SuggestionList id={id} page={page} work={work} />
               <PlanPanel
                 limits={limits}
                 id={id}
@@ -408,12 +415,14 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
             >
               Sheet
             </Link>
-            <Link
-              to={`/trees/${id}/record`}
-              className="rounded-md bg-ink px-3 py-1.5 text-[14px] font-semibold text-paper hover:opacity-90"
-            >
-              Record it
-            </Link>
+            {role !== 'adviser' && (
+              <Link
+                to={`/trees/${id}/record`}
+                className="rounded-md bg-ink px-3 py-1.5 text-[14px] font-semibold text-paper hover:opacity-90"
+              >
+                Record it
+              </Link>
+            )}
           </span>
         </div>
       </aside>

@@ -1,6 +1,7 @@
 import { useEffect, useMemo, type Dispatch, type SetStateAction } from 'react';
 import type { TreePage } from '../api/client';
 import { keyOf } from '../api/marks';
+import { inField, singleKeysOn } from '../ui/singleKeys';
 import type { Showing } from '../stand/paint';
 import type { Shown } from './Layers';
 import type { Work } from './useWork';
@@ -20,8 +21,7 @@ export function useKeys(page: TreePage, work: Work, selected: string | null, cha
   const limbIds = useMemo(() => ['trunk', ...page.limbs.map((limb) => limb.id)], [page.limbs]);
   useEffect(() => {
     const keys = (event: KeyboardEvent) => {
-      const on = event.target as HTMLElement;
-      if (/^(INPUT|SELECT|TEXTAREA)$/.test(on.tagName)) {
+      if (inField(event)) {
         return;
       }
       const control = event.ctrlKey || event.metaKey;
@@ -34,7 +34,7 @@ export function useKeys(page: TreePage, work: Work, selected: string | null, cha
         event.preventDefault();
         if (event.shiftKey) work.redo();
         else work.undo();
-      } else if (control) {
+      } else if (control || !singleKeysOn()) {
         return;
       } else if (key === 'n') step(1);
       else if (key === 'p') step(-1);

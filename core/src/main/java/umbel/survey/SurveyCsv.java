@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
@@ -19,19 +20,24 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 import umbel.format.FieldError;
+import umbel.format.TableCell;
+import umbel.format.TypedNumber;
 
 /**
  * Surveys as a table: one limb a row, several trees one after another. The columns of the tree are filled in its first row
  * and left empty in the others; a row that names a species begins the next tree. Ranges are those of
  * {@code umbel-survey/1}: a table is turned into that format and read by {@link SurveyReader}.
  *
- * <p>Shoots are written {@code class/attitude:count} or {@code class/attitude:countxlength_cm}, parted by semicolons.
+ * <p>Shoots are written {@code class/attitude:count} or {@code class/attitude:countxlength_cm}, parted by semicolons or upright
+ * strokes. Columns may be parted by commas, semicolons or tabs, numbers written with a decimal comma or point, lines ended
+ * either way; a byte order mark is passed over. Columns of another name are read where it is told what they hold.
  */
 public final class SurveyCsv {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int MOST_ROWS = 200_000;
-    private static final Pattern SHOOTS = Pattern.compile("([a-z]+)(?:/([a-z]+))?:(\\d+)(?:x(\\d+(?:\\.\\d+)?))?");
+    private static final String PASSED_OVER = "passed-over-";
+    private static final Pattern SHOOTS = Pattern.compile("([a-z]+)(?:/([a-z]+))?:(\\d+)(?:x(\\d+(?:[.,]\\d+)?))?");
 
     /** Where each column stands in the open format; {@code #} marks numbers, {@code !} what is read specially. */
     private static final Map<String, String> TREE = new LinkedHashMap<>();
@@ -124,16 +130,28 @@ public final class SurveyCsv {
      * @throws InvalidSurvey naming each faulty cell as {@code line 7, angle_deg}; nothing is read when anything is wrong
      */
     public static List<Survey> read(String text) {
+        return read(text, Map.of());
+    }
+
+    /**
+     * Reads a table with columns of other names.
+     *
+     * @param names what columns hold: our name by theirs, empty for a column to be passed over
+     * @throws InvalidSurvey naming each faulty cell as {@code line 7, angle_deg}; nothing is read when anything is wrong
+     */
+    public static List<Survey> read(String text, Map<String, String> names) {
         List<FieldError> errors = new ArrayList<>();
         List<Survey> surveys = new ArrayList<>();
+        String plain = text.startsWith("\uFEFF") ? text.substring(1) : text;
+        char delimiter = delimiter(plain);
         CSVFormat format = CSVFormat.RFC4180
                 .builder()
-                .setHeader()
+                .setDelimiter(delimiter)
+                .setHeader(heading(plain, delimiter, names))
                 .setSkipHeaderRecord(true)
                 .setTrim(true)
                 .setIgnoreEmptyLines(true)
                 .get();
-        String plain = text.startsWith("\uFEFF") ? text.substring(1) : text;
         try (CSVParser parser = CSVParser.parse(new StringReader(plain), format)) {
             checkColumns(parser, errors);
             if (!errors.isEmpty()) {
@@ -170,10 +188,53 @@ public final class SurveyCsv {
         return surveys;
     }
 
+    /** The sign between columns: the one the heading has most of. */
+    private static char delimiter(String text) {
+        String heading = text.lines().findFirst().orElse("");
+        char best = ',';
+        long most = 0;
+        for (char one : new char[] {',', ';', '\t'}) {
+            long count = heading.chars().filter(sign -> sign == one).count();
+            if (count > most) {
+                best = one;
+                most = count;
+            }
+        }
+        return best;
+    }
+
+    /** The heading of a table as it stands. */
+    public static List<String> headingOf(String text) {
+        String plain = text.startsWith("\uFEFF") ? text.substring(1) : text;
+        return List.of(heading(plain, delimiter(plain), Map.of()));
+    }
+
+    /** The heading with our names in the place of theirs; columns to be passed over get names of their own. */
+    private static String[] heading(String text, char delimiter, Map<String, String> names) {
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
+                .setDelimiter(delimiter)
+                .setTrim(true)
+                .get();
+        try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
+            List<String> heading = new ArrayList<>();
+            for (CSVRecord first : parser) {
+                for (String name : first) {
+                    String ours = names.getOrDefault(name, name);
+                    heading.add(ours.isEmpty() ? PASSED_OVER + heading.size() : ours);
+                }
+                break;
+            }
+            return heading.toArray(String[]::new);
+        } catch (IOException | UncheckedIOException | IllegalStateException e) {
+            throw new InvalidSurvey(List.of(new FieldError("", "This is not a table of surveys: " + e.getMessage())));
+        }
+    }
+
     private static void checkColumns(CSVParser parser, List<FieldError> errors) {
         List<String> names = parser.getHeaderNames();
         for (String name : names) {
-            if (!TREE.containsKey(name) && !LIMB.containsKey(name)) {
+            if (!TREE.containsKey(name) && !LIMB.containsKey(name) && !name.startsWith(PASSED_OVER)) {
                 errors.add(new FieldError("line 1", "There is no column '" + name + "' in a survey table."));
             }
         }
@@ -235,15 +296,16 @@ public final class SurveyCsv {
                     : into.withObject("/" + plain.substring(0, dot).replace('.', '/'));
             String name = plain.substring(dot + 1);
             if (path.startsWith("#")) {
-                try {
-                    double number = Double.parseDouble(value);
-                    if (number == Math.rint(number) && Math.abs(number) < 1e9) {
-                        parent.put(name, (long) number);
-                    } else {
-                        parent.put(name, number);
-                    }
-                } catch (NumberFormatException e) {
+                OptionalDouble typed = TypedNumber.read(value);
+                if (typed.isEmpty()) {
                     errors.add(new FieldError("line " + line + ", " + column, "'" + value + "' is not a number."));
+                    return;
+                }
+                double number = typed.getAsDouble();
+                if (number == Math.rint(number) && Math.abs(number) < 1e9) {
+                    parent.put(name, (long) number);
+                } else {
+                    parent.put(name, number);
                 }
             } else if (column.equals("condition")) {
                 ArrayNode list = parent.putArray(name);
@@ -253,12 +315,12 @@ public final class SurveyCsv {
             } else if (column.equals("shoots")) {
                 shoots(parent.putArray(name), value, line, errors);
             } else {
-                parent.put(name, value);
+                parent.put(name, TableCell.plain(value));
             }
         }
 
         private static void shoots(ArrayNode into, String value, int line, List<FieldError> errors) {
-            for (String one : value.split("\\s*;\\s*")) {
+            for (String one : value.split("\\s*[;|]\\s*")) {
                 Matcher match = SHOOTS.matcher(one.toLowerCase(Locale.ROOT));
                 if (!match.matches()) {
                     errors.add(new FieldError(
@@ -273,7 +335,7 @@ public final class SurveyCsv {
                 }
                 group.put("count", Integer.parseInt(match.group(3)));
                 if (match.group(4) != null) {
-                    group.put("length_cm", Double.parseDouble(match.group(4)));
+                    group.put("length_cm", Double.parseDouble(match.group(4).replace(',', '.')));
                 }
             }
         }
@@ -330,6 +392,6 @@ public final class SurveyCsv {
             double number = value.asDouble();
             return number == Math.rint(number) ? String.valueOf((long) number) : String.valueOf(number);
         }
-        return value.asString();
+        return TableCell.safe(value.asString());
     }
 }

@@ -1,9 +1,11 @@
 package umbel.survey;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -96,5 +98,40 @@ class SurveyCsvTest {
                 .isNotEmpty()
                 .extracting(FieldError::message)
                 .noneMatch(String::isBlank);
+    }
+
+    @Test
+    void aTableOfAnotherCountryIsReadTheSame() {
+        List<Survey> plain = SurveyCsv.read("species,trunk_diameter_mm,trunk_height_cm,id,parent,at_cm,bearing_deg,"
+                + "angle_deg,diameter_mm,length_cm,shoots\n"
+                + "apple,48.5,295,1,trunk,70,15,62,18.25,95,pencil/side:4x30.5;strong/up:1\n");
+        String semicolons = "\uFEFFspecies;trunk_diameter_mm;trunk_height_cm;id;parent;at_cm;bearing_deg;"
+                + "angle_deg;diameter_mm;length_cm;shoots\r\n"
+                + "apple;48,5;295;1;trunk;70;15;62;18,25;95;pencil/side:4x30,5|strong/up:1\r\n";
+        assertThat(SurveyCsv.read(semicolons)).isEqualTo(plain);
+        assertThat(SurveyCsv.read(semicolons.replace(';', '\t'))).isEqualTo(plain);
+    }
+
+    @Test
+    void columnsOfOtherNamesAreReadWhereItIsToldWhatTheyHold() {
+        String table =
+                "Art,Stamm mm,trunk_height_cm,id,parent,at_cm,bearing_deg,angle_deg,diameter_mm,length_cm,Wetter\n"
+                        + "apple,48,295,1,trunk,70,15,62,18,95,sunny\n";
+        assertThat(SurveyCsv.headingOf(table)).contains("Art", "Stamm mm", "Wetter");
+        Survey read = SurveyCsv.read(table, Map.of("Art", "species", "Stamm mm", "trunk_diameter_mm", "Wetter", ""))
+                .get(0);
+        assertThat(read.trunk().diameterMm()).isEqualTo(48);
+        assertThatThrownBy(() -> SurveyCsv.read(table)).isInstanceOf(InvalidSurvey.class);
+    }
+
+    @Test
+    void aNoteThatLooksLikeAFormulaIsWrittenAsTextAndComesBack() {
+        String table =
+                "species,trunk_diameter_mm,trunk_height_cm,id,parent,at_cm,bearing_deg,angle_deg,diameter_mm,length_cm,note\n"
+                        + "apple,48,295,1,trunk,70,15,62,18,95,\"=HYPERLINK(\"\"x\"\")\"\n";
+        List<Survey> read = SurveyCsv.read(table);
+        String written = SurveyCsv.write(read);
+        assertThat(written).contains("'=HYPERLINK");
+        assertThat(SurveyCsv.read(written)).isEqualTo(read);
     }
 }

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -33,6 +34,8 @@ import umbel.survey.SurveyReader;
 @Service
 public class SurveyImport {
 
+    private static final double THIN_MM = 5;
+    private static final double LONG_CM = 60;
     private static final Pattern PLACE = Pattern.compile("(?:^|.*\\s)(\\d{1,4})-(\\d{1,4})$");
 
     private final BlockRepository blocks;
@@ -50,28 +53,51 @@ public class SurveyImport {
         this.assessor = assessor;
     }
 
-    /** What became, or would become, of one tree of the table: new-tree, new-survey or there-already. */
-    public record Line(String label, int row, int place, int limbs, String outcome) {}
+    /**
+     * What became, or would become, of one tree of the table.
+     *
+     * @param outcome new-tree, new-survey or there-already
+     * @param maybeInches whether its thicknesses look as if they were inches
+     */
+    public record Line(String label, int row, int place, int limbs, String outcome, boolean maybeInches) {}
 
-    /** What a table does. */
-    public record Outcome(List<Line> trees, boolean written) {}
+    /**
+     * What a table does.
+     *
+     * @param unknown columns of which it is not known what they hold; nothing is read until that is told
+     * @param free columns of ours that none of the table's is yet
+     */
+    public record Outcome(List<Line> trees, boolean written, List<String> unknown, List<String> free) {}
 
     private record Placed(Survey survey, LocalDate day, int row, int place) {}
 
     /** What the table would write. */
     @Transactional(readOnly = true)
-    public Outcome preview(long blockId, String table) {
+    public Outcome preview(long blockId, String table, Map<String, String> columns) {
         Block block = blocks.findById(blockId).orElseThrow(() -> new NotFound("block", blockId));
-        return new Outcome(
-                placed(block, table).stream().map(one -> line(block, one)).toList(), false);
+        List<String> heading = SurveyCsv.headingOf(table);
+        List<String> unknown = heading.stream()
+                .filter(name ->
+                        !columns.containsKey(name) && !SurveyCsv.columns().contains(name))
+                .toList();
+        if (!unknown.isEmpty()) {
+            List<String> free = SurveyCsv.columns().stream()
+                    .filter(name -> !heading.contains(name) && !columns.containsValue(name))
+                    .toList();
+            return new Outcome(List.of(), false, unknown, free);
+        }
+        List<Line> lines = placed(block, table, columns).stream()
+                .map(one -> line(block, one))
+                .toList();
+        return new Outcome(lines, false, List.of(), List.of());
     }
 
     /** Writes the table. */
     @Transactional
-    public Outcome write(long blockId, String table) {
+    public Outcome write(long blockId, String table, Map<String, String> columns) {
         Block block = blocks.findById(blockId).orElseThrow(() -> new NotFound("block", blockId));
         List<Line> lines = new ArrayList<>();
-        for (Placed one : placed(block, table)) {
+        for (Placed one : placed(block, table, columns)) {
             Line line = line(block, one);
             lines.add(line);
             if (!line.outcome().equals("there-already")) {
@@ -80,7 +106,7 @@ public class SurveyImport {
                 surveys.save(new SurveyEntry(tree, one.day(), SurveyReader.write(one.survey()), clock.instant()));
             }
         }
-        return new Outcome(lines, true);
+        return new Outcome(lines, true, List.of(), List.of());
     }
 
     private Line line(Block block, Placed one) {
@@ -95,15 +121,24 @@ public class SurveyImport {
                 one.row(),
                 one.place(),
                 one.survey().limbs().size(),
-                there ? "there-already" : tree == null ? "new-tree" : "new-survey");
+                there ? "there-already" : tree == null ? "new-tree" : "new-survey",
+                maybeInches(one.survey()));
     }
 
-    private List<Placed> placed(Block block, String table) {
+    /** Whether most of a tree's limbs are so thin for their length that their thickness must have been taken in inches. */
+    private static boolean maybeInches(Survey survey) {
+        long thin = survey.limbs().stream()
+                .filter(limb -> limb.diameterMm() < THIN_MM && limb.lengthCm() > LONG_CM)
+                .count();
+        return thin * 2 > survey.limbs().size();
+    }
+
+    private List<Placed> placed(Block block, String table, Map<String, String> columns) {
         List<Placed> placed = new ArrayList<>();
         List<FieldError> errors = new ArrayList<>();
         Set<String> seen = new HashSet<>();
         int number = 0;
-        for (Survey survey : SurveyCsv.read(table)) {
+        for (Survey survey : SurveyCsv.read(table, columns)) {
             number++;
             String label = survey.tree().label() == null ? "" : survey.tree().label();
             Matcher match = PLACE.matcher(label);

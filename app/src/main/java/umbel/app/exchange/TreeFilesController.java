@@ -2,7 +2,9 @@ package umbel.app.exchange;
 
 import io.swagger.v3.oas.annotations.Hidden;
 import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -83,14 +85,35 @@ class TreeFilesController {
 
     /** What a table of surveys would write into a block; writes nothing. */
     @PostMapping(value = "/blocks/{id}/surveys/preview", consumes = "text/csv")
-    SurveyImport.Outcome preview(@PathVariable long id, @RequestBody String table) {
-        return imports.preview(id, table);
+    SurveyImport.Outcome preview(
+            @PathVariable long id, @RequestBody String table, @RequestParam(required = false) List<String> column) {
+        return imports.preview(id, table, columns(column));
     }
 
     /** Writes a table of surveys into a block, all or nothing; what is there already is passed over. */
     @PostMapping(value = "/blocks/{id}/surveys", consumes = "text/csv")
-    SurveyImport.Outcome write(@PathVariable long id, @RequestBody String table) {
-        return imports.write(id, table);
+    SurveyImport.Outcome write(
+            @PathVariable long id, @RequestBody String table, @RequestParam(required = false) List<String> column) {
+        return imports.write(id, table, columns(column));
+    }
+
+    /** An empty table with the heading of every column. */
+    @Hidden
+    @GetMapping("/surveys/template.csv")
+    ResponseEntity<String> template() {
+        return file(CSV, "umbel-surveys.csv", String.join(",", SurveyCsv.columns()) + "\r\n");
+    }
+
+    /** What columns hold, told as {@code theirs=ours}. */
+    private static Map<String, String> columns(List<String> told) {
+        Map<String, String> columns = new HashMap<>();
+        for (String one : told == null ? List.<String>of() : told) {
+            int sign = one.lastIndexOf('=');
+            if (sign > 0) {
+                columns.put(one.substring(0, sign), one.substring(sign + 1));
+            }
+        }
+        return columns;
     }
 
     private static String name(Readings.ReadTree read, String ending) {

@@ -14,6 +14,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import umbel.app.computing.Computing;
 import umbel.app.computing.Computing.Lane;
+import umbel.app.people.Role;
+import umbel.app.people.SignedIn;
 import umbel.app.survey.StandDrawing;
 import umbel.assess.Assessment;
 
@@ -59,7 +61,8 @@ class PlanController {
     /** The tree drawn and read, with what was decided so far. */
     @GetMapping
     TreeAnswers.TreePage tree(@PathVariable long id) {
-        return computing.answer(Lane.QUICK, () -> plans.page(id));
+        PlanService.Viewer viewer = viewer();
+        return computing.answer(Lane.QUICK, () -> plans.page(id, viewer));
     }
 
     /** The plans for the tree, thought round what was taken and refused. */
@@ -106,10 +109,15 @@ class PlanController {
         return computing.answer(Lane.QUICK, () -> plans.options(id, limb, decisions));
     }
 
+    private static PlanService.Viewer viewer() {
+        return new PlanService.Viewer(SignedIn.name(), SignedIn.is(Role.ADVISER));
+    }
+
     /** Keeps what was decided; refused when it was changed elsewhere meanwhile. */
     @PutMapping("/work")
     TreeAnswers.Kept keep(@PathVariable long id, @RequestBody TreeAnswers.Keep keep) {
-        return computing.answer(Lane.QUICK, () -> plans.keep(id, keep));
+        PlanService.Viewer viewer = viewer();
+        return computing.answer(Lane.QUICK, () -> plans.keep(id, keep, viewer));
     }
 
     /** A plan of one name for printing and record: the steps of the marks in the order of work. */

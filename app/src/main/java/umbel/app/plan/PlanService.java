@@ -52,6 +52,7 @@ public class PlanService {
     private final TreeRepository trees;
     private final SurveyRepository surveys;
     private final Decided decided;
+    private final Suggestions suggestions;
     private final RecordRepository records;
     private final Readings readings;
     private final Assessor assessor;
@@ -63,6 +64,7 @@ public class PlanService {
             TreeRepository trees,
             SurveyRepository surveys,
             Decided decided,
+            Suggestions suggestions,
             RecordRepository records,
             Readings readings,
             Assessor assessor,
@@ -72,6 +74,7 @@ public class PlanService {
         this.trees = trees;
         this.surveys = surveys;
         this.decided = decided;
+        this.suggestions = suggestions;
         this.records = records;
         this.readings = readings;
         this.assessor = assessor;
@@ -81,10 +84,11 @@ public class PlanService {
     }
 
     @Transactional(readOnly = true)
-    public TreeAnswers.TreePage page(long treeId) {
+    public TreeAnswers.TreePage page(long treeId, Viewer viewer) {
         OrchardTree tree = tree(treeId);
         SurveyEntry survey = newest(treeId);
-        Decided.Standing standing = decided.on(treeId, survey);
+        Decided.Standing standing =
+                viewer.adviser() ? suggestions.of(treeId, survey, viewer.name()) : decided.on(treeId, survey);
         Readings.ReadTree read = read(survey, standing.decisions());
         Limits limits = assessor.limits(request(read, standing.decisions()), read.tree());
         return new TreeAnswers.TreePage(
@@ -102,6 +106,7 @@ public class PlanService {
                 standing.decisions(),
                 standing.version(),
                 standing.outdated(),
+                viewer.adviser() ? List.of() : suggestions(treeId, survey, read),
                 records.findLastThatCounts(treeId, survey.id(), survey.surveyedOn())
                         .map(visit -> visit.doneOn().toString())
                         .orElse(""));
@@ -273,11 +278,35 @@ public class PlanService {
     }
 
     @Transactional
-    public TreeAnswers.Kept keep(long treeId, TreeAnswers.Keep keep) {
+    public TreeAnswers.Kept keep(long treeId, TreeAnswers.Keep keep, Viewer viewer) {
         SurveyEntry survey = newest(treeId);
         Readings.ReadTree read = read(survey, keep.decisions());
         CutTree.of(read.tree(), operations(keep.decisions()));
-        return new TreeAnswers.Kept(decided.keep(tree(treeId), survey, keep.decisions(), keep.version()));
+        OrchardTree tree = tree(treeId);
+        return new TreeAnswers.Kept(
+                viewer.adviser()
+                        ? suggestions.keep(tree, survey, viewer.name(), keep.decisions(), keep.version())
+                        : decided.keep(tree, survey, keep.decisions(), keep.version()));
+    }
+
+    /**
+     * Who looks at a tree.
+     *
+     * @param adviser whether what they mark is a suggestion
+     */
+    public record Viewer(String name, boolean adviser) {}
+
+    private List<TreeAnswers.SuggestionLine> suggestions(long treeId, SurveyEntry survey, Readings.ReadTree read) {
+        return suggestions.open(treeId, survey).stream()
+                .map(one -> new TreeAnswers.SuggestionLine(
+                        one.id(),
+                        one.by(),
+                        one.at(),
+                        one.marks(),
+                        one.marks().stream()
+                                .map(mark -> Words.title(read.tree(), mark.toOperation()))
+                                .toList()))
+                .toList();
     }
 
     private TreeAnswers.Option option(

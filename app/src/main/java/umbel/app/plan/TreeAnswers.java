@@ -1,5 +1,6 @@
 package umbel.app.plan;
 
+import java.time.Instant;
 import java.util.List;
 import umbel.app.survey.StandDrawing;
 import umbel.assess.Assessment;
@@ -36,6 +37,7 @@ public final class TreeAnswers {
      * The whole page of one tree.
      *
      * @param workVersion -1 while nothing was decided
+     * @param suggestions what advisers marked, for the grower to accept or refuse; each with its titles in the order of its marks
      * @param workedOn the day of the last visit since it was surveyed; empty where there was none
      */
     public record TreePage(
@@ -48,7 +50,14 @@ public final class TreeAnswers {
             Decisions decisions,
             long workVersion,
             boolean workOutdated,
+            List<SuggestionLine> suggestions,
             String workedOn) {}
+
+    /** What an adviser suggests, and how its marks are said. */
+    public record SuggestionLine(long id, String by, Instant at, List<Mark> marks, List<String> titles) {}
+
+    /** Whether a suggestion was accepted; its marks are then the grower's own. */
+    public record SuggestionAnswer(boolean accepted) {}
 
     /** A limb's numbers, in the format's units. */
     public record LimbLine(

@@ -25,7 +25,26 @@ public final class ScheduleAnswers {
             String trouble,
             MadeAgain again,
             List<PlacedLine> work,
+            List<WaitLine> waits,
             List<ConflictLine> conflicts) {}
+
+    /**
+     * A block on which work could begin earlier than the schedule has it begin.
+     *
+     * @param possibleFrom the first day from tomorrow on that its work may be done
+     * @param plannedFrom the first day it is planned for
+     * @param because better-days (its planned days suit it better) or hands-taken (the earlier days go to others)
+     * @param verdictThen verdict of its first planned day: best, better or allowed
+     * @param verdictBefore the best verdict of the days before it
+     */
+    public record WaitLine(
+            long blockId,
+            String block,
+            LocalDate possibleFrom,
+            LocalDate plannedFrom,
+            String because,
+            String verdictThen,
+            String verdictBefore) {}
 
     /**
      * The schedule made itself again.

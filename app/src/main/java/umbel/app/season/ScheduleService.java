@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -290,9 +291,41 @@ public class ScheduleService {
                 now.trouble(),
                 again,
                 lines(),
+                waits(basis),
                 Conflicts.of(as, basis.works(), basis.crew()).stream()
                         .map(one -> new ScheduleAnswers.ConflictLine(one.kind(), one.blockId(), one.text()))
                         .toList());
+    }
+
+    /** Which blocks could be begun earlier than they are, and why they wait. */
+    private static List<ScheduleAnswers.WaitLine> waits(Basis basis) {
+        Map<Long, LocalDate> first = new HashMap<>();
+        basis.placings().forEach(one -> first.merge(one.blockId(), one.date(), (a, b) -> a.isBefore(b) ? a : b));
+        List<ScheduleAnswers.WaitLine> waits = new ArrayList<>();
+        for (BlockWork work : basis.works()) {
+            LocalDate planned = first.get(work.blockId());
+            LocalDate possible = work.days().entrySet().stream()
+                    .filter(day -> day.getValue() != DayAdvice.Verdict.NOT)
+                    .map(Map.Entry::getKey)
+                    .findFirst()
+                    .orElse(null);
+            if (planned == null || possible == null || !possible.isBefore(planned)) {
+                continue;
+            }
+            DayAdvice.Verdict then = work.days().getOrDefault(planned, DayAdvice.Verdict.NOT);
+            DayAdvice.Verdict before = work.days().headMap(planned).values().stream()
+                    .max(Comparator.naturalOrder())
+                    .orElse(DayAdvice.Verdict.NOT);
+            waits.add(new ScheduleAnswers.WaitLine(
+                    work.blockId(),
+                    work.name(),
+                    possible,
+                    planned,
+                    then.compareTo(before) > 0 ? "better-days" : "hands-taken",
+                    then.word(),
+                    before.word()));
+        }
+        return waits;
     }
 
     /** Puts a piece of work onto somebody's day by hand, and tells what comes of it. */

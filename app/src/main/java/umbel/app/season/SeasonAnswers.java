@@ -120,15 +120,24 @@ public final class SeasonAnswers {
         return spans;
     }
 
-    /** Where to go on a day. */
-    public record DayPage(LocalDate date, double crewHours, List<PlacedBlock> blocks) {}
+    /**
+     * Where to go on a day.
+     *
+     * @param scheduled whether the crew's schedule decides where; without one the day's own order does
+     */
+    public record DayPage(LocalDate date, double crewHours, boolean scheduled, List<PlacedBlock> blocks) {}
 
-    /** A block at its place in the day's order: whether to go there, and why or why not. */
+    /**
+     * A block at its place in the day's order: whether to go there, and why or why not.
+     *
+     * @param plannedOn the first day from this one on that the schedule sends somebody there; null where it sends nobody
+     */
     public record PlacedBlock(
             long id,
             String name,
             String holding,
             boolean go,
+            LocalDate plannedOn,
             String why,
             String phase,
             String verdict,
@@ -142,14 +151,15 @@ public final class SeasonAnswers {
 
             WeatherLine weather) {
 
-        static PlacedBlock of(DayOrder.Placed placed, Block block) {
+        static PlacedBlock of(DayOrder.Placed placed, Block block, boolean go, LocalDate plannedOn) {
             DayOrder.Waiting waiting = placed.waiting();
             DayAdvice advice = waiting.advice();
             return new PlacedBlock(
                     waiting.id(),
                     waiting.name(),
                     block.holding().name(),
-                    placed.go(),
+                    go,
+                    plannedOn,
                     placed.why(),
                     advice.phase(),
                     advice.verdict().word(),

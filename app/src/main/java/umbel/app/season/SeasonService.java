@@ -60,6 +60,7 @@ public class SeasonService {
     private final RecordRepository records;
     private final PickingRepository pickings;
     private final PersonRepository people;
+    private final PlacedWorkRepository placedWork;
     private final MarkedLabour labour;
     private final WeatherStations stations;
     private final Knowledge knowledge;
@@ -75,6 +76,7 @@ public class SeasonService {
             RecordRepository records,
             PickingRepository pickings,
             PersonRepository people,
+            PlacedWorkRepository placedWork,
             MarkedLabour labour,
             WeatherStations stations,
             Knowledge knowledge,
@@ -86,6 +88,7 @@ public class SeasonService {
         this.records = records;
         this.pickings = pickings;
         this.people = people;
+        this.placedWork = placedWork;
         this.labour = labour;
         this.stations = stations;
         this.knowledge = knowledge;
@@ -164,13 +167,26 @@ public class SeasonService {
         double hands = crewHours();
         List<DayOrder.Placed> placed =
                 DayOrder.of(standings.stream().map(one -> one.waiting(date)).toList(), Math.max(1, hands));
-        return new SeasonAnswers.DayPage(
-                date,
-                Units.round(hands, 1),
-                placed.stream()
-                        .map(one -> SeasonAnswers.PlacedBlock.of(
-                                one, byId.get(one.waiting().id()).block()))
-                        .toList());
+        Map<Long, LocalDate> planned = plannedFrom(date);
+        List<SeasonAnswers.PlacedBlock> blocksOfDay = placed.stream()
+                .map(one -> {
+                    LocalDate day = planned.get(one.waiting().id());
+                    boolean go = planned.isEmpty() ? one.go() : date.equals(day);
+                    return SeasonAnswers.PlacedBlock.of(
+                            one, byId.get(one.waiting().id()).block(), go, day);
+                })
+                .sorted(Comparator.comparing((SeasonAnswers.PlacedBlock one) -> !one.go()))
+                .toList();
+        return new SeasonAnswers.DayPage(date, Units.round(hands, 1), !planned.isEmpty(), blocksOfDay);
+    }
+
+    /** The first day from a date on that the crew's schedule sends somebody to each block; empty where nothing is scheduled. */
+    private Map<Long, LocalDate> plannedFrom(LocalDate date) {
+        Map<Long, LocalDate> first = new HashMap<>();
+        placedWork
+                .findByDoneOnGreaterThanEqualOrderByDoneOnAscIdAsc(date)
+                .forEach(work -> first.putIfAbsent(work.block().id(), work.doneOn()));
+        return first;
     }
 
     /** The dates of the year a block's day belongs to; null where its kind or system is not known. */

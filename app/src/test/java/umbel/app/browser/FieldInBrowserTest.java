@@ -131,7 +131,7 @@ class FieldInBrowserTest {
         BROWSER.type(BROWSER.field("Minutes, if the clock is wrong"), "7.5");
         BROWSER.type(BROWSER.field("Who"), "Lucia");
         BROWSER.button("Hand the rest over").click();
-        BROWSER.sees("Kept.");
+        BROWSER.sees("Saved on this phone.");
         BROWSER.seesNo("waits for signal");
         JsonNode visit = umbel.get("/api/trees/" + TREE + "/records").json().get(0);
         assertThat(visit.path("minutes").asDouble()).isEqualTo(7.5);

@@ -138,7 +138,7 @@ class LayersAndBlocksInBrowserTest {
 
     @Test
     void aTableIsShownBeforeItIsWrittenAndAFaultyOneNamesItsCell(@TempDir Path folder) throws Exception {
-        String table = umbel.get("/api/trees/6/survey.csv").text().replace("Long Wall 3-14", "Long Wall 91-1");
+        String table = umbel.get("/api/trees/6/survey.csv").text().replace("Long Wall 3-14", "Long Wall 17-1");
         Path good = Files.writeString(folder.resolve("good.csv"), table);
         Path bad = Files.writeString(folder.resolve("bad.csv"), table.replaceFirst(",trunk,limb,", ",trnk,limb,"));
         BROWSER.open(umbel.url() + "/blocks/2");

@@ -43,7 +43,7 @@ class WalkInBrowserTest {
 
     private void newTree(int place) {
         long block = 2;
-        var answer = umbel.post("/api/trees", "{\"blockId\":" + block + ",\"row\":41,\"place\":" + place + "}");
+        var answer = umbel.post("/api/trees", "{\"blockId\":" + block + ",\"row\":19,\"place\":" + place + "}");
         BROWSER.open(umbel.url() + "/trees/" + answer.json().at("/id").asLong() + "/walk");
         BROWSER.sees("The trunk first");
         BROWSER.type(BROWSER.field("Trunk thickness"), "46");
@@ -82,7 +82,7 @@ class WalkInBrowserTest {
         BROWSER.waiting().until(d -> BROWSER.button("Save the survey").isEnabled());
         tap("Save the survey");
         BROWSER.sees("Recommended");
-        BROWSER.sees("Long Wall 41-1");
+        BROWSER.sees("Long Wall 19-1");
     }
 
     @Test

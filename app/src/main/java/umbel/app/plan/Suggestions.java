@@ -1,0 +1,84 @@
+package umbel.app.plan;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+import umbel.app.http.NotFound;
+import umbel.app.http.Stale;
+import umbel.app.orchard.OrchardTree;
+import umbel.app.survey.SurveyEntry;
+import umbel.assess.Mark;
+
+/** What advisers mark: kept beside what the grower decided, and never in its place. */
+@Service
+class Suggestions {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final long NONE_YET = -1;
+
+    private final SuggestionRepository suggestions;
+    private final Clock clock;
+
+    Suggestions(SuggestionRepository suggestions, Clock clock) {
+        this.suggestions = suggestions;
+        this.clock = clock;
+    }
+
+    /** A suggestion that waits to be accepted or refused. */
+    public record OpenSuggestion(long id, String by, Instant at, List<Mark> marks) {}
+
+    /** What an adviser suggests on a survey of a tree; nothing where they suggested nothing yet. */
+    @Transactional(readOnly = true)
+    public Decided.Standing of(long treeId, SurveyEntry survey, String adviser) {
+        return suggestions
+                .findByTreeIdAndSurveyIdAndSuggestedByAndState(treeId, survey.id(), adviser, Suggestion.OPEN)
+                .map(one -> new Decided.Standing(read(one), one.version(), false))
+                .orElse(new Decided.Standing(Decisions.none(), NONE_YET, false));
+    }
+
+    /** The suggestions on a survey of a tree that hold a mark. */
+    @Transactional(readOnly = true)
+    public List<OpenSuggestion> open(long treeId, SurveyEntry survey) {
+        return suggestions.findByTreeIdAndSurveyIdAndStateOrderByIdAsc(treeId, survey.id(), Suggestion.OPEN).stream()
+                .map(one -> new OpenSuggestion(
+                        one.id(),
+                        one.suggestedBy(),
+                        one.suggestedAt(),
+                        read(one).marks()))
+                .filter(one -> !one.marks().isEmpty())
+                .toList();
+    }
+
+    /**
+     * Keeps what an adviser suggests in the place of what they suggested before.
+     *
+     * @throws Stale where they changed it in another window
+     */
+    @Transactional
+    public long keep(OrchardTree tree, SurveyEntry survey, String adviser, Decisions decisions, long version) {
+        Suggestion before = suggestions
+                .findByTreeIdAndSurveyIdAndSuggestedByAndState(tree.id(), survey.id(), adviser, Suggestion.OPEN)
+                .orElse(null);
+        if ((before == null ? NONE_YET : before.version()) != version) {
+            throw new Stale("Your suggestion was changed in another window, or has been answered meanwhile.");
+        }
+        Suggestion kept = before == null ? new Suggestion(tree, survey, adviser) : before;
+        kept.suggest(JSON.writeValueAsString(decisions), clock.instant());
+        return suggestions.saveAndFlush(kept).version();
+    }
+
+    /** Closes a suggestion. */
+    @Transactional
+    public void close(long id, boolean accepted) {
+        Suggestion suggestion = suggestions.findById(id).orElseThrow(() -> new NotFound("suggestion", id));
+        suggestion.close(accepted ? "accepted" : "refused");
+        suggestions.saveAndFlush(suggestion);
+    }
+
+    private static Decisions read(Suggestion suggestion) {
+        return JSON.readValue(suggestion.document(), Decisions.class);
+    }
+}

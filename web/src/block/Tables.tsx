@@ -1,0 +1,170 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Problem, sendText, type ImportOutcome } from '../api/client';
+import { Button } from '../ui/Button';
+import { FileButton } from '../ui/FileButton';
+import { COLUMNS } from './columns';
+
+const OUTCOME_WORDS: Record<string, string> = {
+  'new-tree': 'new tree',
+  'new-survey': 'new survey',
+  'there-already': 'there already',
+};
+
+/** Surveys of a block out and in as tables, in whichever way the table was written. */
+export function Tables({ id }: { id: number }) {
+  const [table, setTable] = useState('');
+  const queries = useQueryClient();
+  const [columns, setColumns] = useState<Record<string, string>>({});
+  const [told, setTold] = useState<Record<string, string>>({});
+  const take = (text: string) => {
+    setTable(text);
+    setColumns({});
+    setTold({});
+  };
+  const mapped = Object.entries(told).map(
+    ([theirs, ours]) => `column=${encodeURIComponent(`${theirs}=${ours}`)}`,
+  );
+  const send = (path: string) =>
+    sendText<ImportOutcome>(mapped.length > 0 ? `${path}?${mapped.join('&')}` : path, 'text/csv', table);
+  const preview = useQuery({
+    queryKey: ['table', id, table, told],
+    queryFn: () => send(`/api/blocks/${id}/surveys/preview`),
+    enabled: table !== '',
+    retry: false,
+    gcTime: 0,
+  });
+  const write = useMutation({
+    mutationFn: () => send(`/api/blocks/${id}/surveys`),
+    onSuccess: () => {
+      take('');
+      void queries.invalidateQueries();
+    },
+  });
+  const trouble = preview.error ?? write.error;
+  return (
+    <section aria-labelledby="tables" className="mt-9">
+      <h2 id="tables" className="border-b-2 border-ink pb-2 text-[20px] font-bold">
+        Survey tables
+      </h2>
+      <p className="py-2 text-[14px] text-muted">
+        One limb a row; a tree’s label ends in its row and place. A table is shown before it is written, and
+        written whole or not at all.
+      </p>
+      <div className="flex flex-wrap gap-2">
+        <a
+          href={`/api/blocks/${id}/surveys.csv`}
+          className="rounded-md border border-muted/50 px-3 py-1.5 text-[14px] font-semibold hover:bg-sand"
+        >
+          Export surveys (CSV)
+        </a>
+        <FileButton accept=".csv,text/csv" label="Survey table to import" onText={take}>
+          Import a table
+        </FileButton>
+      </div>
+      <details className="mt-2 text-[14px]">
+        <summary className="min-h-9 content-center font-semibold">What the columns hold</summary>
+        <p>
+          <a className="font-semibold underline underline-offset-4" href="/api/surveys/template.csv">
+            An empty table with every column
+          </a>
+          . Columns may be parted by commas, semicolons or tabs; numbers may have a decimal comma or point.
+        </p>
+        <table className="mt-1">
+          <tbody>
+            {COLUMNS.map(([name, meaning]) => (
+              <tr key={name} className="border-b border-line">
+                <td className="py-0.5 pr-4 font-semibold">{name}</td>
+                <td>{meaning}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </details>
+      {trouble && (
+        <div role="alert" className="mt-3 border-l-4 border-lichen bg-lichen-wash px-3 py-2 text-[14px]">
+          <p className="font-semibold">Nothing was written.</p>
+          {trouble instanceof Problem && trouble.errors.length > 0 ? (
+            <ul>
+              {trouble.errors.slice(0, 12).map((error) => (
+                <li key={error.field + error.message}>
+                  <b>{error.field}</b> {error.message}
+                </li>
+              ))}
+            </ul>
+          ) : (
+            <p>{trouble.message}</p>
+          )}
+        </div>
+      )}
+      {write.data && (
+        <p role="status" className="mt-3 text-moss">
+          Written: {write.data.trees.filter((tree) => tree.outcome !== 'there-already').length} surveys.
+        </p>
+      )}
+      {preview.data && preview.data.unknown.length > 0 && (
+        <div className="mt-3 bg-sand p-3" role="group" aria-label="What the table’s columns hold">
+          <p className="font-semibold">Some columns have other names. Say what they hold:</p>
+          {preview.data.unknown.map((name) => (
+            <label key={name} className="mt-1 flex items-center gap-3 text-[14px]">
+              <b className="w-44">{name}</b>
+              <select
+                value={columns[name] ?? ''}
+                onChange={(event) => {
+                  setColumns({ ...columns, [name]: event.target.value });
+                }}
+                className="min-h-9 rounded-md border border-muted/50 bg-paper px-2"
+              >
+                <option value="">nothing that is wanted here</option>
+                {preview.data.free.map((ours) => (
+                  <option key={ours} value={ours}>
+                    {ours}
+                  </option>
+                ))}
+              </select>
+            </label>
+          ))}
+          <Button
+            weight="ink"
+            className="mt-2"
+            onClick={() => {
+              setTold({
+                ...told,
+                ...Object.fromEntries(preview.data.unknown.map((name) => [name, columns[name] ?? ''])),
+              });
+            }}
+          >
+            Read the table
+          </Button>
+        </div>
+      )}
+      {preview.data?.unknown.length === 0 && (
+        <div className="mt-3">
+          {preview.data.trees.some((tree) => tree.maybeInches) && (
+            <p role="alert" className="border-l-4 border-lichen bg-lichen-wash px-3 py-2 text-[14px]">
+              The limbs of {preview.data.trees.filter((tree) => tree.maybeInches).length} trees are very thin
+              for their length. Were they measured in inches? The table must hold millimetres.
+            </p>
+          )}
+          <ul className="text-[14px]">
+            {preview.data.trees.map((tree) => (
+              <li key={tree.label + tree.outcome}>
+                <b>{tree.label}</b>, {tree.limbs} limbs: {OUTCOME_WORDS[tree.outcome] ?? tree.outcome}
+              </li>
+            ))}
+          </ul>
+          <Button
+            weight="ink"
+            className="mt-2"
+            disabled={write.isPending}
+            onClick={() => {
+              write.mutate();
+            }}
+          >
+            Write these
+          </Button>
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,28 @@
+import type { WaitLine } from '../api/client';
+import { shortDay } from './dates';
+import { VERDICTS } from './verdicts';
+
+/** Why the schedule begins some blocks later than it could. */
+export function Waits({ waits }: { waits: WaitLine[] }) {
+  if (waits.length === 0) return null;
+  return (
+    <details className="mt-3 border-b border-line pb-2">
+      <summary className="min-h-9 content-center font-semibold">
+        {waits.length} {waits.length === 1 ? 'block waits' : 'blocks wait'} although work would be possible
+        sooner
+      </summary>
+      <ul>
+        {waits.map((one) => (
+          <li key={one.blockId} className="border-t border-line py-1 text-[14px]">
+            <b>{one.block}</b> is possible from {shortDay(one.possibleFrom)} and planned from{' '}
+            {shortDay(one.plannedFrom)}:{' '}
+            {one.because === 'better-days'
+              ? `its days are then “${VERDICTS[one.verdictThen]?.word ?? one.verdictThen}”, before that at most “${VERDICTS[one.verdictBefore]?.word ?? one.verdictBefore}”.`
+              : 'the hands are taken by other blocks before that.'}{' '}
+            Put it on an earlier day by hand if you would rather begin.
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}

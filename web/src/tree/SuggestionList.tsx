@@ -1,0 +1,54 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { answer, api, type TreePage } from '../api/client';
+import { Button } from '../ui/Button';
+import { day } from '../ui/words';
+import { taking } from './decisions';
+import type { Work } from './useWork';
+
+/** What advisers suggest on this tree: accepted, it becomes marks of one's own; refused, it is gone. */
+export function SuggestionList({ id, page, work }: { id: number; page: TreePage; work: Work }) {
+  const queries = useQueryClient();
+  const reply = useMutation({
+    mutationFn: ({ suggestion, accepted }: { suggestion: number; accepted: boolean }) =>
+      answer(api.PUT('/api/suggestions/{id}', { params: { path: { id: suggestion } }, body: { accepted } })),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: ['tree', id] }),
+  });
+  if (page.suggestions.length === 0) return null;
+  return (
+    <section aria-label="Suggestions" className="border-b border-line bg-sand px-5 py-3 text-[14px]">
+      {page.suggestions.map((one) => (
+        <div key={one.id}>
+          <p>
+            <b>{one.by}</b> suggests ({day(one.at.slice(0, 10))}):
+          </p>
+          <ul className="list-disc pl-5">
+            {one.titles.map((title, i) => (
+              <li key={i}>{title}</li>
+            ))}
+          </ul>
+          <span className="mt-1 flex gap-2">
+            <Button
+              weight="ink"
+              disabled={reply.isPending}
+              onClick={() => {
+                work.change(one.marks.reduce(taking, work.decisions));
+                reply.mutate({ suggestion: one.id, accepted: true });
+              }}
+            >
+              Accept
+            </Button>
+            <Button
+              disabled={reply.isPending}
+              onClick={() => {
+                reply.mutate({ suggestion: one.id, accepted: false });
+              }}
+            >
+              Refuse
+            </Button>
+          </span>
+        </div>
+      ))}
+      {reply.error && <p role="alert">{reply.error.message}</p>}
+    </section>
+  );
+}

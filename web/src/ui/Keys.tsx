@@ -1,0 +1,93 @@
+import { Dialog } from 'radix-ui';
+import { useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { Button } from './Button';
+import { inField, setSingleKeys, singleKeysOn } from './singleKeys';
+
+const EVERYWHERE: [string, string][] = [
+  ['/', 'search for a tree'],
+  ['?', 'this list'],
+];
+const AT_A_TREE: [string, string][] = [
+  ['N, P', 'next and previous limb'],
+  ['X', 'mark the limb to be removed, or take the mark off'],
+  ['C', 'mark a cut by pointing at it'],
+  ['H', 'before and after the cuts'],
+  ['L', 'light'],
+  ['T', 'shape wanted at its age'],
+  ['Esc', 'let go of the limb'],
+  ['Ctrl Z, Ctrl Shift Z', 'undo and redo; in a survey too'],
+  ['arrow keys', 'turn the tree that has the focus'],
+];
+
+/** The list of keys, by “?” or its own button; and “/” to search, from anywhere. */
+export function Keys() {
+  const [open, setOpen] = useState(false);
+  const [on, setOn] = useState(singleKeysOn);
+  const go = useNavigate();
+  useEffect(() => {
+    const keys = (event: KeyboardEvent) => {
+      if (inField(event) || event.ctrlKey || event.metaKey || event.altKey || !singleKeysOn()) return;
+      if (event.key === '?') setOpen(true);
+      else if (event.key === '/') {
+        event.preventDefault();
+        const field = document.getElementById('seek');
+        if (field) field.focus();
+        else void go('/?seek');
+      }
+    };
+    window.addEventListener('keydown', keys);
+    return () => {
+      window.removeEventListener('keydown', keys);
+    };
+  }, [go]);
+  const list = (title: string, keys: [string, string][]) => (
+    <>
+      <h3 className="mt-3 text-[15px] font-bold">{title}</h3>
+      <dl className="grid grid-cols-[170px_1fr] gap-y-1 text-[14px]">
+        {keys.map(([key, meaning]) => (
+          <div key={key} className="contents">
+            <dt>
+              <kbd className="font-semibold">{key}</kbd>
+            </dt>
+            <dd>{meaning}</dd>
+          </div>
+        ))}
+      </dl>
+    </>
+  );
+  return (
+    <Dialog.Root modal={false} open={open} onOpenChange={setOpen}>
+      <Dialog.Trigger asChild>
+        <button type="button" className="px-1 pt-3.5 pb-2.5 whitespace-nowrap text-muted hover:text-ink">
+          Keys
+        </button>
+      </Dialog.Trigger>
+      <Dialog.Portal>
+        <div className="fixed inset-0 bg-ink/40" aria-hidden />
+        <Dialog.Content className="fixed top-1/2 left-1/2 max-h-[86vh] w-[min(520px,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto bg-paper px-6 py-5">
+          <Dialog.Title className="text-[20px] font-bold">Keys</Dialog.Title>
+          <Dialog.Description className="sr-only">What single keys do</Dialog.Description>
+          {list('Everywhere', EVERYWHERE)}
+          {list('At a tree', AT_A_TREE)}
+          <label className="mt-4 flex items-center gap-2 text-[14px]">
+            <input
+              type="checkbox"
+              checked={on}
+              onChange={(event) => {
+                setOn(event.target.checked);
+                setSingleKeys(event.target.checked);
+              }}
+            />
+            Single keys are on
+          </label>
+          <Dialog.Close asChild>
+            <Button weight="ink" className="mt-4">
+              Close
+            </Button>
+          </Dialog.Close>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
