@@ -20,9 +20,11 @@ export function CorrectBlock({ block }: { block: BlockLine }) {
       api.PUT('/api/blocks/{id}/archived', { params: { path: { id: block.id } }, body: { archived: away } }),
     ).then(refresh);
   const archive = useMutation({
-    mutationFn: () => archived(!block.archived),
-    onSuccess: () => {
-      const was = block.archived;
+    mutationFn: async (was: boolean) => {
+      await archived(!was);
+      return was;
+    },
+    onSuccess: (was) => {
       setDone({
         words: was ? `${block.name} is worked again.` : `${block.name} is archived; its records stay.`,
         undo: () => archived(was),
@@ -56,7 +58,7 @@ export function CorrectBlock({ block }: { block: BlockLine }) {
         <Button
           disabled={archive.isPending}
           onClick={() => {
-            archive.mutate();
+            archive.mutate(block.archived);
           }}
         >
           {block.archived ? 'Take up again' : 'Archive'}

@@ -19,6 +19,13 @@ export function CorrectHoldings() {
   );
 }
 
+interface HoldingFacts {
+  name: string;
+  latitudeDeg: number;
+  elevationM: number;
+  timeZone: string;
+}
+
 function Correct({ id }: { id: number }) {
   const holding = useQuery({
     queryKey: ['holding-setup', id],
@@ -28,21 +35,23 @@ function Correct({ id }: { id: number }) {
   const [done, setDone] = useState<Done | null>(null);
   const queries = useQueryClient();
   const now = holding.data;
-  const put = (body: { name: string; latitudeDeg: number; elevationM: number; timeZone: string }) =>
+  const put = (body: HoldingFacts) =>
     answer(api.PUT('/api/holdings/{id}', { params: { path: { id } }, body })).then(() =>
       queries.invalidateQueries(),
     );
   const save = useMutation({
-    mutationFn: () =>
-      put({
-        name: typed['name'] ?? now?.name ?? '',
-        latitudeDeg: sentNumber(typed['latitude'] ?? showNumber(now?.latitudeDeg)),
-        elevationM: sentNumber(typed['elevation'] ?? showNumber(now?.elevationM)),
-        timeZone: typed['zone'] ?? now?.timeZone ?? '',
-      }),
-    onSuccess: () => {
+    mutationFn: async (before: HoldingFacts) => {
+      await put({
+        name: typed['name'] ?? before.name,
+        latitudeDeg: sentNumber(typed['latitude'] ?? showNumber(before.latitudeDeg)),
+        elevationM: sentNumber(typed['elevation'] ?? showNumber(before.elevationM)),
+        timeZone: typed['zone'] ?? before.timeZone,
+      });
+      return before;
+    },
+    onSuccess: (before) => {
       setTyped({});
-      if (now) setDone({ words: `${now.name} is changed.`, undo: () => put(now) });
+      setDone({ words: `${before.name} is changed.`, undo: () => put(before) });
     },
   });
   const remove = useMutation({
@@ -70,7 +79,7 @@ function Correct({ id }: { id: number }) {
         ready={Object.keys(typed).length > 0}
         error={save.error ?? remove.error}
         submit={() => {
-          save.mutate();
+          save.mutate(now);
         }}
       >
         {field('name', 'Name', now.name)}

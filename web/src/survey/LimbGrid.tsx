@@ -146,7 +146,7 @@ export function LimbGrid({ form, limbs, faults, chosen, onChoose, change }: Prop
                   >
                     {ROLES.map((role) => (
                       <option key={role} value={role}>
-                        {role.replace('-', ' ')}
+                        {role === '' ? 'not said' : role.replace('-', ' ')}
                       </option>
                     ))}
                   </select>

@@ -128,6 +128,26 @@ describe('a survey through the form', () => {
     );
   });
 
+  it('holds all that a first survey is begun with', () => {
+    const empty = formFrom({ format: 'umbel-survey/1', tree: {}, trunk: {}, limbs: [] });
+    const begun = { ...empty, species: 'apple', trunkDiameter: '46', trunkHeight: '280' };
+    const first = surveyFrom({ ...begun, limbs: [nextLimb([])] });
+    expect(first.tree).toEqual({ species: 'apple' });
+    expect(first.trunk).toEqual({ diameter_mm: 46, height_cm: 280 });
+    expect(first.limbs).toEqual([
+      {
+        id: '1',
+        parent: 'trunk',
+        role: 'scaffold',
+        at_cm: 70,
+        bearing_deg: 0,
+        angle_deg: 55,
+        diameter_mm: 20,
+        length_cm: 80,
+      },
+    ]);
+  });
+
   it('changes only the field that was typed', () => {
     const form = formFrom(one());
     const typed = surveyFrom({ ...form, trunkHeight: '301,5' });

@@ -64,6 +64,7 @@ export interface SurveyForm {
 export const SHOOT_CLASSES = ['matchstick', 'pencil', 'strong'] as const;
 export const ATTITUDES = ['up', 'side', 'out', 'down', 'in'] as const;
 export const ROLES = [
+  '',
   'scaffold',
   'limb',
   'lateral',
@@ -193,15 +194,8 @@ function written<F extends string>(
   return document;
 }
 
-/** What the form shows of a field that is missing; choosing it again is no change. */
-const SHOWN_WHEN_MISSING: Record<string, string> = {
-  'tree.species': 'apple',
-  parent: 'trunk',
-  role: 'unknown',
-};
-
 function shownAt(base: unknown, path: string): string {
-  return shown(valueAt(base, path)) || (SHOWN_WHEN_MISSING[path] ?? '');
+  return shown(valueAt(base, path));
 }
 
 const cellOf = (shoot: Shoot) => `${shoot.class ?? 'pencil'}/${shoot.attitude ?? 'side'}`;

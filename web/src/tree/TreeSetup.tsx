@@ -6,6 +6,13 @@ import { Button } from '../ui/Button';
 import { sentNumber } from '../ui/numbers';
 import { UndoNotice, type Done } from '../ui/Undone';
 
+interface TreeAt {
+  label: string;
+  blockId: number;
+  row: number;
+  place: number;
+}
+
 const BOX = 'min-h-9 rounded-md border border-muted/50 bg-paper px-2';
 
 /** Where the tree stands: moved to another place, archived, or deleted where nothing is known of it; each can be undone. */
@@ -24,17 +31,17 @@ export function TreeSetup({ id }: { id: number }) {
   const put = (body: { blockId: number; row: number; place: number }) =>
     answer(api.PUT('/api/trees/{id}/place', { params: { path: { id } }, body })).then(refresh);
   const move = useMutation({
-    mutationFn: () =>
-      put({
+    // where it stood is looked up before it is moved: afterwards the page knows its new place only
+    mutationFn: async (before: TreeAt) => {
+      await put({
         blockId: to?.blockId ?? 0,
         row: sentNumber(to?.row ?? ''),
         place: sentNumber(to?.place ?? ''),
-      }),
-    onSuccess: () => {
-      if (tree) {
-        const before = { blockId: tree.blockId, row: tree.row, place: tree.place };
-        setDone({ words: `Moved from ${tree.label}.`, undo: () => put(before) });
-      }
+      });
+      return before;
+    },
+    onSuccess: ({ label, blockId, row, place }) => {
+      setDone({ words: `Moved from ${label}.`, undo: () => put({ blockId, row, place }) });
       setTo(null);
     },
   });
@@ -43,9 +50,11 @@ export function TreeSetup({ id }: { id: number }) {
       refresh,
     );
   const archive = useMutation({
-    mutationFn: () => archived(!(tree?.archived ?? false)),
-    onSuccess: () => {
-      const was = tree?.archived ?? false;
+    mutationFn: async (was: boolean) => {
+      await archived(!was);
+      return was;
+    },
+    onSuccess: (was) => {
       setDone({
         words: was ? 'The tree is worked again.' : 'Archived: it is left out of lists; its records stay.',
         undo: () => archived(was),
@@ -77,7 +86,7 @@ export function TreeSetup({ id }: { id: number }) {
         <Button
           disabled={archive.isPending}
           onClick={() => {
-            archive.mutate();
+            archive.mutate(tree.archived);
           }}
         >
           {tree.archived ? 'Take up again' : 'Archive tree'}
@@ -98,7 +107,7 @@ export function TreeSetup({ id }: { id: number }) {
           className="mt-2 flex flex-wrap items-end gap-2"
           onSubmit={(event) => {
             event.preventDefault();
-            move.mutate();
+            move.mutate(tree);
           }}
         >
           <label className="text-[13px] text-muted">

@@ -24,7 +24,8 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 /** Debian's own headless Chromium at the size of an office window, driven as a person would. */
 final class Browser implements BeforeAllCallback, AfterAllCallback {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(90);
+    /** How long to wait for a page on a busy machine, in seconds; {@code -Dumbel.patience=20} fails sooner while a test is written. */
+    private static final Duration PATIENCE = Duration.ofSeconds(Integer.getInteger("umbel.patience", 90));
 
     private ChromeDriver driver;
 
