@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { useEffect, useState } from 'react';
+import { Link, useLocation, useNavigate, useParams } from 'react-router';
 import { answer, api, type FieldSheet } from '../api/client';
 import { Failed, Loading } from '../ui/States';
 import { AddCut } from './AddCut';
@@ -27,17 +27,22 @@ export function FieldTreePage() {
     networkMode: 'always',
     queryFn: () => answer(api.GET('/api/field/trees/{id}', { params: { path: { id } } })),
   });
-  if (sheet.isPending) return <Loading what="…" />;
+  const location = useLocation();
+  const go = useNavigate();
+  const mend = (location.state as { mend?: boolean } | null)?.mend === true;
+  useEffect(() => {
+    if (mend && sheet.data) {
+      reopenVisit(sheet.data);
+      void go(location.pathname, { replace: true, state: null });
+    }
+  }, [mend, sheet.data, go, location.pathname]);
+  if (sheet.isPending || (mend && sheet.data)) return <Loading what="…" />;
   if (sheet.isError) return <Failed error={sheet.error} retry={() => void sheet.refetch()} />;
-  return <Visit key={id} sheet={sheet.data} />;
+  return <Visit key={location.key} sheet={sheet.data} />;
 }
 
 function Visit({ sheet }: { sheet: FieldSheet }) {
-  const [params] = useSearchParams();
-  const [visit, setVisit] = useState(() => {
-    if (params.has('mend')) reopenVisit(sheet);
-    return openVisit(sheet.treeId);
-  });
+  const [visit, setVisit] = useState(() => openVisit(sheet.treeId));
   const [saved, setSaved] = useState(() => finishedHere(sheet));
   const [side, setSide] = useState<'south' | 'east'>('south');
   const words = fieldWords(visit.language);

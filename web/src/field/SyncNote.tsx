@@ -20,7 +20,7 @@ export function SyncNote({ language }: { language: string }) {
             <b>{one.label}</b>: {words.refused} {one.refused}
           </p>
           <span className="mt-1 flex flex-wrap gap-2">
-            <Link className={BUTTON} to={`/field/trees/${one.treeId}?mend=1`}>
+            <Link className={BUTTON} to={`/field/trees/${one.treeId}`} state={{ mend: true }}>
               {words.mend}
             </Link>
             <button

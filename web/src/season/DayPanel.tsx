@@ -112,7 +112,7 @@ function Group({
                 {PHASES[one.phase] ?? one.phase}, {VERDICTS[one.verdict]?.word}
               </span>
             </div>
-            <p>{one.why}</p>
+            <p>{one.plannedOn && !one.go ? one.reasons[0]?.text : one.why}</p>
             {!one.go && one.plannedOn && (
               <p className="text-[13px] font-semibold">Scheduled for {shortDay(one.plannedOn)}.</p>
             )}

@@ -17,12 +17,14 @@ export function Waits({ waits }: { waits: WaitLine[] }) {
             <b>{one.block}</b> is possible from {shortDay(one.possibleFrom)} and planned from{' '}
             {shortDay(one.plannedFrom)}:{' '}
             {one.because === 'better-days'
-              ? `its days are then “${VERDICTS[one.verdictThen]?.word ?? one.verdictThen}”, before that at most “${VERDICTS[one.verdictBefore]?.word ?? one.verdictBefore}”.`
-              : 'the hands are taken by other blocks before that.'}{' '}
-            Put it on an earlier day by hand if you would rather begin.
+              ? `its days are “${VERDICTS[one.verdictThen]?.word ?? one.verdictThen}” from ${shortDay(one.suitsFrom)}, before that at most “${VERDICTS[one.verdictBefore]?.word ?? one.verdictBefore}”.`
+              : 'the hands are taken by other blocks before that.'}
           </li>
         ))}
       </ul>
+      <p className="border-t border-line pt-1 text-[13.5px] text-muted">
+        To begin sooner, put a piece of its work on an earlier day by hand; it stays there.
+      </p>
     </details>
   );
 }

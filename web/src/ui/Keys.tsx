@@ -59,7 +59,10 @@ export function Keys() {
   return (
     <Dialog.Root modal={false} open={open} onOpenChange={setOpen}>
       <Dialog.Trigger asChild>
-        <button type="button" className="px-1 pt-3.5 pb-2.5 whitespace-nowrap text-muted hover:text-ink">
+        <button
+          type="button"
+          className="border-b-[3px] border-transparent px-1 pt-3.5 pb-2.5 whitespace-nowrap text-muted hover:text-ink"
+        >
           Keys
         </button>
       </Dialog.Trigger>

@@ -96,7 +96,7 @@ class DemoHolding {
                         4.5,
                         10,
                         "Many even, thin limbs; a fifth renewed each year in dry weather.")
-                .at(135, 20));
+                .at(152, 20));
         surveys.surveyAYearOn(block, MonthDay.of(7, 3), 2, 4, 6, 401, "Nightjar", Fault.HANGERS, Fault.THICK_LIMB);
         surveys.survey(block, 2, 9, 6, 402, "Pale Wren", Fault.OLD_SPURS);
         surveys.survey(block, 5, 1, 1, 403, "Nightjar");
@@ -155,7 +155,7 @@ class DemoHolding {
                         10,
                         "Three tiers on the fence; short-spurred in summer.")
                 .rows(new RowLayout(1, 6))
-                .at(192, 62));
+                .at(209, 62));
         surveys.surveyAYearOn(block, MonthDay.of(9, 20), 1, 2, 9, 701, "Dame Orrin", Fault.WATER_SPROUTS);
         surveys.survey(block, 1, 4, 9, 702, "Dame Orrin", Fault.OUT_OF_BOX);
     }

@@ -35,7 +35,8 @@ public final class ScheduleAnswers {
      * @param plannedFrom the first day it is planned for
      * @param because better-days (its planned days suit it better) or hands-taken (the earlier days go to others)
      * @param verdictThen verdict of its first planned day: best, better or allowed
-     * @param verdictBefore the best verdict of the days before it
+     * @param suitsFrom the first day that suits it as well as its first planned day does
+     * @param verdictBefore the best verdict of the days before that one; not where there is none
      */
     public record WaitLine(
             long blockId,
@@ -44,6 +45,7 @@ public final class ScheduleAnswers {
             LocalDate plannedFrom,
             String because,
             String verdictThen,
+            LocalDate suitsFrom,
             String verdictBefore) {}
 
     /**

@@ -313,7 +313,12 @@ public class ScheduleService {
                 continue;
             }
             DayAdvice.Verdict then = work.days().getOrDefault(planned, DayAdvice.Verdict.NOT);
-            DayAdvice.Verdict before = work.days().headMap(planned).values().stream()
+            LocalDate suits = work.days().entrySet().stream()
+                    .filter(day -> day.getValue().compareTo(then) >= 0)
+                    .map(Map.Entry::getKey)
+                    .findFirst()
+                    .orElse(planned);
+            DayAdvice.Verdict before = work.days().headMap(suits).values().stream()
                     .max(Comparator.naturalOrder())
                     .orElse(DayAdvice.Verdict.NOT);
             waits.add(new ScheduleAnswers.WaitLine(
@@ -321,8 +326,9 @@ public class ScheduleService {
                     work.name(),
                     possible,
                     planned,
-                    then.compareTo(before) > 0 ? "better-days" : "hands-taken",
+                    possible.isBefore(suits) ? "better-days" : "hands-taken",
                     then.word(),
+                    suits,
                     before.word()));
         }
         return waits;
