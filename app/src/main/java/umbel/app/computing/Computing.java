@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.concurrent.ArrayBlockingQueue;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
 import java.util.concurrent.RejectedExecutionException;
@@ -21,13 +22,16 @@ import umbel.compute.Cancellation;
 
 /**
  * Computes answers in a few threads of their own, so that however many are asked for, the program goes on answering everything
- * else. A lane takes so many questions and no more; whoever comes beyond that is told to come again. An answer is given up when
+ * else. A lane takes so many questions and no more, and fewer while answers take long; whoever comes beyond that is told to come
+ * again. An answer is given up when
  * its time is over or whoever asked for it has gone, and its computation stops.
  */
 @Component
 public class Computing {
 
     private static final long LOOK_EVERY_MS = 200;
+    private static final double MOST_OF_TIME_WAITING = 0.5;
+    private static final int SMOOTHING = 4;
 
     /** Who asks for what: lanes do not wait for each other. */
     public enum Lane {
@@ -50,6 +54,7 @@ public class Computing {
     }
 
     private final Map<Lane, ThreadPoolExecutor> lanes = new EnumMap<>(Lane.class);
+    private final Map<Lane, Long> usual = new ConcurrentHashMap<>();
 
     Computing() {
         for (Lane lane : Lane.values()) {
@@ -78,12 +83,13 @@ public class Computing {
      */
     public <T> T answer(Lane lane, Supplier<T> work) {
         Cancellation cancellation = new Cancellation();
-        FutureTask<T> task = new FutureTask<>(() -> Cancellation.during(cancellation, work));
+        FutureTask<T> task = new FutureTask<>(() -> timed(lane, () -> Cancellation.during(cancellation, work)));
         ThreadPoolExecutor pool = lanes.get(lane);
+        requireRoom(lane);
         try {
             pool.execute(task);
         } catch (RejectedExecutionException e) {
-            throw new Busy("Too much is being computed at this moment. Try again in a few seconds.");
+            throw full();
         }
         BooleanSupplier gone = callerGone();
         long until = System.nanoTime() + lane.time.toNanos();
@@ -112,6 +118,38 @@ public class Computing {
                 throw new IllegalStateException(e.getCause());
             }
         }
+    }
+
+    /**
+     * Looks whether a lane has room, so that nobody reads a long question in vain.
+     *
+     * @throws Busy where it has none
+     */
+    public void requireRoom(Lane lane) {
+        boolean queueFull = lanes.get(lane).getQueue().remainingCapacity() == 0;
+        if (queueFull || expectedWait(lane) > lane.time.toNanos() * MOST_OF_TIME_WAITING) {
+            throw full();
+        }
+    }
+
+    private static Busy full() {
+        return new Busy("Too much is being computed at this moment. Try again in a few seconds.");
+    }
+
+    /** Computes, and notes how long answers of this lane take of late. */
+    private <T> T timed(Lane lane, Supplier<T> work) {
+        long began = System.nanoTime();
+        try {
+            return work.get();
+        } finally {
+            long took = System.nanoTime() - began;
+            usual.merge(lane, took, (before, now) -> before + (now - before) / SMOOTHING);
+        }
+    }
+
+    /** How long somebody who comes now would wait for a thread, nanoseconds: whoever is let in should have time to be answered. */
+    private double expectedWait(Lane lane) {
+        return (double) underWay(lane) / lane.threads * usual.getOrDefault(lane, 0L);
     }
 
     /** How many computations of a lane run or wait. */

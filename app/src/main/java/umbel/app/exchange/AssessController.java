@@ -31,6 +31,7 @@ class AssessController {
             @RequestBody(content = @Content(schema = @Schema(implementation = AssessRequest.class)))
                     @org.springframework.web.bind.annotation.RequestBody
                     JsonNode body) {
+        computing.requireRoom(Computing.Lane.OUTSIDE);
         AssessRequest request = AssessRequest.read(body);
         return computing.answer(Computing.Lane.OUTSIDE, () -> assessor.assess(request));
     }

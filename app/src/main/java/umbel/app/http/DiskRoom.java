@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Set;
+import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
@@ -18,8 +19,8 @@ import umbel.app.UmbelSettings;
  * gives up; refusing before leaves it whole, and it goes on by itself as soon as there is room.
  */
 @Component
-@Order(2)
-class DiskRoom extends OncePerRequestFilter {
+@Order(Ordered.HIGHEST_PRECEDENCE + 2)
+public class DiskRoom extends OncePerRequestFilter {
 
     private static final Set<String> READING = Set.of("GET", "HEAD", "OPTIONS");
 
@@ -36,10 +37,15 @@ class DiskRoom extends OncePerRequestFilter {
         return READING.contains(request.getMethod());
     }
 
+    /** Whether there is too little room to save anything; whatever saves without being asked looks here first. */
+    public boolean full() throws IOException {
+        return Files.exists(data) && Files.getFileStore(data).getUsableSpace() < least;
+    }
+
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        if (Files.exists(data) && Files.getFileStore(data).getUsableSpace() < least) {
+        if (full()) {
             Problems.write(
                     response,
                     507,

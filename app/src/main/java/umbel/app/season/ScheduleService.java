@@ -1,6 +1,7 @@
 package umbel.app.season;
 
 import jakarta.annotation.PreDestroy;
+import java.io.IOException;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -25,6 +26,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.transaction.support.TransactionTemplate;
 import umbel.app.UmbelSettings;
+import umbel.app.http.DiskRoom;
 import umbel.app.http.NotFound;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.orchard.WorkChanged;
@@ -55,6 +57,7 @@ public class ScheduleService {
     private final BlockRepository blocks;
     private final PersonRepository people;
     private final TransactionTemplate transactions;
+    private final DiskRoom disk;
     private final Duration quiet;
     private final ScheduledExecutorService worker = Executors.newSingleThreadScheduledExecutor(task -> {
         Thread thread = new Thread(task, "schedule");
@@ -77,7 +80,9 @@ public class ScheduleService {
             BlockRepository blocks,
             PersonRepository people,
             TransactionTemplate transactions,
+            DiskRoom disk,
             UmbelSettings settings) {
+        this.disk = disk;
         this.season = season;
         this.placed = placed;
         this.blocks = blocks;
@@ -172,6 +177,10 @@ public class ScheduleService {
 
     private void make(int seconds) {
         try {
+            if (disk.full()) {
+                run = new Run("failed", null, 0, "The disk is full: the schedule is made once there is room on it.");
+                return;
+            }
             Basis basis = transactions.execute(status -> basis());
             CrewSchedule draft = Scheduler.draft(basis.works(), basis.crew(), basis.placings());
             CrewSchedule best = Scheduler.solve(
@@ -185,7 +194,7 @@ public class ScheduleService {
                 return;
             }
             run = new Run("idle", null, run.betterments(), "");
-        } catch (RuntimeException e) {
+        } catch (IOException | RuntimeException e) {
             LOG.warn("The schedule could not be made.", e);
             run = new Run("failed", null, 0, "The schedule could not be made. Try again; the log tells more.");
         }
