@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, Problem, type PickingLine } from '../api/client';
 import { Button } from '../ui/Button';
+import { typedNumber } from '../ui/numbers';
 import { Failed } from '../ui/States';
 import { day } from '../ui/words';
 
@@ -50,7 +51,7 @@ export function PickingForm({ id, tree }: { id: number; tree?: number }) {
           body: {
             kind,
             pickedOn,
-            ...(inKg ? { kg: Number(count) } : { fruits: Math.round(Number(count)) }),
+            ...(inKg ? { kg: typedNumber(count) } : { fruits: Math.round(typedNumber(count)) }),
             ...(tree === undefined ? {} : { treeId: tree }),
             lastOne,
             note: '',
@@ -134,7 +135,7 @@ export function PickingForm({ id, tree }: { id: number; tree?: number }) {
           the last picking of the year
         </label>
       )}
-      <Button type="submit" disabled={!(Number(count) > 0) || save.isPending}>
+      <Button type="submit" disabled={!(typedNumber(count) > 0) || save.isPending}>
         Write it down
       </Button>
       {problem && (

@@ -160,7 +160,7 @@ function PersonRow({ person }: { person: CrewLine | null }) {
         {person && tick('active', 'works here')}
         {changed && (
           <Button type="submit" weight="ink" disabled={save.isPending}>
-            {person ? 'Keep' : 'Add'}
+            {person ? 'Save' : 'Add'}
           </Button>
         )}
         {wrong && (

@@ -2,6 +2,7 @@ import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import type { Decisions, TreePage } from '../api/client';
 import { Button } from '../ui/Button';
+import { typedNumber } from '../ui/numbers';
 import { OpenPanel } from '../ui/OpenPanel';
 
 /** What a grower may weigh, in the order of the drawing's gauges, and how it reads. */
@@ -141,7 +142,7 @@ export function OwnWish({ decisions, usual, limits, onChange }: Props) {
 }
 
 function inRange(text: string, low: number, high: number): number | null {
-  const value = Number(text.replace(',', '.'));
+  const value = typedNumber(text);
   return text.trim() !== '' && Number.isFinite(value) && value >= low && value <= high ? value : null;
 }
 

@@ -3,6 +3,7 @@ import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { answer, api, type Decisions } from '../api/client';
 import { Button } from '../ui/Button';
+import { showNumber, typedNumber } from '../ui/numbers';
 import { OpenPanel } from '../ui/OpenPanel';
 import { LINE_WORDS } from '../ui/words';
 
@@ -28,7 +29,7 @@ export function SchoolLines({
   const use = () => {
     const lines: Record<string, number> = {};
     for (const [line, usual] of Object.entries(school?.lines ?? {})) {
-      const own = Number((typed[line] ?? String(changed[line] ?? usual)).replace(',', '.'));
+      const own = typedNumber(typed[line] ?? showNumber(changed[line] ?? usual));
       if (Number.isFinite(own) && own !== usual) lines[line] = own;
     }
     onChange({ ...decisions, schoolLines: lines });
@@ -70,7 +71,7 @@ export function SchoolLines({
       {guide.isPending && <p className="text-muted">Opening the school…</p>}
       {Object.entries(school?.lines ?? {}).map(([line, usual]) => {
         const value = typed[line] ?? String(changed[line] ?? usual);
-        const other = Number(value.replace(',', '.')) !== usual;
+        const other = typedNumber(value) !== usual;
         return (
           <label
             key={line}

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { typedNumber } from '../ui/numbers';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type BlockYear, type YearsOfBlock } from '../api/client';
@@ -14,7 +15,7 @@ function useCost() {
   const [cost, set] = useState(() => localStorage.getItem(COST_KEY) ?? '');
   return {
     text: cost,
-    anHour: Number(cost.replace(',', '.')) || 0,
+    anHour: typedNumber(cost) || 0,
     set: (next: string) => {
       set(next);
       localStorage.setItem(COST_KEY, next);

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
+import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
@@ -122,7 +123,16 @@ final class Browser implements BeforeAllCallback, AfterAllCallback {
 
     /** Empties a field and types anew, as a person would. */
     void type(WebElement field, String words) {
-        field.sendKeys(Keys.chord(Keys.CONTROL, "a"), words.isEmpty() ? Keys.DELETE.toString() : words);
+        String keys = words.isEmpty() ? Keys.DELETE.toString() : words;
+        field.sendKeys(Keys.chord(Keys.CONTROL, "a"), keys);
+        try {
+            // a busy machine loses a key now and then; a person would see it and type it again
+            if (!words.strip().equals(field.getAttribute("value"))) {
+                field.sendKeys(Keys.chord(Keys.CONTROL, "a"), keys);
+            }
+        } catch (StaleElementReferenceException e) {
+            // what was typed has changed the page already
+        }
     }
 
     void keys(CharSequence... keys) {
@@ -148,7 +158,7 @@ final class Browser implements BeforeAllCallback, AfterAllCallback {
 
     WebDriverWait waiting() {
         WebDriverWait wait = new WebDriverWait(driver, PATIENCE);
-        wait.ignoring(org.openqa.selenium.StaleElementReferenceException.class);
+        wait.ignoring(StaleElementReferenceException.class);
         return wait;
     }
 

@@ -22,7 +22,10 @@ class TreeApiTest {
     void theHoldingShowsWhatEachTreeNeeds() {
         JsonNode holding = umbel.get("/api/holding").json();
         assertThat(holding.get("name").asString()).isEqualTo("Halden Combe Orchards");
-        assertThat(holding.get("blocks")).hasSize(9);
+        assertThat(holding.get("blocks").findValuesAsString("holding").stream()
+                        .filter(name -> name.equals("Halden Combe Orchards") || name.equals("Karo Terrace")))
+                .as("the demo's own blocks, whatever other tests add")
+                .hasSize(9);
         assertThat(holding.get("trees").size()).isGreaterThanOrEqualTo(20);
         holding.get("trees").forEach(tree -> {
             assertThat(tree.get("act").asInt())
