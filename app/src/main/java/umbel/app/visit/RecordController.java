@@ -28,6 +28,7 @@ import umbel.app.log.WorkRecord;
 import umbel.app.orchard.TreeRepository;
 import umbel.assess.Assessment;
 import umbel.assess.Mark;
+import umbel.cut.OperationKind;
 
 /** Keeps what was done to a tree, and tells its history. */
 @RestController
@@ -200,6 +201,7 @@ public class RecordController {
         return steps(visit).stream()
                 .filter(step -> step.how().filter(StepOutcome::done).isPresent())
                 .map(DoneStep::mark)
+                .filter(mark -> !OperationKind.WATCH.word().equals(mark.operation()))
                 .toList();
     }
 

@@ -43,7 +43,7 @@ class SetupApiTest {
 
     @Test
     void aTreeStandsInTheRowsOfItsBlock() {
-        long block = block(holding("Rows Farm"), "Short Rows", 6, "\"rows\":2,\"placesPerRow\":3");
+        long block = block(holding("Rows Farm"), "Small Block", 6, "\"rows\":2,\"placesPerRow\":3");
         assertThat(umbel.post("/api/trees", "{\"blockId\":" + block + ",\"row\":3,\"place\":1}")
                         .status())
                 .isEqualTo(400);
