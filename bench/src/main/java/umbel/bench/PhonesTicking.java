@@ -72,7 +72,8 @@ public final class PhonesTicking {
                                     .build(),
                             HttpResponse.BodyHandlers.ofString());
                     millis.add((System.nanoTime() - begun) / 1_000_000);
-                    boolean kept = answer.statusCode() == 201 || answer.statusCode() == 200; // 200 where it was there already
+                    boolean kept =
+                            answer.statusCode() == 201 || answer.statusCode() == 200; // 200 where it was there already
                     if (kept && again == 1) {
                         acknowledged.incrementAndGet();
                     }
