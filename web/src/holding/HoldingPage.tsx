@@ -199,7 +199,7 @@ function BlockSection({
           <li key={tree.id} className="border-b border-line">
             <Link
               to={`/trees/${tree.id}`}
-              className="grid grid-cols-[150px_1fr_116px_96px_128px] items-center gap-4 px-1 py-2.5 hover:bg-sand"
+              className="grid grid-cols-[150px_1fr_116px_96px_128px] items-center gap-4 px-1 py-2.5 hover:bg-sand max-md:grid-cols-2 max-md:gap-x-4 max-md:gap-y-1.5"
             >
               <span>
                 <span className="block font-semibold">{tree.label}</span>
@@ -207,7 +207,7 @@ function BlockSection({
                   leaf {tree.leaf}, {tree.heightM.toFixed(1)} m, {tree.limbs} limbs
                 </span>
               </span>
-              <span className="min-w-0">
+              <span className="min-w-0 max-md:order-last max-md:col-span-2">
                 {tree.all === 0 ? (
                   <span className="text-moss">Well: nothing to cut this winter.</span>
                 ) : (
@@ -228,7 +228,7 @@ function BlockSection({
                 )}
               </span>
               <Shade share={tree.under30} />
-              <span className="text-right">
+              <span className="text-right max-md:order-first max-md:col-start-2 max-md:row-start-1">
                 <span
                   className={`inline-block rounded-sm px-2 py-0.5 text-[13px] font-semibold ${stateLook(tree.state)}`}
                 >

@@ -40,7 +40,7 @@ export function MapFile({ mayChange }: { mayChange: boolean }) {
     <div className="pt-2 text-[14px]">
       <div className="flex flex-wrap items-center gap-4">
         <a href="/api/holding.geojson" className="underline underline-offset-4">
-          Take the map out (GeoJSON)
+          Export map (GeoJSON)
         </a>
         {mayChange && (
           <>

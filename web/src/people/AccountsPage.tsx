@@ -330,12 +330,12 @@ function Trail() {
         <tbody>
           {lines.slice(0, 60).map((one) => (
             <tr key={one.id} className="border-b border-line">
-              <td className="py-1 pr-3 whitespace-nowrap text-muted">
+              <td className="py-1 pr-3 text-muted sm:whitespace-nowrap">
                 {new Date(one.at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
               </td>
               <td className="pr-3 font-semibold">{one.who}</td>
               <td className="pr-3">{METHODS[one.method] ?? one.method}</td>
-              <td className="pr-3">{one.path.replace('/api/', '')}</td>
+              <td className="pr-3 break-all">{one.path.replace('/api/', '')}</td>
               <td className="text-muted">{one.status < 400 ? '' : `refused (${one.status})`}</td>
             </tr>
           ))}

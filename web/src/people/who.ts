@@ -4,6 +4,7 @@ import type { WhoIsHere } from '../api/client';
 /** Who sits here, once the server has told. */
 export const Who = createContext<WhoIsHere>({
   state: 'signed-out',
+  login: '',
   name: '',
   role: '',
   language: 'en',

@@ -48,7 +48,7 @@ export function SeasonPage() {
       <div className="min-w-0">
         <div className="flex flex-wrap items-end justify-between gap-4">
           <h1 className="text-[28px] font-bold">The season</h1>
-          <ul className="flex gap-4 text-[13px]" aria-label="What the strips mean">
+          <ul className="flex flex-wrap gap-x-4 gap-y-1 text-[13px]" aria-label="What the strips mean">
             {Object.entries(VERDICTS).map(([key, look]) => (
               <li key={key} className="flex items-end gap-1.5">
                 <svg viewBox="0 0 12 16" className="h-4 w-3" aria-hidden>

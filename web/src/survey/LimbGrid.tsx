@@ -84,181 +84,184 @@ export function LimbGrid({ form, limbs, faults, chosen, onChoose, change }: Prop
   const faultsOf = (row: number) => [...faults].filter(([field]) => field.startsWith(`limbs[${row}]`));
   return (
     <div>
-      <table ref={table} className="w-full border-collapse text-[14.5px]">
-        <caption className="sr-only">Limbs of the tree</caption>
-        <thead>
-          <tr className="border-b border-ink text-left text-[12.5px] text-muted">
-            {COLUMNS.map((column) => (
-              <th key={column.field} className="py-1 pr-1 font-normal">
-                {column.name} {column.unit}
+      <div className="overflow-x-auto">
+        <table ref={table} className="w-full border-collapse text-[14.5px]">
+          <caption className="sr-only">Limbs of the tree</caption>
+          <thead>
+            <tr className="border-b border-ink text-left text-[12.5px] text-muted">
+              {COLUMNS.map((column) => (
+                <th key={column.field} className="py-1 pr-1 font-normal">
+                  {column.name} {column.unit}
+                </th>
+              ))}
+              <th className="py-1 pr-1 font-normal">Taken for</th>
+              <th className="py-1 pr-1 font-normal">Condition</th>
+              <th className="py-1 font-normal">
+                <span className="sr-only">More</span>
               </th>
-            ))}
-            <th className="py-1 pr-1 font-normal">Taken for</th>
-            <th className="py-1 pr-1 font-normal">Condition</th>
-            <th className="py-1 font-normal">
-              <span className="sr-only">More</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {limbs.map((limb, row) => {
-            const wrong = faultsOf(row);
-            const open = chosen === limb.key;
-            const odd = oddities(form, limb);
-            const branches = leaving === limb.key ? branchesOf(limb.id, limbs) : [];
-            return [
-              <tr
-                key={limb.key}
-                className={`border-b border-line ${open ? 'bg-sand' : ''}`}
-                onFocus={() => {
-                  if (chosen !== limb.key) onChoose(limb.key);
-                }}
-              >
-                {COLUMNS.map((column) => {
-                  const fault = faults.get(`limbs[${row}].${column.field}`);
-                  return (
-                    <td key={column.field} className="py-0.5 pr-1">
-                      <input
-                        data-cell={`${row}-${column.field}`}
-                        aria-label={`${column.name} of limb ${limb.id || row + 1}`}
-                        aria-invalid={fault !== undefined}
-                        inputMode={column.field === 'id' || column.field === 'parent' ? 'text' : 'decimal'}
-                        value={limb[column.field]}
-                        onChange={(event) => {
-                          set(row, { [column.field]: event.target.value });
-                        }}
-                        onKeyDown={(event) => {
-                          keys(event, row, column.field);
-                        }}
-                        className={`min-h-8 ${column.width} rounded-sm border bg-paper px-1 ${fault ? 'border-2 border-lichen' : 'border-muted/40'}`}
-                      />
-                    </td>
-                  );
-                })}
-                <td className="py-0.5 pr-1">
-                  <select
-                    aria-label={`What limb ${limb.id} is taken for`}
-                    value={limb.role}
-                    onChange={(event) => {
-                      set(row, { role: event.target.value });
-                    }}
-                    className="min-h-8 w-24 rounded-sm border border-muted/40 bg-paper"
-                  >
-                    {ROLES.map((role) => (
-                      <option key={role} value={role}>
-                        {role === '' ? 'not said' : role.replace('-', ' ')}
-                      </option>
-                    ))}
-                  </select>
-                </td>
-                <td className="py-0.5 pr-1">
-                  <select
-                    aria-label={`Condition of limb ${limb.id}`}
-                    value={limb.condition}
-                    onChange={(event) => {
-                      set(row, { condition: event.target.value });
-                    }}
-                    className={`min-h-8 w-22 rounded-sm border border-muted/40 bg-paper ${limb.condition === 'sound' ? '' : 'font-semibold text-lichen'}`}
-                  >
-                    {CONDITIONS.map((condition) => (
-                      <option key={condition}>{condition}</option>
-                    ))}
-                  </select>
-                </td>
-                <td className="py-0.5 text-right">
-                  <button
-                    type="button"
-                    aria-label={`Remove limb ${limb.id} from the survey`}
-                    title="Remove"
-                    className="min-h-8 min-w-8 text-muted hover:text-ink"
-                    onClick={() => {
-                      if (branchesOf(limb.id, limbs).length === 0) remove(limb, 'remove');
-                      else setLeaving(limb.key);
-                    }}
-                  >
-                    ✕
-                  </button>
-                </td>
-              </tr>,
-              ...(wrong.length > 0
-                ? [
-                    <tr key={`${limb.key}-faults`}>
-                      <td colSpan={12} className="pb-1.5">
-                        {wrong.map(([field, message]) => (
-                          <p key={field} role="alert" className="text-[13px] font-semibold text-lichen">
-                            {nameOf(field)}: {message}
-                          </p>
-                        ))}
-                      </td>
-                    </tr>,
-                  ]
-                : []),
-              ...(branches.length > 0
-                ? [
-                    <tr key={`${limb.key}-leaving`} className="bg-lichen-wash">
-                      <td colSpan={12} className="px-2 py-2">
-                        <p role="alert" className="text-[14px]">
-                          Limb {limb.id} carries {branches.length === 1 ? 'limb' : 'limbs'}{' '}
-                          {branches.map((one) => one.id).join(', ')}.
-                        </p>
-                        <span className="mt-1 flex flex-wrap gap-2">
-                          <Button
-                            onClick={() => {
-                              remove(limb, 'remove');
-                            }}
-                          >
-                            Remove {branches.length === 1 ? 'it' : 'them'} too
-                          </Button>
-                          <Button
-                            onClick={() => {
-                              remove(limb, 'move');
-                            }}
-                          >
-                            Keep, growing from {limb.parent === 'trunk' ? 'the trunk' : `limb ${limb.parent}`}
-                          </Button>
-                          <Button
-                            onClick={() => {
-                              setLeaving(null);
-                            }}
-                          >
-                            Cancel
-                          </Button>
-                        </span>
-                      </td>
-                    </tr>,
-                  ]
-                : []),
-              ...(odd.length > 0
-                ? [
-                    <tr key={`${limb.key}-odd`}>
-                      <td colSpan={12} className="pb-1.5">
-                        {odd.map((words) => (
-                          <p key={words} role="status" className="text-[13px] text-lichen">
-                            {words} Is that right?
-                          </p>
-                        ))}
-                      </td>
-                    </tr>,
-                  ]
-                : []),
-              ...(open
-                ? [
-                    <tr key={`${limb.key}-wood`} className="border-b border-line bg-sand">
-                      <td colSpan={12} className="px-2 pt-1 pb-3">
-                        <SmallWood
-                          limb={limb}
-                          change={(next) => {
-                            set(row, next);
+            </tr>
+          </thead>
+          <tbody>
+            {limbs.map((limb, row) => {
+              const wrong = faultsOf(row);
+              const open = chosen === limb.key;
+              const odd = oddities(form, limb);
+              const branches = leaving === limb.key ? branchesOf(limb.id, limbs) : [];
+              return [
+                <tr
+                  key={limb.key}
+                  className={`border-b border-line ${open ? 'bg-sand' : ''}`}
+                  onFocus={() => {
+                    if (chosen !== limb.key) onChoose(limb.key);
+                  }}
+                >
+                  {COLUMNS.map((column) => {
+                    const fault = faults.get(`limbs[${row}].${column.field}`);
+                    return (
+                      <td key={column.field} className="py-0.5 pr-1">
+                        <input
+                          data-cell={`${row}-${column.field}`}
+                          aria-label={`${column.name} of limb ${limb.id || row + 1}`}
+                          aria-invalid={fault !== undefined}
+                          inputMode={column.field === 'id' || column.field === 'parent' ? 'text' : 'decimal'}
+                          value={limb[column.field]}
+                          onChange={(event) => {
+                            set(row, { [column.field]: event.target.value });
                           }}
+                          onKeyDown={(event) => {
+                            keys(event, row, column.field);
+                          }}
+                          className={`min-h-8 ${column.width} rounded-sm border bg-paper px-1 ${fault ? 'border-2 border-lichen' : 'border-muted/40'}`}
                         />
                       </td>
-                    </tr>,
-                  ]
-                : []),
-            ];
-          })}
-        </tbody>
-      </table>
+                    );
+                  })}
+                  <td className="py-0.5 pr-1">
+                    <select
+                      aria-label={`What limb ${limb.id} is taken for`}
+                      value={limb.role}
+                      onChange={(event) => {
+                        set(row, { role: event.target.value });
+                      }}
+                      className="min-h-8 w-24 rounded-sm border border-muted/40 bg-paper"
+                    >
+                      {ROLES.map((role) => (
+                        <option key={role} value={role}>
+                          {role === '' ? 'not said' : role.replace('-', ' ')}
+                        </option>
+                      ))}
+                    </select>
+                  </td>
+                  <td className="py-0.5 pr-1">
+                    <select
+                      aria-label={`Condition of limb ${limb.id}`}
+                      value={limb.condition}
+                      onChange={(event) => {
+                        set(row, { condition: event.target.value });
+                      }}
+                      className={`min-h-8 w-22 rounded-sm border border-muted/40 bg-paper ${limb.condition === 'sound' ? '' : 'font-semibold text-lichen'}`}
+                    >
+                      {CONDITIONS.map((condition) => (
+                        <option key={condition}>{condition}</option>
+                      ))}
+                    </select>
+                  </td>
+                  <td className="py-0.5 text-right">
+                    <button
+                      type="button"
+                      aria-label={`Remove limb ${limb.id} from the survey`}
+                      title="Remove"
+                      className="min-h-8 min-w-8 text-muted hover:text-ink"
+                      onClick={() => {
+                        if (branchesOf(limb.id, limbs).length === 0) remove(limb, 'remove');
+                        else setLeaving(limb.key);
+                      }}
+                    >
+                      ✕
+                    </button>
+                  </td>
+                </tr>,
+                ...(wrong.length > 0
+                  ? [
+                      <tr key={`${limb.key}-faults`}>
+                        <td colSpan={12} className="pb-1.5">
+                          {wrong.map(([field, message]) => (
+                            <p key={field} role="alert" className="text-[13px] font-semibold text-lichen">
+                              {nameOf(field)}: {message}
+                            </p>
+                          ))}
+                        </td>
+                      </tr>,
+                    ]
+                  : []),
+                ...(branches.length > 0
+                  ? [
+                      <tr key={`${limb.key}-leaving`} className="bg-lichen-wash">
+                        <td colSpan={12} className="px-2 py-2">
+                          <p role="alert" className="text-[14px]">
+                            Limb {limb.id} carries {branches.length === 1 ? 'limb' : 'limbs'}{' '}
+                            {branches.map((one) => one.id).join(', ')}.
+                          </p>
+                          <span className="mt-1 flex flex-wrap gap-2">
+                            <Button
+                              onClick={() => {
+                                remove(limb, 'remove');
+                              }}
+                            >
+                              Remove {branches.length === 1 ? 'it' : 'them'} too
+                            </Button>
+                            <Button
+                              onClick={() => {
+                                remove(limb, 'move');
+                              }}
+                            >
+                              Keep, growing from{' '}
+                              {limb.parent === 'trunk' ? 'the trunk' : `limb ${limb.parent}`}
+                            </Button>
+                            <Button
+                              onClick={() => {
+                                setLeaving(null);
+                              }}
+                            >
+                              Cancel
+                            </Button>
+                          </span>
+                        </td>
+                      </tr>,
+                    ]
+                  : []),
+                ...(odd.length > 0
+                  ? [
+                      <tr key={`${limb.key}-odd`}>
+                        <td colSpan={12} className="pb-1.5">
+                          {odd.map((words) => (
+                            <p key={words} role="status" className="text-[13px] text-lichen">
+                              {words} Is that right?
+                            </p>
+                          ))}
+                        </td>
+                      </tr>,
+                    ]
+                  : []),
+                ...(open
+                  ? [
+                      <tr key={`${limb.key}-wood`} className="border-b border-line bg-sand">
+                        <td colSpan={12} className="px-2 pt-1 pb-3">
+                          <SmallWood
+                            limb={limb}
+                            change={(next) => {
+                              set(row, next);
+                            }}
+                          />
+                        </td>
+                      </tr>,
+                    ]
+                  : []),
+              ];
+            })}
+          </tbody>
+        </table>
+      </div>
       {limbs.length === 0 && (
         <p className="py-4 text-muted">
           No limb yet. Begin with the lowest, then walk up and round the trunk.

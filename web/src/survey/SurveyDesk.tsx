@@ -127,7 +127,7 @@ export function SurveyDesk({ id, label, first, again }: Props) {
                   : ''}
             </p>
           </div>
-          <div className="flex gap-2">
+          <div className="flex flex-wrap gap-2">
             <Link
               to={`/trees/${id}/walk`}
               className="min-h-9 rounded-md border border-muted/50 px-3 py-1.5 text-[14px] font-semibold hover:bg-sand"

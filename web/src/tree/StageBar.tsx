@@ -64,9 +64,9 @@ export function StageBar(props: Props) {
     },
   ] as const;
   return (
-    <div className="flex h-[86px] border-t border-line bg-paper">
+    <div className="flex h-[86px] border-t border-line bg-paper max-md:overflow-x-auto">
       <Step to={previous} words="Tree before" sign="‹" />
-      <div role="group" aria-label="Before and after" className="flex flex-1">
+      <div role="group" aria-label="Before and after" className="flex flex-1 max-md:min-w-[420px]">
         {cards.map((card) => (
           <button
             key={card.id}

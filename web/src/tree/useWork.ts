@@ -24,6 +24,7 @@ import {
   waitBeforeSending,
   type SaveState,
 } from './decisions';
+import { useWho } from '../people/who';
 import { dropUnsent, keepUnsent, unsentOf } from './unsent';
 
 export interface Work {
@@ -60,8 +61,9 @@ const ASK_AGAIN: ReadonlySet<number> = new Set([401, 408, 429]);
  */
 export function useWork(id: number, page: TreePage): Work {
   const surveyId = page.name.surveyId;
+  const { login } = useWho();
   const [deciding, dispatch] = useReducer(decide, null, () =>
-    begin(page.decisions, page.workVersion, surveyId, unsentOf(id)),
+    begin(page.decisions, page.workVersion, surveyId, unsentOf(login, id)),
   );
   const queries = useQueryClient();
   const decisions = current(deciding);
@@ -71,9 +73,9 @@ export function useWork(id: number, page: TreePage): Work {
 
   useEffect(() => {
     latest.current = deciding;
-    if (unacknowledged(deciding)) keepUnsent(id, { decisions, version: deciding.version, surveyId });
-    else dropUnsent(id);
-  }, [deciding, decisions, id, surveyId]);
+    if (unacknowledged(deciding)) keepUnsent(login, id, { decisions, version: deciding.version, surveyId });
+    else dropUnsent(login, id);
+  }, [deciding, decisions, id, login, surveyId]);
 
   const send = useCallback(async () => {
     if (sending.current || !toSend(latest.current)) return;
@@ -183,7 +185,7 @@ export function useWork(id: number, page: TreePage): Work {
       dispatch({ type: 'redo' });
     },
     loadNewer: () => {
-      dropUnsent(id);
+      dropUnsent(login, id);
       void newest().then((fresh) => {
         dispatch({ type: 'loaded', decisions: fresh.decisions, version: fresh.workVersion });
         void queries.invalidateQueries({ queryKey: ['tree', id] });

@@ -90,13 +90,14 @@ class SessionController {
      * Who is here.
      *
      * @param state signed-in, signed-out, first-account or demo
+     * @param login what they sign in with; empty when signed out and in the demo
      * @param role grower, foreman, pruner or adviser; empty when signed out
      * @param codeNeeded whether the first account asks for the code printed at the start
      */
-    public record WhoIsHere(String state, String name, String role, String language, boolean codeNeeded) {
+    public record WhoIsHere(String state, String login, String name, String role, String language, boolean codeNeeded) {
 
         static WhoIsHere nobody(String state, boolean codeNeeded) {
-            return new WhoIsHere(state, "", "", "en", codeNeeded);
+            return new WhoIsHere(state, "", "", "", "en", codeNeeded);
         }
     }
 
@@ -105,7 +106,7 @@ class SessionController {
     @Transactional(readOnly = true)
     WhoIsHere who() {
         if (openDemo) {
-            return new WhoIsHere("demo", "Demo", Role.GROWER.word(), "en", false);
+            return new WhoIsHere("demo", "", "Demo", Role.GROWER.word(), "en", false);
         }
         if (!people.existsByLoginIsNotNull()) {
             return WhoIsHere.nobody("first-account", code.needed());
@@ -115,7 +116,8 @@ class SessionController {
             return WhoIsHere.nobody("signed-out", false);
         }
         return people.findByLogin(now.getName())
-                .map(one -> new WhoIsHere("signed-in", one.name(), one.role().word(), one.language(), false))
+                .map(one -> new WhoIsHere(
+                        "signed-in", one.login(), one.name(), one.role().word(), one.language(), false))
                 .orElse(WhoIsHere.nobody("signed-out", false));
     }
 

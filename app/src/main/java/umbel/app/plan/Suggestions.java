@@ -9,6 +9,8 @@ import tools.jackson.databind.json.JsonMapper;
 import umbel.app.http.NotFound;
 import umbel.app.http.Stale;
 import umbel.app.orchard.OrchardTree;
+import umbel.app.people.Person;
+import umbel.app.people.PersonRepository;
 import umbel.app.survey.SurveyEntry;
 import umbel.assess.Mark;
 
@@ -20,14 +22,20 @@ class Suggestions {
     private static final long NONE_YET = -1;
 
     private final SuggestionRepository suggestions;
+    private final PersonRepository people;
     private final Clock clock;
 
-    Suggestions(SuggestionRepository suggestions, Clock clock) {
+    Suggestions(SuggestionRepository suggestions, PersonRepository people, Clock clock) {
         this.suggestions = suggestions;
+        this.people = people;
         this.clock = clock;
     }
 
-    /** A suggestion that waits to be accepted or refused. */
+    /**
+     * A suggestion that waits to be accepted or refused.
+     *
+     * @param by name of the person who made it
+     */
     public record OpenSuggestion(long id, String by, Instant at, List<Mark> marks) {}
 
     /** What an adviser suggests on a survey of a tree; nothing where they suggested nothing yet. */
@@ -45,7 +53,7 @@ class Suggestions {
         return suggestions.findByTreeIdAndSurveyIdAndStateOrderByIdAsc(treeId, survey.id(), Suggestion.OPEN).stream()
                 .map(one -> new OpenSuggestion(
                         one.id(),
-                        one.suggestedBy(),
+                        nameOf(one.suggestedBy()),
                         one.suggestedAt(),
                         read(one).marks()))
                 .filter(one -> !one.marks().isEmpty())
@@ -76,6 +84,11 @@ class Suggestions {
         Suggestion suggestion = suggestions.findById(id).orElseThrow(() -> new NotFound("suggestion", id));
         suggestion.close(accepted ? "accepted" : "refused");
         suggestions.saveAndFlush(suggestion);
+    }
+
+    /** The name of whoever signs in so; the login itself where their account is gone. */
+    private String nameOf(String login) {
+        return people.findByLogin(login).map(Person::name).orElse(login);
     }
 
     private static Decisions read(Suggestion suggestion) {

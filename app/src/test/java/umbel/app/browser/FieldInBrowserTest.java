@@ -2,6 +2,8 @@ package umbel.app.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -154,5 +156,35 @@ class FieldInBrowserTest {
         BROWSER.sees("Hob Bank 1");
         BROWSER.button("English").click();
         BROWSER.sees("Work in the rows");
+    }
+
+    @Test
+    void theSecondPhoneIsToldWhatTheFirstDidAndBothAreSaved() {
+        mark();
+        int before = records();
+        BROWSER.open(umbel.url() + "/field/trees/" + TREE);
+        BROWSER.script("localStorage.clear()");
+        BROWSER.open(umbel.url() + "/field/trees/" + TREE);
+        BROWSER.sees("steps not ticked yet");
+        signal(false);
+        tap(By.xpath("(//button[starts-with(@aria-label, 'Done:')])[1]"));
+        BROWSER.type(BROWSER.field("Who"), "Lucia");
+        BROWSER.button("Hand the rest over").click();
+        BROWSER.sees("1 visit waits for signal.");
+        JsonNode sheet = umbel.get("/api/field/trees/" + TREE).json();
+        JsonNode second = sheet.at("/steps/1/mark");
+        String limb = umbel.get("/api/trees/" + TREE).json().at("/limbs/1/id").asString();
+        String tomas = "{\"doneOn\":\"" + LocalDate.now(ZoneOffset.UTC)
+                + "\",\"who\":\"Tomas\",\"minutes\":5,\"note\":\"\",\"steps\":[{\"mark\":{\"operation\":\"bend\",\"limb\":\""
+                + limb
+                + "\",\"toAngle_deg\":65},\"title\":\"A step\",\"outcome\":\"as-planned\"}]}";
+        assertThat(umbel.post("/api/trees/" + TREE + "/records", tomas).status())
+                .isEqualTo(201);
+        signal(true);
+        BROWSER.script("window.dispatchEvent(new Event('online'))");
+        BROWSER.sees("Tomas");
+        BROWSER.button("Understood").click();
+        BROWSER.seesNo("Tomas");
+        assertThat(records()).isEqualTo(before + 2);
     }
 }

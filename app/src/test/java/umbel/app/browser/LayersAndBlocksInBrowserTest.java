@@ -10,6 +10,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.By;
+import org.openqa.selenium.support.ui.Select;
 import umbel.app.RunningUmbel;
 
 /** What the drawing can show beside its wood; a whole block; two trees side by side; the guide. */
@@ -159,5 +160,26 @@ class LayersAndBlocksInBrowserTest {
         BROWSER.waiting().until(d -> BROWSER.all("canvas").size() == 2);
         BROWSER.sees("apple, leaf 22");
         BROWSER.sees("apple, leaf 4");
+    }
+
+    @Test
+    void aTableWithColumnsOfOtherNamesIsReadOnceTheyAreExplained(@TempDir Path folder) throws Exception {
+        Path table = folder.resolve("trees.csv");
+        Files.writeString(
+                table,
+                "label;species;system;trunk_diameter_mm;Top;id;parent;at_cm;bearing_deg;angle_deg;diameter_mm;length_cm;Colour\r\n"
+                        + "Kiln Field 4-13;apple;central-leader;61,5;240;1;trunk;80;40;60;22;110;red\r\n"
+                        + ";;;;;2;trunk;95;220;55;20;90;green\r\n");
+        BROWSER.open(umbel.url() + "/blocks/1");
+        BROWSER.sees("Survey tables");
+        BROWSER.driver()
+                .findElement(By.cssSelector("[aria-label='Survey table to import']"))
+                .sendKeys(table.toString());
+        BROWSER.sees("Some columns have other names");
+        new Select(BROWSER.field("Top")).selectByVisibleText("trunk_height_cm");
+        BROWSER.button("Read the table").click();
+        BROWSER.sees("Kiln Field 4-13, 2 limbs: new tree");
+        BROWSER.button("Write these").click();
+        BROWSER.sees("Written: 1 surveys.");
     }
 }

@@ -11,7 +11,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Somebody with a browser of their own. */
-final class Visitor {
+public final class Visitor {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
@@ -20,11 +20,11 @@ final class Visitor {
     private final HttpClient http =
             HttpClient.newBuilder().cookieHandler(cookies).build();
 
-    Visitor(Supplier<String> url) {
+    public Visitor(Supplier<String> url) {
         this.url = url;
     }
 
-    HttpResponse<String> ask(String method, String path, String body, String... headers) throws Exception {
+    public HttpResponse<String> ask(String method, String path, String body, String... headers) throws Exception {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(url.get() + path))
                 .method(method, HttpRequest.BodyPublishers.ofString(body))
                 .header("Content-Type", "application/json");
@@ -39,15 +39,15 @@ final class Visitor {
         return http.send(request.build(), HttpResponse.BodyHandlers.ofString());
     }
 
-    int status(String method, String path, String body) throws Exception {
+    public int status(String method, String path, String body) throws Exception {
         return ask(method, path, body).statusCode();
     }
 
-    JsonNode json(String path) throws Exception {
+    public JsonNode json(String path) throws Exception {
         return JSON.readTree(ask("GET", path, "").body());
     }
 
-    Visitor signIn(String login, String password) throws Exception {
+    public Visitor signIn(String login, String password) throws Exception {
         ask("GET", "/api/session", "");
         ask("POST", "/api/session", "{\"login\":\"" + login + "\",\"password\":\"" + password + "\"}");
         ask("GET", "/api/session", "");

@@ -1,0 +1,68 @@
+package umbel.app.browser;
+
+import org.assertj.core.api.SoftAssertions;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import umbel.app.RunningUmbel;
+
+/** No page scrolls sideways, on a phone, a tablet or in an office window. */
+@ExtendWith(RunningUmbel.class)
+class EveryWidthInBrowserTest {
+
+    @RegisterExtension
+    static final Browser BROWSER = new Browser();
+
+    private static final int[] WIDTHS = {390, 720, 1024, 1280};
+
+    /** The width that the page and the area it scrolls in take, in pixels. */
+    private static final String WIDTH = "const main = document.querySelector('main');"
+            + "return Math.max(document.documentElement.scrollWidth, main ? main.scrollWidth : 0)";
+
+    private final RunningUmbel umbel;
+
+    EveryWidthInBrowserTest(RunningUmbel umbel) {
+        this.umbel = umbel;
+    }
+
+    @AfterEach
+    void office() {
+        BROWSER.size(1280, 800);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "/",
+                "/blocks/1",
+                "/trees/6",
+                "/trees/6/survey",
+                "/trees/6/walk",
+                "/trees/6/sheet",
+                "/trees/6/record",
+                "/season",
+                "/season/crew",
+                "/due",
+                "/compare",
+                "/guide",
+                "/accounts",
+                "/field",
+                "/field/blocks/1",
+                "/field/trees/6"
+            })
+    void noPageScrollsSideways(String page) {
+        SoftAssertions widths = new SoftAssertions();
+        BROWSER.open(umbel.url() + page);
+        BROWSER.waiting()
+                .until(d -> !BROWSER.bodyText().isBlank() && !BROWSER.bodyText().contains("Loading"));
+        for (int width : WIDTHS) {
+            BROWSER.size(width, 800);
+            widths.assertThat(((Number) BROWSER.script(WIDTH)).intValue())
+                    .as("%s at %d", page, width)
+                    .isLessThanOrEqualTo(width);
+        }
+        widths.assertAll();
+    }
+}
