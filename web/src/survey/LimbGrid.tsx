@@ -84,7 +84,7 @@ export function LimbGrid({ form, limbs, faults, chosen, onChoose, change }: Prop
   const faultsOf = (row: number) => [...faults].filter(([field]) => field.startsWith(`limbs[${row}]`));
   return (
     <div>
-      <div className="overflow-x-auto">
+      <div className="relative overflow-x-auto">
         <table ref={table} className="w-full border-collapse text-[14.5px]">
           <caption className="sr-only">Limbs of the tree</caption>
           <thead>
