@@ -28,21 +28,21 @@ import umbel.assess.Assessment;
 import umbel.assess.Assessor;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
-import umbel.growth.FirstStand;
 import umbel.growth.Forecast;
+import umbel.growth.InitialState;
 import umbel.growth.Season;
-import umbel.growth.Stand;
+import umbel.growth.TreeState;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.School;
 import umbel.plan.Plan;
+import umbel.plan.PlanRequest;
 import umbel.plan.Planner;
 import umbel.plan.Totals;
-import umbel.plan.Wish;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
-import umbel.reading.Certainty;
-import umbel.reading.Company;
 import umbel.reading.Finding;
+import umbel.reading.FindingConfidence;
+import umbel.reading.Neighbours;
 import umbel.reading.TreeReader;
 import umbel.survey.Survey;
 import umbel.survey.SurveyReader;
@@ -88,9 +88,9 @@ public class CoreBenchmarks {
     private Tree tree;
     private TreeReader.Reading reading;
     private List<Operation> mark;
-    private Wish wish;
-    private Wish taken;
-    private Stand stand;
+    private PlanRequest wish;
+    private PlanRequest taken;
+    private TreeState stand;
 
     @Setup
     public void grow() {
@@ -113,7 +113,7 @@ public class CoreBenchmarks {
         mark = List.of(Operation.remove(tree.limbs().get(3).id()));
         wish = assessor.wish(request, tree, List.of(), Set.of());
         taken = assessor.wish(request, tree, mark, Set.of());
-        stand = FirstStand.of(tree, 1);
+        stand = InitialState.of(tree, 1);
     }
 
     /** Survey text in, tree, light and findings out. */
@@ -133,8 +133,8 @@ public class CoreBenchmarks {
 
     /** The survey read again sixty times with measuring errors drawn. */
     @Benchmark
-    public Certainty.Answer certainty() {
-        return assessor.certainty(request, REACH, Company.NONE, reading);
+    public FindingConfidence.Answer certainty() {
+        return assessor.certainty(request, REACH, Neighbours.NONE, reading);
     }
 
     /** The whole answer of the assess address. */

@@ -18,13 +18,13 @@ import umbel.light.LightReading;
 import umbel.plan.Goals;
 import umbel.plan.Limits;
 import umbel.plan.Plan;
+import umbel.plan.PlanRequest;
 import umbel.plan.Planner;
 import umbel.plan.Step;
 import umbel.plan.Totals;
-import umbel.plan.Wish;
-import umbel.reading.Certainty;
-import umbel.reading.Company;
 import umbel.reading.Finding;
+import umbel.reading.FindingConfidence;
+import umbel.reading.Neighbours;
 import umbel.reading.TreeReader;
 import umbel.reading.YoungTree;
 import umbel.survey.InvalidSurvey;
@@ -83,9 +83,9 @@ public final class Assessor {
     }
 
     /** The wish a request states, with what the grower has already taken and refused. */
-    public Wish wish(AssessRequest request, Tree tree, List<Operation> taken, Set<String> refused) {
+    public PlanRequest wish(AssessRequest request, Tree tree, List<Operation> taken, Set<String> refused) {
         Map<String, Double> goals = request.goals() == null ? Map.of() : request.goals();
-        return new Wish(
+        return new PlanRequest(
                 school(request),
                 knowledge.plan(),
                 Goals.of(goals, knowledge.plan().goals()),
@@ -109,11 +109,11 @@ public final class Assessor {
             throw new InvalidSurvey(
                     e.errors().stream().map(error -> error.under("survey")).toList());
         }
-        Wish wish = wish(request, tree, List.of(), Set.of());
-        Company company = company(request);
+        PlanRequest wish = wish(request, tree, List.of(), Set.of());
+        Neighbours company = company(request);
         TreeReader.Reading first =
                 TreeReader.read(tree, wish.school(), wish.limits().reach(), company);
-        Certainty.Answer certainty = certainty(request, wish.limits().reach(), company, first);
+        FindingConfidence.Answer certainty = certainty(request, wish.limits().reach(), company, first);
         TreeReader.Reading reading = new TreeReader.Reading(first.light(), first.crop(), certainty.findings());
         List<Plan> plans = Planner.plans(tree, reading, wish, seed(request));
         return new Assessment(
@@ -125,22 +125,22 @@ public final class Assessor {
     }
 
     /** What a request tells of the trees around. */
-    public static Company company(AssessRequest request) {
+    public static Neighbours company(AssessRequest request) {
         Double median = request.block() == null ? null : request.block().trunkMedianMm();
-        return median == null ? Company.NONE : new Company(Units.section(Units.fromMm(median)), null, 0);
+        return median == null ? Neighbours.NONE : new Neighbours(Units.section(Units.fromMm(median)), null, 0);
     }
 
     /** How sure a reading is, by reading the survey again with measuring errors drawn. */
-    public Certainty.Answer certainty(
-            AssessRequest request, double reach, Company company, TreeReader.Reading reading) {
-        return Certainty.of(
+    public FindingConfidence.Answer certainty(
+            AssessRequest request, double reach, Neighbours company, TreeReader.Reading reading) {
+        return FindingConfidence.of(
                 request.survey(), knowledge, seed(request), school(request), reach, company, reading.findings());
     }
 
     /** A reading in the format's words. */
     public Assessment.ReadingAnswer reading(Tree tree, TreeReader.Reading reading, School school) {
         LightReading light = reading.light();
-        Sources sources = new Sources(knowledge, tree.setting(), school);
+        ThresholdSources sources = new ThresholdSources(knowledge, tree.setting(), school);
         return new Assessment.ReadingAnswer(
                 new Assessment.LightAnswer(
                         round(light.shareUnder(0.30)), round(light.shareUnder(0.50)), round(light.interception())),
@@ -171,11 +171,11 @@ public final class Assessor {
 
     /** Findings in the format's words. */
     public List<Assessment.FindingAnswer> findings(Tree tree, School school, List<Finding> findings) {
-        Sources sources = new Sources(knowledge, tree.setting(), school);
+        ThresholdSources sources = new ThresholdSources(knowledge, tree.setting(), school);
         return findings.stream().map(finding -> finding(finding, sources)).toList();
     }
 
-    private static Assessment.FindingAnswer finding(Finding finding, Sources sources) {
+    private static Assessment.FindingAnswer finding(Finding finding, ThresholdSources sources) {
         return new Assessment.FindingAnswer(
                 finding.rule(),
                 word(finding.stage()),
@@ -227,7 +227,7 @@ public final class Assessor {
                                 left.finding().reason(),
                                 left.why()))
                         .toList(),
-                Stages.of(plan, outlook(plan.outlook())));
+                WinterStages.of(plan, outlook(plan.outlook())));
     }
 
     /** A step in the format's words. */
@@ -235,10 +235,10 @@ public final class Assessor {
         Tree tree = step.on();
         Operation operation = step.operation();
         Effect effect = step.effect();
-        String title = Words.title(tree, operation);
-        String place = Words.place(tree, operation);
-        String numbers = Words.numbers(effect);
-        String answer = Words.answer(operation, effect);
+        String title = StepText.title(tree, operation);
+        String place = StepText.place(tree, operation);
+        String numbers = StepText.numbers(effect);
+        String answer = StepText.answer(operation, effect);
         String text = title + ". " + step.reason() + " " + place + " " + capital(numbers) + "."
                 + (answer.isEmpty() ? "" : " " + answer);
         return new Assessment.StepAnswer(
@@ -278,7 +278,7 @@ public final class Assessor {
                 step.reason(),
                 knowledge.plan().leaving(step.rules(), operation.kind().word()),
                 text,
-                Words.cautions(tree, operation, effect, knowledge.cautions()));
+                StepText.cautions(tree, operation, effect, knowledge.cautions()));
     }
 
     /** How an operation's limb is held at its new angle; null where it bends nothing. */
@@ -305,8 +305,8 @@ public final class Assessor {
                 training.weeks(),
                 place(training.from()),
                 place(training.to()),
-                training.instead() == null ? null : Words.title(tree, training.instead()),
-                Words.training(training));
+                training.instead() == null ? null : StepText.title(tree, training.instead()),
+                StepText.training(training));
     }
 
     private static double[] place(Vec at) {
@@ -325,7 +325,7 @@ public final class Assessor {
                         blankToNull(other.toLimb()),
                         angle(other),
                         keep(other),
-                        Words.title(tree, other),
+                        StepText.title(tree, other),
                         Units.round(step.alternativeGain(), 4));
     }
 
@@ -388,7 +388,7 @@ public final class Assessor {
     }
 
     /** What to measure next in the format's words. */
-    public static List<Assessment.Measure> measureNext(Certainty.Answer certainty) {
+    public static List<Assessment.Measure> measureNext(FindingConfidence.Answer certainty) {
         return certainty.measureNext().stream()
                 .map(one -> new Assessment.Measure(one.limb(), one.what(), one.why()))
                 .toList();

@@ -25,7 +25,7 @@ public final class Conflicts {
         List<Conflict> found = new ArrayList<>();
         withoutPlace(schedule, blocks, crew, found);
         overfull(schedule, found);
-        for (Chunk chunk : schedule.chunks()) {
+        for (WorkPackage chunk : schedule.chunks()) {
             if (chunk.onClosedDay()) {
                 found.add(new Conflict(
                         "closed-day",
@@ -55,7 +55,7 @@ public final class Conflicts {
                                 .filter(chunk -> chunk.block().blockId() == block.blockId()
                                         && chunk.kind() == kind
                                         && chunk.shift() == null)
-                                .mapToInt(Chunk::minutes)
+                                .mapToInt(WorkPackage::minutes)
                                 .sum()
                         / 60.0;
                 if (hours > 0) {
@@ -112,7 +112,7 @@ public final class Conflicts {
         for (BlockWork block : blocks) {
             LocalDate detail = null;
             LocalDate saw = null;
-            for (Chunk chunk : schedule.chunks()) {
+            for (WorkPackage chunk : schedule.chunks()) {
                 if (chunk.block().blockId() != block.blockId() || chunk.shift() == null) {
                     continue;
                 }

@@ -32,44 +32,44 @@ public class CrewRules implements ConstraintProvider {
     }
 
     private Constraint noMoreThanADay(ConstraintFactory of) {
-        return of.forEach(Chunk.class)
-                .groupBy(Chunk::shift, ConstraintCollectors.sum(Chunk::minutes))
+        return of.forEach(WorkPackage.class)
+                .groupBy(WorkPackage::shift, ConstraintCollectors.sum(WorkPackage::minutes))
                 .filter((shift, minutes) -> minutes > shift.minutes())
                 .penalizeLong(HardMediumSoftLongScore.ONE_HARD, (shift, minutes) -> minutes - shift.minutes())
                 .asConstraint("no more than a day");
     }
 
     private Constraint closedDays(ConstraintFactory of) {
-        return of.forEach(Chunk.class)
-                .filter(Chunk::onClosedDay)
-                .penalizeLong(HardMediumSoftLongScore.ONE_HARD, Chunk::minutes)
+        return of.forEach(WorkPackage.class)
+                .filter(WorkPackage::onClosedDay)
+                .penalizeLong(HardMediumSoftLongScore.ONE_HARD, WorkPackage::minutes)
                 .asConstraint("closed days");
     }
 
     private Constraint skills(ConstraintFactory of) {
-        return of.forEach(Chunk.class)
-                .filter(Chunk::beyondSkill)
-                .penalizeLong(HardMediumSoftLongScore.ONE_HARD, Chunk::minutes)
+        return of.forEach(WorkPackage.class)
+                .filter(WorkPackage::beyondSkill)
+                .penalizeLong(HardMediumSoftLongScore.ONE_HARD, WorkPackage::minutes)
                 .asConstraint("skills");
     }
 
     private Constraint unplaced(ConstraintFactory of) {
-        return of.forEachIncludingUnassigned(Chunk.class)
+        return of.forEachIncludingUnassigned(WorkPackage.class)
                 .filter(chunk -> chunk.shift() == null)
-                .penalizeLong(HardMediumSoftLongScore.ONE_MEDIUM, Chunk::minutes)
+                .penalizeLong(HardMediumSoftLongScore.ONE_MEDIUM, WorkPackage::minutes)
                 .asConstraint("work without a place");
     }
 
     private Constraint betterDays(ConstraintFactory of) {
-        return of.forEach(Chunk.class)
+        return of.forEach(WorkPackage.class)
                 .penalizeLong(HardMediumSoftLongScore.ONE_SOFT, chunk -> (long) chunk.dayCost() * chunk.minutes())
                 .asConstraint("better days");
     }
 
     private Constraint sawFirst(ConstraintFactory of) {
-        return of.forEach(Chunk.class)
+        return of.forEach(WorkPackage.class)
                 .join(
-                        Chunk.class,
+                        WorkPackage.class,
                         Joiners.equal(chunk -> chunk.block().blockId()),
                         Joiners.lessThan(chunk -> chunk.kind().ordinal()),
                         Joiners.greaterThan(chunk -> chunk.shift().date()))
@@ -78,14 +78,14 @@ public class CrewRules implements ConstraintProvider {
     }
 
     private Constraint hardyFirst(ConstraintFactory of) {
-        return of.forEach(Chunk.class)
+        return of.forEach(WorkPackage.class)
                 .impactLong(HardMediumSoftLongScore.ONE_SOFT, chunk -> -chunk.latenessCost())
                 .asConstraint("hardy before tender, old before young");
     }
 
     private Constraint wholeDays(ConstraintFactory of) {
-        return of.forEach(Chunk.class)
-                .groupBy(Chunk::shift, chunk -> chunk.block().blockId())
+        return of.forEach(WorkPackage.class)
+                .groupBy(WorkPackage::shift, chunk -> chunk.block().blockId())
                 .penalizeLong(HardMediumSoftLongScore.ONE_SOFT, (shift, block) -> MOVE_ABOUT)
                 .asConstraint("whole days in one block");
     }

@@ -15,7 +15,7 @@ public class CrewSchedule {
     private List<Shift> shifts;
 
     @PlanningEntityCollectionProperty
-    private List<Chunk> chunks;
+    private List<WorkPackage> chunks;
 
     @PlanningScore
     private HardMediumSoftLongScore score;
@@ -23,7 +23,7 @@ public class CrewSchedule {
     /** For the solver's own copies. */
     public CrewSchedule() {}
 
-    CrewSchedule(List<Shift> shifts, List<Chunk> chunks) {
+    CrewSchedule(List<Shift> shifts, List<WorkPackage> chunks) {
         this.shifts = shifts;
         this.chunks = chunks;
     }
@@ -32,7 +32,7 @@ public class CrewSchedule {
         return shifts;
     }
 
-    public List<Chunk> chunks() {
+    public List<WorkPackage> chunks() {
         return chunks;
     }
 

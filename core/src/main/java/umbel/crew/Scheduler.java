@@ -45,7 +45,7 @@ public final class Scheduler {
     private static CrewSchedule pieces(
             List<BlockWork> blocks, List<CrewMember> crew, List<Placing> placings, boolean onlyOpen) {
         List<Shift> shifts = shifts(blocks, crew, placings);
-        List<Chunk> chunks = new ArrayList<>();
+        List<WorkPackage> chunks = new ArrayList<>();
         long firstDay = shifts.isEmpty() ? 0 : shifts.get(0).date().toEpochDay();
         double mean = blocks.stream().mapToInt(Scheduler::order).average().orElse(0);
         for (BlockWork block : blocks) {
@@ -59,7 +59,7 @@ public final class Scheduler {
                     if (shift == null || onlyOpen && !placing.pinned() && !block.open(shift.date())) {
                         continue;
                     }
-                    Chunk chunk = new Chunk(
+                    WorkPackage chunk = new WorkPackage(
                             chunks.size(),
                             block,
                             kind,
@@ -76,7 +76,7 @@ public final class Scheduler {
                 }
                 while (left > 0) {
                     int minutes = Math.min(PIECE, left);
-                    chunks.add(new Chunk(chunks.size(), block, kind, minutes, hardiness(block, mean), firstDay));
+                    chunks.add(new WorkPackage(chunks.size(), block, kind, minutes, hardiness(block, mean), firstDay));
                     left -= minutes;
                 }
             }
@@ -92,12 +92,12 @@ public final class Scheduler {
      */
     public static CrewSchedule solve(
             CrewSchedule draft, int seconds, BooleanSupplier unlessStopped, Consumer<CrewSchedule> better) {
-        if (draft.chunks().stream().allMatch(Chunk::pinned)) {
+        if (draft.chunks().stream().allMatch(WorkPackage::pinned)) {
             return draft;
         }
         SolverConfig config = new SolverConfig()
                 .withSolutionClass(CrewSchedule.class)
-                .withEntityClasses(Chunk.class)
+                .withEntityClasses(WorkPackage.class)
                 .withConstraintProviderClass(CrewRules.class)
                 .withEnvironmentMode(EnvironmentMode.NO_ASSERT)
                 .withRandomSeed(1L)
@@ -167,10 +167,10 @@ public final class Scheduler {
                                 .count()));
         draft.chunks().stream()
                 .filter(chunk -> chunk.shift() == null)
-                .sorted(Comparator.comparing((Chunk chunk) -> chunk.kind().ordinal())
+                .sorted(Comparator.comparing((WorkPackage chunk) -> chunk.kind().ordinal())
                         .thenComparing(chunk -> openDays.get(chunk.block().blockId()))
                         .thenComparing(chunk -> -order(chunk.block()))
-                        .thenComparing(Chunk::id))
+                        .thenComparing(WorkPackage::id))
                 .forEach(chunk -> draft.shifts().stream()
                         .filter(shift -> shift.member().can(chunk.kind())
                                 && chunk.block().open(shift.date())

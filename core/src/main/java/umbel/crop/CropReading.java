@@ -2,8 +2,8 @@ package umbel.crop;
 
 import java.util.List;
 import umbel.knowledge.Species;
+import umbel.light.FruitingSite;
 import umbel.light.LightReading;
-import umbel.light.Site;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Setting;
@@ -31,7 +31,7 @@ public record CropReading(double flowerBuds, double expectedFruits, double targe
         double set = setting.species().crop().fruitsPerFlowerBud() * setting.setFactor();
         double buds = 0;
         double fruits = 0;
-        List<Site> sites = light.sites();
+        List<FruitingSite> sites = light.sites();
         for (int s = 0; s < sites.size(); s++) {
             buds += sites.get(s).flowerBuds();
             fruits += sites.get(s).flowerBuds() * set * Math.min(1, light.light()[s] / full);

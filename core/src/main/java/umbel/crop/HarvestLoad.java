@@ -6,15 +6,15 @@ import java.util.Comparator;
 import java.util.List;
 import umbel.knowledge.Species;
 import umbel.knowledge.Trade;
+import umbel.light.FruitingSite;
 import umbel.light.LightReading;
-import umbel.light.Site;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Condition;
 import umbel.wood.Course;
+import umbel.wood.Rotation;
 import umbel.wood.Setting;
 import umbel.wood.Tree;
-import umbel.wood.Turn;
 import umbel.wood.Units;
 import umbel.wood.Vec;
 
@@ -131,7 +131,7 @@ public record HarvestLoad(Setting setting, List<Axis> hung, List<LimbLoad> limbs
 
         HarvestLoad hang(LightReading light, double thinned) {
             double fruits = weigh(light, thinned);
-            Turn[][] turns = new Turn[count][];
+            Rotation[][] turns = new Rotation[count][];
             List<Axis> hung = new ArrayList<>(count);
             for (Axis axis : tree.axes()) {
                 hung.add(hangOne(axis, hung, turns));
@@ -150,7 +150,7 @@ public record HarvestLoad(Setting setting, List<Axis> hung, List<LimbLoad> limbs
             double full = setting.trade().crop().fullSetLight();
             double fruits = 0;
             for (int s = 0; s < light.light().length; s++) {
-                Site site = light.sites().get(s);
+                FruitingSite site = light.sites().get(s);
                 double number = site.flowerBuds() * set * Math.min(1, light.light()[s] / full);
                 double mass = number * setting.fruitMass();
                 int i = site.axis().index();
@@ -189,12 +189,12 @@ public record HarvestLoad(Setting setting, List<Axis> hung, List<LimbLoad> limbs
             return Math.PI / 12 * axis.length() * (base * base + base * tip + tip * tip);
         }
 
-        private Axis hangOne(Axis axis, List<Axis> hung, Turn[][] turns) {
+        private Axis hangOne(Axis axis, List<Axis> hung, Rotation[][] turns) {
             if (!withSmallWood && axis.kind().isSmallWood()) {
                 return axis;
             }
             Course course = axis.course();
-            Turn start = Turn.NONE;
+            Rotation start = Rotation.NONE;
             Vec origin = course.point(0);
             if (axis.parent() >= 0) {
                 Axis parent = tree.axis(axis.parent());
@@ -203,11 +203,11 @@ public record HarvestLoad(Setting setting, List<Axis> hung, List<LimbLoad> limbs
                 Vec is = hung.get(axis.parent()).course().at(axis.at());
                 origin = is.plus(start.of(origin.minus(was)));
             }
-            Turn[] own = new Turn[course.size()];
+            Rotation[] own = new Rotation[course.size()];
             own[0] = start;
             boolean free = !setting.system().tied() || axis.kind() == AxisKind.LATERAL;
             boolean bends = free && (axis.kind() == AxisKind.LIMB || axis.kind() == AxisKind.LATERAL);
-            boolean moved = start != Turn.NONE || bends && fruitMass[axis.index()] > 0;
+            boolean moved = start != Rotation.NONE || bends && fruitMass[axis.index()] > 0;
             if (!moved) {
                 java.util.Arrays.fill(own, start);
                 turns[axis.index()] = own;
@@ -220,7 +220,7 @@ public record HarvestLoad(Setting setting, List<Axis> hung, List<LimbLoad> limbs
             double most = Units.fromDegrees(rule.bendMostDeg());
             Vec at = origin;
             for (int i = 1; i < course.size(); i++) {
-                Turn turn = own[i - 1];
+                Rotation turn = own[i - 1];
                 if (bends && bent < most) {
                     double[] lever = beyond.lever(course.along(i - 1), course.point(i - 1));
                     double moment = GRAVITY * Math.hypot(lever[0], lever[1]);
@@ -229,7 +229,7 @@ public record HarvestLoad(Setting setting, List<Axis> hung, List<LimbLoad> limbs
                             moment * (course.along(i) - course.along(i - 1)) / stiffness(axis.diameters()[i - 1]));
                     if (angle > 1e-9) {
                         bent += angle;
-                        turn = Turn.down(lever[0], lever[1], angle).after(turn);
+                        turn = Rotation.down(lever[0], lever[1], angle).after(turn);
                     }
                 }
                 own[i] = turn;
@@ -275,8 +275,8 @@ public record HarvestLoad(Setting setting, List<Axis> hung, List<LimbLoad> limbs
             }
         }
 
-        private static Turn turnAt(Axis axis, Turn[] turns, double at) {
-            Turn turn = turns[0];
+        private static Rotation turnAt(Axis axis, Rotation[] turns, double at) {
+            Rotation turn = turns[0];
             for (int i = 1; i < turns.length && axis.course().along(i - 1) <= at; i++) {
                 turn = turns[i];
             }

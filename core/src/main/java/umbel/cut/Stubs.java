@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import umbel.knowledge.Trade;
 import umbel.light.LightModel;
-import umbel.light.Look;
+import umbel.light.LightResolution;
 import umbel.wood.Axis;
 import umbel.wood.Tree;
 import umbel.wood.Units;
@@ -24,12 +24,12 @@ public final class Stubs {
     private static final int OLD_SCAFFOLD = 8;
 
     private final Tree tree;
-    private final Look look;
+    private final LightResolution look;
     private final Map<String, Double> aboveOld = new ConcurrentHashMap<>();
     private volatile Map<String, Double> aboveSlender;
 
     /** Stubs of a tree's limbs; nothing is looked at before it is asked for. */
-    public Stubs(Tree tree, Look look) {
+    public Stubs(Tree tree, LightResolution look) {
         this.tree = tree;
         this.look = look;
     }

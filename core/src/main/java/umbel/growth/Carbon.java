@@ -16,7 +16,7 @@ final class Carbon {
         Trade.Growth trade = tree.setting().trade().growth();
         double sum = 0;
         for (Axis axis : tree.axes()) {
-            if (axis.leafArea() > 0 && Leafage.grows(axis)) {
+            if (axis.leafArea() > 0 && LeafArea.grows(axis)) {
                 sum += axis.leafArea() * rate(field.at(axis.course().at(leafPlace(axis))), trade);
             }
         }
@@ -48,7 +48,7 @@ final class Carbon {
     static double wood(Tree tree) {
         double volume = 0;
         for (Axis axis : tree.axes()) {
-            if (axis.kind() != AxisKind.SPUR && Leafage.grows(axis)) {
+            if (axis.kind() != AxisKind.SPUR && LeafArea.grows(axis)) {
                 volume += axis.volume(0, axis.length());
             }
         }
@@ -59,7 +59,7 @@ final class Carbon {
     static double bark(Tree tree) {
         double surface = 0;
         for (Axis axis : tree.axes()) {
-            if (axis.kind() != AxisKind.SPUR && Leafage.grows(axis)) {
+            if (axis.kind() != AxisKind.SPUR && LeafArea.grows(axis)) {
                 double ends = axis.baseDiameter() + axis.diameters()[axis.diameters().length - 1];
                 surface += Math.PI * ends / 2 * axis.length();
             }

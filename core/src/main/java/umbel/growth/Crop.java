@@ -50,7 +50,7 @@ record Crop(double fruits, Map<String, Double> onLimb, double aFlower) {
         double byTrunk = setting.species().crop().fruitsPerCm2() * Units.toCm2(setting.trunkSection());
         double load = setting.trade().growth().thinnedTo()
                 * setting.species().growth().load().half();
-        double byLeaf = load * new Leafage(tree).all() / dryFruit(setting);
+        double byLeaf = load * new LeafArea(tree).all() / dryFruit(setting);
         return Math.min(byTrunk, byLeaf);
     }
 

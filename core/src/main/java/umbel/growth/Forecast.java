@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import umbel.compute.Cancellation;
 import umbel.knowledge.Trade;
-import umbel.light.Site;
+import umbel.light.FruitingSite;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Tree;
@@ -102,7 +102,7 @@ public record Forecast(List<Outlook> years) {
             Range wood) {}
 
     /** The years of a tree as ranges. */
-    public static Forecast of(Stand start, List<Season.Work> works) {
+    public static Forecast of(TreeState start, List<Season.Work> works) {
         Trade trade = start.tree().setting().trade();
         Trade.Spread spread = trade.growth().spread();
         // no forecast is surer than the counting and measuring it starts from
@@ -138,7 +138,7 @@ public record Forecast(List<Outlook> years) {
     }
 
     /** The middle course alone: quicker, without ranges. */
-    public static List<Figures> middle(Stand start, List<Season.Work> works) {
+    public static List<Figures> middle(TreeState start, List<Season.Work> works) {
         return middle(new Seasons(start), works);
     }
 
@@ -164,9 +164,9 @@ public record Forecast(List<Outlook> years) {
             double interception,
             double wood) {}
 
-    private static List<Figures> course(Stand start, List<Season.Work> works, double set) {
+    private static List<Figures> course(TreeState start, List<Season.Work> works, double set) {
         List<Figures> figures = new ArrayList<>();
-        Stand stand = start;
+        TreeState stand = start;
         for (Season.Work work : works) {
             Season.Year year = Season.grow(stand, work, set);
             stand = year.after();
@@ -180,7 +180,7 @@ public record Forecast(List<Outlook> years) {
         double shaded = 0;
         double sites = 0;
         double dark = FRUIT_LIGHT * year.after().brighter();
-        for (Site site : Site.of(tree)) {
+        for (FruitingSite site : FruitingSite.of(tree)) {
             sites += site.weight();
             shaded += year.after().light().at(site.place()) < dark ? site.weight() : 0;
         }

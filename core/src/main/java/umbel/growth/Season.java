@@ -17,18 +17,18 @@ public final class Season {
 
     private static final int DIRECTIONS = 16;
 
-    private final Stand before;
+    private final TreeState before;
     private final Setting setting;
     private final Species.Growth species;
     private final Trade.Growth trade;
-    private final Draws draws;
+    private final KeyedDraws draws;
 
-    private Season(Stand before) {
+    private Season(TreeState before) {
         this.before = before;
         this.setting = before.tree().setting();
         this.species = setting.species().growth();
         this.trade = setting.trade().growth();
-        this.draws = new Draws(before.seed(), before.year());
+        this.draws = new KeyedDraws(before.seed(), before.year());
     }
 
     /**
@@ -81,7 +81,7 @@ public final class Season {
      * @param interception share of the ground's light caught
      */
     public record Year(
-            Stand after,
+            TreeState after,
             double fruits,
             double newLength,
             double regrown,
@@ -92,7 +92,7 @@ public final class Season {
             double interception) {}
 
     /** Grows one season. */
-    public static Year grow(Stand before, Work work) {
+    public static Year grow(TreeState before, Work work) {
         return new Season(before).grow(work, 1);
     }
 
@@ -101,23 +101,23 @@ public final class Season {
      *
      * @param set how well flowers set, 1 is usual
      */
-    public static Year grow(Stand before, Work work, double set) {
+    public static Year grow(TreeState before, Work work, double set) {
         return new Season(before).grow(work, set);
     }
 
     private Year grow(Work work, double set) {
         CutTree cut = CutTree.of(before.tree(), CutTree.possible(before.tree(), work.before()));
-        Leafage carried = new Leafage(before.tree());
+        LeafArea carried = new LeafArea(before.tree());
         double reserve =
                 before.reserve() * (1 - lost(cut, carried, work.moment().in(trade)));
         double bloom = set * before.temper().setting();
         Crop crop = Crop.set(cut.left(), before.light(), leftOn(before.tree(), work), bloom);
 
-        Points points = new Points(cut, carried, before.light(), before.temper(), draws);
-        Sharing sharing = new Sharing(points, draws);
+        GrowingPoints points = new GrowingPoints(cut, carried, before.light(), before.temper(), draws);
+        CarbonAllocation sharing = new CarbonAllocation(points, draws);
         double claim = Crop.claim(crop.fruits(), setting, before.assimilated());
         sharing.share(forShoots(reserve, claim, setting));
-        Shooting.Grown grown = Shooting.of(points, before.year() + 1);
+        ShootGrowth.Grown grown = ShootGrowth.of(points, before.year() + 1);
         double kept = reserve * (1 - trade.reserveSpent()) + trade.unspentBack() * sharing.unspent();
 
         Tree leafy = grown.tree();
@@ -130,9 +130,9 @@ public final class Season {
             CutTree inLeaf = CutTree.of(leafy, CutTree.possible(leafy, work.summer()));
             double stays =
                     Carbon.assimilated(inLeaf.left(), LightField.of(inLeaf.left(), trade.cellCm() / 100, DIRECTIONS));
-            Points wounds = Points.aboutWounds(inLeaf, field, before.temper(), draws);
-            new Sharing(wounds, draws).share(trade.flush() * left * Math.max(0, made - stays));
-            Shooting.Grown again = Shooting.again(wounds, before.year() + 1);
+            GrowingPoints wounds = GrowingPoints.aboutWounds(inLeaf, field, before.temper(), draws);
+            new CarbonAllocation(wounds, draws).share(trade.flush() * left * Math.max(0, made - stays));
+            ShootGrowth.Grown again = ShootGrowth.again(wounds, before.year() + 1);
             leafy = again.tree();
             regrown = again.newLength();
             regrownShoots = again.longShoots();
@@ -144,15 +144,15 @@ public final class Season {
         made = Carbon.drawnOn(made, crop.fruits() * Crop.dryFruit(setting), trade);
         Crop finished = crop.finished(leafy, made);
         double net = made - finished.drain(setting, made) - trade.woodUpkeep() * Carbon.wood(leafy);
-        Ripening ripening = new Ripening(before, leafy, grown.bareSpurs(), field, finished, draws);
-        Thickening thickening = new Thickening(leafy, net / Math.max(1e-9, made));
+        FlowerBudFormation ripening = new FlowerBudFormation(before, leafy, grown.bareSpurs(), field, finished, draws);
+        RadialGrowth thickening = new RadialGrowth(leafy, net / Math.max(1e-9, made));
         Tree tree = ripening.ripen(thickening);
         double saved = trade.stored()
                 * trade.stocks().get(setting.stock())
                 * before.temper().vigour()
                 * Math.max(trade.storedLeast() * Math.max(0, net), net - thickening.mass());
         double room = trade.storeMost() * (tree.setting().trunkSection() + 2e-4);
-        Stand after = new Stand(
+        TreeState after = new TreeState(
                 tree,
                 before.year() + 1,
                 field,
@@ -184,10 +184,10 @@ public final class Season {
      * Share of the reserve that goes with what is cut: what lies in its bark and sapwood, what has moved into its shoots if it
      * is late in spring, and what its leaf would have laid up in the rest of a season.
      */
-    private double lost(CutTree cut, Leafage carried, Trade.Moment moment) {
+    private double lost(CutTree cut, LeafArea carried, Trade.Moment moment) {
         double bark = Carbon.bark(before.tree());
         double taken = bark <= 0 ? 0 : Math.max(0, 1 - Carbon.bark(cut.left()) / bark);
-        double leaf = carried.all() <= 0 ? 0 : Math.max(0, 1 - new Leafage(cut.left()).all() / carried.all());
+        double leaf = carried.all() <= 0 ? 0 : Math.max(0, 1 - new LeafArea(cut.left()).all() / carried.all());
         if (moment.left() > 0) {
             return moment.left() * leaf + (1 - moment.left()) * trade.reserveAbove() * taken;
         }

@@ -11,17 +11,17 @@ import java.util.concurrent.ConcurrentHashMap;
  */
 public final class Seasons {
 
-    private final Stand start;
+    private final TreeState start;
     private final Map<List<Season.Work>, Season.Year> grown = new ConcurrentHashMap<>();
     private final Map<Integer, Forecast> alone = new ConcurrentHashMap<>();
 
     /** The seasons after a stand. */
-    public Seasons(Stand start) {
+    public Seasons(TreeState start) {
         this.start = start;
     }
 
     /** The tree as it stands before any of them. */
-    public Stand start() {
+    public TreeState start() {
         return start;
     }
 
@@ -34,7 +34,7 @@ public final class Seasons {
         Season.Year known = grown.get(works);
         if (known == null) {
             int last = works.size() - 1;
-            Stand before = last == 0 ? start : after(works.subList(0, last)).after();
+            TreeState before = last == 0 ? start : after(works.subList(0, last)).after();
             known = Season.grow(before, works.get(last));
             grown.put(List.copyOf(works), known);
         }

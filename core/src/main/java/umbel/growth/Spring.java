@@ -31,10 +31,11 @@ record Spring(double reserve, double spurring) {
     static Spring asLastYear(Tree tree, LightField field, long seed, double claim) {
         Setting setting = tree.setting();
         Trade.Growth trade = setting.trade().growth();
-        Draws draws = new Draws(seed, 0);
-        Leafage leafage = new Leafage(tree);
-        Points points = new Points(CutTree.of(tree, List.of()), leafage, field, Temper.USUAL, draws);
-        Sharing sharing = new Sharing(points, draws);
+        KeyedDraws draws = new KeyedDraws(seed, 0);
+        LeafArea leafage = new LeafArea(tree);
+        GrowingPoints points =
+                new GrowingPoints(CutTree.of(tree, List.of()), leafage, field, GrowthTraits.USUAL, draws);
+        CarbonAllocation sharing = new CarbonAllocation(points, draws);
         double reserve = reserve(sharing, setting, claim, wantedOfTips(tree));
         sharing.share(Season.forShoots(reserve, claim, setting));
         double wanted = gained(setting) * leafage.all() / (1 - usuallyTaken(setting));
@@ -45,7 +46,7 @@ record Spring(double reserve, double spurring) {
     }
 
     /** The reserve that would make the tips grow as wanted, between bounds, by halving. */
-    private static double reserve(Sharing sharing, Setting setting, double claim, double wanted) {
+    private static double reserve(CarbonAllocation sharing, Setting setting, double claim, double wanted) {
         double most = setting.trade().growth().storeMost() * (setting.trunkSection() + 2e-4);
         double low = Math.log(most / 200);
         double high = Math.log(most);
@@ -68,9 +69,9 @@ record Spring(double reserve, double spurring) {
     private static double wantedOfTips(Tree tree) {
         double sum = 0;
         for (Axis axis : tree.axes()) {
-            sum += axis.kind() != AxisKind.SPUR && Leafage.grows(axis) ? axis.lastGrowth() : 0;
+            sum += axis.kind() != AxisKind.SPUR && LeafArea.grows(axis) ? axis.lastGrowth() : 0;
         }
-        return sum * Math.pow(1 - usuallyTaken(tree.setting()), 1 / Sharing.MASS_BY_LENGTH);
+        return sum * Math.pow(1 - usuallyTaken(tree.setting()), 1 / CarbonAllocation.MASS_BY_LENGTH);
     }
 
     /** How much more leaf than last year a tree of its age should carry: by the area its system's shape gains. */

@@ -23,10 +23,10 @@ final class Wounds {
      */
     record Wound(double at, double diameter, double orphaned, boolean whole, int key) {}
 
-    Wounds(CutTree cut, Leafage carried) {
+    Wounds(CutTree cut, LeafArea carried) {
         for (Axis axis : cut.found().axes()) {
             double kept = cut.kept(axis);
-            boolean counts = cut.takenBy(axis) >= 0 && axis.kind() != AxisKind.SPUR && Leafage.grows(axis);
+            boolean counts = cut.takenBy(axis) >= 0 && axis.kind() != AxisKind.SPUR && LeafArea.grows(axis);
             if (!counts) {
                 continue;
             }

@@ -19,7 +19,7 @@ public final class LightModel {
     /** The full reading: fine grid, directions by the size of the box. */
     public static LightReading read(Tree tree) {
         Trade.LightSettings settings = tree.setting().light();
-        return read(tree, Site.of(tree), settings.cellCm() / 100, directions(tree));
+        return read(tree, FruitingSite.of(tree), settings.cellCm() / 100, directions(tree));
     }
 
     /**
@@ -30,30 +30,30 @@ public final class LightModel {
      */
     public static LightReading glance(Tree tree, int stride) {
         Trade.Directions directions = tree.setting().light().directions();
-        List<Site> sites = Site.of(tree);
+        List<FruitingSite> sites = FruitingSite.of(tree);
         if (stride > 1) {
             sites = sites.stream()
                     .filter(site -> Math.floorMod(site.axis().id().hashCode(), stride) == 0)
-                    .map(site ->
-                            new Site(site.axis(), site.place(), site.weight() * stride, site.flowerBuds() * stride))
+                    .map(site -> new FruitingSite(
+                            site.axis(), site.place(), site.weight() * stride, site.flowerBuds() * stride))
                     .toList();
         }
         return read(tree, sites, directions.searchCellCm() / 100, directions.search());
     }
 
     /** Light at any places about a tree, as shares of open sky on the level; of no weight in a reading. */
-    public static double[] at(Tree tree, List<Vec> places, Look look) {
+    public static double[] at(Tree tree, List<Vec> places, LightResolution look) {
         Trade.LightSettings settings = tree.setting().light();
         Trade.Directions directions = settings.directions();
-        return look == Look.CLOSE
+        return look == LightResolution.CLOSE
                 ? sweep(tree, places, settings.cellCm() / 100, directions(tree)).light()
                 : sweep(tree, places, directions.searchCellCm() / 100, directions.search())
                         .light();
     }
 
-    static LightReading read(Tree tree, List<Site> sites, double cell, int directions) {
+    static LightReading read(Tree tree, List<FruitingSite> sites, double cell, int directions) {
         PeriodicSweep.Result result =
-                sweep(tree, sites.stream().map(Site::place).toList(), cell, directions);
+                sweep(tree, sites.stream().map(FruitingSite::place).toList(), cell, directions);
         return new LightReading(sites, result.light(), result.caught());
     }
 

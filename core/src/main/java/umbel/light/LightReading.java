@@ -11,7 +11,7 @@ import java.util.Map;
  * @param light at each site, 0…1
  * @param interception share of the light on the whole ground that leaves and wood catch, 0…1
  */
-public record LightReading(List<Site> sites, double[] light, double interception) {
+public record LightReading(List<FruitingSite> sites, double[] light, double interception) {
 
     /** Share of fruiting sites that get less than {@code limit}; 0 for a tree without sites. */
     public double shareUnder(double limit) {

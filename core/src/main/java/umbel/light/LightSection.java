@@ -36,6 +36,7 @@ public record LightSection(double bearing, double from, double step, int columns
                 places.add(new Vec(level.x(), level.y(), (row + 0.5) * STEP));
             }
         }
-        return new LightSection(bearing, -half * STEP, STEP, 2 * half + 1, LightModel.at(tree, places, Look.CLOSE));
+        return new LightSection(
+                bearing, -half * STEP, STEP, 2 * half + 1, LightModel.at(tree, places, LightResolution.CLOSE));
     }
 }

@@ -41,6 +41,6 @@ record Candidate(Operation operation, Finding finding, boolean settled, Stage st
     }
 
     String key() {
-        return Wish.key(operation);
+        return PlanRequest.key(operation);
     }
 }

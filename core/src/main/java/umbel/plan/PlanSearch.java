@@ -14,7 +14,7 @@ import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Stubs;
 import umbel.cut.Target;
-import umbel.light.Look;
+import umbel.light.LightResolution;
 import umbel.reading.Finding;
 import umbel.wood.Tree;
 import umbel.wood.Units;
@@ -25,21 +25,21 @@ import umbel.wood.Units;
  * <p>What nobody argues about and what the system's programme asks for comes first. The rest is a greedy search by gain in
  * worth, with stale gains looked at again before one is accepted, followed by a pass that drops or swaps steps, and a
  * second look at the heavy ones. Every choice is appraised on the whole tree with its light, so a step's gain counts what
- * the others already did. {@link Refinement} looks behind the greedy search's choices.
+ * the others already did. {@link LocalSearch} looks behind the greedy search's choices.
  */
 final class PlanSearch {
 
     private static final int LOOK_AGAIN = 6;
 
     private final Tree found;
-    private final Wish wish;
-    private final Weighing weighing;
+    private final PlanRequest wish;
+    private final CutSetEvaluator weighing;
     private final List<Candidate> candidates = new ArrayList<>();
     private final List<Candidate> otherWays = new ArrayList<>();
     private final Stubs stubs;
-    private final Programme programme;
+    private final TrainingProgramme programme;
     private final Remedies remedies;
-    private final SystemWork bySystem;
+    private final SystemOperations bySystem;
 
     /**
      * A search on a tree.
@@ -47,16 +47,17 @@ final class PlanSearch {
      * @param look how closely the sky above stubs is looked at
      * @param shared another search, whose appraisals and stubs are used again where they fit; null for none
      */
-    PlanSearch(Tree found, List<Finding> findings, Wish wish, Look look, PlanSearch shared) {
+    PlanSearch(Tree found, List<Finding> findings, PlanRequest wish, LightResolution look, PlanSearch shared) {
         this.found = found;
         this.wish = wish;
         boolean sameTree = shared != null && shared.found == found;
         this.stubs = sameTree ? shared.stubs : new Stubs(found, look);
-        this.programme = new Programme(found, wish.summer(), stubs);
-        this.bySystem = new SystemWork(programme);
+        this.programme = new TrainingProgramme(found, wish.summer(), stubs);
+        this.bySystem = new SystemOperations(programme);
         boolean building = found.setting().isFilling() && !wish.limits().byGrower();
         Set<Operation> beyondLimits = building ? Set.copyOf(operations(bySystem.ends())) : Set.of();
-        this.weighing = new Weighing(found, findings, wish, beyondLimits, shared == null ? null : shared.weighing);
+        this.weighing =
+                new CutSetEvaluator(found, findings, wish, beyondLimits, shared == null ? null : shared.weighing);
         this.remedies = new Remedies(found, findings, wish, stubs);
         for (Finding finding : findings) {
             for (Candidate candidate : remedies.of(finding)) {
@@ -91,7 +92,7 @@ final class PlanSearch {
                 .toList();
     }
 
-    Weighing weighing() {
+    CutSetEvaluator weighing() {
         return weighing;
     }
 
@@ -118,7 +119,7 @@ final class PlanSearch {
         List<Candidate> chosen = fixed();
         fillAll(chosen, least);
         improve(chosen, least);
-        return carefully ? new Refinement(this, least).of(chosen) : chosen;
+        return carefully ? new LocalSearch(this, least).of(chosen) : chosen;
     }
 
     /**
@@ -208,7 +209,7 @@ final class PlanSearch {
         List<Candidate> known =
                 Stream.concat(candidates.stream(), otherWays.stream()).toList();
         return Stream.concat(
-                        known.stream().filter(candidate -> candidate.key().equals(Wish.key(operation))),
+                        known.stream().filter(candidate -> candidate.key().equals(PlanRequest.key(operation))),
                         known.stream().filter(candidate -> candidate.decidesAs(byHand)))
                 .findFirst()
                 .map(candidate -> Candidate.of(operation, candidate.finding(), false))
@@ -302,7 +303,7 @@ final class PlanSearch {
                 gains.put(candidate, 0.0);
                 continue;
             }
-            double gain = weighing.worth(Weighing.with(now, candidate.operation())) - worth;
+            double gain = weighing.worth(CutSetEvaluator.with(now, candidate.operation())) - worth;
             gains.put(candidate, gain);
             looked += unseen ? 0 : 1;
             if (gain > bestGain && weighing.withinLimits(operations(chosen), candidate.operation())) {
@@ -325,7 +326,7 @@ final class PlanSearch {
                 order.stream().filter(one -> gains.get(one) < Double.MAX_VALUE).limit(LOOK_AGAIN / 2 + 1);
         weighing.weighAll(Stream.concat(unseen, again)
                 .filter(one -> weighing.fits(now, one.operation()) && isAskedFor(now, one))
-                .map(one -> Weighing.with(now, one.operation())));
+                .map(one -> CutSetEvaluator.with(now, one.operation())));
     }
 
     /** One pass over the weighed steps: drop what no longer helps, swap for a better answer to the same finding, complete the ends. */
@@ -344,7 +345,8 @@ final class PlanSearch {
                 continue;
             }
             Candidate better = bestOther(rest, one);
-            if (better != null && weighing.worth(Weighing.with(operations(rest), better.operation())) > now + 1e-9) {
+            if (better != null
+                    && weighing.worth(CutSetEvaluator.with(operations(rest), better.operation())) > now + 1e-9) {
                 chosen.set(i, better);
             }
         }
@@ -396,11 +398,11 @@ final class PlanSearch {
                         && weighing.fits(others, candidate.operation())
                         && weighing.withinLimits(others, candidate.operation()))
                 .toList();
-        weighing.weighAll(swaps.stream().map(candidate -> Weighing.with(others, candidate.operation())));
+        weighing.weighAll(swaps.stream().map(candidate -> CutSetEvaluator.with(others, candidate.operation())));
         Candidate best = null;
         double bestWorth = -Double.MAX_VALUE;
         for (Candidate candidate : swaps) {
-            double worth = weighing.worth(Weighing.with(others, candidate.operation()));
+            double worth = weighing.worth(CutSetEvaluator.with(others, candidate.operation()));
             if (worth > bestWorth) {
                 best = candidate;
                 bestWorth = worth;

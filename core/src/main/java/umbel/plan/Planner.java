@@ -15,7 +15,7 @@ import umbel.growth.Moment;
 import umbel.growth.Season;
 import umbel.growth.Seasons;
 import umbel.light.LightReading;
-import umbel.light.Look;
+import umbel.light.LightResolution;
 import umbel.reading.Finding;
 import umbel.reading.Severity;
 import umbel.reading.TreeReader;
@@ -33,10 +33,10 @@ public final class Planner {
 
     private final Tree found;
     private final TreeReader.Reading reading;
-    private final Wish wish;
+    private final PlanRequest wish;
     private final Seasons seasons;
     private final PlanSearch search;
-    private final Weighing weighing;
+    private final CutSetEvaluator weighing;
     private volatile List<Candidate> chosen = List.of();
 
     /**
@@ -45,38 +45,38 @@ public final class Planner {
      * @param seasons after the tree as found; null where nothing is grown on
      * @param shared another planner, whose appraisals are used again where they fit; null for none
      */
-    Planner(Tree found, TreeReader.Reading reading, Wish wish, Seasons seasons, Planner shared) {
+    Planner(Tree found, TreeReader.Reading reading, PlanRequest wish, Seasons seasons, Planner shared) {
         this.found = found;
         this.reading = reading;
         this.seasons = seasons;
         this.wish = wish;
-        this.search =
-                new PlanSearch(found, reading.findings(), wish, Look.CLOSE, shared == null ? null : shared.search);
+        this.search = new PlanSearch(
+                found, reading.findings(), wish, LightResolution.CLOSE, shared == null ? null : shared.search);
         this.weighing = search.weighing();
     }
 
     /** A planner for a later winter, on the tree as it is expected then. */
-    private Planner(Tree grown, TreeReader.Reading expected, Wish then) {
+    private Planner(Tree grown, TreeReader.Reading expected, PlanRequest then) {
         this.found = grown;
         this.reading = expected;
         this.seasons = null;
         this.wish = then;
-        this.search = new PlanSearch(grown, expected.findings(), then, Look.QUICK, null);
+        this.search = new PlanSearch(grown, expected.findings(), then, LightResolution.QUICK, null);
         this.weighing = search.weighing();
     }
 
     /** All plans with the seasons after them; see {@link Planning#all()}. */
-    public static List<Plan> plans(Tree found, TreeReader.Reading reading, Wish wish, long seed) {
+    public static List<Plan> plans(Tree found, TreeReader.Reading reading, PlanRequest wish, long seed) {
         return new Planning(found, reading, wish, seed).all();
     }
 
     /** The recommended plan alone and without the seasons after it; see {@link Planning#recommended()}. */
-    public static Plan recommended(Tree found, TreeReader.Reading reading, Wish wish, long seed) {
+    public static Plan recommended(Tree found, TreeReader.Reading reading, PlanRequest wish, long seed) {
         return new Planning(found, reading, wish, seed).recommended();
     }
 
     /** What the grower marked and nothing else, put into the order of work with each step's reason and numbers. */
-    public static Plan marked(Tree found, TreeReader.Reading reading, Wish wish) {
+    public static Plan marked(Tree found, TreeReader.Reading reading, PlanRequest wish) {
         Planner planner = new Planner(found, reading, wish, null, null);
         List<Candidate> chosen =
                 wish.taken().stream().map(planner.search::asCandidate).toList();
@@ -85,7 +85,7 @@ public final class Planner {
 
     /** The recommended plan, without the seasons after it: searched with care, close choices left to the coming seasons. */
     Plan recommended() {
-        chosen = search.withoutIdle(new GrownChoice(search, seasons).of(search.choose(1, true)));
+        chosen = search.withoutIdle(new ForecastDecision(search, seasons).of(search.choose(1, true)));
         return draft("recommended", chosen, 1);
     }
 
@@ -111,7 +111,7 @@ public final class Planner {
         return described(name, steps, onward ? laterWinters(steps, leastGainFactor) : List.of(), true);
     }
 
-    Weighing weighing() {
+    CutSetEvaluator weighing() {
         return weighing;
     }
 
@@ -174,7 +174,7 @@ public final class Planner {
             works.add(work(year == 1 ? wish.moment() : Moment.DORMANT, operations(before)));
             Tree grown = seasons.after(works).after().tree();
             before.forEach(one -> growingOn.add(one.operation().growsOnFrom()));
-            Wish then = wish.later(growingOn);
+            PlanRequest then = wish.later(growingOn);
             TreeReader.Reading expected =
                     TreeReader.expected(grown, then.school(), then.limits().reach());
             Planner next = new Planner(grown, expected, then);
@@ -188,7 +188,7 @@ public final class Planner {
     static Season.Work work(Moment moment, List<Operation> operations) {
         return Season.Work.at(
                 moment,
-                Weighing.asSet(operations).stream()
+                CutSetEvaluator.asSet(operations).stream()
                         .filter(operation -> operation.kind().changesTheTree())
                         .toList());
     }
@@ -213,7 +213,7 @@ public final class Planner {
                     boolean wanted = measured
                             && watched.size() < wish.rules().mostWatched()
                             && weightOf(one.finding()) > 0
-                            && !wish.refused().contains(Wish.key(watch));
+                            && !wish.refused().contains(PlanRequest.key(watch));
                     if (wanted && touched.add(limb)) {
                         String reason = one.finding().reason() + " Left for now: " + one.why() + ".";
                         watched.add(unweighed(
@@ -257,8 +257,9 @@ public final class Planner {
         List<Operation> without = PlanSearch.operations(rest);
         double gain = weighing.worth(all) - weighing.worth(without);
         Candidate other = candidate.settled() || year > 0 ? null : search.bestSwap(rest, candidate);
-        double otherGain =
-                other == null ? 0 : weighing.worth(Weighing.with(without, other.operation())) - weighing.worth(without);
+        double otherGain = other == null
+                ? 0
+                : weighing.worth(CutSetEvaluator.with(without, other.operation())) - weighing.worth(without);
         boolean leave = other == null || otherGain <= 0;
         double lead = candidate.settled() || year > 0 ? gain : leadOver(rest, candidate, gain, without);
         boolean close = !candidate.settled() && lead < wish.rules().closeCall();
@@ -282,8 +283,9 @@ public final class Planner {
     /** How far a step is ahead of leaving it and of whatever else could be decided. */
     private double leadOver(List<Candidate> rest, Candidate candidate, double gain, List<Operation> without) {
         Candidate rival = search.bestOther(rest, candidate);
-        double rivalGain =
-                rival == null ? 0 : weighing.worth(Weighing.with(without, rival.operation())) - weighing.worth(without);
+        double rivalGain = rival == null
+                ? 0
+                : weighing.worth(CutSetEvaluator.with(without, rival.operation())) - weighing.worth(without);
         return gain - Math.max(0, rivalGain);
     }
 

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
 import umbel.compute.Cancellation;
-import umbel.growth.FirstStand;
 import umbel.growth.Forecast;
+import umbel.growth.InitialState;
 import umbel.growth.Moment;
 import umbel.growth.Season;
 import umbel.growth.Seasons;
@@ -21,7 +21,7 @@ public final class Planning {
 
     private final Tree found;
     private final TreeReader.Reading reading;
-    private final Wish wish;
+    private final PlanRequest wish;
     private final long seed;
     private final Seasons seasons;
     private final Planner middle;
@@ -33,7 +33,7 @@ public final class Planning {
      *
      * @param seed of the draws the seasons share
      */
-    public Planning(Tree found, TreeReader.Reading reading, Wish wish, long seed) {
+    public Planning(Tree found, TreeReader.Reading reading, PlanRequest wish, long seed) {
         this(found, reading, wish, seed, null);
     }
 
@@ -42,7 +42,7 @@ public final class Planning {
      *
      * @param before of any tree and wish; used as far as it is of the same tree under the same eye; null for none
      */
-    public Planning(Tree found, TreeReader.Reading reading, Wish wish, long seed, Planning before) {
+    public Planning(Tree found, TreeReader.Reading reading, PlanRequest wish, long seed, Planning before) {
         this.found = found;
         this.reading = reading;
         this.wish = wish;
@@ -53,7 +53,7 @@ public final class Planning {
                 && before.wish.learned().equals(wish.learned());
         this.seasons = sameStand
                 ? before.seasons
-                : new Seasons(wish.learned().applied(FirstStand.of(found, reading.light(), seed)));
+                : new Seasons(wish.learned().applied(InitialState.of(found, reading.light(), seed)));
         this.middle = new Planner(found, reading, wish, seasons, before == null ? null : before.middle);
     }
 
@@ -114,7 +114,7 @@ public final class Planning {
     }
 
     /** A planner for another wish that uses again what the recommended plan weighed. */
-    private Planner beside(Wish other) {
+    private Planner beside(PlanRequest other) {
         return new Planner(found, reading, other, seasons, middle);
     }
 

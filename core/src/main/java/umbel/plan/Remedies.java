@@ -30,7 +30,7 @@ final class Remedies {
     private static final int OLD_SCAFFOLD = 8;
 
     private final Tree tree;
-    private final Wish wish;
+    private final PlanRequest wish;
     private final boolean tall;
     private final Stubs stubs;
 
@@ -39,7 +39,7 @@ final class Remedies {
      *
      * @param findings of the tree
      */
-    Remedies(Tree tree, List<Finding> findings, Wish wish, Stubs stubs) {
+    Remedies(Tree tree, List<Finding> findings, PlanRequest wish, Stubs stubs) {
         this.tree = tree;
         this.wish = wish;
         this.tall = findings.stream()

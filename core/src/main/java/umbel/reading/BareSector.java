@@ -16,7 +16,7 @@ final class BareSector implements Rule {
     private static final int FEW = 3;
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         TrainingSystem system = scene.tree().setting().system();
         List<Axis> mains = mains(scene);
         int n = mains.size();
@@ -53,8 +53,8 @@ final class BareSector implements Rule {
                 widest,
                 most,
                 "°",
-                Doubt.severity(widest, most) == Severity.ACT ? Severity.CONSIDER : Severity.WATCH,
-                Doubt.above(widest, most, error),
+                ThresholdConfidence.severity(widest, most) == Severity.ACT ? Severity.CONSIDER : Severity.WATCH,
+                ThresholdConfidence.above(widest, most, error),
                 String.format(
                         Locale.ROOT,
                         "No main limb stands for %.0f° about %s: keep what grows there, bend into it, or head beside it to make a branch.",
@@ -63,7 +63,7 @@ final class BareSector implements Rule {
     }
 
     /** What the surveyor called scaffolds, or else every main limb. */
-    private static List<Axis> mains(Scene scene) {
+    private static List<Axis> mains(RuleContext scene) {
         List<Axis> named = scene.mains().stream()
                 .filter(limb -> limb.role() == Role.SCAFFOLD)
                 .toList();
@@ -71,7 +71,7 @@ final class BareSector implements Rule {
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return mains(scene).size() <= FEW ? "school.bareSectorOfThree_deg" : "school.bareSectorFactor";
     }
 }

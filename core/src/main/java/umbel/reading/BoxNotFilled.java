@@ -9,7 +9,7 @@ import umbel.wood.Setting;
 final class BoxNotFilled implements Rule {
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         Setting setting = scene.tree().setting();
         if (setting.isFilling()) {
             return List.of();
@@ -29,7 +29,7 @@ final class BoxNotFilled implements Rule {
                 most,
                 "",
                 Severity.CONSIDER,
-                Doubt.above(empty, most, scene.errors().lengthShare()),
+                ThresholdConfidence.above(empty, most, scene.errors().lengthShare()),
                 String.format(
                         Locale.ROOT,
                         "In leaf %d the tree fills %.0f %% of its room along the row; it should have filled it by leaf %d. Encourage: head, carry less crop.",
@@ -39,7 +39,7 @@ final class BoxNotFilled implements Rule {
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return "school.boxGapShare";
     }
 }

@@ -17,7 +17,7 @@ final class Crossing implements Rule {
     private static final double FROM_ORIGIN = 0.25;
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         List<Axis> limbs = scene.limbs().stream()
                 .filter(limb -> limb.role() != Role.SUCKER && limb.length() > FROM_ORIGIN)
                 .toList();
@@ -55,7 +55,7 @@ final class Crossing implements Rule {
                         clearance,
                         "cm",
                         gap < 0.5 ? Severity.ACT : Severity.CONSIDER,
-                        Doubt.below(gap, clearance, error),
+                        ThresholdConfidence.below(gap, clearance, error),
                         String.format(
                                 Locale.ROOT,
                                 gap < 0.5
@@ -71,11 +71,11 @@ final class Crossing implements Rule {
     }
 
     /** The thinner and worse lit of two crossing limbs, and always the unsound one. */
-    private static Axis worse(Scene scene, Axis a, Axis b) {
+    private static Axis worse(RuleContext scene, Axis a, Axis b) {
         return keep(scene, a) <= keep(scene, b) ? a : b;
     }
 
-    private static double keep(Scene scene, Axis limb) {
+    private static double keep(RuleContext scene, Axis limb) {
         return limb.conditions().isEmpty() ? limb.baseDiameter() * (0.3 + scene.lightOn(limb)) : -1;
     }
 
@@ -169,7 +169,7 @@ final class Crossing implements Rule {
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return "school.crossingClearance_cm";
     }
 }

@@ -14,14 +14,14 @@ final class CrowdedOrigin implements Rule {
     private static final double MAIN_SHARE = 0.25;
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         Double gapCm = scene.tree().setting().system().scaffolds().gapCm();
         List<Finding> found = new ArrayList<>();
         if (gapCm == null) {
             return found;
         }
         List<Axis> mains = scene.limbsOn(scene.tree().trunk()).stream()
-                .filter(limb -> Scene.isFrame(limb)
+                .filter(limb -> RuleContext.isFrame(limb)
                         && limb.age() >= 2
                         && limb.at() >= scene.tree().setting().unionAt())
                 .filter(limb ->
@@ -47,7 +47,7 @@ final class CrowdedOrigin implements Rule {
                     gapCm,
                     "cm",
                     gap < gapCm * 0.6 ? Severity.ACT : Severity.CONSIDER,
-                    Doubt.below(gap, gapCm, error),
+                    ThresholdConfidence.below(gap, gapCm, error),
                     String.format(
                             Locale.ROOT,
                             "Limbs %s and %s leave the trunk %.0f cm apart; under %.0f cm neither gets a sound union. Limb %s is the better placed.",
@@ -62,18 +62,18 @@ final class CrowdedOrigin implements Rule {
     }
 
     /** The limb further from the wanted angle, counting ten degrees for each tenth of light it lacks. */
-    private static Axis worse(Scene scene, Axis a, Axis b) {
+    private static Axis worse(RuleContext scene, Axis a, Axis b) {
         return badness(scene, a) >= badness(scene, b) ? a : b;
     }
 
-    private static double badness(Scene scene, Axis limb) {
+    private static double badness(RuleContext scene, Axis limb) {
         double wanted = scene.tree().setting().system().scaffolds().idealAngleDeg();
         double off = Math.abs(Units.toDegrees(limb.baseInclination()) - wanted);
         return off + 100 * (1 - scene.lightOn(limb)) + (limb.conditions().isEmpty() ? 0 : 200);
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return "system.scaffolds.gap_cm";
     }
 }

@@ -13,7 +13,7 @@ final class Crowding implements Rule {
     private static final double LEAST_LENGTH = 0.4;
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         double most = scene.tree().setting().species().smallWood().shootsPerMetreMost()
                 * scene.school().crowdingFactor();
         List<Finding> found = new ArrayList<>();
@@ -32,8 +32,9 @@ final class Crowding implements Rule {
                     perMetre,
                     most,
                     "a metre",
-                    Doubt.severity(perMetre, most),
-                    Doubt.above(perMetre, most, perMetre * scene.errors().countShare()),
+                    ThresholdConfidence.severity(perMetre, most),
+                    ThresholdConfidence.above(
+                            perMetre, most, perMetre * scene.errors().countShare()),
                     String.format(
                             Locale.ROOT,
                             "Limb %s carries %d one-year shoots, %.0f a metre; %.0f can be kept in light.",
@@ -47,7 +48,7 @@ final class Crowding implements Rule {
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return "species.smallWood.shootsPerMetreMost";
     }
 }

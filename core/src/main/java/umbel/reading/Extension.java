@@ -19,7 +19,7 @@ import umbel.wood.Units;
  */
 record Extension(double measured, int limbs, double from, double to, String line) {
 
-    static Extension of(Scene scene) {
+    static Extension of(RuleContext scene) {
         Setting setting = scene.tree().setting();
         boolean byLeader = !setting.system().topped() && setting.grownMeasured().contains(Survey.TRUNK);
         List<Double> wanted = setting.wantedExtensionCm(byLeader);
@@ -44,7 +44,7 @@ record Extension(double measured, int limbs, double from, double to, String line
     }
 
     /** One sigma of the median, cm. */
-    double error(Scene scene) {
+    double error(RuleContext scene) {
         return Math.max(1, measured * (scene.errors().lengthShare() + 0.15 / Math.sqrt(Math.max(1, limbs))));
     }
 }

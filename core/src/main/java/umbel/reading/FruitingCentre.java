@@ -1,7 +1,7 @@
 package umbel.reading;
 
+import umbel.light.FruitingSite;
 import umbel.light.LightReading;
-import umbel.light.Site;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Tree;
@@ -38,7 +38,7 @@ public record FruitingCentre(double height, double out, double alongLimbs) {
         double out = 0;
         double along = 0;
         for (int s = 0; s < light.light().length; s++) {
-            Site site = light.sites().get(s);
+            FruitingSite site = light.sites().get(s);
             int i = site.axis().index();
             if (main[i] == 0 || !tree.axis(main[i]).isFrame()) {
                 continue;

@@ -13,18 +13,18 @@ final class Hanger implements Rule {
     private static final double LEAST_SHOOTS_METRES = 0.5;
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         double most = scene.tree().setting().system().limbs().hangAngleDeg();
         List<Finding> found = new ArrayList<>();
         for (Axis limb : scene.limbs()) {
-            double lean = Scene.lean(limb);
+            double lean = RuleContext.lean(limb);
             boolean hangs = lean > most;
             if (limb.role() == Role.SUCKER || !hangs && limb.role() != Role.HANGER) {
                 continue;
             }
             double confidence = limb.role() == Role.HANGER
                     ? 0.95
-                    : Doubt.above(lean, most, scene.errors().angleDeg());
+                    : ThresholdConfidence.above(lean, most, scene.errors().angleDeg());
             found.add(new Finding(
                     "hanger",
                     Stage.UPRIGHTS,
@@ -33,7 +33,7 @@ final class Hanger implements Rule {
                     lean,
                     most,
                     "°",
-                    hangs ? Doubt.severity(lean, most) : Severity.CONSIDER,
+                    hangs ? ThresholdConfidence.severity(lean, most) : Severity.CONSIDER,
                     confidence,
                     String.format(
                             Locale.ROOT,
@@ -47,7 +47,7 @@ final class Hanger implements Rule {
         return found;
     }
 
-    private static void readShoots(Scene scene, Axis limb, List<Finding> found) {
+    private static void readShoots(RuleContext scene, Axis limb, List<Finding> found) {
         List<Axis> shoots = scene.noticed(limb, Attitude.DOWN);
         double metres = shoots.stream().mapToDouble(Axis::length).sum();
         if (metres < LEAST_SHOOTS_METRES) {
@@ -62,7 +62,8 @@ final class Hanger implements Rule {
                 LEAST_SHOOTS_METRES,
                 "m",
                 Severity.CONSIDER,
-                Doubt.above(metres, LEAST_SHOOTS_METRES, metres * scene.errors().countShare()),
+                ThresholdConfidence.above(
+                        metres, LEAST_SHOOTS_METRES, metres * scene.errors().countShare()),
                 String.format(
                         Locale.ROOT,
                         "%s from the underside of limb %s.",
@@ -71,7 +72,7 @@ final class Hanger implements Rule {
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return "system.limbs.hangAngle_deg";
     }
 }

@@ -17,7 +17,7 @@ final class Inward implements Rule {
     private static final double LEAST_SHOOTS_METRES = 0.6;
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         List<Finding> found = new ArrayList<>();
         for (Axis limb : scene.limbs()) {
             boolean inPlane = scene.tree().setting().system().isPlane();
@@ -31,7 +31,7 @@ final class Inward implements Rule {
         return found;
     }
 
-    private static void readLimb(Scene scene, Axis limb, List<Finding> found) {
+    private static void readLimb(RuleContext scene, Axis limb, List<Finding> found) {
         Vec origin = limb.course().point(0);
         Vec tip = limb.course().point(limb.course().size() - 1);
         Vec toTrunk = origin.level().times(-1);
@@ -53,8 +53,8 @@ final class Inward implements Rule {
                 angle,
                 most,
                 "°",
-                Doubt.severity(angle, most),
-                Doubt.below(angle, most, scene.errors().bearingDeg()),
+                ThresholdConfidence.severity(angle, most),
+                ThresholdConfidence.below(angle, most, scene.errors().bearingDeg()),
                 String.format(
                         Locale.ROOT,
                         "Limb %s heads back toward the trunk, %.0f° off the straight line: it fills the middle.",
@@ -62,7 +62,7 @@ final class Inward implements Rule {
                         angle)));
     }
 
-    private static void readShoots(Scene scene, Axis limb, List<Finding> found) {
+    private static void readShoots(RuleContext scene, Axis limb, List<Finding> found) {
         List<Axis> shoots = scene.noticed(limb, Attitude.IN);
         double metres = shoots.stream().mapToDouble(Axis::length).sum();
         if (metres < LEAST_SHOOTS_METRES) {
@@ -77,7 +77,8 @@ final class Inward implements Rule {
                 LEAST_SHOOTS_METRES,
                 "m",
                 Severity.CONSIDER,
-                Doubt.above(metres, LEAST_SHOOTS_METRES, metres * scene.errors().countShare()),
+                ThresholdConfidence.above(
+                        metres, LEAST_SHOOTS_METRES, metres * scene.errors().countShare()),
                 String.format(
                         Locale.ROOT,
                         "%s on limb %s into the middle.",
@@ -86,7 +87,7 @@ final class Inward implements Rule {
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return "school.inwardAngle_deg";
     }
 }

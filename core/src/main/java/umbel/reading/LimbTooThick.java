@@ -12,7 +12,7 @@ import umbel.wood.Units;
 final class LimbTooThick implements Rule {
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         TrainingSystem.LimbRule limits = scene.tree().setting().system().limbs();
         double onTrunk = limits.ratioMost() == null ? scene.school().limbRatio() : limits.ratioMost();
         List<Finding> found = new ArrayList<>();
@@ -33,8 +33,8 @@ final class LimbTooThick implements Rule {
                         ratio,
                         most,
                         "",
-                        Doubt.severity(ratio, most),
-                        Doubt.above(ratio, most, scene.ratioError(ratio)),
+                        ThresholdConfidence.severity(ratio, most),
+                        ThresholdConfidence.above(ratio, most, scene.ratioError(ratio)),
                         String.format(
                                 Locale.ROOT,
                                 "Limb %s is %.2f as thick as the %s it grows from; over %.2f it takes over.",
@@ -52,8 +52,8 @@ final class LimbTooThick implements Rule {
                         diameter,
                         limits.diameterMostMm(),
                         "mm",
-                        Doubt.severity(diameter, limits.diameterMostMm()),
-                        Doubt.above(diameter, limits.diameterMostMm(), error),
+                        ThresholdConfidence.severity(diameter, limits.diameterMostMm()),
+                        ThresholdConfidence.above(diameter, limits.diameterMostMm(), error),
                         String.format(
                                 Locale.ROOT,
                                 "Limb %s is %.0f mm thick; a limb of this system is renewed at %.0f mm.",
@@ -67,7 +67,7 @@ final class LimbTooThick implements Rule {
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         if (!scene.parent(scene.limb(finding)).kind().equals(AxisKind.TRUNK)) {
             return "system.limbs.forkRatioMost";
         }

@@ -14,7 +14,7 @@ final class LopSided implements Rule {
     private static final int MOST_LIMBS = 3;
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         List<Axis> mains = scene.mains();
         if (mains.size() < 2) {
             return List.of();
@@ -54,8 +54,8 @@ final class LopSided implements Rule {
                 share,
                 most,
                 "",
-                Doubt.severity(share, most),
-                Doubt.above(share, most, error),
+                ThresholdConfidence.severity(share, most),
+                ThresholdConfidence.above(share, most, error),
                 String.format(
                         Locale.ROOT,
                         "Wood and crop lean towards %s by %.0f %% of a tree all on one side: lighten the heavy side, leave the light one.",
@@ -63,13 +63,13 @@ final class LopSided implements Rule {
                         100 * share)));
     }
 
-    private static double massOf(Scene scene, Axis limb) {
+    private static double massOf(RuleContext scene, Axis limb) {
         HarvestLoad.LimbLoad load = scene.load().on(limb.id());
         return load.mass();
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return "school.lopSidedShare";
     }
 }

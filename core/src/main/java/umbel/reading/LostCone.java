@@ -15,7 +15,7 @@ final class LostCone implements Rule {
     private static final int FROM_LEAF = 3;
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         List<Axis> mains = scene.mains();
         if (!scene.tree().setting().system().isCone()
                 || scene.tree().setting().leaf() < FROM_LEAF
@@ -47,8 +47,8 @@ final class LostCone implements Rule {
                 continue;
             }
             List<Axis> tooLong = byTier.get(t).stream()
-                    .filter(limb -> Scene.reachOf(limb) >= below * most)
-                    .sorted(Comparator.comparingDouble((Axis limb) -> Scene.reachOf(limb))
+                    .filter(limb -> RuleContext.reachOf(limb) >= below * most)
+                    .sorted(Comparator.comparingDouble((Axis limb) -> RuleContext.reachOf(limb))
                             .reversed())
                     .toList();
             found.add(new Finding(
@@ -60,8 +60,9 @@ final class LostCone implements Rule {
                     ratio,
                     most,
                     "",
-                    Doubt.severity(ratio, most),
-                    Doubt.above(ratio, most, ratio * scene.errors().lengthShare() * Math.sqrt(2)),
+                    ThresholdConfidence.severity(ratio, most),
+                    ThresholdConfidence.above(
+                            ratio, most, ratio * scene.errors().lengthShare() * Math.sqrt(2)),
                     String.format(
                             Locale.ROOT,
                             "The tier from %.1f m reaches %.1f m, the one below it %.1f m: the lower tier must always reach further out.",
@@ -75,7 +76,7 @@ final class LostCone implements Rule {
     /** Mean of the two furthest. */
     private static double reachOf(List<Axis> tier) {
         return tier.stream()
-                .mapToDouble(Scene::reachOf)
+                .mapToDouble(RuleContext::reachOf)
                 .map(reach -> -reach)
                 .sorted()
                 .limit(2)
@@ -85,7 +86,7 @@ final class LostCone implements Rule {
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return "school.coneShare";
     }
 }

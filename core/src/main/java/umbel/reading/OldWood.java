@@ -17,14 +17,14 @@ final class OldWood implements Rule {
     private static final int MOST_LIMBS = 5;
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         List<Finding> found = new ArrayList<>();
         readSpurs(scene, found);
         readLimbs(scene, found);
         return found;
     }
 
-    private static void readSpurs(Scene scene, List<Finding> found) {
+    private static void readSpurs(RuleContext scene, List<Finding> found) {
         double most = scene.tree().setting().species().renewal().spurAgeMost();
         int all = 0;
         int old = 0;
@@ -64,7 +64,7 @@ final class OldWood implements Rule {
                         100 * scene.tree().setting().species().renewal().shareAYear())));
     }
 
-    private static void readLimbs(Scene scene, List<Finding> found) {
+    private static void readLimbs(RuleContext scene, List<Finding> found) {
         Setting setting = scene.tree().setting();
         Integer bySystem = setting.system().scaffolds().renewedAfter();
         Double bySpecies = setting.species().renewal().limbAgeMost();
@@ -95,7 +95,7 @@ final class OldWood implements Rule {
                         old.get(0).id())));
     }
 
-    private static Finding finding(Scene scene, List<String> limbs, String measure, double share, String reason) {
+    private static Finding finding(RuleContext scene, List<String> limbs, String measure, double share, String reason) {
         double limit = scene.school().oldShareMost();
         return new Finding(
                 "old-wood",
@@ -105,13 +105,13 @@ final class OldWood implements Rule {
                 share,
                 limit,
                 "",
-                Doubt.severity(share, limit),
-                Doubt.above(share, limit, scene.errors().countShare()),
+                ThresholdConfidence.severity(share, limit),
+                ThresholdConfidence.above(share, limit, scene.errors().countShare()),
                 reason);
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return "school.oldShareMost";
     }
 }

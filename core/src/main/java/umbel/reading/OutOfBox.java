@@ -14,7 +14,7 @@ import umbel.wood.Units;
 final class OutOfBox implements Rule {
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         Setting setting = scene.tree().setting();
         TrainingSystem system = setting.system();
         double allowance = Units.fromCm(scene.school().boxAllowanceCm());
@@ -48,8 +48,9 @@ final class OutOfBox implements Rule {
                     value,
                     most,
                     "m",
-                    Doubt.severity(value, most),
-                    Doubt.above(value, most, value * scene.errors().lengthShare()),
+                    ThresholdConfidence.severity(value, most),
+                    ThresholdConfidence.above(
+                            value, most, value * scene.errors().lengthShare()),
                     String.format(
                             Locale.ROOT,
                             "Limb %s reaches %.2f m from the trunk, %.0f cm %s.",
@@ -64,7 +65,7 @@ final class OutOfBox implements Rule {
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return "school.boxAllowance_cm";
     }
 }

@@ -8,7 +8,7 @@ import umbel.crop.CropReading;
 final class OverCrop implements Rule {
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         CropReading crop = scene.crop();
         double most = scene.school().overCropRatio();
         if (crop.canFinish() <= 0 || crop.ratio() <= most) {
@@ -22,8 +22,9 @@ final class OverCrop implements Rule {
                 crop.ratio(),
                 most,
                 "",
-                Doubt.severity(crop.ratio(), most),
-                Doubt.above(crop.ratio(), most, crop.ratio() * scene.errors().countShare()),
+                ThresholdConfidence.severity(crop.ratio(), most),
+                ThresholdConfidence.above(
+                        crop.ratio(), most, crop.ratio() * scene.errors().countShare()),
                 String.format(
                         Locale.ROOT,
                         "The buds would set about %.0f fruits; the tree can finish about %.0f. Prune for crop first, then thin %s.",
@@ -32,13 +33,13 @@ final class OverCrop implements Rule {
                         spacing(scene))));
     }
 
-    private static String spacing(Scene scene) {
+    private static String spacing(RuleContext scene) {
         double cm = scene.tree().setting().species().thinning().spacingCm();
         return cm > 0 ? String.format(Locale.ROOT, "to a fruit every %.0f cm", cm) : "poor wood, not fruits";
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return "school.overCropRatio";
     }
 }

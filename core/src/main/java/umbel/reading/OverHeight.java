@@ -11,7 +11,7 @@ import umbel.wood.Role;
 final class OverHeight implements Rule {
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         double most = scene.reach() * scene.tree().setting().system().reachFactor();
         List<Axis> tall = new ArrayList<>();
         if (scene.tree().trunk().course().top() > most) {
@@ -34,8 +34,8 @@ final class OverHeight implements Rule {
                 top,
                 most,
                 "m",
-                Doubt.severity(top, most),
-                Doubt.above(top, most, error),
+                ThresholdConfidence.severity(top, most),
+                ThresholdConfidence.above(top, most, error),
                 String.format(
                         Locale.ROOT,
                         "The top stands at %.1f m; with a reach of %.1f m this system is workable to %.1f m.",
@@ -45,7 +45,7 @@ final class OverHeight implements Rule {
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return "system.reachFactor";
     }
 }

@@ -7,7 +7,7 @@ import java.util.Locale;
 final class OverVigour implements Rule {
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         Extension extension = Extension.of(scene);
         double most = extension.to();
         if (extension.limbs() == 0 || extension.measured() <= most) {
@@ -21,8 +21,8 @@ final class OverVigour implements Rule {
                 extension.measured(),
                 most,
                 "cm",
-                Doubt.severity(extension.measured(), most),
-                Doubt.above(extension.measured(), most, extension.error(scene)),
+                ThresholdConfidence.severity(extension.measured(), most),
+                ThresholdConfidence.above(extension.measured(), most, extension.error(scene)),
                 String.format(
                         Locale.ROOT,
                         "It grew %.0f cm last season; %.0f to %.0f is enough at its age. Cut late or in summer and less, bend, let it crop.",
@@ -32,7 +32,7 @@ final class OverVigour implements Rule {
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return Extension.of(scene).line();
     }
 }

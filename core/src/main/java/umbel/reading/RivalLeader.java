@@ -11,7 +11,7 @@ import umbel.wood.Role;
 final class RivalLeader implements Rule {
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         List<Finding> found = new ArrayList<>();
         if (scene.tree().setting().system().leaders().get(1) != 1) {
             return found;
@@ -26,18 +26,19 @@ final class RivalLeader implements Rule {
                 continue;
             }
             double ratio = limb.baseDiameter() / scene.parentAbove(limb);
-            double lean = Scene.lean(limb);
+            double lean = RuleContext.lean(limb);
             double heightShare = limb.course().top() / leaderTop;
             if (ratio < scene.school().rivalDiameterRatio()
                     || lean >= scene.school().rivalInclinationDeg()
                     || heightShare < scene.school().rivalHeightShare()) {
                 continue;
             }
-            double confidence = Doubt.above(ratio, scene.school().rivalDiameterRatio(), scene.ratioError(ratio))
-                    * Doubt.below(
-                            lean,
-                            scene.school().rivalInclinationDeg(),
-                            scene.errors().angleDeg());
+            double confidence =
+                    ThresholdConfidence.above(ratio, scene.school().rivalDiameterRatio(), scene.ratioError(ratio))
+                            * ThresholdConfidence.below(
+                                    lean,
+                                    scene.school().rivalInclinationDeg(),
+                                    scene.errors().angleDeg());
             found.add(new Finding(
                     "rival-leader",
                     Stage.FRAME,
@@ -62,7 +63,7 @@ final class RivalLeader implements Rule {
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return "school.rivalDiameterRatio";
     }
 }

@@ -12,7 +12,7 @@ import umbel.wood.Units;
 final class RootSucker implements Rule {
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         double union = scene.tree().setting().unionAt();
         List<Finding> found = new ArrayList<>();
         for (Axis limb : scene.limbs()) {
@@ -23,7 +23,8 @@ final class RootSucker implements Rule {
             }
             double confidence = limb.role() == Role.SUCKER
                     ? 0.98
-                    : Doubt.below(limb.at(), union, Units.fromCm(scene.errors().heightCm()));
+                    : ThresholdConfidence.below(
+                            limb.at(), union, Units.fromCm(scene.errors().heightCm()));
             found.add(new Finding(
                     "root-sucker",
                     Stage.SUCKERS,
@@ -47,7 +48,7 @@ final class RootSucker implements Rule {
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return "survey.trunk.unionAt_cm";
     }
 }

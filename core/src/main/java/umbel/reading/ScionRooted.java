@@ -9,7 +9,7 @@ import umbel.wood.Units;
 final class ScionRooted implements Rule {
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         Setting setting = scene.tree().setting();
         Double median = scene.company().rowMedianSection();
         if (median == null || median <= 0 || !setting.isDwarfed()) {
@@ -29,7 +29,8 @@ final class ScionRooted implements Rule {
                 most,
                 "",
                 Severity.CONSIDER,
-                Doubt.above(ratio, most, 2 * ratio * scene.errors().diameterShare()),
+                ThresholdConfidence.above(
+                        ratio, most, 2 * ratio * scene.errors().diameterShare()),
                 String.format(
                         Locale.ROOT,
                         "Its trunk has %.1f times the section of the row's median (%.0f cm² against %.0f) on a dwarfing stock: inspect the union for roots of its own.",
@@ -39,7 +40,7 @@ final class ScionRooted implements Rule {
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return "school.scionRootedRatio";
     }
 }

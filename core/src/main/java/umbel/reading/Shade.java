@@ -11,7 +11,7 @@ final class Shade implements Rule {
     private static final int MOST_LIMBS = 6;
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         double limit = scene.school().lightForFruit();
         double most = scene.school().shadedShareMost();
         double share = scene.light().shareUnder(limit);
@@ -34,8 +34,8 @@ final class Shade implements Rule {
                 share,
                 most,
                 "",
-                Doubt.severity(share, most),
-                Doubt.above(share, most, scene.errors().lightShare()),
+                ThresholdConfidence.severity(share, most),
+                ThresholdConfidence.above(share, most, scene.errors().lightShare()),
                 String.format(
                         Locale.ROOT,
                         "%.0f %% of the fruiting wood gets under %.0f %% of open light; fruit there stays small and its buds die.%s",
@@ -45,7 +45,7 @@ final class Shade implements Rule {
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return "school.shadedShareMost";
     }
 }

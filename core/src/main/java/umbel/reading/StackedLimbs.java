@@ -13,10 +13,10 @@ final class StackedLimbs implements Rule {
     private static final double LEAST_GAP = 0.04;
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         double stackGap = scene.tree().setting().system().scaffolds().stackGapCm();
         List<Axis> mains = scene.limbsOn(scene.tree().trunk()).stream()
-                .filter(limb -> Scene.isFrame(limb)
+                .filter(limb -> RuleContext.isFrame(limb)
                         && limb.age() >= 2
                         && limb.at() >= scene.tree().setting().unionAt())
                 .sorted(Comparator.comparingDouble(Axis::at))
@@ -27,25 +27,25 @@ final class StackedLimbs implements Rule {
                 Axis lower = mains.get(i);
                 Axis upper = mains.get(j);
                 double gap = upper.at() - lower.at();
-                double turn = Scene.turn(lower.bearing(), upper.bearing());
+                double turn = RuleContext.turn(lower.bearing(), upper.bearing());
                 double light = scene.lightOn(lower);
                 if (gap < LEAST_GAP
                         || Units.toCm(gap) >= stackGap
                         || turn > scene.school().stackBearingDeg()
-                        || Scene.lean(upper) < 20
+                        || RuleContext.lean(upper) < 20
                         || light >= scene.school().stackLight()) {
                     continue;
                 }
-                double confidence =
-                        Doubt.below(Units.toCm(gap), stackGap, scene.errors().heightCm())
-                                * Doubt.below(
-                                        light,
-                                        scene.school().stackLight(),
-                                        scene.errors().lightShare())
-                                * Doubt.below(
-                                        turn,
-                                        scene.school().stackBearingDeg(),
-                                        scene.errors().bearingDeg());
+                double confidence = ThresholdConfidence.below(
+                                Units.toCm(gap), stackGap, scene.errors().heightCm())
+                        * ThresholdConfidence.below(
+                                light,
+                                scene.school().stackLight(),
+                                scene.errors().lightShare())
+                        * ThresholdConfidence.below(
+                                turn,
+                                scene.school().stackBearingDeg(),
+                                scene.errors().bearingDeg());
                 found.add(new Finding(
                         "stacked-limbs",
                         Stage.FRAME,
@@ -54,7 +54,7 @@ final class StackedLimbs implements Rule {
                         Units.toCm(gap),
                         stackGap,
                         "cm",
-                        Doubt.severity(Units.toCm(gap), stackGap),
+                        ThresholdConfidence.severity(Units.toCm(gap), stackGap),
                         confidence,
                         String.format(
                                 Locale.ROOT,
@@ -72,7 +72,7 @@ final class StackedLimbs implements Rule {
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return "system.scaffolds.stackGap_cm";
     }
 }

@@ -13,7 +13,7 @@ final class TightCrotch implements Rule {
     private static final double LEAST_DIAMETER = 0.008;
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         List<Finding> found = new ArrayList<>();
         for (Axis limb : scene.frame()) {
             Axis parent = scene.parent(limb);
@@ -29,8 +29,9 @@ final class TightCrotch implements Rule {
                 continue;
             }
             boolean splitting = limb.is(Condition.SPLITTING);
-            double confidence =
-                    splitting ? 0.98 : Doubt.below(angle, least, scene.errors().angleDeg());
+            double confidence = splitting
+                    ? 0.98
+                    : ThresholdConfidence.below(angle, least, scene.errors().angleDeg());
             found.add(new Finding(
                     "tight-crotch",
                     Stage.FRAME,
@@ -39,7 +40,7 @@ final class TightCrotch implements Rule {
                     angle,
                     least,
                     "°",
-                    splitting ? Severity.ACT : Doubt.severity(angle, least),
+                    splitting ? Severity.ACT : ThresholdConfidence.severity(angle, least),
                     confidence,
                     String.format(
                             Locale.ROOT,
@@ -53,14 +54,14 @@ final class TightCrotch implements Rule {
     }
 
     /** The school's line, but on the trunk of a system of steep limbs no more than the system itself asks for. */
-    private static double least(Scene scene, Axis parent) {
+    private static double least(RuleContext scene, Axis parent) {
         double bySystem = scene.tree().setting().system().scaffolds().angleDeg().get(0);
         double bySchool = scene.school().crotchAngleDeg();
         return parent.parent() < 0 ? Math.min(bySchool, bySystem) : bySchool;
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return finding.threshold() < scene.school().crotchAngleDeg()
                 ? "system.scaffolds.angle_deg"
                 : "school.crotchAngle_deg";

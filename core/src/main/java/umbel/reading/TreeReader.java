@@ -58,32 +58,33 @@ public final class TreeReader {
      * @param reach height a person on the ground reaches, metres
      */
     public static Reading read(Tree tree, School school, double reach) {
-        return read(tree, school, reach, Company.NONE);
+        return read(tree, school, reach, Neighbours.NONE);
     }
 
     /** Reads a tree among its neighbours and against its past. */
-    public static Reading read(Tree tree, School school, double reach, Company company) {
+    public static Reading read(Tree tree, School school, double reach, Neighbours company) {
         return read(tree, school, LightModel.read(tree), reach, company);
     }
 
     /** What the eye will see on a tree that is only expected: by the coarse light of the search. */
     public static Reading expected(Tree tree, School school, double reach) {
-        return read(tree, school, LightModel.glance(tree, 1), reach, Company.NONE);
+        return read(tree, school, LightModel.glance(tree, 1), reach, Neighbours.NONE);
     }
 
-    private static Reading read(Tree tree, School school, LightReading light, double reach, Company company) {
+    private static Reading read(Tree tree, School school, LightReading light, double reach, Neighbours company) {
         CropReading crop = CropReading.of(tree, light, CropReading.target(tree));
         return new Reading(light, crop, findings(tree, school, light, reach, company));
     }
 
     /** The findings of a tree whose light is known, in the order of the work. */
     public static List<Finding> findings(Tree tree, School school, LightReading light, double reach) {
-        return findings(tree, school, light, reach, Company.NONE);
+        return findings(tree, school, light, reach, Neighbours.NONE);
     }
 
     /** The findings of a tree whose light is known, among its neighbours and against its past. */
-    public static List<Finding> findings(Tree tree, School school, LightReading light, double reach, Company company) {
-        Scene scene = new Scene(tree, school, light, reach, company);
+    public static List<Finding> findings(
+            Tree tree, School school, LightReading light, double reach, Neighbours company) {
+        RuleContext scene = new RuleContext(tree, school, light, reach, company);
         List<Finding> findings = new ArrayList<>();
         for (Rule rule : RULES) {
             for (Finding finding : rule.read(scene)) {

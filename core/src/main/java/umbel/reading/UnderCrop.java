@@ -9,7 +9,7 @@ import umbel.wood.Setting;
 final class UnderCrop implements Rule {
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         CropReading crop = scene.crop();
         Setting setting = scene.tree().setting();
         double least = scene.school().underCropRatio();
@@ -25,8 +25,8 @@ final class UnderCrop implements Rule {
                 crop.ratio(),
                 least,
                 "",
-                Doubt.severity(crop.ratio(), least),
-                Doubt.below(
+                ThresholdConfidence.severity(crop.ratio(), least),
+                ThresholdConfidence.below(
                         crop.ratio(),
                         least,
                         Math.max(0.05, crop.ratio() * scene.errors().countShare())),
@@ -38,7 +38,7 @@ final class UnderCrop implements Rule {
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return "school.underCropRatio";
     }
 }

@@ -7,7 +7,7 @@ import java.util.Locale;
 final class UnderVigour implements Rule {
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         Extension extension = Extension.of(scene);
         double least = extension.from();
         if (extension.limbs() == 0 || extension.measured() >= least) {
@@ -21,8 +21,8 @@ final class UnderVigour implements Rule {
                 extension.measured(),
                 least,
                 "cm",
-                Doubt.severity(extension.measured(), least),
-                Doubt.below(extension.measured(), least, extension.error(scene)),
+                ThresholdConfidence.severity(extension.measured(), least),
+                ThresholdConfidence.below(extension.measured(), least, extension.error(scene)),
                 String.format(
                         Locale.ROOT,
                         "It grew only %.0f cm last season; %.0f to %.0f is wanted at its age. Cut in winter, thin old spurs, carry less crop.",
@@ -32,7 +32,7 @@ final class UnderVigour implements Rule {
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return Extension.of(scene).line();
     }
 }

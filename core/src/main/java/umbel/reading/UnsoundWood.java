@@ -13,7 +13,7 @@ final class UnsoundWood implements Rule {
     };
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         List<Finding> found = new ArrayList<>();
         for (Axis limb : scene.limbs()) {
             if (limb.conditions().isEmpty()) {
@@ -38,7 +38,7 @@ final class UnsoundWood implements Rule {
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return "survey.limbs.condition";
     }
 }

@@ -15,7 +15,7 @@ final class WaterSprout implements Rule {
     private static final int SPROUT_YEARS = 2;
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         double least = scene.school().sproutLengthCm();
         List<Finding> found = new ArrayList<>();
         for (Axis limb : scene.limbs()) {
@@ -23,7 +23,7 @@ final class WaterSprout implements Rule {
                 continue;
             }
             double yearly = Units.toCm(limb.length()) / Math.max(1, limb.age());
-            boolean upright = Scene.lean(limb) < scene.school().sproutInclinationDeg();
+            boolean upright = RuleContext.lean(limb) < scene.school().sproutInclinationDeg();
             boolean looksIt = upright
                     && limb.age() <= SPROUT_YEARS
                     && yearly > least
@@ -32,7 +32,8 @@ final class WaterSprout implements Rule {
             if (looksIt || limb.role() == Role.WATER_SPROUT) {
                 double confidence = limb.role() == Role.WATER_SPROUT
                         ? 0.95
-                        : Doubt.above(yearly, least, yearly * scene.errors().lengthShare());
+                        : ThresholdConfidence.above(
+                                yearly, least, yearly * scene.errors().lengthShare());
                 found.add(new Finding(
                         "water-sprout",
                         Stage.UPRIGHTS,
@@ -57,7 +58,7 @@ final class WaterSprout implements Rule {
         return found;
     }
 
-    private static void readShoots(Scene scene, Axis limb, double least, List<Finding> found) {
+    private static void readShoots(RuleContext scene, Axis limb, double least, List<Finding> found) {
         List<Axis> uprights = scene.noticed(limb, Attitude.UP).stream()
                 .filter(shoot -> shoot.shootClass() == umbel.wood.ShootClass.STRONG)
                 .toList();
@@ -77,7 +78,8 @@ final class WaterSprout implements Rule {
                 least,
                 "cm",
                 Severity.ACT,
-                Doubt.above(longest, least, longest * scene.errors().lengthShare()),
+                ThresholdConfidence.above(
+                        longest, least, longest * scene.errors().lengthShare()),
                 String.format(
                         Locale.ROOT,
                         "%s on limb %s, up to %.0f cm.",
@@ -87,7 +89,7 @@ final class WaterSprout implements Rule {
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return "school.sproutLength_cm";
     }
 }

@@ -14,7 +14,7 @@ import umbel.wood.Units;
 final class WillDrop implements Rule {
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         if (scene.tree().setting().system().tied()) {
             return List.of();
         }
@@ -42,8 +42,8 @@ final class WillDrop implements Rule {
                     tip,
                     least,
                     "cm",
-                    Doubt.severity(tip, least),
-                    Doubt.below(tip, least, error),
+                    ThresholdConfidence.severity(tip, least),
+                    ThresholdConfidence.below(tip, least, error),
                     String.format(
                             Locale.ROOT,
                             "Limb %s carries %.1f kg of fruit at harvest and its tip comes down from %.0f to %.0f cm.",
@@ -57,7 +57,7 @@ final class WillDrop implements Rule {
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return "school.dropClearance_cm";
     }
 }

@@ -11,7 +11,7 @@ final class WoodMovedOut implements Rule {
     private static final int FROM_LEAF = 4;
 
     @Override
-    public List<Finding> read(Scene scene) {
+    public List<Finding> read(RuleContext scene) {
         FruitingCentre now = FruitingCentre.of(scene.tree(), scene.light());
         FruitingCentre earlier = scene.company().earlier();
         if (earlier != null && scene.company().yearsSince() > 0) {
@@ -26,14 +26,14 @@ final class WoodMovedOut implements Rule {
                 now.alongLimbs(),
                 most,
                 "",
-                Doubt.above(now.alongLimbs(), most, ERROR),
+                ThresholdConfidence.above(now.alongLimbs(), most, ERROR),
                 String.format(
                         Locale.ROOT,
                         "What fruits in light stands %.0f %% of the way out along the limbs; the inside is bare. Renew low and close to the frame.",
                         100 * now.alongLimbs())));
     }
 
-    private static List<Finding> sinceEarlier(Scene scene, FruitingCentre now, FruitingCentre earlier) {
+    private static List<Finding> sinceEarlier(RuleContext scene, FruitingCentre now, FruitingCentre earlier) {
         double years = scene.company().yearsSince();
         double up = Units.toCm(now.height() - earlier.height()) / years;
         double out = Units.toCm(now.out() - earlier.out()) / years;
@@ -47,7 +47,7 @@ final class WoodMovedOut implements Rule {
                 move,
                 most,
                 "cm a year",
-                Doubt.above(move, most, most / 2),
+                ThresholdConfidence.above(move, most, most / 2),
                 String.format(
                         Locale.ROOT,
                         "The centre of the lit fruiting wood moved %.0f cm up and %.0f cm out a year since the last survey. Renew low.",
@@ -64,13 +64,13 @@ final class WoodMovedOut implements Rule {
                 value,
                 most,
                 unit,
-                Doubt.severity(value, most),
+                ThresholdConfidence.severity(value, most),
                 sure,
                 reason);
     }
 
     @Override
-    public String judgedBy(Scene scene, Finding finding) {
+    public String judgedBy(RuleContext scene, Finding finding) {
         return finding.unit().isEmpty() ? "school.movedOutShare" : "school.movedOutAYear_cm";
     }
 }

@@ -71,7 +71,7 @@ public final class YoungTree {
             return Optional.empty();
         }
         return mains.stream()
-                .filter(limb -> share(limb) >= rule.rivalShare() && Scene.lean(limb) < rule.rivalUprightDeg())
+                .filter(limb -> share(limb) >= rule.rivalShare() && RuleContext.lean(limb) < rule.rivalUprightDeg())
                 .max(Comparator.comparingDouble(this::share))
                 .map(limb -> warning(
                         "two-leaders",
@@ -202,7 +202,7 @@ public final class YoungTree {
     }
 
     private double share(Axis limb) {
-        return limb.baseDiameter() / tree.trunk().diameterAt(limb.at() + Scene.CLEAR_OF_FORK);
+        return limb.baseDiameter() / tree.trunk().diameterAt(limb.at() + RuleContext.CLEAR_OF_FORK);
     }
 
     private static String names(List<Axis> limbs) {

@@ -52,7 +52,7 @@ final class SmallWoodArrangement {
         if (counts.total() == 0) {
             return;
         }
-        Dice dice = new Dice(seed, host.id() + "/wood");
+        SeededRandom dice = new SeededRandom(seed, host.id() + "/wood");
         List<Axis> hosts = new ArrayList<>();
         hosts.add(host);
         int from = axes.size();
@@ -117,7 +117,7 @@ final class SmallWoodArrangement {
     }
 
     private void addLaterals(
-            Axis host, double clear, double old, int carried, Dice dice, List<Axis> axes, List<Axis> hosts) {
+            Axis host, double clear, double old, int carried, SeededRandom dice, List<Axis> axes, List<Axis> hosts) {
         double every = Units.fromCm(setting.trade().estimates().lateralEveryCm());
         List<Double> lengths = setting.trade().estimates().lateralLengthCm();
         int count = Math.min((int) Math.floor(old / every), carried / 4);
@@ -164,7 +164,8 @@ final class SmallWoodArrangement {
         }
     }
 
-    private void addSpurs(Axis limb, List<Axis> hosts, double clear, Counts counts, Dice dice, List<Axis> axes) {
+    private void addSpurs(
+            Axis limb, List<Axis> hosts, double clear, Counts counts, SeededRandom dice, List<Axis> axes) {
         double[] weights = weights(hosts, clear, 2.0);
         Provenance provenance = counts.counted() ? Provenance.COUNTED : Provenance.ESTIMATED;
         for (int i = 0; i < counts.spurs(); i++) {
@@ -204,7 +205,8 @@ final class SmallWoodArrangement {
         }
     }
 
-    private void addShoots(Axis limb, List<Axis> hosts, double clear, Counts counts, Dice dice, List<Axis> axes) {
+    private void addShoots(
+            Axis limb, List<Axis> hosts, double clear, Counts counts, SeededRandom dice, List<Axis> axes) {
         Provenance provenance = counts.counted() ? Provenance.COUNTED : Provenance.ESTIMATED;
         Map<Attitude, Integer> numbers = new EnumMap<>(Attitude.class);
         for (ShootGroup group : counts.shoots()) {
@@ -235,7 +237,7 @@ final class SmallWoodArrangement {
             int number,
             double length,
             Provenance provenance,
-            Dice dice,
+            SeededRandom dice,
             int index) {
         Vec along = host.course().directionAt(at);
         Vec side = sideOf(along).times(dice.side());

@@ -212,7 +212,7 @@ public final class TreeBuilder {
 
     private void addTrunk() {
         double height = Units.fromCm(survey.trunk().heightCm());
-        Dice dice = new Dice(seed, Survey.TRUNK);
+        SeededRandom dice = new SeededRandom(seed, Survey.TRUNK);
         double phase = dice.between(0, 2 * Math.PI);
         double sway = 0.008 * height;
         int steps = Math.max(4, (int) Math.ceil(height / STEP));
@@ -331,7 +331,7 @@ public final class TreeBuilder {
     }
 
     private Course curve(String id, Vec origin, double bearing, double base, double tip, double length) {
-        Dice dice = new Dice(seed, id);
+        SeededRandom dice = new SeededRandom(seed, id);
         double phase = dice.between(0, 2 * Math.PI);
         double slow = dice.between(2.5, 4.5);
         double quick = dice.between(8, 12);

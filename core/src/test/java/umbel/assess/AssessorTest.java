@@ -243,18 +243,21 @@ class AssessorTest {
     void wordsSayWhereExactly() {
         Survey survey = PracticeTree.survey("central-leader", 18, 2, Fault.CANKER, Fault.SUCKERS);
         var tree = assessor.tree(AssessRequest.of(survey));
-        assertThat(Words.place(tree, Operation.remove("2"))).contains("collar").contains("no stub");
-        assertThat(Words.title(tree, Operation.remove("s1"))).contains("rootstock");
-        assertThat(Words.title(tree, Operation.remove("1/shoots/up")))
+        assertThat(StepText.place(tree, Operation.remove("2")))
+                .contains("collar")
+                .contains("no stub");
+        assertThat(StepText.title(tree, Operation.remove("s1"))).contains("rootstock");
+        assertThat(StepText.title(tree, Operation.remove("1/shoots/up")))
                 .contains("upright")
                 .contains("limb 1");
-        assertThat(Words.place(tree, Operation.cutAt(OperationKind.HEAD, "2", 0.8)))
+        assertThat(StepText.place(tree, Operation.cutAt(OperationKind.HEAD, "2", 0.8)))
                 .contains("6 mm")
                 .contains("80 cm");
-        assertThat(Words.title(tree, Operation.bend("2", Math.toRadians(55)))).contains("55°");
-        assertThat(Words.title(tree, Operation.thin("1/shoots", 4))).contains("best 4");
+        assertThat(StepText.title(tree, Operation.bend("2", Math.toRadians(55))))
+                .contains("55°");
+        assertThat(StepText.title(tree, Operation.thin("1/shoots", 4))).contains("best 4");
         String diseased = survey.limbs().get(1).id();
-        assertThat(Words.place(tree, Operation.remove(diseased))).contains("35 cm");
+        assertThat(StepText.place(tree, Operation.remove(diseased))).contains("35 cm");
     }
 
     @Test

@@ -10,12 +10,12 @@ import org.junit.jupiter.params.provider.MethodSource;
 import umbel.crew.WorkKind;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.TrainingSystem;
+import umbel.plan.PlanRequest;
 import umbel.plan.Planner;
 import umbel.plan.Step;
-import umbel.plan.Wish;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
-import umbel.reading.Company;
+import umbel.reading.Neighbours;
 import umbel.reading.TreeReader;
 import umbel.survey.Survey;
 import umbel.wood.Tree;
@@ -35,9 +35,9 @@ class CrewWordsOnPlansTest {
         Survey survey = PracticeTree.survey(system, leaf, 11, Fault.WATER_SPROUTS, Fault.RIVAL_LEADER);
         AssessRequest request = AssessRequest.of(survey);
         Tree tree = ASSESSOR.tree(request);
-        Wish wish = ASSESSOR.wish(request, tree, List.of(), Set.of());
+        PlanRequest wish = ASSESSOR.wish(request, tree, List.of(), Set.of());
         TreeReader.Reading reading =
-                TreeReader.read(tree, wish.school(), wish.limits().reach(), Company.NONE);
+                TreeReader.read(tree, wish.school(), wish.limits().reach(), Neighbours.NONE);
         return Planner.recommended(tree, reading, wish, 1).steps();
     }
 
@@ -46,8 +46,8 @@ class CrewWordsOnPlansTest {
     void everyStepIsSaidInEveryLanguage(String system) {
         for (int leaf : new int[] {2, 8}) {
             for (Step step : steps(system, leaf)) {
-                String english = CrewWords.in("en").title(step.operation());
-                String spanish = CrewWords.in("es").title(step.operation());
+                String english = CrewText.in("en").title(step.operation());
+                String spanish = CrewText.in("es").title(step.operation());
                 assertThat(Map.of("en", english, "es", spanish)).allSatisfy((language, said) -> {
                     assertThat(said).as(language).isNotBlank().doesNotContain("{", "}", "null", "NaN");
                     assertThat(said.length()).as(said).isLessThanOrEqualTo(LONGEST);
@@ -62,7 +62,7 @@ class CrewWordsOnPlansTest {
     void everyToolAndKindOfWorkHasItsWord(String system) {
         for (Step step : steps(system, 6)) {
             String tool = step.effect().tool().word();
-            assertThat(CrewWords.in("es").say(tool)).as(tool).isNotEqualTo(tool);
+            assertThat(CrewText.in("es").say(tool)).as(tool).isNotEqualTo(tool);
         }
         assertThat(WorkKind.values()).extracting(WorkKind::word).containsExactly("saw", "ladder", "detail");
     }

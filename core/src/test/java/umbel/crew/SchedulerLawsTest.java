@@ -61,7 +61,7 @@ class SchedulerLawsTest {
         CrewSchedule schedule = Scheduler.solve(
                 Scheduler.draft(winter.blocks(), winter.crew(), List.of()), 1, () -> false, better -> {});
         Map<Shift, Integer> taken = new HashMap<>();
-        for (Chunk chunk : schedule.chunks()) {
+        for (WorkPackage chunk : schedule.chunks()) {
             Shift shift = chunk.shift();
             if (shift != null) {
                 taken.merge(shift, chunk.minutes(), Integer::sum);
@@ -77,7 +77,7 @@ class SchedulerLawsTest {
         for (BlockWork block : winter.blocks()) {
             double minutes = schedule.chunks().stream()
                     .filter(chunk -> chunk.block().blockId() == block.blockId())
-                    .mapToInt(Chunk::minutes)
+                    .mapToInt(WorkPackage::minutes)
                     .sum();
             assertThat(minutes / 60).isEqualTo(block.allHours());
         }

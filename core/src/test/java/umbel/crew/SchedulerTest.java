@@ -44,7 +44,7 @@ class SchedulerTest {
                         .filter(chunk -> chunk.block().blockId() == block
                                 && chunk.shift() != null
                                 && chunk.shift().date().equals(date))
-                        .mapToInt(Chunk::minutes)
+                        .mapToInt(WorkPackage::minutes)
                         .sum()
                 / 60.0;
     }
@@ -55,7 +55,8 @@ class SchedulerTest {
         List<CrewMember> crew = List.of(ANN, BEN);
         CrewSchedule schedule = solved(blocks, crew);
         assertThat(Conflicts.of(schedule, blocks, crew)).isEmpty();
-        assertThat(schedule.chunks().stream().mapToInt(Chunk::minutes).sum()).isEqualTo(42 * 60);
+        assertThat(schedule.chunks().stream().mapToInt(WorkPackage::minutes).sum())
+                .isEqualTo(42 * 60);
     }
 
     @Test
@@ -164,7 +165,7 @@ class SchedulerTest {
     private static int withoutPlace(CrewSchedule schedule) {
         return schedule.chunks().stream()
                 .filter(chunk -> chunk.shift() == null)
-                .mapToInt(Chunk::minutes)
+                .mapToInt(WorkPackage::minutes)
                 .sum();
     }
 }

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import umbel.light.FruitingSite;
 import umbel.light.LightReading;
-import umbel.light.Site;
 import umbel.survey.Survey;
 import umbel.survey.Surveys;
 import umbel.wood.Tree;
@@ -66,8 +66,8 @@ class CropReadingTest {
         Tree tree = Surveys.apple()
                 .limb("1", "trunk", "scaffold", 80, 0, 55, 40, 150, 6, wood)
                 .tree();
-        List<Site> sites = tree.smallWoodOn("1").stream()
-                .map(axis -> new Site(axis, new Vec(0, 0, 1), 1, axis.flowerBuds()))
+        List<FruitingSite> sites = tree.smallWoodOn("1").stream()
+                .map(axis -> new FruitingSite(axis, new Vec(0, 0, 1), 1, axis.flowerBuds()))
                 .toList();
         double open = fruits(tree, sites, 0.9);
         assertThat(open).as("ten buds, 0.6 fruits each").isCloseTo(6, within(1e-9));
@@ -75,7 +75,7 @@ class CropReadingTest {
         assertThat(fruits(tree, sites, 0.2)).as("half the light").isCloseTo(3, within(1e-9));
     }
 
-    private static double fruits(Tree tree, List<Site> sites, double light) {
+    private static double fruits(Tree tree, List<FruitingSite> sites, double light) {
         double[] all = new double[sites.size()];
         java.util.Arrays.fill(all, light);
         return CropReading.of(tree, new LightReading(sites, all, 0.5), 50).expectedFruits();

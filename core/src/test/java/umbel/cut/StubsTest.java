@@ -7,7 +7,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import umbel.knowledge.Knowledge;
 import umbel.light.LightModel;
-import umbel.light.Look;
+import umbel.light.LightResolution;
 import umbel.practice.PracticeTree;
 import umbel.survey.Surveys;
 import umbel.wood.Axis;
@@ -41,7 +41,7 @@ class StubsTest {
                 .scaffold("1", 80, 0, 90, 15, 100)
                 .tree();
         Axis limb = tree.find("1").orElseThrow();
-        Stubs stubs = new Stubs(tree, Look.CLOSE);
+        Stubs stubs = new Stubs(tree, LightResolution.CLOSE);
         assertThat(stubs.lightAbove(limb).orElseThrow()).isGreaterThan(0.5);
         assertThat(stubs.of(limb).orElseThrow().kind()).isEqualTo(OperationKind.RENEW_STUB);
     }
@@ -54,7 +54,7 @@ class StubsTest {
                 .scaffold("1", 80, 0, 90, 8, 25)
                 .tree();
         Axis limb = tree.find("1").orElseThrow();
-        assertThat(new Stubs(tree, Look.CLOSE).of(limb)).isEmpty();
+        assertThat(new Stubs(tree, LightResolution.CLOSE).of(limb)).isEmpty();
     }
 
     @Test
@@ -64,13 +64,13 @@ class StubsTest {
                 .filter(limb -> limb.parent() != 0)
                 .findFirst()
                 .orElseThrow();
-        assertThat(new Stubs(tree, Look.CLOSE).lightAbove(side)).isEmpty();
+        assertThat(new Stubs(tree, LightResolution.CLOSE).lightAbove(side)).isEmpty();
     }
 
     @Test
     void anOldScaffoldsSkyIsReadWithItsOwnLimbGone() {
         Tree tree = TreeBuilder.build(PracticeTree.survey("central-leader", 24, 3), Knowledge.shipped(), 1);
-        Stubs stubs = new Stubs(tree, Look.CLOSE);
+        Stubs stubs = new Stubs(tree, LightResolution.CLOSE);
         int brighter = 0;
         int read = 0;
         for (Axis limb : tree.limbsOn(tree.trunk())) {
@@ -78,7 +78,7 @@ class StubsTest {
                 continue;
             }
             Vec above = limb.course().at(Stubs.length(tree, limb)).plus(new Vec(0, 0, 0.25));
-            double asItStands = LightModel.at(tree, List.of(above), Look.CLOSE)[0];
+            double asItStands = LightModel.at(tree, List.of(above), LightResolution.CLOSE)[0];
             read++;
             brighter += stubs.lightAbove(limb).orElseThrow() > asItStands ? 1 : 0;
         }
@@ -92,8 +92,8 @@ class StubsTest {
         int stubs = 0;
         for (long seed = 1; seed <= 4; seed++) {
             Tree tree = TreeBuilder.build(PracticeTree.survey("slender-axe", 9, seed), Knowledge.shipped(), 1);
-            Stubs close = new Stubs(tree, Look.CLOSE);
-            Stubs quick = new Stubs(tree, Look.QUICK);
+            Stubs close = new Stubs(tree, LightResolution.CLOSE);
+            Stubs quick = new Stubs(tree, LightResolution.QUICK);
             for (Axis limb : tree.limbsOn(tree.trunk())) {
                 if (close.lightAbove(limb).isPresent()) {
                     off += Math.abs(quick.lightAbove(limb).orElseThrow()

@@ -22,7 +22,7 @@ final class BearingLaws {
 
     /** A limb brought to level: growth of its tip, bent against not. */
     static OptionalDouble tipAfterBending(Specimen one) {
-        Stand stand = one.stand();
+        TreeState stand = one.stand();
         Optional<Axis> limb = toBend(stand.tree());
         if (limb.isEmpty()) {
             return OptionalDouble.empty();
@@ -39,7 +39,7 @@ final class BearingLaws {
 
     /** The same limb: flower buds of three springs, bent against not. */
     static OptionalDouble flowersAfterBending(Specimen one) {
-        Stand stand = one.stand();
+        TreeState stand = one.stand();
         Optional<Axis> limb = toBend(stand.tree());
         if (limb.isEmpty()) {
             return OptionalDouble.empty();
@@ -50,9 +50,9 @@ final class BearingLaws {
                 flowersOver(stand, Season.Work.NONE, id));
     }
 
-    private static double flowersOver(Stand start, Season.Work first, String limb) {
+    private static double flowersOver(TreeState start, Season.Work first, String limb) {
         double sum = 0;
-        Stand stand = start;
+        TreeState stand = start;
         for (int year = 0; year < 3; year++) {
             stand = Season.grow(stand, year == 0 ? first : Season.Work.NONE).after();
             sum += Laws.flowersOn(stand.tree(), limb);
@@ -62,7 +62,7 @@ final class BearingLaws {
 
     /** Everything left hanging against nothing: next spring's flower buds. */
     static OptionalDouble bloomAfterHeavyCrop(Specimen one) {
-        Stand stand = Laws.snowball(one.stand());
+        TreeState stand = Laws.snowball(one.stand());
         return Laws.ratio(
                 Laws.flowers(Season.grow(stand, Laws.UNTHINNED).after().tree()),
                 Laws.flowers(Season.grow(stand, Laws.DEFLOWERED).after().tree()));
@@ -70,7 +70,7 @@ final class BearingLaws {
 
     /** Everything left hanging against nothing: new length the year after. */
     static OptionalDouble growthAfterHeavyCrop(Specimen one) {
-        Stand stand = Laws.snowball(one.stand());
+        TreeState stand = Laws.snowball(one.stand());
         return Laws.ratio(
                 Season.grow(Season.grow(stand, Laws.UNTHINNED).after(), Season.Work.NONE)
                         .newLength(),
@@ -88,8 +88,8 @@ final class BearingLaws {
         return swing(Laws.snowball(one.stand()), Season.Work.NONE);
     }
 
-    private static OptionalDouble swing(Stand start, Season.Work work) {
-        Stand stand = start;
+    private static OptionalDouble swing(TreeState start, Season.Work work) {
+        TreeState stand = start;
         double before = -1;
         double sum = 0;
         int pairs = 0;
@@ -107,7 +107,7 @@ final class BearingLaws {
 
     /** Flower buds on a spur that stood under 30 % of light, against one over 50 %. */
     static OptionalDouble flowersInShade(Specimen one) {
-        Stand next = Laws.on(one.stand(), 2);
+        TreeState next = Laws.on(one.stand(), 2);
         double[] dark = new double[2];
         double[] lit = new double[2];
         for (Axis axis : next.tree().axes()) {
@@ -127,7 +127,7 @@ final class BearingLaws {
 
     /** Spurs alive after two more years that stood under 30 % of light, against those over 50 %. */
     static OptionalDouble survivalInShade(Specimen one) {
-        Stand first = Laws.on(one.stand(), 2);
+        TreeState first = Laws.on(one.stand(), 2);
         Set<String> later = new HashSet<>();
         Laws.on(first, 2).tree().axes().forEach(axis -> later.add(axis.id()));
         double[] dark = new double[2];
@@ -149,19 +149,19 @@ final class BearingLaws {
 
     /** Never pruned for six years: how far from the trunk flower buds stand on average, after against before. */
     static OptionalDouble fruitMovesOut(Specimen one) {
-        Stand stand = Laws.on(one.stand(), 1);
+        TreeState stand = Laws.on(one.stand(), 1);
         return Laws.ratio(centre(Laws.on(stand, 6).tree(), false), centre(stand.tree(), false));
     }
 
     /** The same: how high they stand. */
     static OptionalDouble fruitMovesUp(Specimen one) {
-        Stand stand = Laws.on(one.stand(), 1);
+        TreeState stand = Laws.on(one.stand(), 1);
         return Laws.ratio(centre(Laws.on(stand, 6).tree(), true), centre(stand.tree(), true));
     }
 
     /** Never pruned: share of flower buds within half the reach of the tree as found, after six years against before. */
     static OptionalDouble fruitNearFrame(Specimen one) {
-        Stand stand = Laws.on(one.stand(), 1);
+        TreeState stand = Laws.on(one.stand(), 1);
         double half = Envelope.of(stand.tree()).alongRow() / 4;
         return Laws.ratio(near(Laws.on(stand, 6).tree(), half), near(stand.tree(), half));
     }
@@ -183,15 +183,15 @@ final class BearingLaws {
 
     /** On the weakest stock against seedling: flower buds on a metre of tree wood's leaf, after three years. */
     static OptionalDouble earlierOnWeak(Specimen one) {
-        Stand weak = grownOn(one, "very-dwarfing", 3);
-        Stand strong = grownOn(one, "seedling", 3);
+        TreeState weak = grownOn(one, "very-dwarfing", 3);
+        TreeState strong = grownOn(one, "seedling", 3);
         return Laws.ratio(
                 Laws.flowers(weak.tree()) / weak.tree().setting().trunkSection(),
                 Laws.flowers(strong.tree()) / strong.tree().setting().trunkSection());
     }
 
-    private static Stand grownOn(Specimen one, String stock, int years) {
-        Stand stand = one.onStock(stock).stand();
+    private static TreeState grownOn(Specimen one, String stock, int years) {
+        TreeState stand = one.onStock(stock).stand();
         return Laws.on(stand.with(stand.temper().ofUsualVigour()), years);
     }
 
@@ -199,7 +199,7 @@ final class BearingLaws {
     static OptionalDouble leafIndexAfterTen(Specimen one) {
         Tree tree = Laws.on(one.stand(), 10).tree();
         double ground = tree.setting().inRow() * tree.setting().betweenRows();
-        return OptionalDouble.of(new Leafage(tree).all() / ground);
+        return OptionalDouble.of(new LeafArea(tree).all() / ground);
     }
 
     /** Height after ten unpruned years against the seedling tree's full height. */
@@ -210,7 +210,7 @@ final class BearingLaws {
 
     /** Level wood against upright in like light: flower buds on a metre of wood two years old and more. */
     static OptionalDouble levelAgainstUpright(Specimen one) {
-        Stand stand = Laws.on(one.stand(), 3);
+        TreeState stand = Laws.on(one.stand(), 3);
         double[] level = new double[2];
         double[] upright = new double[2];
         Tree tree = stand.tree();

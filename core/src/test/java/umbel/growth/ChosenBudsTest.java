@@ -29,7 +29,7 @@ class ChosenBudsTest {
     }
 
     private static List<Axis> sideShoots(Tree before, Operation... work) {
-        Tree after = Season.grow(FirstStand.of(before, 3), Season.Work.dormant(List.of(work)))
+        Tree after = Season.grow(InitialState.of(before, 3), Season.Work.dormant(List.of(work)))
                 .after()
                 .tree();
         return after.axes().stream()

@@ -23,7 +23,7 @@ final class CuttingLaws {
 
     /** Winter removal of a good part of the shoots: the tips that stay, cut tree against uncut. */
     static OptionalDouble sameTipsAfterRemoval(Specimen one) {
-        Stand stand = one.stand();
+        TreeState stand = one.stand();
         List<Operation> cuts = thinnedOut(stand.tree());
         return cuts.isEmpty()
                 ? OptionalDouble.empty()
@@ -35,13 +35,13 @@ final class CuttingLaws {
 
     /** The same removal, without a crop in that year so that the cut is seen for itself: wood of the tree three years on. */
     static OptionalDouble woodAfterRemoval(Specimen one) {
-        Stand stand = one.stand();
+        TreeState stand = one.stand();
         List<Operation> cuts = thinnedOut(stand.tree());
         if (cuts.isEmpty()) {
             return OptionalDouble.empty();
         }
-        Stand uncut = Season.grow(stand, Laws.DEFLOWERED).after();
-        Stand cut = Season.grow(stand, new Season.Work(cuts, Moment.DORMANT, List.of(), true, true))
+        TreeState uncut = Season.grow(stand, Laws.DEFLOWERED).after();
+        TreeState cut = Season.grow(stand, new Season.Work(cuts, Moment.DORMANT, List.of(), true, true))
                 .after();
         return Laws.ratio(
                 Carbon.wood(Laws.on(cut, 2).tree()),
@@ -50,14 +50,14 @@ final class CuttingLaws {
 
     /** Removal in leaf instead of in winter: new length the year after, summer against winter. */
     static OptionalDouble regrowthAfterSummer(Specimen one) {
-        Stand stand = one.stand();
+        TreeState stand = one.stand();
         List<Operation> cuts = thinnedOut(stand.tree());
         if (cuts.isEmpty()) {
             return OptionalDouble.empty();
         }
-        Stand summer =
+        TreeState summer =
                 Season.grow(stand, Season.Work.inLeaf(shootsOut(stand, cuts))).after();
-        Stand grown = Season.grow(stand, Season.Work.NONE).after();
+        TreeState grown = Season.grow(stand, Season.Work.NONE).after();
         Season.Year afterSummer = Season.grow(summer, Season.Work.NONE);
         Season.Year afterWinter = Season.grow(grown, Season.Work.dormant(shootsOut(stand, cuts)));
         return Laws.ratio(afterSummer.newLength(), afterWinter.newLength());
@@ -65,13 +65,13 @@ final class CuttingLaws {
 
     /** The same wood taken in leaf and in winter: what grows in the season of the cut, after it. */
     static OptionalDouble regrowthInTheSameSummer(Specimen one) {
-        Stand stand = one.stand();
+        TreeState stand = one.stand();
         List<Operation> cuts = thinnedOut(stand.tree());
         if (cuts.isEmpty()) {
             return OptionalDouble.empty();
         }
         List<Operation> out = shootsOut(stand, cuts);
-        Stand grown = Season.grow(stand, Season.Work.NONE).after();
+        TreeState grown = Season.grow(stand, Season.Work.NONE).after();
         return Laws.ratio(
                 Season.grow(stand, Season.Work.inLeaf(out)).regrown(),
                 Season.grow(grown, Season.Work.dormant(out)).newLength());
@@ -79,7 +79,7 @@ final class CuttingLaws {
 
     /** The same cuts about bloom and in deep dormancy: new length of the season after. */
     static OptionalDouble growthAfterLateCuts(Specimen one) {
-        Stand stand = one.stand();
+        TreeState stand = one.stand();
         List<Operation> cuts = thinnedOut(stand.tree());
         return cuts.isEmpty()
                 ? OptionalDouble.empty()
@@ -88,7 +88,7 @@ final class CuttingLaws {
                         Season.grow(stand, Season.Work.dormant(cuts)).newLength());
     }
 
-    private static List<Operation> shootsOut(Stand stand, List<Operation> cuts) {
+    private static List<Operation> shootsOut(TreeState stand, List<Operation> cuts) {
         Tree grown = Season.grow(stand, Season.Work.NONE).after().tree();
         List<Operation> there = new ArrayList<>();
         for (Axis limb : grown.limbs()) {
@@ -102,7 +102,7 @@ final class CuttingLaws {
 
     /** A strong end headed by half, against a side shoot of like mass thinned out: new shoots near the cut, more than uncut. */
     static OptionalDouble headingAgainstThinning(Specimen one) {
-        Stand stand = one.stand();
+        TreeState stand = one.stand();
         Tree tree = stand.tree();
         Optional<Axis> end = strongEnd(tree);
         if (end.isEmpty()) {
@@ -115,10 +115,10 @@ final class CuttingLaws {
         if (thinning.isEmpty()) {
             return OptionalDouble.empty();
         }
-        Stand headed = Season.grow(
+        TreeState headed = Season.grow(
                         stand, Season.Work.dormant(List.of(Operation.cutAt(OperationKind.HEAD, limb.id(), at))))
                 .after();
-        Stand thinned =
+        TreeState thinned =
                 Season.grow(stand, Season.Work.dormant(List.of(thinning.get()))).after();
         Tree free = Season.grow(stand, Season.Work.NONE).after().tree();
         double cut = Target.of(tree, thinning.get()).get(0).at();
@@ -156,7 +156,7 @@ final class CuttingLaws {
 
     /** An end cut by three fifths against one tipped by an eighth: length of the longest shoot that answers. */
     static OptionalDouble hardAgainstTipping(Specimen one) {
-        Stand stand = one.stand();
+        TreeState stand = one.stand();
         Optional<Axis> end = strongEnd(stand.tree());
         if (end.isEmpty()) {
             return OptionalDouble.empty();
@@ -168,16 +168,16 @@ final class CuttingLaws {
 
     /** How many long shoots answer within 30 cm below a cut that takes a share of the end. */
     static OptionalDouble numberOfAnswers(Specimen one, double share) {
-        Stand stand = one.stand();
+        TreeState stand = one.stand();
         Optional<Axis> end = strongEnd(stand.tree());
         return end.isEmpty()
                 ? OptionalDouble.empty()
                 : OptionalDouble.of(answers(stand, end.get(), share).size());
     }
 
-    private static List<Axis> answers(Stand stand, Axis limb, double share) {
+    private static List<Axis> answers(TreeState stand, Axis limb, double share) {
         double at = limb.length() - limb.lastGrowth() * share;
-        Stand headed = Season.grow(
+        TreeState headed = Season.grow(
                         stand, Season.Work.dormant(List.of(Operation.cutAt(OperationKind.HEAD, limb.id(), at))))
                 .after();
         return newShoots(headed.tree(), stand.tree(), limb.id(), at);
@@ -185,7 +185,7 @@ final class CuttingLaws {
 
     /** One thick limb out against small wood of the same section: shoots from dormant buds. */
     static OptionalDouble oneLargeWound(Specimen one) {
-        Stand stand = one.stand();
+        TreeState stand = one.stand();
         Tree tree = stand.tree();
         Optional<Axis> big = tree.limbs().stream()
                 .filter(limb -> limb.parent() == 0)
@@ -230,7 +230,7 @@ final class CuttingLaws {
     }
 
     private static OptionalDouble staged(Specimen one, boolean sprouts) {
-        Stand stand = one.stand();
+        TreeState stand = one.stand();
         List<Axis> mains = stand.tree().limbsOn(stand.tree().trunk()).stream()
                 .sorted(Comparator.comparingDouble(Axis::baseDiameter).reversed())
                 .limit(3)
@@ -249,8 +249,8 @@ final class CuttingLaws {
         return Laws.ratio(overYears(stand, byAndBy, sprouts) + 0.01, overYears(stand, atOnce, sprouts) + 0.01);
     }
 
-    private static double overYears(Stand start, List<Season.Work> works, boolean sprouts) {
-        Stand stand = start;
+    private static double overYears(TreeState start, List<Season.Work> works, boolean sprouts) {
+        TreeState stand = start;
         double sum = 0;
         for (Season.Work work : works) {
             Season.Year year = Season.grow(stand, work);
@@ -262,7 +262,7 @@ final class CuttingLaws {
 
     /** A sweet cherry's ends tipped by a fifth: share of the later flower buds those ends would have borne that is lost. */
     static OptionalDouble lostByTipping(Specimen one) {
-        Stand stand = one.stand();
+        TreeState stand = one.stand();
         List<Operation> tips = new ArrayList<>();
         for (Axis limb : stand.tree().limbs()) {
             if (limb.lastGrowth() >= 0.3) {
@@ -278,7 +278,7 @@ final class CuttingLaws {
     }
 
     /** Flowering sites after two seasons on the wood that was one year old. */
-    private static double onThatWood(Stand start, Season.Work first, List<Operation> tips) {
+    private static double onThatWood(TreeState start, Season.Work first, List<Operation> tips) {
         Tree later = Season.grow(Season.grow(start, first).after(), Season.Work.NONE)
                 .after()
                 .tree();
@@ -316,7 +316,7 @@ final class CuttingLaws {
         return cuts;
     }
 
-    private static OptionalDouble sameTips(Stand uncut, Stand cut, Tree found) {
+    private static OptionalDouble sameTips(TreeState uncut, TreeState cut, Tree found) {
         double a = 0;
         double b = 0;
         for (Axis axis : found.axes()) {

@@ -37,7 +37,7 @@ class ExpectedSurveyTest {
 
     @Test
     void aSeasonMakesTheFrameOlderThickerAndLonger() {
-        Tree grown = Forecast.middle(FirstStand.of(built(LAST), 1), List.of(Season.Work.NONE))
+        Tree grown = Forecast.middle(InitialState.of(built(LAST), 1), List.of(Season.Work.NONE))
                 .get(0)
                 .tree();
         Survey next = ExpectedSurvey.of(LAST, grown, true, DAY);
@@ -58,7 +58,7 @@ class ExpectedSurveyTest {
 
     @Test
     void whatIsExpectedIsASurveyThatCanBeSaved() {
-        Tree grown = Forecast.middle(FirstStand.of(built(LAST), 1), List.of(Season.Work.NONE))
+        Tree grown = Forecast.middle(InitialState.of(built(LAST), 1), List.of(Season.Work.NONE))
                 .get(0)
                 .tree();
         Survey next = ExpectedSurvey.of(LAST, grown, true, DAY);

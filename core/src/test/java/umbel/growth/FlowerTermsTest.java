@@ -26,12 +26,13 @@ class FlowerTermsTest {
 
     @Test
     void halfTheBudsFormAtTheHalfLight() {
-        assertThat(Ripening.byLight(TRADE.flowerLight().half(), TRADE)).isCloseTo(0.5, within(1e-12));
-        assertThat(Ripening.byLight(1, TRADE)).isCloseTo(1, within(0.01));
-        assertThat(Ripening.byLight(0.05, TRADE)).isLessThan(0.02);
+        assertThat(FlowerBudFormation.byLight(TRADE.flowerLight().half(), TRADE))
+                .isCloseTo(0.5, within(1e-12));
+        assertThat(FlowerBudFormation.byLight(1, TRADE)).isCloseTo(1, within(0.01));
+        assertThat(FlowerBudFormation.byLight(0.05, TRADE)).isLessThan(0.02);
         double before = 0;
         for (double light = 0; light <= 1; light += 0.05) {
-            double now = Ripening.byLight(light, TRADE);
+            double now = FlowerBudFormation.byLight(light, TRADE);
             assertThat(now).isGreaterThan(before);
             before = now;
         }
@@ -42,16 +43,16 @@ class FlowerTermsTest {
     void halfTheBudsFormAtTheHalfLoad(String kind) {
         Species.Growth species = KNOWLEDGE.species(kind).growth();
         double half = species.load().half();
-        assertThat(Ripening.byLoad(0, species)).isEqualTo(1);
-        assertThat(Ripening.byLoad(half, species)).isCloseTo(0.5, within(1e-12));
-        assertThat(Ripening.byLoad(3 * half, species)).isLessThan(0.3);
+        assertThat(FlowerBudFormation.byLoad(0, species)).isEqualTo(1);
+        assertThat(FlowerBudFormation.byLoad(half, species)).isCloseTo(0.5, within(1e-12));
+        assertThat(FlowerBudFormation.byLoad(3 * half, species)).isLessThan(0.3);
     }
 
     @Test
     void levelWoodFlowersMoreThanUprightWood() {
-        double upright = Ripening.byLean(limb(5), TRADE);
-        double slanting = Ripening.byLean(limb(45), TRADE);
-        double level = Ripening.byLean(limb(90), TRADE);
+        double upright = FlowerBudFormation.byLean(limb(5), TRADE);
+        double slanting = FlowerBudFormation.byLean(limb(45), TRADE);
+        double level = FlowerBudFormation.byLean(limb(90), TRADE);
         assertThat(upright).isCloseTo(1, within(0.15));
         assertThat(slanting).isBetween(upright, level);
         assertThat(level).isCloseTo(1 + TRADE.levelFlowers(), within(0.05));
@@ -61,8 +62,8 @@ class FlowerTermsTest {
     void wildGrowthKeepsSpursFromFlowering() {
         Axis calm = grown(4);
         Axis strong = grown(80);
-        assertThat(Ripening.byVigour(calm, TRADE)).isGreaterThan(0.9);
-        assertThat(Ripening.byVigour(strong, TRADE)).isLessThan(Ripening.byVigour(calm, TRADE) / 2);
+        assertThat(FlowerBudFormation.byVigour(calm, TRADE)).isGreaterThan(0.9);
+        assertThat(FlowerBudFormation.byVigour(strong, TRADE)).isLessThan(FlowerBudFormation.byVigour(calm, TRADE) / 2);
     }
 
     private static Axis limb(double angle) {
@@ -90,7 +91,7 @@ class FlowerTermsTest {
                 .limb("3", "trunk", "scaffold", 130, 240, 60, 28, 150, 8, Surveys.spurs(30, 3))
                 .tree();
         CutTree cut = CutTree.of(tree, List.of(Operation.remove("2")));
-        Tree after = Season.grow(FirstStand.of(tree, 1), Season.Work.dormant(cut.operations()))
+        Tree after = Season.grow(InitialState.of(tree, 1), Season.Work.dormant(cut.operations()))
                 .after()
                 .tree();
         assertThat(after.find("2")).isEmpty();

@@ -25,8 +25,8 @@ final class Grove {
             return TreeBuilder.build(survey, Knowledge.shipped(), seed);
         }
 
-        Stand stand() {
-            return FirstStand.of(tree(), seed);
+        TreeState stand() {
+            return InitialState.of(tree(), seed);
         }
 
         Specimen onStock(String stock) {

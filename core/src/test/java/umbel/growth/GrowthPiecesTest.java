@@ -27,7 +27,7 @@ class GrowthPiecesTest {
 
     private static final Knowledge KNOWLEDGE = Knowledge.shipped();
     private static final Tree TREE = build(PracticeTree.survey("apple", "central-leader", 12, 3));
-    private static final Leafage LEAF = new Leafage(TREE);
+    private static final LeafArea LEAF = new LeafArea(TREE);
 
     private static Tree build(Survey survey) {
         return TreeBuilder.build(survey, KNOWLEDGE, 1);
@@ -72,10 +72,10 @@ class GrowthPiecesTest {
     void rootstockShootsAndDeadWoodFeedNothing() {
         Survey survey = PracticeTree.survey("apple", "central-leader", 12, 3, Fault.SUCKERS, Fault.DEAD_LIMB);
         Tree tree = build(survey);
-        Leafage leaf = new Leafage(tree);
+        LeafArea leaf = new LeafArea(tree);
         Axis sucker = tree.find("s1").orElseThrow();
         Axis dead = tree.limbs().stream()
-                .filter(limb -> !Leafage.grows(limb) && limb.index() != sucker.index())
+                .filter(limb -> !LeafArea.grows(limb) && limb.index() != sucker.index())
                 .findFirst()
                 .orElseThrow();
         assertThat(leaf.of(sucker.index())).isZero();
@@ -113,7 +113,7 @@ class GrowthPiecesTest {
 
     @Test
     void woodIsLaidOnInProportionToTheLeafItServes() {
-        Thickening thickening = new Thickening(TREE, 0.5);
+        RadialGrowth thickening = new RadialGrowth(TREE, 0.5);
         double perLeaf = added(thickening, TREE.trunk()) / LEAF.all();
         assertThat(perLeaf).isPositive();
         for (Axis limb : TREE.limbs()) {
@@ -125,7 +125,7 @@ class GrowthPiecesTest {
         }
     }
 
-    private static double added(Thickening thickening, Axis axis) {
+    private static double added(RadialGrowth thickening, Axis axis) {
         double now = thickening.of(axis.index())[0];
         double was = axis.diameters()[0];
         return Math.PI / 4 * (now * now - was * was);
@@ -134,16 +134,16 @@ class GrowthPiecesTest {
     @Test
     void aPoorYearLaysOnLittleAndARichOneNoEndOfIt() {
         Trade.Laid laid = KNOWLEDGE.trade().growth().thickening();
-        double poor = new Thickening(TREE, -1).mass();
-        double rich = new Thickening(TREE, 5).mass();
+        double poor = new RadialGrowth(TREE, -1).mass();
+        double rich = new RadialGrowth(TREE, 5).mass();
         assertThat(poor).isPositive();
         assertThat(rich / poor).isCloseTo(laid.most() / laid.least(), within(1e-6));
-        assertThat(new Thickening(TREE, 0.4).mass()).isBetween(poor, rich);
+        assertThat(new RadialGrowth(TREE, 0.4).mass()).isBetween(poor, rich);
     }
 
     @Test
     void oneYearWoodIsAsThickAsItGrew() {
-        Thickening thickening = new Thickening(TREE, 0.5);
+        RadialGrowth thickening = new RadialGrowth(TREE, 0.5);
         TREE.axes().stream()
                 .filter(axis -> axis.age() <= 1)
                 .forEach(axis -> assertThat(thickening.of(axis.index())).isEqualTo(axis.diameters()));
@@ -208,12 +208,12 @@ class GrowthPiecesTest {
     void theSameLeafMakesMoreWhereItStandsAlone() {
         Tree alone = among(9, 9);
         Tree close = among(2.5, 3);
-        assertThat(new Leafage(alone).all()).isCloseTo(new Leafage(close).all(), within(1e-9));
+        assertThat(new LeafArea(alone).all()).isCloseTo(new LeafArea(close).all(), within(1e-9));
         double open = Carbon.assimilated(alone, field(alone));
         assertThat(open).isGreaterThan(1.15 * Carbon.assimilated(close, field(close)));
         assertThat(open)
                 .as("no more than its leaf could make in full light")
-                .isLessThan(KNOWLEDGE.trade().growth().assimilation() * new Leafage(alone).all());
+                .isLessThan(KNOWLEDGE.trade().growth().assimilation() * new LeafArea(alone).all());
     }
 
     private static Tree among(double inRow, double betweenRows) {

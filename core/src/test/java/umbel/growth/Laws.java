@@ -57,8 +57,8 @@ final class Laws {
 
     static final Season.Work DEFLOWERED = new Season.Work(List.of(), Moment.DORMANT, List.of(), true, true);
 
-    static Stand on(Stand start, int years) {
-        Stand stand = start;
+    static TreeState on(TreeState start, int years) {
+        TreeState stand = start;
         for (int year = 0; year < years; year++) {
             stand = Season.grow(stand, Season.Work.NONE).after();
         }
@@ -85,12 +85,12 @@ final class Laws {
     }
 
     /** The stand with three times its flower buds, as after an empty year. */
-    static Stand snowball(Stand stand) {
+    static TreeState snowball(TreeState stand) {
         List<Axis> axes = new ArrayList<>();
         for (Axis axis : stand.tree().axes()) {
             axes.add(axis.bearing(axis.flowerBuds() * 3));
         }
-        return new Stand(
+        return new TreeState(
                 new Tree(stand.tree().setting(), axes),
                 stand.year(),
                 stand.light(),

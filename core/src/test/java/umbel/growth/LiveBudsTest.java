@@ -9,7 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import umbel.cut.CutTree;
-import umbel.growth.Point.Kind;
+import umbel.growth.GrowingPoint.Kind;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.Species;
 import umbel.knowledge.Species.LiveBuds;
@@ -32,12 +32,12 @@ class LiveBudsTest {
 
     /** Where the live buds of a whip stand, metres from its foot. */
     private static double[] live(Tree whip, long seed) {
-        Points points = new Points(
+        GrowingPoints points = new GrowingPoints(
                 CutTree.of(whip, List.of()),
-                new Leafage(whip),
+                new LeafArea(whip),
                 LightField.of(whip, 0.2, 16),
-                Temper.USUAL,
-                new Draws(seed, 0));
+                GrowthTraits.USUAL,
+                new KeyedDraws(seed, 0));
         return points.on(0).stream()
                 .filter(point -> point.kind == Kind.BUD)
                 .mapToDouble(point -> point.at)

@@ -16,9 +16,9 @@ import umbel.cut.OperationKind;
 import umbel.cut.Target;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.Species;
+import umbel.light.FruitingSite;
 import umbel.light.LightField;
 import umbel.light.LightModel;
-import umbel.light.Site;
 import umbel.practice.PracticeTree;
 import umbel.survey.Surveys;
 import umbel.wood.Axis;
@@ -33,7 +33,7 @@ class SeasonTest {
             TreeBuilder.build(PracticeTree.survey("apple", "central-leader", 7, 4), Knowledge.shipped(), 1);
 
     private static Season.Year grown() {
-        return Season.grow(FirstStand.of(TREE, 1), Season.Work.NONE);
+        return Season.grow(InitialState.of(TREE, 1), Season.Work.NONE);
     }
 
     @Test
@@ -96,22 +96,22 @@ class SeasonTest {
 
     @Test
     void withoutFlowersThereIsNoFruit() {
-        Season.Year year =
-                Season.grow(FirstStand.of(TREE, 1), new Season.Work(List.of(), Moment.DORMANT, List.of(), true, true));
+        Season.Year year = Season.grow(
+                InitialState.of(TREE, 1), new Season.Work(List.of(), Moment.DORMANT, List.of(), true, true));
         assertThat(year.fruits()).isZero();
     }
 
     @Test
     void workOnALimbThatIsNotThereIsPassedOver() {
         Season.Year year =
-                Season.grow(FirstStand.of(TREE, 1), Season.Work.dormant(List.of(Operation.remove("no such limb"))));
+                Season.grow(InitialState.of(TREE, 1), Season.Work.dormant(List.of(Operation.remove("no such limb"))));
         assertThat(year.after().tree().axes())
                 .hasSameSizeAs(grown().after().tree().axes());
     }
 
     @Test
     void aCutInLeafTakesWhatHasGrownByThen() {
-        Stand stand = FirstStand.of(TREE, 1);
+        TreeState stand = InitialState.of(TREE, 1);
         String limb = TREE.limbs().get(0).id();
         Tree tree = Season.grow(stand, Season.Work.inLeaf(List.of(Operation.remove(limb))))
                 .after()
@@ -121,7 +121,7 @@ class SeasonTest {
 
     @Test
     void headingInLeafIsAnsweredInTheSameSummerByLessThanInTheSpringAfterAWinterHeading() {
-        Stand stand = FirstStand.of(TREE, 1);
+        TreeState stand = InitialState.of(TREE, 1);
         Tree summer = Season.grow(stand, Season.Work.NONE).after().tree();
         List<Operation> heads = summer.limbs().stream()
                 .filter(limb -> limb.lastGrowth() > 0.3)
@@ -143,7 +143,7 @@ class SeasonTest {
 
     @Test
     void whatGrowsAgainHangsOnTheTreeLikeAnyShoot() {
-        Stand stand = FirstStand.of(TREE, 1);
+        TreeState stand = InitialState.of(TREE, 1);
         Tree summer = Season.grow(stand, Season.Work.NONE).after().tree();
         Axis limb = summer.limbs().stream()
                 .filter(one -> one.lastGrowth() > 0.3)
@@ -168,7 +168,7 @@ class SeasonTest {
                         .isEmpty())
                 .map(limb -> Operation.remove(limb.id() + "/shoots"))
                 .toList();
-        Stand stand = FirstStand.of(TREE, 1);
+        TreeState stand = InitialState.of(TREE, 1);
         assertThat(Season.grow(stand, Season.Work.at(harder, cuts)).newLength())
                 .isLessThan(Season.grow(stand, Season.Work.at(calmer, cuts)).newLength());
     }
@@ -176,7 +176,7 @@ class SeasonTest {
     @ParameterizedTest
     @EnumSource(Moment.class)
     void whenNothingIsCutItDoesNotMatterWhen(Moment moment) {
-        Stand stand = FirstStand.of(TREE, 1);
+        TreeState stand = InitialState.of(TREE, 1);
         assertThat(Season.grow(stand, Season.Work.at(moment, List.of())).newLength())
                 .isEqualTo(grown().newLength());
         assertThat(Moment.of(moment.word())).isEqualTo(moment);
@@ -184,7 +184,7 @@ class SeasonTest {
 
     @Test
     void leafCarriedAtTheFootIsAllTheLeafThereIs() {
-        Leafage leafage = new Leafage(TREE);
+        LeafArea leafage = new LeafArea(TREE);
         double all = TREE.axes().stream().mapToDouble(Axis::leafArea).sum();
         assertThat(leafage.all()).isCloseTo(all, within(1e-9));
         assertThat(leafage.beyond(0, 0)).isCloseTo(all, within(1e-9));
@@ -193,7 +193,7 @@ class SeasonTest {
 
     @Test
     void leafCarriedFallsTowardsTheEnd() {
-        Leafage leafage = new Leafage(TREE);
+        LeafArea leafage = new LeafArea(TREE);
         double before = Double.MAX_VALUE;
         for (double at = 0; at < TREE.trunk().length(); at += 0.2) {
             double now = leafage.beyond(0, at);
@@ -206,9 +206,9 @@ class SeasonTest {
     void aShootOfTwentyOneGramsIsAboutAMetreLessWhatTheLongestHoldsBack() {
         Species.Growth apple = Knowledge.shipped().species("apple").growth();
         // x = 1, L = 1.7 · (1 − e^(−1/1.7)) = 0.756
-        assertThat(Sharing.length(0.021, apple)).isCloseTo(0.756, within(0.001));
-        assertThat(Sharing.length(0, apple)).isZero();
-        assertThat(Sharing.length(10, apple)).isLessThanOrEqualTo(1.7);
+        assertThat(CarbonAllocation.length(0.021, apple)).isCloseTo(0.756, within(0.001));
+        assertThat(CarbonAllocation.length(0, apple)).isZero();
+        assertThat(CarbonAllocation.length(10, apple)).isLessThanOrEqualTo(1.7);
     }
 
     @Test
@@ -232,7 +232,7 @@ class SeasonTest {
     @Test
     void aTreeWithoutLimbsGrowsToo() {
         Tree whip = Surveys.apple().leaf(1).trunk(14, 150).tree();
-        Season.Year year = Season.grow(FirstStand.of(whip, 1), Season.Work.NONE);
+        Season.Year year = Season.grow(InitialState.of(whip, 1), Season.Work.NONE);
         assertThat(year.after().tree().axes().size()).isGreaterThan(1);
         assertThat(year.newLength()).isPositive();
     }
@@ -243,7 +243,7 @@ class SeasonTest {
             Tree tree = TreeBuilder.build(
                     PracticeTree.survey(kind.id(), kind.defaultSystem(), 4, 2), Knowledge.shipped(), 1);
             List<Forecast.Figures> years =
-                    Forecast.middle(FirstStand.of(tree, 1), Collections.nCopies(3, Season.Work.NONE));
+                    Forecast.middle(InitialState.of(tree, 1), Collections.nCopies(3, Season.Work.NONE));
             for (Forecast.Figures year : years) {
                 assertThat(year.height()).as(kind.id()).isBetween(0.3, 25.0);
                 assertThat(year.wood()).as(kind.id()).isPositive();
@@ -260,7 +260,7 @@ class SeasonTest {
         String[] systems = {"central-leader", "multi-leader", "tall-spindle", "open-centre", "espalier"};
         for (String system : systems) {
             Tree tree = TreeBuilder.build(PracticeTree.survey("apple", system, 10, 3), Knowledge.shipped(), 1);
-            Stand start = FirstStand.of(tree, 1);
+            TreeState start = InitialState.of(tree, 1);
             Forecast.Figures year =
                     Forecast.middle(start, List.of(Season.Work.NONE)).get(0);
             LightField coarse = Season.grow(start, Season.Work.NONE).after().light();
@@ -275,7 +275,7 @@ class SeasonTest {
     private static double shareUnder(LightField light, Tree tree, double limit) {
         double all = 0;
         double under = 0;
-        for (Site site : Site.of(tree)) {
+        for (FruitingSite site : FruitingSite.of(tree)) {
             all += site.weight();
             under += light.at(site.place()) < limit ? site.weight() : 0;
         }
@@ -284,7 +284,7 @@ class SeasonTest {
 
     @Test
     void rangesHoldTheirMiddle() {
-        Forecast forecast = Forecast.of(FirstStand.of(TREE, 1), Collections.nCopies(3, Season.Work.NONE));
+        Forecast forecast = Forecast.of(InitialState.of(TREE, 1), Collections.nCopies(3, Season.Work.NONE));
         assertThat(forecast.years()).hasSize(3);
         for (Forecast.Outlook year : forecast.years()) {
             for (Forecast.Range range :
@@ -293,8 +293,8 @@ class SeasonTest {
                 assertThat(range.middle()).isLessThanOrEqualTo(range.high());
             }
         }
-        Forecast like =
-                Forecast.like(forecast, new Seasons(FirstStand.of(TREE, 1)), Collections.nCopies(3, Season.Work.NONE));
+        Forecast like = Forecast.like(
+                forecast, new Seasons(InitialState.of(TREE, 1)), Collections.nCopies(3, Season.Work.NONE));
         assertThat(like.years().get(2).fruits().middle())
                 .isCloseTo(forecast.years().get(2).fruits().middle(), within(1e-9));
     }

@@ -26,7 +26,7 @@ class SeasonsTest {
 
     @Test
     void aSeasonIsTheSameAsGrownOneByOne() {
-        Stand start = FirstStand.of(TREE, 1);
+        TreeState start = InitialState.of(TREE, 1);
         Season.Year first = Season.grow(start, CUT);
         Season.Year second = Season.grow(first.after(), Season.Work.NONE);
         Seasons seasons = new Seasons(start);
@@ -37,7 +37,7 @@ class SeasonsTest {
 
     @Test
     void whatTwoPlansShareIsGrownOnce() {
-        Seasons seasons = new Seasons(FirstStand.of(TREE, 1));
+        Seasons seasons = new Seasons(InitialState.of(TREE, 1));
         Season.Year once = seasons.after(List.of(CUT, CUT));
         assertThat(seasons.after(List.of(CUT, CUT))).isSameAs(once);
         seasons.forget();
@@ -47,7 +47,7 @@ class SeasonsTest {
 
     @Test
     void aListThatGoesOnGrowingDoesNotChangeWhatWasGrown() {
-        Seasons seasons = new Seasons(FirstStand.of(TREE, 1));
+        Seasons seasons = new Seasons(InitialState.of(TREE, 1));
         List<Season.Work> works = new ArrayList<>(List.of(CUT));
         Season.Year first = seasons.after(works);
         works.add(Season.Work.NONE);
@@ -58,7 +58,7 @@ class SeasonsTest {
 
     @Test
     void leftAloneItIsTheForecastOfNothingDone() {
-        Stand start = FirstStand.of(TREE, 1);
+        TreeState start = InitialState.of(TREE, 1);
         Seasons seasons = new Seasons(start);
         Forecast alone = seasons.leftAlone(3);
         Forecast byItself = Forecast.of(start, Collections.nCopies(3, Season.Work.NONE));

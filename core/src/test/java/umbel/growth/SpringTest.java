@@ -28,16 +28,16 @@ class SpringTest {
     @ParameterizedTest
     @MethodSource("bearing")
     void aBearingTreeLeftAloneFillsUpByTwoThirdsAtMostInASeason(Specimen one) {
-        Stand stand = one.stand();
-        double before = new Leafage(stand.tree()).all();
-        double after = new Leafage(Season.grow(stand, Season.Work.NONE).after().tree()).all();
+        TreeState stand = one.stand();
+        double before = new LeafArea(stand.tree()).all();
+        double after = new LeafArea(Season.grow(stand, Season.Work.NONE).after().tree()).all();
         assertThat(after / before).isBetween(0.8, 1.67);
     }
 
     @ParameterizedTest
     @MethodSource("bearing")
     void itsEndsGrowAboutAsTheyDid(Specimen one) {
-        Stand stand = one.stand();
+        TreeState stand = one.stand();
         Tree next = Season.grow(stand, Season.Work.NONE).after().tree();
         double before = grownByEnds(stand.tree(), stand.tree());
         double after = grownByEnds(next, stand.tree());

@@ -35,8 +35,8 @@ class SiteErrorTest {
     @CsvSource({"tall-spindle, 6", "open-centre, 6", "slender-axe, 5"})
     void sitesAreRightToFiveHundredthsAndBetterOnFinerGrids(String system, int leaf) {
         Tree tree = TreeBuilder.build(PracticeTree.survey(system, leaf, 3), Knowledge.shipped(), 1);
-        List<Site> all = Site.of(tree);
-        List<Site> some = new ArrayList<>();
+        List<FruitingSite> all = FruitingSite.of(tree);
+        List<FruitingSite> some = new ArrayList<>();
         for (int i = 0; i < all.size(); i += Math.max(1, all.size() / SITES)) {
             some.add(all.get(i));
         }
@@ -51,7 +51,7 @@ class SiteErrorTest {
         assertThat(middle).isLessThan(coarse);
     }
 
-    private static double[] reference(Tree tree, List<Site> sites) {
+    private static double[] reference(Tree tree, List<FruitingSite> sites) {
         Setting setting = tree.setting();
         CanopyGrid grid = cloud(tree);
         Sky sky = Sky.season(DIRECTIONS, setting.latitude(), setting.rowBearing(), setting.light());

@@ -84,9 +84,9 @@ class SlopeNetAndShadeTest {
     @Test
     void theShadeOfALimbIsTheLightItsRemovalGives() {
         Tree tree = TreeBuilder.build(PracticeTree.survey("central-leader", 18, 3), Knowledge.shipped(), 1);
-        List<LightTaken.Shade> shades = LightTaken.of(tree);
+        List<ShadeBetweenLimbs.Shade> shades = ShadeBetweenLimbs.of(tree);
         assertThat(shades).isSortedAccordingTo((a, b) -> Double.compare(b.fromTree(), a.fromTree()));
-        LightTaken.Shade first = shades.get(0);
+        ShadeBetweenLimbs.Shade first = shades.get(0);
         Tree without = CutTree.of(tree, List.of(Operation.remove(first.limb()))).left();
         LightReading before = LightModel.glance(tree, 1);
         LightReading after = LightModel.glance(without, 1);
@@ -94,7 +94,7 @@ class SlopeNetAndShadeTest {
         double weight = 0;
         int s = 0;
         for (int i = 0; i < before.light().length; i++) {
-            Site site = before.sites().get(i);
+            FruitingSite site = before.sites().get(i);
             if (without.find(site.axis().id()).isPresent()) {
                 sum += (after.light()[s] - before.light()[i]) * site.weight();
                 weight += site.weight();
@@ -111,14 +111,14 @@ class SlopeNetAndShadeTest {
                 .limb("low", "trunk", "scaffold", 70, 90, 80, 40, 150, 6, Surveys.spurs(120, 2))
                 .limb("high", "trunk", "scaffold", 120, 90, 80, 40, 150, 6, Surveys.spurs(120, 2))
                 .tree();
-        List<LightTaken.Shade> shades = LightTaken.of(tree);
+        List<ShadeBetweenLimbs.Shade> shades = ShadeBetweenLimbs.of(tree);
         double down = taken(shades, "high", "low");
         double up = taken(shades, "low", "high");
         assertThat(down).isGreaterThan(0.05);
         assertThat(up).isLessThan(down / 4);
     }
 
-    private static double taken(List<LightTaken.Shade> shades, String by, String from) {
+    private static double taken(List<ShadeBetweenLimbs.Shade> shades, String by, String from) {
         return shades.stream()
                 .filter(shade -> shade.limb().equals(by))
                 .findFirst()
@@ -142,7 +142,7 @@ class SlopeNetAndShadeTest {
     void placesReadAloneAgreeWithTheSites() {
         Tree tree = spurred().tree();
         LightReading light = LightModel.read(tree);
-        List<Vec> places = light.sites().stream().map(Site::place).toList();
-        assertThat(LightModel.at(tree, places, Look.CLOSE)).isEqualTo(light.light());
+        List<Vec> places = light.sites().stream().map(FruitingSite::place).toList();
+        assertThat(LightModel.at(tree, places, LightResolution.CLOSE)).isEqualTo(light.light());
     }
 }

@@ -7,7 +7,7 @@ import java.util.List;
 final class ExhaustiveSearch {
 
     private final PlanSearch search;
-    private final Weighing weighing;
+    private final CutSetEvaluator weighing;
     private final double least;
 
     ExhaustiveSearch(PlanSearch search) {

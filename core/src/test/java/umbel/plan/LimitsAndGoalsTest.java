@@ -51,8 +51,8 @@ class LimitsAndGoalsTest {
 
     @Test
     void aRefusalNamesWhatAndWhere() {
-        assertThat(Wish.key(Operation.remove("4/shoots/up"))).isEqualTo("remove@4/shoots/up");
-        assertThat(Wish.key(Operation.bend("2", 1))).isEqualTo("bend@2");
+        assertThat(PlanRequest.key(Operation.remove("4/shoots/up"))).isEqualTo("remove@4/shoots/up");
+        assertThat(PlanRequest.key(Operation.bend("2", 1))).isEqualTo("bend@2");
     }
 
     @Test
@@ -80,12 +80,12 @@ class LimitsAndGoalsTest {
 
     @Test
     void aTreeIsWorthMoreWithoutItsFaults() {
-        Wish wish = wish();
+        PlanRequest wish = wish();
         Tree faulty = TreeBuilder.build(
                 PracticeTree.survey("central-leader", 18, 3, Fault.RIVAL_LEADER, Fault.SUCKERS), KNOWLEDGE, 1);
-        Appraisal.Ground ground = Appraisal.Ground.of(faulty, List.of(), KNOWLEDGE.plan());
+        CutSetValue.Ground ground = CutSetValue.Ground.of(faulty, List.of(), KNOWLEDGE.plan());
         double asFound =
-                Appraisal.of(ground, CutTree.of(faulty, List.of()), wish).worth(wish);
+                CutSetValue.of(ground, CutTree.of(faulty, List.of()), wish).worth(wish);
         double noSuckers = worth(ground, faulty, wish, "s1", "s2");
         double noRival = worth(ground, faulty, wish, "r1");
         double stripped = worth(ground, faulty, wish, "1", "2", "3", "4", "5", "6", "7");
@@ -94,14 +94,14 @@ class LimitsAndGoalsTest {
         assertThat(stripped).as("taking the frame off is no cure").isLessThan(asFound);
     }
 
-    private static double worth(Appraisal.Ground ground, Tree tree, Wish wish, String... limbs) {
+    private static double worth(CutSetValue.Ground ground, Tree tree, PlanRequest wish, String... limbs) {
         List<Operation> operations =
                 java.util.Arrays.stream(limbs).map(Operation::remove).toList();
-        return Appraisal.of(ground, CutTree.of(tree, operations), wish).worth(wish);
+        return CutSetValue.of(ground, CutTree.of(tree, operations), wish).worth(wish);
     }
 
-    private static Wish wish() {
-        return new Wish(
+    private static PlanRequest wish() {
+        return new PlanRequest(
                 KNOWLEDGE.school("classic"),
                 KNOWLEDGE.plan(),
                 Goals.of(Map.of(), KNOWLEDGE.plan().goals()),

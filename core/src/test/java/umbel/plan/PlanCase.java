@@ -8,7 +8,7 @@ import umbel.assess.Assessor;
 import umbel.cut.Operation;
 import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
-import umbel.light.Look;
+import umbel.light.LightResolution;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
 import umbel.reading.TreeReader;
@@ -16,7 +16,7 @@ import umbel.survey.Survey;
 import umbel.wood.Tree;
 
 /** A tree with what is asked for it and what is wrong with it. */
-record PlanCase(Tree tree, Wish wish, TreeReader.Reading reading) {
+record PlanCase(Tree tree, PlanRequest wish, TreeReader.Reading reading) {
 
     private static final Assessor ASSESSOR = new Assessor(Knowledge.shipped());
 
@@ -36,7 +36,7 @@ record PlanCase(Tree tree, Wish wish, TreeReader.Reading reading) {
     static PlanCase of(Survey survey) {
         AssessRequest request = AssessRequest.of(survey);
         Tree tree = ASSESSOR.tree(request);
-        Wish wish = ASSESSOR.wish(request, tree, List.of(), Set.of());
+        PlanRequest wish = ASSESSOR.wish(request, tree, List.of(), Set.of());
         return new PlanCase(
                 tree, wish, TreeReader.read(tree, wish.school(), wish.limits().reach()));
     }
@@ -54,7 +54,7 @@ record PlanCase(Tree tree, Wish wish, TreeReader.Reading reading) {
     }
 
     PlanSearch search() {
-        return new PlanSearch(tree, reading.findings(), wish, Look.CLOSE, null);
+        return new PlanSearch(tree, reading.findings(), wish, LightResolution.CLOSE, null);
     }
 
     /** The same tree asked for otherwise. */
@@ -75,7 +75,7 @@ record PlanCase(Tree tree, Wish wish, TreeReader.Reading reading) {
     }
 
     private PlanCase asked(Goals goals, Limits limits, Moment moment, List<Operation> taken, Set<String> refused) {
-        Wish other = new Wish(
+        PlanRequest other = new PlanRequest(
                 wish.school(), wish.rules(), goals, limits, moment, wish.years(), taken, refused, wish.learned());
         return new PlanCase(tree, other, reading);
     }

@@ -29,7 +29,7 @@ class PlannedTreesTest {
     void aRefusedStepStaysRefused() {
         Survey survey = PracticeTree.survey("central-leader", 18, 3, Fault.RIVAL_LEADER, Fault.SUCKERS);
         Plan first = PlanCase.of(survey).recommended();
-        String refused = Wish.key(first.steps().stream()
+        String refused = PlanRequest.key(first.steps().stream()
                 .filter(step -> step.operation().limb().equals("r1"))
                 .findFirst()
                 .orElseThrow()
@@ -37,7 +37,8 @@ class PlannedTreesTest {
         Plan second = PlanCase.of(survey)
                 .wishing(List.of(), Set.of(refused), Map.of())
                 .recommended();
-        assertThat(second.steps()).noneMatch(step -> Wish.key(step.operation()).equals(refused));
+        assertThat(second.steps())
+                .noneMatch(step -> PlanRequest.key(step.operation()).equals(refused));
     }
 
     @Test

@@ -75,7 +75,7 @@ class PlanningTest {
                 .operation();
         Map<String, Double> otherGoals = Map.of("labour", 3.0);
         Stream.of(
-                        OLD.wishing(List.of(), Set.of(Wish.key(first)), Map.of()),
+                        OLD.wishing(List.of(), Set.of(PlanRequest.key(first)), Map.of()),
                         OLD.wishing(List.of(first), Set.of(), Map.of()),
                         OLD.wishing(List.of(), Set.of(), otherGoals))
                 .forEach(other -> {

@@ -15,7 +15,7 @@ import umbel.cut.OperationKind;
 import umbel.cut.Stubs;
 import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
-import umbel.light.Look;
+import umbel.light.LightResolution;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
 import umbel.reading.Finding;
@@ -121,7 +121,7 @@ class RemediesTest {
     }
 
     private static Remedies remedies(Tree tree, boolean inLeaf) {
-        Wish wish = new Wish(
+        PlanRequest wish = new PlanRequest(
                 KNOWLEDGE.school("classic"),
                 KNOWLEDGE.plan(),
                 Goals.of(Map.of(), KNOWLEDGE.plan().goals()),
@@ -130,7 +130,7 @@ class RemediesTest {
                 1,
                 List.of(),
                 Set.of());
-        return new Remedies(tree, findings(tree), wish, new Stubs(tree, Look.CLOSE));
+        return new Remedies(tree, findings(tree), wish, new Stubs(tree, LightResolution.CLOSE));
     }
 
     private static List<Finding> findings(Tree tree) {

@@ -12,7 +12,7 @@ import umbel.assess.AssessRequest;
 import umbel.assess.Assessor;
 import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
-import umbel.light.Look;
+import umbel.light.LightResolution;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
 import umbel.reading.TreeReader;
@@ -70,8 +70,8 @@ final class SearchAgainstBest {
             AssessRequest request =
                     AssessRequest.of(PracticeTree.survey(kind[0], kind[1], leaf, seed, chosen.toArray(Fault[]::new)));
             Tree tree = assessor.tree(request);
-            Wish asked = assessor.wish(request, tree, List.of(), Set.of());
-            Wish wish = new Wish(
+            PlanRequest asked = assessor.wish(request, tree, List.of(), Set.of());
+            PlanRequest wish = new PlanRequest(
                     asked.school(),
                     asked.rules(),
                     asked.goals(),
@@ -82,7 +82,7 @@ final class SearchAgainstBest {
                     Set.of());
             TreeReader.Reading reading =
                     TreeReader.read(tree, wish.school(), wish.limits().reach());
-            PlanSearch search = new PlanSearch(tree, reading.findings(), wish, Look.CLOSE, null);
+            PlanSearch search = new PlanSearch(tree, reading.findings(), wish, LightResolution.CLOSE, null);
             long open =
                     search.candidates().stream().filter(one -> !one.settled()).count();
             if (open >= FEWEST && open <= MOST) {

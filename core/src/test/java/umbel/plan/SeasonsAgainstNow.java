@@ -7,11 +7,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.SplittableRandom;
-import umbel.growth.FirstStand;
 import umbel.growth.Forecast;
+import umbel.growth.InitialState;
 import umbel.growth.Season;
 import umbel.growth.Seasons;
-import umbel.growth.Stand;
+import umbel.growth.TreeState;
 import umbel.knowledge.PlanRules;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
@@ -51,8 +51,8 @@ final class SeasonsAgainstNow {
     /** The worth over now and three seasons, worked out here from the definition and not by the class under test. */
     static double overTheYears(PlanCase one, List<Candidate> visit) {
         PlanRules.Ahead ahead = one.wish().rules().ahead();
-        Weighing weighing = one.search().weighing();
-        Stand stand = FirstStand.of(one.tree(), 1);
+        CutSetEvaluator weighing = one.search().weighing();
+        TreeState stand = InitialState.of(one.tree(), 1);
         List<Season.Work> works = new ArrayList<>(Collections.nCopies(3, Season.Work.NONE));
         works.set(0, Season.Work.dormant(PlanSearch.operations(visit)));
         List<Forecast.Figures> years = Forecast.middle(stand, works);
@@ -70,7 +70,7 @@ final class SeasonsAgainstNow {
         for (PlanCase one : manyTrees(count)) {
             PlanSearch search = one.search();
             List<Candidate> now = search.choose(1, true);
-            List<Candidate> then = new GrownChoice(search, new Seasons(FirstStand.of(one.tree(), 1))).of(now);
+            List<Candidate> then = new ForecastDecision(search, new Seasons(InitialState.of(one.tree(), 1))).of(now);
             if (!Set.copyOf(PlanSearch.operations(now)).equals(Set.copyOf(PlanSearch.operations(then)))) {
                 turned++;
                 gained += overTheYears(one, then) - overTheYears(one, now);
@@ -90,6 +90,6 @@ final class SeasonsAgainstNow {
     private static double inThree(PlanCase one, List<Candidate> visit) {
         List<Season.Work> works = new ArrayList<>(Collections.nCopies(3, Season.Work.NONE));
         works.set(0, Season.Work.dormant(PlanSearch.operations(visit)));
-        return Forecast.middle(FirstStand.of(one.tree(), 1), works).get(2).fruits();
+        return Forecast.middle(InitialState.of(one.tree(), 1), works).get(2).fruits();
     }
 }

@@ -12,7 +12,7 @@ import umbel.cut.OperationKind;
 import umbel.cut.Stubs;
 import umbel.cut.Target;
 import umbel.knowledge.TrainingSystem;
-import umbel.light.Look;
+import umbel.light.LightResolution;
 import umbel.survey.Surveys;
 import umbel.wood.Axis;
 import umbel.wood.Tree;
@@ -21,7 +21,7 @@ import umbel.wood.Tree;
 class YearlyRenewalTest {
 
     private static YearlyRenewal of(Tree tree) {
-        return new YearlyRenewal(tree, new Stubs(tree, Look.CLOSE));
+        return new YearlyRenewal(tree, new Stubs(tree, LightResolution.CLOSE));
     }
 
     private static List<Axis> mains(Tree tree) {
@@ -82,7 +82,7 @@ class YearlyRenewalTest {
             dense.limb("" + i, "trunk", "limb", 60 + 7 * i, 137 * i % 360, 82, 19 - 0.3 * i, 112 - 1.8 * i, age, null);
         }
         Tree tree = dense.tree();
-        Stubs stubs = new Stubs(tree, Look.CLOSE);
+        Stubs stubs = new Stubs(tree, LightResolution.CLOSE);
         assertThat(stubs.of(tree.find("0").orElseThrow())).as("dark below").isEmpty();
         List<Operation> renewed = of(tree).share(act, mains(tree));
         assertThat(renewed).hasSizeGreaterThan(3).allMatch(one -> one.kind() == OperationKind.RENEW_STUB);

@@ -10,7 +10,7 @@ import org.junit.jupiter.api.Test;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
-import umbel.growth.FirstStand;
+import umbel.growth.InitialState;
 import umbel.growth.Seasons;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
@@ -25,7 +25,7 @@ class YearsAheadTest {
         for (PlanCase one : SeasonsAgainstNow.manyTrees(80)) {
             PlanSearch search = one.search();
             List<Candidate> now = search.choose(1, true);
-            List<Candidate> then = new GrownChoice(search, new Seasons(FirstStand.of(one.tree(), 1))).of(now);
+            List<Candidate> then = new ForecastDecision(search, new Seasons(InitialState.of(one.tree(), 1))).of(now);
             if (!Set.copyOf(PlanSearch.operations(now)).equals(Set.copyOf(PlanSearch.operations(then)))) {
                 turned++;
                 assertThat(SeasonsAgainstNow.overTheYears(one, then))

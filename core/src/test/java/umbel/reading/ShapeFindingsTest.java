@@ -186,7 +186,8 @@ class ShapeFindingsTest {
                 .survey();
         Tree tree = TreeBuilder.build(survey, KNOWLEDGE, 1);
         double median = Math.PI / 4 * 0.048 * 0.048;
-        List<Finding> findings = TreeReader.read(tree, KNOWLEDGE.school("classic"), REACH, new Company(median, null, 0))
+        List<Finding> findings = TreeReader.read(
+                        tree, KNOWLEDGE.school("classic"), REACH, new Neighbours(median, null, 0))
                 .findings();
         assertThat(findings.stream().anyMatch(one -> one.rule().equals("scion-rooted")))
                 .isEqualTo(found);
@@ -201,8 +202,12 @@ class ShapeFindingsTest {
                 .tree();
         FruitingCentre now = FruitingCentre.of(tree, LightModel.read(tree));
         FruitingCentre lower = new FruitingCentre(now.height() - 0.6, now.out(), now.alongLimbs());
-        assertThat(moved(tree, new Company(null, lower, 2))).as("30 cm a year").isTrue();
-        assertThat(moved(tree, new Company(null, lower, 6))).as("10 cm a year").isFalse();
+        assertThat(moved(tree, new Neighbours(null, lower, 2)))
+                .as("30 cm a year")
+                .isTrue();
+        assertThat(moved(tree, new Neighbours(null, lower, 6)))
+                .as("10 cm a year")
+                .isFalse();
     }
 
     @Test
@@ -221,7 +226,7 @@ class ShapeFindingsTest {
         assertThat(finding.judgedBy()).isEqualTo("school.dropClearance_cm");
     }
 
-    private static boolean moved(Tree tree, Company company) {
+    private static boolean moved(Tree tree, Neighbours company) {
         return TreeReader.read(tree, KNOWLEDGE.school("classic"), REACH, company).findings().stream()
                 .anyMatch(one -> one.rule().equals("wood-moved-out"));
     }

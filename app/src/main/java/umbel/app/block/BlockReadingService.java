@@ -16,9 +16,9 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import umbel.app.http.NotFound;
 import umbel.app.orchard.BlockRepository;
-import umbel.app.survey.Readings;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
+import umbel.app.survey.TreeReadings;
 import umbel.reading.BlockReading;
 
 /**
@@ -33,7 +33,7 @@ public class BlockReadingService {
 
     private final BlockRepository blocks;
     private final SurveyRepository surveys;
-    private final Readings readings;
+    private final TreeReadings readings;
     private final TransactionTemplate transactions;
     private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> {
         Thread thread = new Thread(task, "block-reading");
@@ -47,7 +47,7 @@ public class BlockReadingService {
             .build();
 
     public BlockReadingService(
-            BlockRepository blocks, SurveyRepository surveys, Readings readings, TransactionTemplate transactions) {
+            BlockRepository blocks, SurveyRepository surveys, TreeReadings readings, TransactionTemplate transactions) {
         this.blocks = blocks;
         this.surveys = surveys;
         this.readings = readings;
@@ -140,7 +140,7 @@ public class BlockReadingService {
                 entries.subList(from, Math.min(entries.size(), from + BATCH)).parallelStream()
                         .filter(entry -> !job.cancelled())
                         .forEach(entry -> {
-                            Readings.ReadTree tree = readings.of(entry);
+                            TreeReadings.ReadTree tree = readings.of(entry);
                             read.add(BlockReading.TreeRead.of(
                                     entry.tree().id(), entry.tree().label(), tree.tree(), tree.reading()));
                             job.done.incrementAndGet();

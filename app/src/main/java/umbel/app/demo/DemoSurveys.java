@@ -12,13 +12,13 @@ import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
-import umbel.growth.FirstStand;
+import umbel.growth.InitialState;
 import umbel.growth.Season;
 import umbel.knowledge.Knowledge;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
-import umbel.practice.YearAfter;
-import umbel.practice.YearBefore;
+import umbel.practice.SurveyYearEarlier;
+import umbel.practice.SurveyYearLater;
 import umbel.survey.Survey;
 import umbel.survey.SurveyReader;
 import umbel.wood.Tree;
@@ -50,7 +50,7 @@ class DemoSurveys {
     /** A tree surveyed last year as well, as it would have been then. */
     void surveyBefore(Block block, int row, int place, int leaf, long seed, String cultivar, Fault... faults) {
         SurveyEntry now = survey(block, row, place, leaf, seed, cultivar, faults);
-        Survey before = YearBefore.of(SurveyReader.read(now.document()));
+        Survey before = SurveyYearEarlier.of(SurveyReader.read(now.document()));
         surveys.save(new SurveyEntry(
                 now.tree(), now.surveyedOn().minusYears(1), SurveyReader.write(before), clock.instant()));
     }
@@ -60,10 +60,11 @@ class DemoSurveys {
             Block block, MonthDay picking, int row, int place, int leaf, long seed, String cultivar, Fault... faults) {
         OrchardTree tree = trees.save(new OrchardTree(block, row, place));
         Survey made = PracticeTree.survey(block.species(), block.system(), leaf, seed, faults);
-        Survey before = YearBefore.of(inBlock(tree, block, made, cultivar));
+        Survey before = SurveyYearEarlier.of(inBlock(tree, block, made, cultivar));
         Tree stood = TreeBuilder.build(before, knowledge, 1);
-        Season.Year season = Season.grow(FirstStand.of(stood, seed), Season.Work.NONE);
-        for (Survey one : List.of(before, YearAfter.of(before, season.after().tree(), seed))) {
+        Season.Year season = Season.grow(InitialState.of(stood, seed), Season.Work.NONE);
+        for (Survey one :
+                List.of(before, SurveyYearLater.of(before, season.after().tree(), seed))) {
             surveys.save(new SurveyEntry(tree, one.surveyedOn(), SurveyReader.write(one), clock.instant()));
         }
         pickings.save(new Picking(

@@ -28,8 +28,8 @@ import umbel.app.http.Refused;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.orchard.OrchardTree;
+import umbel.app.orchard.ScheduleInputChanged;
 import umbel.app.orchard.TreeRepository;
-import umbel.app.orchard.WorkChanged;
 
 /** Harvest and thinning of a block. The last picking of a year ends its harvest in the calendar too. */
 @RestController
@@ -149,7 +149,7 @@ class PickingController {
     }
 
     private void tell(Block block) {
-        events.publishEvent(new WorkChanged("the harvest of " + block.name() + " is another", block.id()));
+        events.publishEvent(new ScheduleInputChanged("the harvest of " + block.name() + " is another", block.id()));
     }
 
     private Block block(long id) {

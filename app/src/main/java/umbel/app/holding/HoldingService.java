@@ -15,12 +15,12 @@ import umbel.app.orchard.Holding;
 import umbel.app.orchard.HoldingRepository;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
-import umbel.app.plan.Decided;
-import umbel.app.plan.Work;
-import umbel.app.plan.WorkRepository;
-import umbel.app.survey.Readings;
+import umbel.app.plan.SavedDecisions;
+import umbel.app.plan.SavedDecisionsRepository;
+import umbel.app.plan.TreeDecisions;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
+import umbel.app.survey.TreeReadings;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.PlanRules;
 import umbel.knowledge.Species;
@@ -37,9 +37,9 @@ public class HoldingService {
     private final BlockRepository blocks;
     private final TreeRepository trees;
     private final SurveyRepository surveys;
-    private final WorkRepository works;
+    private final SavedDecisionsRepository works;
     private final RecordRepository records;
-    private final Readings readings;
+    private final TreeReadings readings;
     private final Knowledge knowledge;
 
     public HoldingService(
@@ -47,9 +47,9 @@ public class HoldingService {
             BlockRepository blocks,
             TreeRepository trees,
             SurveyRepository surveys,
-            WorkRepository works,
+            SavedDecisionsRepository works,
             RecordRepository records,
-            Readings readings,
+            TreeReadings readings,
             Knowledge knowledge) {
         this.holdings = holdings;
         this.blocks = blocks;
@@ -148,7 +148,7 @@ public class HoldingService {
 
     @Transactional(readOnly = true)
     public HoldingPage page() {
-        Map<Long, Work> marked = new HashMap<>();
+        Map<Long, SavedDecisions> marked = new HashMap<>();
         works.findAll().forEach(work -> marked.put(work.tree().id(), work));
         List<TreeLine> lines = surveys.findNewest().stream()
                 .sorted(Comparator.comparing(
@@ -214,12 +214,12 @@ public class HoldingService {
                 .toList();
     }
 
-    private TreeLine line(SurveyEntry entry, Work work) {
-        Readings.ReadTree read = readings.of(entry);
+    private TreeLine line(SurveyEntry entry, SavedDecisions work) {
+        TreeReadings.ReadTree read = readings.of(entry);
         List<Finding> findings = read.reading().findings();
         WorkRecord done = records.findLastThatCounts(entry.tree().id(), entry.id(), entry.surveyedOn())
                 .orElse(null);
-        boolean marked = Decided.marks(work, entry);
+        boolean marked = TreeDecisions.marks(work, entry);
         return new TreeLine(
                 entry.tree().id(),
                 entry.tree().block().id(),

@@ -125,14 +125,14 @@ public class Problems {
     }
 
     @ExceptionHandler
-    ProblemDetail stale(Stale e) {
+    ProblemDetail stale(StaleVersion e) {
         return problem(HttpStatus.CONFLICT, "Changed meanwhile", e.getMessage(), List.of());
     }
 
     @ExceptionHandler
     ProblemDetail lost(OptimisticLockingFailureException e) {
-        return stale(
-                new Stale("Somebody else saved this tree meanwhile. Load it again; your marks are still on screen."));
+        return stale(new StaleVersion(
+                "Somebody else saved this tree meanwhile. Load it again; your marks are still on screen."));
     }
 
     @ExceptionHandler

@@ -14,8 +14,8 @@ import org.springframework.web.bind.annotation.RestController;
 import umbel.app.http.NotFound;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
+import umbel.growth.BlockCalibration;
 import umbel.growth.Comparison;
-import umbel.growth.Learned;
 import umbel.survey.Survey;
 import umbel.wood.Units;
 
@@ -96,7 +96,7 @@ class LearningController {
     }
 
     private LearnedAnswer answer(Block block) {
-        Learned learned = learning.of(block);
+        BlockCalibration learned = learning.of(block);
         List<LearningService.Checked> all = learning.checked(block);
         List<Comparison.Measured> measures = all.stream()
                 .flatMap(one -> one.comparison().measures().stream())

@@ -11,23 +11,23 @@ import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.app.harvest.PickingRepository;
-import umbel.app.kept.Kept;
+import umbel.app.kept.ComputedCache;
 import umbel.app.log.RecordRepository;
 import umbel.app.log.StepOutcome;
 import umbel.app.log.WorkRecord;
 import umbel.app.orchard.Block;
-import umbel.app.survey.Readings;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
+import umbel.app.survey.TreeReadings;
 import umbel.assess.Mark;
 import umbel.cut.CutTree;
 import umbel.cut.ImpossibleCut;
 import umbel.cut.Operation;
+import umbel.growth.BlockCalibration;
 import umbel.growth.Comparison;
 import umbel.growth.ExpectedSurvey;
-import umbel.growth.FirstStand;
 import umbel.growth.Forecast;
-import umbel.growth.Learned;
+import umbel.growth.InitialState;
 import umbel.growth.Season;
 import umbel.knowledge.Knowledge;
 import umbel.survey.Survey;
@@ -49,9 +49,9 @@ public class LearningService {
     private final SurveyRepository surveys;
     private final RecordRepository records;
     private final PickingRepository pickings;
-    private final Readings readings;
+    private final TreeReadings readings;
     private final Knowledge knowledge;
-    private final Kept<Key, Comparison> kept = Kept.atMost(5_000);
+    private final ComputedCache<Key, Comparison> kept = ComputedCache.atMost(5_000);
 
     private record Key(long earlier, long later, int visits, double fruits) {}
 
@@ -59,7 +59,7 @@ public class LearningService {
             SurveyRepository surveys,
             RecordRepository records,
             PickingRepository pickings,
-            Readings readings,
+            TreeReadings readings,
             Knowledge knowledge) {
         this.surveys = surveys;
         this.records = records;
@@ -73,8 +73,8 @@ public class LearningService {
 
     /** What a block's trees have taught. */
     @Transactional(readOnly = true)
-    public Learned of(Block block) {
-        return Learned.of(
+    public BlockCalibration of(Block block) {
+        return BlockCalibration.of(
                 checked(block).stream()
                         .filter(one -> block.learningSince() == null
                                 || one.later().surveyedOn().isAfter(block.learningSince()))
@@ -117,7 +117,7 @@ public class LearningService {
             Season.Work work = work(before, visitsAfter(last));
             boolean season = ChronoUnit.DAYS.between(last.surveyedOn(), today) >= SEASON_DAYS_LEAST;
             Tree now = season
-                    ? Forecast.middle(of(last.tree().block()).applied(FirstStand.of(before, SEED)), List.of(work))
+                    ? Forecast.middle(of(last.tree().block()).applied(InitialState.of(before, SEED)), List.of(work))
                             .get(0)
                             .tree()
                     : CutTree.of(before, work.before()).left();
@@ -136,7 +136,7 @@ public class LearningService {
         double fruits = fruitsBetween(earlier, later);
         return kept.get(new Key(earlier.id(), later.id(), visits.size(), fruits), () -> {
             Tree before = readings.of(earlier).tree();
-            Forecast.Outlook foretold = Forecast.of(FirstStand.of(before, SEED), List.of(work(before, visits)))
+            Forecast.Outlook foretold = Forecast.of(InitialState.of(before, SEED), List.of(work(before, visits)))
                     .years()
                     .get(0);
             Comparison seen = Comparison.of(foretold, readings.of(later).tree());

@@ -26,9 +26,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class SetupController {
 
-    private final Setup setup;
+    private final OrchardSetup setup;
 
-    SetupController(Setup setup) {
+    SetupController(OrchardSetup setup) {
         this.setup = setup;
     }
 

@@ -18,7 +18,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import umbel.app.http.NotFound;
-import umbel.app.http.Stale;
+import umbel.app.http.StaleVersion;
 
 /** The crew: hours, skills and language. Whether somebody may sign in is not decided here. */
 @RestController
@@ -91,7 +91,7 @@ class CrewController {
     CrewLine change(@PathVariable long id, @RequestBody @Valid CrewEntry entry) {
         Person person = people.findById(id).orElseThrow(() -> new NotFound("person", id));
         if (entry.version() == null || entry.version() != person.version()) {
-            throw new Stale(person.name() + " was changed in another window. Load the page again to see it.");
+            throw new StaleVersion(person.name() + " was changed in another window. Load the page again to see it.");
         }
         change(person, entry);
         return line(people.saveAndFlush(person));

@@ -4,18 +4,18 @@ import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import umbel.app.http.NotFound;
-import umbel.app.kept.Kept;
-import umbel.app.survey.Readings;
+import umbel.app.kept.ComputedCache;
 import umbel.app.survey.StandDrawing;
+import umbel.app.survey.TreeReadings;
 import umbel.assess.Assessor;
 import umbel.assess.Mark;
 import umbel.cut.Operation;
-import umbel.growth.FirstStand;
+import umbel.growth.BlockCalibration;
 import umbel.growth.Forecast;
-import umbel.growth.Learned;
+import umbel.growth.InitialState;
 import umbel.growth.Moment;
 import umbel.growth.Season;
-import umbel.growth.Stand;
+import umbel.growth.TreeState;
 import umbel.light.LightModel;
 
 /** Grows a saved tree on: as it is marked, and left alone. */
@@ -26,14 +26,20 @@ public class GrowthService {
     private static final long SEED = 1;
 
     private final PlanService plans;
-    private final Kept<Asked, Futures> kept = Kept.atMost(KEPT);
+    private final ComputedCache<Asked, Futures> kept = ComputedCache.atMost(KEPT);
 
     GrowthService(PlanService plans) {
         this.plans = plans;
     }
 
     private record Asked(
-            long tree, long survey, List<Mark> marks, Moment moment, int years, boolean thinned, Learned learned) {}
+            long tree,
+            long survey,
+            List<Mark> marks,
+            Moment moment,
+            int years,
+            boolean thinned,
+            BlockCalibration learned) {}
 
     private record Futures(Forecast marked, Forecast alone) {}
 
@@ -57,12 +63,12 @@ public class GrowthService {
     }
 
     private Futures futures(long treeId, Decisions decisions, int years, boolean thinned) {
-        Readings.ReadTree read = plans.standing(treeId);
-        Learned learned = plans.learned(treeId);
+        TreeReadings.ReadTree read = plans.standing(treeId);
+        BlockCalibration learned = plans.learned(treeId);
         Asked asked = new Asked(
                 treeId, plans.newestSurvey(treeId), decisions.marks(), decisions.moment(), years, thinned, learned);
         return kept.get(asked, () -> {
-            Stand stand = learned.applied(FirstStand.of(read.tree(), SEED));
+            TreeState stand = learned.applied(InitialState.of(read.tree(), SEED));
             return new Futures(
                     Forecast.of(stand, works(decisions.moment(), PlanService.operations(decisions), years, thinned)),
                     Forecast.of(stand, works(Moment.DORMANT, List.of(), years, thinned)));

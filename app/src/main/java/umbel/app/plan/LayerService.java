@@ -5,12 +5,12 @@ import java.util.Arrays;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import umbel.app.survey.Readings;
 import umbel.app.survey.StandDrawing;
+import umbel.app.survey.TreeReadings;
 import umbel.assess.Assessor;
 import umbel.crop.HarvestLoad;
 import umbel.light.LightSection;
-import umbel.light.LightTaken;
+import umbel.light.ShadeBetweenLimbs;
 import umbel.wood.Axis;
 import umbel.wood.Units;
 import umbel.wood.Vec;
@@ -28,10 +28,10 @@ class LayerService {
     /** What each limb takes from the others, and two sections through the tree: along its row and across it. */
     @Transactional(readOnly = true)
     public TreeAnswers.LightLayer light(long treeId) {
-        Readings.ReadTree read = plans.standing(treeId);
+        TreeReadings.ReadTree read = plans.standing(treeId);
         double row = read.tree().setting().rowBearing();
         return new TreeAnswers.LightLayer(
-                LightTaken.of(read.tree()).stream()
+                ShadeBetweenLimbs.of(read.tree()).stream()
                         .map(shade -> new TreeAnswers.ShadeLine(
                                 shade.limb(),
                                 Units.round(shade.fromTree(), 4),
@@ -60,7 +60,7 @@ class LayerService {
     /** The tree under the crop it is meant to carry. */
     @Transactional(readOnly = true)
     public TreeAnswers.HarvestLayer harvest(long treeId) {
-        Readings.ReadTree read = plans.standing(treeId);
+        TreeReadings.ReadTree read = plans.standing(treeId);
         HarvestLoad load = HarvestLoad.drawn(
                 read.tree(), read.reading().light(), read.reading().crop());
         HarvestLoad unthinned =

@@ -4,8 +4,8 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
-import umbel.app.kept.Kept;
-import umbel.app.survey.Readings;
+import umbel.app.kept.ComputedCache;
+import umbel.app.survey.TreeReadings;
 import umbel.crew.WorkKind;
 import umbel.cut.CutTree;
 import umbel.cut.Effect;
@@ -20,30 +20,30 @@ public class MarkedLabour {
     private static final int MOST = 5_000;
 
     private final PlanService plans;
-    private final Decided decided;
+    private final TreeDecisions decided;
     private final Knowledge knowledge;
-    private final Kept<Key, Map<WorkKind, Double>> kept = Kept.atMost(MOST);
+    private final ComputedCache<Key, Map<WorkKind, Double>> kept = ComputedCache.atMost(MOST);
 
     private record Key(long tree, long survey, long version) {}
 
-    MarkedLabour(PlanService plans, Decided decided, Knowledge knowledge) {
+    MarkedLabour(PlanService plans, TreeDecisions decided, Knowledge knowledge) {
         this.plans = plans;
         this.decided = decided;
         this.knowledge = knowledge;
     }
 
     /** Minutes by kind of work, standing back to look among them; empty where nothing is marked. */
-    public Map<WorkKind, Double> of(Work work) {
+    public Map<WorkKind, Double> of(SavedDecisions work) {
         Key key = new Key(work.tree().id(), work.survey().id(), work.version());
         return kept.get(key, () -> count(work));
     }
 
-    private Map<WorkKind, Double> count(Work work) {
+    private Map<WorkKind, Double> count(SavedDecisions work) {
         Decisions decisions = decided.on(work);
         if (decisions.marks().isEmpty()) {
             return Map.of();
         }
-        Readings.ReadTree read = plans.standing(work.tree().id());
+        TreeReadings.ReadTree read = plans.standing(work.tree().id());
         Tree tree = read.tree();
         double reach = decisions.hold() == null || decisions.hold().reachM() == null
                 ? knowledge.trade().reach()

@@ -19,12 +19,12 @@ import umbel.wood.Units;
 @RestController
 class MaterialController {
 
-    private final WorkRepository works;
+    private final SavedDecisionsRepository works;
     private final PlanService plans;
-    private final Decided decided;
+    private final TreeDecisions decided;
     private final Knowledge knowledge;
 
-    MaterialController(WorkRepository works, PlanService plans, Decided decided, Knowledge knowledge) {
+    MaterialController(SavedDecisionsRepository works, PlanService plans, TreeDecisions decided, Knowledge knowledge) {
         this.works = works;
         this.plans = plans;
         this.decided = decided;
@@ -57,7 +57,7 @@ class MaterialController {
     List<MaterialOfRow> ofBlock(@PathVariable long id) {
         TreeMap<Integer, List<Training>> byRow = new TreeMap<>();
         TreeMap<Integer, Integer> trees = new TreeMap<>();
-        for (Work work : works.findByTreeBlockIdOrderByTreeRowNoAscTreePlaceNoAsc(id)) {
+        for (SavedDecisions work : works.findByTreeBlockIdOrderByTreeRowNoAscTreePlaceNoAsc(id)) {
             List<Training> bends = bends(work);
             if (!bends.isEmpty()) {
                 byRow.computeIfAbsent(work.tree().rowNo(), row -> new ArrayList<>())
@@ -72,7 +72,7 @@ class MaterialController {
         return rows;
     }
 
-    private List<Training> bends(Work work) {
+    private List<Training> bends(SavedDecisions work) {
         Tree tree = plans.standing(work.tree().id()).tree();
         return PlanService.operations(decided.on(work)).stream()
                 .filter(operation -> operation.kind() == OperationKind.BEND)

@@ -12,17 +12,17 @@ import umbel.app.learning.LearningService;
 import umbel.app.log.RecordRepository;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
-import umbel.app.survey.Readings;
 import umbel.app.survey.StandDrawing;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
+import umbel.app.survey.TreeReadings;
 import umbel.assess.AssessRequest;
 import umbel.assess.Assessment;
 import umbel.assess.Assessor;
 import umbel.assess.Mark;
 import umbel.assess.PhaseTiming;
-import umbel.assess.SchoolsBeside;
-import umbel.assess.Words;
+import umbel.assess.SchoolComparison;
+import umbel.assess.StepText;
 import umbel.cut.CutTree;
 import umbel.cut.Effect;
 import umbel.cut.ImpossibleCut;
@@ -30,16 +30,16 @@ import umbel.cut.Operation;
 import umbel.cut.Options;
 import umbel.cut.SafetyLimits;
 import umbel.cut.Target;
-import umbel.growth.Learned;
+import umbel.growth.BlockCalibration;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.School;
 import umbel.knowledge.SchoolLines;
 import umbel.plan.Limits;
 import umbel.plan.Plan;
+import umbel.plan.PlanRequest;
 import umbel.plan.Planner;
 import umbel.plan.Planning;
 import umbel.plan.Totals;
-import umbel.plan.Wish;
 import umbel.reading.TreeReader;
 import umbel.wood.Axis;
 import umbel.wood.Tree;
@@ -51,25 +51,25 @@ public class PlanService {
 
     private final TreeRepository trees;
     private final SurveyRepository surveys;
-    private final Decided decided;
+    private final TreeDecisions decided;
     private final Suggestions suggestions;
     private final RecordRepository records;
-    private final Readings readings;
+    private final TreeReadings readings;
     private final Assessor assessor;
     private final LearningService learning;
-    private final PlanKeeper keeper;
+    private final PlanCache keeper;
     private final Knowledge knowledge;
 
     public PlanService(
             TreeRepository trees,
             SurveyRepository surveys,
-            Decided decided,
+            TreeDecisions decided,
             Suggestions suggestions,
             RecordRepository records,
-            Readings readings,
+            TreeReadings readings,
             Assessor assessor,
             LearningService learning,
-            PlanKeeper keeper,
+            PlanCache keeper,
             Knowledge knowledge) {
         this.trees = trees;
         this.surveys = surveys;
@@ -87,9 +87,9 @@ public class PlanService {
     public TreeAnswers.TreePage page(long treeId, Viewer viewer) {
         OrchardTree tree = tree(treeId);
         SurveyEntry survey = newest(treeId);
-        Decided.Standing standing =
+        TreeDecisions.Standing standing =
                 viewer.adviser() ? suggestions.of(treeId, survey, viewer.name()) : decided.on(treeId, survey);
-        Readings.ReadTree read = read(survey, standing.decisions());
+        TreeReadings.ReadTree read = read(survey, standing.decisions());
         Limits limits = assessor.limits(request(read, standing.decisions()), read.tree());
         return new TreeAnswers.TreePage(
                 name(tree, survey, read),
@@ -102,7 +102,7 @@ public class PlanService {
                         limits.reach(),
                         Units.round(
                                 limits.reach() * read.tree().setting().system().reachFactor(), 2)),
-                LimbLines.of(read),
+                LimbTable.of(read),
                 standing.decisions(),
                 standing.version(),
                 standing.outdated(),
@@ -144,7 +144,7 @@ public class PlanService {
         return plans.stream()
                 .flatMap(plan -> plan.steps().stream())
                 .filter(step -> limits.stop(step.effect(), knowledge.trade().tools()))
-                .map(step -> Wish.key(step.operation()))
+                .map(step -> PlanRequest.key(step.operation()))
                 .distinct()
                 .toList();
     }
@@ -160,14 +160,14 @@ public class PlanService {
                 theirs.wish().school().name(),
                 assessor.plans(mine.planning().all()).get(0),
                 assessor.plans(theirs.planning().all()).get(0),
-                SchoolsBeside.of(mine.read().tree(), mine.view(), theirs.view()));
+                SchoolComparison.of(mine.read().tree(), mine.view(), theirs.view()));
     }
 
     /** A tree read and wished for, with the planning that answers it. */
-    private record Asked(Readings.ReadTree read, TreeReader.Reading sure, Wish wish, Planning planning) {
+    private record Asked(TreeReadings.ReadTree read, TreeReader.Reading sure, PlanRequest wish, Planning planning) {
 
-        SchoolsBeside.View view() {
-            return new SchoolsBeside.View(
+        SchoolComparison.View view() {
+            return new SchoolComparison.View(
                     wish.school(),
                     wish.limits(),
                     sure.findings(),
@@ -176,20 +176,21 @@ public class PlanService {
     }
 
     private Asked asked(SurveyEntry survey, Decisions decisions) {
-        Readings.ReadTree read = read(survey, decisions);
+        TreeReadings.ReadTree read = read(survey, decisions);
         AssessRequest request = request(read, decisions);
-        Learned learned = learning.of(survey.tree().block());
-        Wish wish = assessor.wish(request, read.tree(), operations(decisions), new HashSet<>(decisions.refused()))
+        BlockCalibration learned = learning.of(survey.tree().block());
+        PlanRequest wish = assessor.wish(
+                        request, read.tree(), operations(decisions), new HashSet<>(decisions.refused()))
                 .knowing(learned);
         TreeReader.Reading sure = sure(survey, read);
-        PlanKeeper.Key key = new PlanKeeper.Key(survey.id(), decisions, learned, read.company());
+        PlanCache.Key key = new PlanCache.Key(survey.id(), decisions, learned, read.company());
         return new Asked(read, sure, wish, keeper.of(key, read.tree(), sure, wish, Assessor.seed(request)));
     }
 
     @Transactional(readOnly = true)
     public TreeAnswers.Marked marked(long treeId, Decisions decisions) {
         SurveyEntry survey = newest(treeId);
-        Readings.ReadTree read = read(survey, decisions);
+        TreeReadings.ReadTree read = read(survey, decisions);
         Limits limits = assessor.limits(request(read, decisions), read.tree());
         CutTree cut = CutTree.of(read.tree(), operations(decisions));
         Totals.Sum sum = Totals.read(cut, read.reading().crop(), limits.reach());
@@ -206,7 +207,7 @@ public class PlanService {
 
     /** What the trees of a tree's block have taught about forecasts. */
     @Transactional(readOnly = true)
-    public Learned learned(long treeId) {
+    public BlockCalibration learned(long treeId) {
         return learning.of(tree(treeId).block());
     }
 
@@ -224,8 +225,8 @@ public class PlanService {
         if (decisions.marks().isEmpty()) {
             return List.of();
         }
-        Readings.ReadTree read = read(survey, decisions);
-        Wish wish = assessor.wish(
+        TreeReadings.ReadTree read = read(survey, decisions);
+        PlanRequest wish = assessor.wish(
                 request(read, decisions), read.tree(), operations(decisions), new HashSet<>(decisions.refused()));
         return Planner.marked(read.tree(), read.reading(), wish).steps().stream()
                 .map(step -> step.operation())
@@ -234,12 +235,12 @@ public class PlanService {
 
     /** The newest survey of a tree as it was read under what is decided on it. */
     @Transactional(readOnly = true)
-    public Readings.ReadTree standing(long treeId) {
+    public TreeReadings.ReadTree standing(long treeId) {
         SurveyEntry survey = newest(treeId);
         return read(survey, decided.on(treeId, survey).decisions());
     }
 
-    private TreeReader.Reading sure(SurveyEntry survey, Readings.ReadTree read) {
+    private TreeReader.Reading sure(SurveyEntry survey, TreeReadings.ReadTree read) {
         TreeReader.Reading reading = read.reading();
         return new TreeReader.Reading(
                 reading.light(),
@@ -249,7 +250,7 @@ public class PlanService {
 
     @Transactional(readOnly = true)
     public List<TreeAnswers.Option> options(long treeId, String limbId, Decisions decisions) {
-        Readings.ReadTree read = read(newest(treeId), decisions);
+        TreeReadings.ReadTree read = read(newest(treeId), decisions);
         Limits limits = assessor.limits(request(read, decisions), read.tree());
         Tree tree = read.tree();
         Axis limb = tree.find(limbId).filter(Axis::isFrame).orElseThrow(() -> new NotFound("limb", limbId));
@@ -269,8 +270,8 @@ public class PlanService {
 
     @Transactional(readOnly = true)
     public List<Assessment.StepAnswer> sheet(long treeId, Decisions decisions) {
-        Readings.ReadTree read = read(newest(treeId), decisions);
-        Wish wish = assessor.wish(
+        TreeReadings.ReadTree read = read(newest(treeId), decisions);
+        PlanRequest wish = assessor.wish(
                 request(read, decisions), read.tree(), operations(decisions), new HashSet<>(decisions.refused()));
         return Planner.marked(read.tree(), read.reading(), wish).steps().stream()
                 .map(step -> assessor.step(step))
@@ -280,7 +281,7 @@ public class PlanService {
     @Transactional
     public TreeAnswers.Kept keep(long treeId, TreeAnswers.Keep keep, Viewer viewer) {
         SurveyEntry survey = newest(treeId);
-        Readings.ReadTree read = read(survey, keep.decisions());
+        TreeReadings.ReadTree read = read(survey, keep.decisions());
         CutTree.of(read.tree(), operations(keep.decisions()));
         OrchardTree tree = tree(treeId);
         return new TreeAnswers.Kept(
@@ -296,7 +297,7 @@ public class PlanService {
      */
     public record Viewer(String name, boolean adviser) {}
 
-    private List<TreeAnswers.SuggestionLine> suggestions(long treeId, SurveyEntry survey, Readings.ReadTree read) {
+    private List<TreeAnswers.SuggestionLine> suggestions(long treeId, SurveyEntry survey, TreeReadings.ReadTree read) {
         return suggestions.open(treeId, survey).stream()
                 .map(one -> new TreeAnswers.SuggestionLine(
                         one.id(),
@@ -304,13 +305,13 @@ public class PlanService {
                         one.at(),
                         one.marks(),
                         one.marks().stream()
-                                .map(mark -> Words.title(read.tree(), mark.toOperation()))
+                                .map(mark -> StepText.title(read.tree(), mark.toOperation()))
                                 .toList()))
                 .toList();
     }
 
     private TreeAnswers.Option option(
-            Readings.ReadTree read, Limits limits, List<Operation> others, Operation operation, Totals before) {
+            TreeReadings.ReadTree read, Limits limits, List<Operation> others, Operation operation, Totals before) {
         List<Operation> all = new ArrayList<>(others);
         all.add(operation);
         CutTree cut = CutTree.of(read.tree(), all);
@@ -318,10 +319,10 @@ public class PlanService {
         Totals after = Totals.of(cut, read.reading().crop(), limits.reach());
         return new TreeAnswers.Option(
                 Mark.of(operation),
-                Words.title(read.tree(), operation),
-                Words.place(read.tree(), operation),
-                Words.numbers(effect),
-                Words.answer(operation, effect),
+                StepText.title(read.tree(), operation),
+                StepText.place(read.tree(), operation),
+                StepText.numbers(effect),
+                StepText.answer(operation, effect),
                 Units.round(effect.woodShare(), 3),
                 Units.round(effect.flowerShare(), 3),
                 Units.round(before.under30(), 3),
@@ -347,21 +348,21 @@ public class PlanService {
             Effect effect = all.get(i);
             effects.add(new TreeAnswers.Effects(
                     Mark.of(operation),
-                    Words.title(cut.found(), operation),
-                    Words.place(cut.found(), operation),
-                    Words.numbers(effect),
-                    Words.answer(operation, effect),
+                    StepText.title(cut.found(), operation),
+                    StepText.place(cut.found(), operation),
+                    StepText.numbers(effect),
+                    StepText.answer(operation, effect),
                     Units.round(effect.minutes(), 2),
                     Units.round(effect.woodShare(), 3),
                     CutAnswers.flag(cut, operation),
                     Assessor.trainingOf(cut.found(), operation),
-                    Words.cautions(cut.found(), operation, effect, knowledge.cautions()),
+                    StepText.cautions(cut.found(), operation, effect, knowledge.cautions()),
                     limits.stop(effect, knowledge.trade().tools())));
         }
         return effects;
     }
 
-    private TreeAnswers.TreeName name(OrchardTree tree, SurveyEntry survey, Readings.ReadTree read) {
+    private TreeAnswers.TreeName name(OrchardTree tree, SurveyEntry survey, TreeReadings.ReadTree read) {
         List<Long> surveyed = surveys.findNewest().stream()
                 .map(entry -> entry.tree().id())
                 .sorted()
@@ -385,14 +386,14 @@ public class PlanService {
                 at >= 0 && at + 1 < surveyed.size() ? surveyed.get(at + 1) : null);
     }
 
-    private static String cultivarOf(Readings.ReadTree read, OrchardTree tree) {
+    private static String cultivarOf(TreeReadings.ReadTree read, OrchardTree tree) {
         var cultivar = read.request().survey().tree().cultivar();
         boolean named =
                 cultivar != null && cultivar.name() != null && !cultivar.name().isBlank();
         return named ? cultivar.name() : tree.block().cultivar();
     }
 
-    private Readings.ReadTree read(SurveyEntry survey, Decisions decisions) {
+    private TreeReadings.ReadTree read(SurveyEntry survey, Decisions decisions) {
         return readings.of(
                 survey,
                 decisions.school(),
@@ -415,7 +416,7 @@ public class PlanService {
         return lines;
     }
 
-    private AssessRequest request(Readings.ReadTree read, Decisions decisions) {
+    private AssessRequest request(TreeReadings.ReadTree read, Decisions decisions) {
         Decisions.Hold hold = decisions.hold();
         return new AssessRequest(
                 read.request().survey(),

@@ -7,7 +7,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.app.http.NotFound;
-import umbel.app.http.Stale;
+import umbel.app.http.StaleVersion;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.people.Person;
 import umbel.app.people.PersonRepository;
@@ -40,11 +40,11 @@ class Suggestions {
 
     /** What an adviser suggests on a survey of a tree; nothing where they suggested nothing yet. */
     @Transactional(readOnly = true)
-    public Decided.Standing of(long treeId, SurveyEntry survey, String adviser) {
+    public TreeDecisions.Standing of(long treeId, SurveyEntry survey, String adviser) {
         return suggestions
                 .findByTreeIdAndSurveyIdAndSuggestedByAndState(treeId, survey.id(), adviser, Suggestion.OPEN)
-                .map(one -> new Decided.Standing(read(one), one.version(), false))
-                .orElse(new Decided.Standing(Decisions.none(), NONE_YET, false));
+                .map(one -> new TreeDecisions.Standing(read(one), one.version(), false))
+                .orElse(new TreeDecisions.Standing(Decisions.none(), NONE_YET, false));
     }
 
     /** The suggestions on a survey of a tree that hold a mark. */
@@ -63,7 +63,7 @@ class Suggestions {
     /**
      * Keeps what an adviser suggests in the place of what they suggested before.
      *
-     * @throws Stale where they changed it in another window
+     * @throws StaleVersion where they changed it in another window
      */
     @Transactional
     public long keep(OrchardTree tree, SurveyEntry survey, String adviser, Decisions decisions, long version) {
@@ -71,7 +71,7 @@ class Suggestions {
                 .findByTreeIdAndSurveyIdAndSuggestedByAndState(tree.id(), survey.id(), adviser, Suggestion.OPEN)
                 .orElse(null);
         if ((before == null ? NONE_YET : before.version()) != version) {
-            throw new Stale("Your suggestion was changed in another window, or has been answered meanwhile.");
+            throw new StaleVersion("Your suggestion was changed in another window, or has been answered meanwhile.");
         }
         Suggestion kept = before == null ? new Suggestion(tree, survey, adviser) : before;
         kept.suggest(JSON.writeValueAsString(decisions), clock.instant());

@@ -5,7 +5,7 @@ import java.util.List;
 import umbel.app.survey.StandDrawing;
 import umbel.assess.Assessment;
 import umbel.assess.Mark;
-import umbel.assess.SchoolsBeside;
+import umbel.assess.SchoolComparison;
 
 /** What the tree view is sent. */
 public final class TreeAnswers {
@@ -172,7 +172,7 @@ public final class TreeAnswers {
             String otherSchool,
             Assessment.PlanAnswer mine,
             Assessment.PlanAnswer other,
-            List<SchoolsBeside.Difference> differing) {}
+            List<SchoolComparison.Difference> differing) {}
 
     /** Years to come of the tree under its marks, and left alone. */
     public record Years(List<Assessment.YearAnswer> marked, List<Assessment.YearAnswer> alone) {}

@@ -29,15 +29,15 @@ import umbel.app.UmbelSettings;
 import umbel.app.http.DiskRoom;
 import umbel.app.http.NotFound;
 import umbel.app.orchard.BlockRepository;
-import umbel.app.orchard.WorkChanged;
+import umbel.app.orchard.ScheduleInputChanged;
 import umbel.app.people.Person;
 import umbel.app.people.PersonRepository;
 import umbel.crew.BlockWork;
-import umbel.crew.Chunk;
 import umbel.crew.Conflicts;
 import umbel.crew.CrewMember;
 import umbel.crew.CrewSchedule;
 import umbel.crew.Scheduler;
+import umbel.crew.WorkPackage;
 import umbel.season.DayAdvice;
 
 /**
@@ -111,7 +111,7 @@ public class ScheduleService {
 
     /** What it rests on has changed: it is made again once that has been quiet for a while, if it was ever made. */
     @TransactionalEventListener(fallbackExecution = true)
-    public void changed(WorkChanged what) {
+    public void changed(ScheduleInputChanged what) {
         synchronized (this) {
             if (waiting != null) {
                 waiting.cancel(false);
@@ -165,7 +165,7 @@ public class ScheduleService {
             boolean another = lookedOn != null && !lookedOn.equals(today);
             lookedOn = today;
             if (another) {
-                changed(new WorkChanged("a day has passed, and with it the weather", null));
+                changed(new ScheduleInputChanged("a day has passed, and with it the weather", null));
             }
         }
     }
@@ -259,8 +259,8 @@ public class ScheduleService {
         placed.flush();
         record Key(long block, String kind, long person, LocalDate date, boolean pinned) {}
         Map<Key, Integer> minutes = new HashMap<>();
-        Map<Key, Chunk> one = new HashMap<>();
-        for (Chunk chunk : best.chunks()) {
+        Map<Key, WorkPackage> one = new HashMap<>();
+        for (WorkPackage chunk : best.chunks()) {
             if (chunk.shift() != null) {
                 Key key = new Key(
                         chunk.block().blockId(),

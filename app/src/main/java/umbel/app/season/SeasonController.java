@@ -19,7 +19,7 @@ import org.springframework.web.bind.annotation.RestController;
 import umbel.app.http.NotFound;
 import umbel.app.orchard.Holding;
 import umbel.app.orchard.HoldingRepository;
-import umbel.app.orchard.WorkChanged;
+import umbel.app.orchard.ScheduleInputChanged;
 import umbel.format.FieldError;
 import umbel.season.Weather;
 import umbel.season.WeatherCsv;
@@ -120,7 +120,7 @@ class SeasonController {
 
     /** What was gathered before is forgotten once the change is kept, so that nobody gathers the old days again. */
     private void afterCommit() {
-        events.publishEvent(new WorkChanged("the weather is another", null));
+        events.publishEvent(new ScheduleInputChanged("the weather is another", null));
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {

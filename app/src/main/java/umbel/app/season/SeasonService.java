@@ -28,7 +28,7 @@ import umbel.app.orchard.TreeRepository;
 import umbel.app.people.Person;
 import umbel.app.people.PersonRepository;
 import umbel.app.plan.MarkedLabour;
-import umbel.app.plan.WorkRepository;
+import umbel.app.plan.SavedDecisionsRepository;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.crew.WorkKind;
@@ -56,7 +56,7 @@ public class SeasonService {
     private final BlockRepository blocks;
     private final TreeRepository trees;
     private final SurveyRepository surveys;
-    private final WorkRepository works;
+    private final SavedDecisionsRepository works;
     private final RecordRepository records;
     private final PickingRepository pickings;
     private final PersonRepository people;
@@ -72,7 +72,7 @@ public class SeasonService {
             BlockRepository blocks,
             TreeRepository trees,
             SurveyRepository surveys,
-            WorkRepository works,
+            SavedDecisionsRepository works,
             RecordRepository records,
             PickingRepository pickings,
             PersonRepository people,

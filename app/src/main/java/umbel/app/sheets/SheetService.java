@@ -20,12 +20,12 @@ import umbel.app.orchard.TreeRepository;
 import umbel.app.plan.CutAnswers;
 import umbel.app.plan.MarkedLabour;
 import umbel.app.plan.PlanService;
-import umbel.app.plan.Work;
-import umbel.app.plan.WorkRepository;
-import umbel.app.survey.Readings;
-import umbel.assess.CrewWords;
+import umbel.app.plan.SavedDecisions;
+import umbel.app.plan.SavedDecisionsRepository;
+import umbel.app.survey.TreeReadings;
+import umbel.assess.CrewText;
 import umbel.assess.Mark;
-import umbel.assess.Words;
+import umbel.assess.StepText;
 import umbel.cut.CutTree;
 import umbel.cut.Effect;
 import umbel.cut.Operation;
@@ -45,7 +45,7 @@ class SheetService {
     private static final List<String> FIXED = List.of("who", "time", "note", "heed", "south", "east");
 
     private final TreeRepository trees;
-    private final WorkRepository works;
+    private final SavedDecisionsRepository works;
     private final RecordRepository records;
     private final PlanService plans;
     private final MarkedLabour labour;
@@ -53,7 +53,7 @@ class SheetService {
 
     SheetService(
             TreeRepository trees,
-            WorkRepository works,
+            SavedDecisionsRepository works,
             RecordRepository records,
             PlanService plans,
             MarkedLabour labour,
@@ -70,7 +70,7 @@ class SheetService {
     @Transactional(readOnly = true)
     FieldSheet of(long treeId) {
         OrchardTree tree = trees.findById(treeId).orElseThrow(() -> new NotFound("tree", treeId));
-        Readings.ReadTree read = plans.standing(treeId);
+        TreeReadings.ReadTree read = plans.standing(treeId);
         return write(tree, read, plans.markedInOrder(treeId));
     }
 
@@ -78,7 +78,7 @@ class SheetService {
     @Transactional(readOnly = true)
     List<FieldSheet> ofBlock(long blockId, Integer row) {
         return works.findByTreeBlockIdOrderByTreeRowNoAscTreePlaceNoAsc(blockId).stream()
-                .map(Work::tree)
+                .map(SavedDecisions::tree)
                 .filter(tree -> row == null || tree.rowNo() == row)
                 .map(tree -> of(tree.id()))
                 .filter(sheet -> !sheet.steps().isEmpty())
@@ -92,7 +92,7 @@ class SheetService {
         Map<Row, Integer> counts = new LinkedHashMap<>();
         works.findAll().stream()
                 .filter(work -> !labour.of(work).isEmpty())
-                .map(Work::tree)
+                .map(SavedDecisions::tree)
                 .sorted(Comparator.comparing((OrchardTree tree) -> tree.block().id())
                         .thenComparing(OrchardTree::rowNo))
                 .forEach(tree ->
@@ -106,7 +106,7 @@ class SheetService {
                 .toList();
     }
 
-    private FieldSheet write(OrchardTree place, Readings.ReadTree read, List<Operation> operations) {
+    private FieldSheet write(OrchardTree place, TreeReadings.ReadTree read, List<Operation> operations) {
         Tree tree = read.tree();
         CutTree cut = CutTree.of(tree, operations);
         SafetyLimits limits = place.block().holding().limits(place.block().nearPowerLines());
@@ -123,7 +123,7 @@ class SheetService {
             boolean stop = limits.stop(effect, knowledge.trade().tools());
             steps.add(step(i + 1, operation, effect, stop));
             flags.add(CutAnswers.flagAt(cut, operation));
-            List<String> texts = Words.cautions(tree, operation, effect, knowledge.cautions());
+            List<String> texts = StepText.cautions(tree, operation, effect, knowledge.cautions());
             knowledge.cautions().stream()
                     .filter(caution -> texts.contains(caution.text())
                             || caution.when() == Caution.When.ALWAYS
@@ -200,11 +200,9 @@ class SheetService {
                 Units.round(effect.minutes(), 1));
     }
 
-    private static <T> Map<String, T> inEach(Function<CrewWords, T> said) {
+    private static <T> Map<String, T> inEach(Function<CrewText, T> said) {
         Map<String, T> all = new LinkedHashMap<>();
-        CrewWords.LANGUAGES.stream()
-                .sorted()
-                .forEach(language -> all.put(language, said.apply(CrewWords.in(language))));
+        CrewText.LANGUAGES.stream().sorted().forEach(language -> all.put(language, said.apply(CrewText.in(language))));
         return all;
     }
 }

@@ -22,8 +22,8 @@ import tools.jackson.databind.JsonNode;
 import umbel.app.computing.Computing;
 import umbel.app.http.NotFound;
 import umbel.app.orchard.OrchardTree;
+import umbel.app.orchard.ScheduleInputChanged;
 import umbel.app.orchard.TreeRepository;
-import umbel.app.orchard.WorkChanged;
 import umbel.assess.AssessRequest;
 import umbel.assess.Assessment;
 import umbel.assess.Assessor;
@@ -132,7 +132,7 @@ class SurveyController {
             entry.restore();
         }
         surveys.saveAndFlush(entry);
-        events.publishEvent(new WorkChanged(
+        events.publishEvent(new ScheduleInputChanged(
                 "a survey of " + entry.tree().label() + " was withdrawn or restored",
                 entry.tree().block().id()));
         return line(entry, SurveyReader.read(entry.document()));

@@ -15,18 +15,18 @@ import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.app.http.NotFound;
 import umbel.app.http.Refused;
-import umbel.app.kept.Kept;
+import umbel.app.kept.ComputedCache;
 import umbel.app.log.RecordRepository;
 import umbel.app.log.StepOutcome;
 import umbel.app.log.WorkRecord;
 import umbel.app.orchard.OrchardTree;
+import umbel.app.orchard.ScheduleInputChanged;
 import umbel.app.orchard.TreeRepository;
-import umbel.app.orchard.WorkChanged;
-import umbel.app.plan.Decided;
+import umbel.app.plan.TreeDecisions;
 import umbel.app.season.SeasonService;
-import umbel.app.survey.Readings;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
+import umbel.app.survey.TreeReadings;
 import umbel.assess.Assessor;
 import umbel.assess.Mark;
 import umbel.cut.CutTree;
@@ -55,22 +55,22 @@ public class VisitService {
     private final TreeRepository trees;
     private final SurveyRepository surveys;
     private final FollowUpRepository followUps;
-    private final Decided decided;
-    private final Readings readings;
+    private final TreeDecisions decided;
+    private final TreeReadings readings;
     private final SeasonService season;
     private final Knowledge knowledge;
     private final Clock clock;
     private final TransactionTemplate transactions;
     private final ApplicationEventPublisher events;
-    private final Kept<Long, Totals> found = Kept.atMost(2_000);
+    private final ComputedCache<Long, Totals> found = ComputedCache.atMost(2_000);
 
     VisitService(
             RecordRepository records,
             TreeRepository trees,
             SurveyRepository surveys,
             FollowUpRepository followUps,
-            Decided decided,
-            Readings readings,
+            TreeDecisions decided,
+            TreeReadings readings,
             SeasonService season,
             Knowledge knowledge,
             Clock clock,
@@ -151,7 +151,7 @@ public class VisitService {
         if (effects != null && saved.worked()) {
             scheduleFollowUps(saved, effects);
         }
-        events.publishEvent(new WorkChanged(
+        events.publishEvent(new ScheduleInputChanged(
                 "work was recorded in " + tree.block().name(), tree.block().id()));
         return new Saved(saved, true, meanwhile(treeId, entry, saved));
     }
@@ -219,11 +219,14 @@ public class VisitService {
 
     /** What a visit did to the tree as it was surveyed. */
     private record VisitEffects(
-            Readings.ReadTree read, List<FollowUps.Done> done, RecordController.VisitOutcome outcome, Totals totals) {}
+            TreeReadings.ReadTree read,
+            List<FollowUps.Done> done,
+            RecordController.VisitOutcome outcome,
+            Totals totals) {}
 
     /** What was really done, on the tree as it was surveyed; null where it cannot be told, as after another survey. */
     private VisitEffects effects(SurveyEntry survey, RecordController.Entry entry) {
-        Readings.ReadTree read = readings.of(survey);
+        TreeReadings.ReadTree read = readings.of(survey);
         double reach = knowledge.trade().reach();
         try {
             List<Operation> operations = operations(entry, true);

@@ -18,7 +18,7 @@ import umbel.app.http.NotFound;
 import umbel.app.log.RecordRepository;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
-import umbel.app.orchard.WorkChanged;
+import umbel.app.orchard.ScheduleInputChanged;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.survey.Survey;
@@ -84,7 +84,7 @@ class YearsController {
 
     /** What was added up is forgotten once a visit or a picking is kept; a new survey shows within a minute. */
     @TransactionalEventListener(fallbackExecution = true)
-    public void changed(WorkChanged what) {
+    public void changed(ScheduleInputChanged what) {
         if (what.blockId() != null) {
             kept.invalidate(what.blockId());
         }

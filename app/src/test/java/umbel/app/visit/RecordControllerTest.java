@@ -32,11 +32,11 @@ import umbel.app.orchard.Block;
 import umbel.app.orchard.Holding;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
-import umbel.app.plan.Decided;
+import umbel.app.plan.TreeDecisions;
 import umbel.app.season.SeasonService;
-import umbel.app.survey.Readings;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
+import umbel.app.survey.TreeReadings;
 import umbel.assess.Assessor;
 import umbel.knowledge.Knowledge;
 import umbel.practice.PracticeTree;
@@ -48,7 +48,7 @@ class RecordControllerTest {
     private final RecordRepository records = mock(RecordRepository.class);
     private final TreeRepository trees = mock(TreeRepository.class);
     private final SurveyRepository surveys = mock(SurveyRepository.class);
-    private final Decided decided = mock(Decided.class);
+    private final TreeDecisions decided = mock(TreeDecisions.class);
     private final FollowUpRepository followUps = mock(FollowUpRepository.class);
     private MockMvc web;
 
@@ -88,7 +88,7 @@ class RecordControllerTest {
                 surveys,
                 followUps,
                 decided,
-                new Readings(new Assessor(knowledge), surveys),
+                new TreeReadings(new Assessor(knowledge), surveys),
                 mock(SeasonService.class),
                 knowledge,
                 Clock.systemUTC(),

@@ -1,0 +1,51 @@
+package umbel.app.kept;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
+import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
+
+/**
+ * Answers that take long to work out, kept while they are asked for. They are worked out outside the cache's locks: light,
+ * growth and plans are computed in parallel, and a pool thread that waits for a lock held by whoever waits for the pool stands
+ * still for good. Two who ask at the same moment may both work it out.
+ *
+ * @param <K> all that an answer depends on
+ * @param <V> the answer
+ */
+public final class ComputedCache<K, V> {
+
+    private final Cache<K, V> cache;
+
+    private ComputedCache(Cache<K, V> cache) {
+        this.cache = cache;
+    }
+
+    /** Keeps at most so many answers, those asked for last. */
+    public static <K, V> ComputedCache<K, V> atMost(long count) {
+        return new ComputedCache<>(Caffeine.newBuilder().maximumSize(count).build());
+    }
+
+    /** Keeps answers for so long and no longer. */
+    public static <K, V> ComputedCache<K, V> freshFor(Duration time) {
+        return new ComputedCache<>(Caffeine.newBuilder().expireAfterWrite(time).build());
+    }
+
+    /** The answer kept for a key, or the one worked out now. */
+    public V get(K key, Supplier<? extends V> work) {
+        V known = cache.getIfPresent(key);
+        if (known == null) {
+            known = work.get();
+            cache.put(key, known);
+        }
+        return known;
+    }
+
+    /** Puts a new answer in the place of the one kept for a key, worked out from that; from null where there was none. */
+    public V renew(K key, UnaryOperator<V> work) {
+        V fresh = work.apply(cache.getIfPresent(key));
+        cache.put(key, fresh);
+        return fresh;
+    }
+}

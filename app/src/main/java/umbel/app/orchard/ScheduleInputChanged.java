@@ -1,0 +1,9 @@
+package umbel.app.orchard;
+
+/**
+ * Something the crew's schedule rests on is no longer as it was: work was done, weather came in.
+ *
+ * @param because what happened, as the end of a sentence
+ * @param blockId where; null where it is no single block
+ */
+public record ScheduleInputChanged(String because, Long blockId) {}

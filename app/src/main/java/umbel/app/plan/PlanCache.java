@@ -1,0 +1,35 @@
+package umbel.app.plan;
+
+import org.springframework.stereotype.Component;
+import umbel.app.kept.ComputedCache;
+import umbel.growth.BlockCalibration;
+import umbel.plan.PlanRequest;
+import umbel.plan.Planning;
+import umbel.reading.Neighbours;
+import umbel.reading.TreeReader;
+import umbel.wood.Tree;
+
+/** Plans of saved surveys, kept while a tree is looked at. A saved survey never changes, so they cannot go stale. */
+@Component
+class PlanCache {
+
+    private static final int MOST = 60;
+
+    private final ComputedCache<Key, Planning> kept = ComputedCache.atMost(MOST);
+    private final ComputedCache<Long, Planning> lastOfSurvey = ComputedCache.atMost(MOST);
+
+    /**
+     * What a plan depends on.
+     *
+     * @param learned what its block has taught
+     * @param company its neighbours, which its findings depend on
+     */
+    record Key(long surveyId, Decisions decisions, BlockCalibration learned, Neighbours company) {}
+
+    /** The planning of a key; what it, or the one before it on the same survey, has worked out already is there. */
+    Planning of(Key key, Tree tree, TreeReader.Reading reading, PlanRequest wish, long seed) {
+        return kept.get(
+                key,
+                () -> lastOfSurvey.renew(key.surveyId(), before -> new Planning(tree, reading, wish, seed, before)));
+    }
+}

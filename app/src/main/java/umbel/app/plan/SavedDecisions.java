@@ -1,0 +1,61 @@
+package umbel.app.plan;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import jakarta.persistence.ManyToOne;
+import jakarta.persistence.OneToOne;
+import jakarta.persistence.Version;
+import umbel.app.orchard.OrchardTree;
+import umbel.app.survey.SurveyEntry;
+
+/** What the grower has decided for one tree and not yet cut. */
+@Entity
+public class SavedDecisions {
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private Long id;
+
+    @OneToOne(optional = false)
+    private OrchardTree tree;
+
+    @ManyToOne(optional = false)
+    private SurveyEntry survey;
+
+    @Lob
+    private String document;
+
+    @Version
+    private long version;
+
+    protected SavedDecisions() {}
+
+    public SavedDecisions(OrchardTree tree) {
+        this.tree = tree;
+    }
+
+    public OrchardTree tree() {
+        return tree;
+    }
+
+    public SurveyEntry survey() {
+        return survey;
+    }
+
+    public String document() {
+        return document;
+    }
+
+    public long version() {
+        return version;
+    }
+
+    /** Replaces what was decided. */
+    public void decide(SurveyEntry onSurvey, String decisions) {
+        this.survey = onSurvey;
+        this.document = decisions;
+    }
+}

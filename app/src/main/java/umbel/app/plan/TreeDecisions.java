@@ -1,0 +1,123 @@
+package umbel.app.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+import umbel.app.http.StaleVersion;
+import umbel.app.orchard.OrchardTree;
+import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.SurveyRepository;
+import umbel.assess.Mark;
+
+/** What is decided on each tree, kept until it is done. Decisions go by a survey; a newer one leaves them behind. */
+@Component
+public class TreeDecisions {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final long NONE_YET = -1;
+
+    private final SavedDecisionsRepository works;
+    private final SurveyRepository surveys;
+
+    TreeDecisions(SavedDecisionsRepository works, SurveyRepository surveys) {
+        this.works = works;
+        this.surveys = surveys;
+    }
+
+    /**
+     * What is decided on a tree.
+     *
+     * @param version to be told when it is changed; -1 where nothing is kept yet
+     * @param outdated whether something was decided on an older survey
+     */
+    record Standing(Decisions decisions, long version, boolean outdated) {}
+
+    /** What is decided on a survey of a tree; nothing where it was decided on another. */
+    @Transactional(readOnly = true)
+    public Standing on(long treeId, SurveyEntry survey) {
+        return works.findByTreeId(treeId)
+                .map(work -> new Standing(of(work, survey), work.version(), !goesBy(work, survey)))
+                .orElse(new Standing(Decisions.none(), NONE_YET, false));
+    }
+
+    /** What was decided on a tree's newest survey; nothing where it was decided on an older one. */
+    @Transactional(readOnly = true)
+    public Decisions on(SavedDecisions work) {
+        return surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(work.tree().id())
+                .map(newest -> of(work, newest))
+                .orElse(Decisions.none());
+    }
+
+    /**
+     * Keeps decisions in the place of those of a version.
+     *
+     * @return the version kept
+     * @throws StaleVersion where they were changed since that version
+     */
+    @Transactional
+    public long keep(OrchardTree tree, SurveyEntry survey, Decisions decisions, long version) {
+        SavedDecisions work = works.findByTreeId(tree.id()).orElse(null);
+        long standing = work == null ? NONE_YET : work.version();
+        if (standing != version) {
+            throw new StaleVersion("This tree's marks were changed in another window. Load it again to see them.");
+        }
+        SavedDecisions kept = work == null ? new SavedDecisions(tree) : work;
+        kept.decide(survey, JSON.writeValueAsString(decisions));
+        return works.saveAndFlush(kept).version();
+    }
+
+    /**
+     * Takes the marks that a visit settled out of what is decided on a survey, and nothing else: what was marked after the
+     * visit's sheet was made stays. Once no mark is left, the other decisions of that work are forgotten with it.
+     */
+    @Transactional
+    public void settle(long treeId, SurveyEntry survey, List<Mark> settled) {
+        works.findByTreeId(treeId).filter(work -> goesBy(work, survey)).ifPresent(work -> {
+            Decisions all = read(work);
+            List<Mark> left = all.marks().stream()
+                    .filter(mark -> settled.stream().noneMatch(mark::sameAs))
+                    .toList();
+            if (left.isEmpty()) {
+                works.delete(work);
+                works.flush();
+            } else if (left.size() < all.marks().size()) {
+                work.decide(work.survey(), JSON.writeValueAsString(all.marking(left)));
+                works.saveAndFlush(work);
+            }
+        });
+    }
+
+    /** Marks again what a corrected visit turns out to have left undone; nothing where something newer is decided. */
+    @Transactional
+    public void markAgain(OrchardTree tree, SurveyEntry survey, List<Mark> left) {
+        SavedDecisions work = works.findByTreeId(tree.id()).orElse(null);
+        if (left.isEmpty() || work != null && !goesBy(work, survey)) {
+            return;
+        }
+        Decisions all = work == null ? Decisions.none() : read(work);
+        List<Mark> marks = new ArrayList<>(all.marks());
+        left.stream().filter(mark -> marks.stream().noneMatch(mark::sameAs)).forEach(marks::add);
+        SavedDecisions kept = work == null ? new SavedDecisions(tree) : work;
+        kept.decide(survey, JSON.writeValueAsString(all.marking(marks)));
+        works.saveAndFlush(kept);
+    }
+
+    /** Whether anything is marked on a survey of a tree. */
+    public static boolean marks(SavedDecisions work, SurveyEntry survey) {
+        return work != null && !of(work, survey).marks().isEmpty();
+    }
+
+    private static Decisions of(SavedDecisions work, SurveyEntry survey) {
+        return goesBy(work, survey) ? read(work) : Decisions.none();
+    }
+
+    private static boolean goesBy(SavedDecisions work, SurveyEntry survey) {
+        return work.survey().id().equals(survey.id());
+    }
+
+    private static Decisions read(SavedDecisions work) {
+        return JSON.readValue(work.document(), Decisions.class);
+    }
+}

@@ -1,0 +1,130 @@
+package umbel.app.survey;
+
+import java.time.Duration;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+import umbel.app.kept.ComputedCache;
+import umbel.assess.AssessRequest;
+import umbel.assess.Assessor;
+import umbel.knowledge.School;
+import umbel.light.LightModel;
+import umbel.reading.FindingConfidence;
+import umbel.reading.FruitingCentre;
+import umbel.reading.Neighbours;
+import umbel.reading.TreeReader;
+import umbel.survey.Survey;
+import umbel.survey.SurveyReader;
+import umbel.wood.Tree;
+import umbel.wood.Units;
+
+/** Trees built and read from saved surveys, kept while they are looked at. Saved surveys never change, so these cannot go stale. */
+@Component
+public class TreeReadings {
+
+    private static final int MOST = 300;
+    private static final double DAYS_A_YEAR = 365.25;
+
+    private final Assessor assessor;
+    private final SurveyRepository surveys;
+    private final ComputedCache<Key, ReadTree> kept = ComputedCache.atMost(MOST);
+    private final ComputedCache<Key, FindingConfidence.Answer> sure = ComputedCache.atMost(MOST);
+    private final ComputedCache<Long, Neighbours> companies = ComputedCache.freshFor(Duration.ofMinutes(1));
+    private final ComputedCache<Long, Double> trunks = ComputedCache.atMost(20_000);
+
+    private record Key(long surveyId, String school, Double reachM, Map<String, Object> lines, Neighbours company) {}
+
+    private static Key key(
+            SurveyEntry survey, String school, Map<String, Object> lines, Double reachM, Neighbours company) {
+        return new Key(survey.id(), school == null ? School.USUAL : school, reachM, lines, company);
+    }
+
+    /** A saved survey's tree, and what was read on it. */
+    public record ReadTree(
+            long surveyId,
+            AssessRequest request,
+            Tree tree,
+            School school,
+            Neighbours company,
+            TreeReader.Reading reading) {}
+
+    public TreeReadings(Assessor assessor, SurveyRepository surveys) {
+        this.assessor = assessor;
+        this.surveys = surveys;
+    }
+
+    /** The survey's tree, read by the usual school and for the usual reach, for itself alone. */
+    public ReadTree of(SurveyEntry survey) {
+        return of(survey, null, Map.of(), null, Neighbours.NONE);
+    }
+
+    /**
+     * The survey's tree, read by a school and for a reach; null takes the usual ones.
+     *
+     * @param lines lines of the school set otherwise
+     */
+    public ReadTree of(
+            SurveyEntry survey, String school, Map<String, Object> lines, Double reachM, Neighbours company) {
+        return kept.get(key(survey, school, lines, reachM, company), () -> {
+            AssessRequest request = new AssessRequest(
+                    SurveyReader.read(survey.document()),
+                    null,
+                    null,
+                    null,
+                    school,
+                    reachM == null ? null : new AssessRequest.LimitsAsked(null, null, reachM),
+                    null,
+                    null,
+                    lines,
+                    null);
+            School judged = assessor.school(request);
+            Tree built = assessor.tree(request);
+            double reach = assessor.limits(request, built).reach();
+            return new ReadTree(
+                    survey.id(), request, built, judged, company, TreeReader.read(built, judged, reach, company));
+        });
+    }
+
+    /** How sure that reading is, found by reading again with measuring errors drawn; some tenths of a second the first time. */
+    public FindingConfidence.Answer certaintyOf(SurveyEntry survey, ReadTree read) {
+        AssessRequest request = read.request();
+        Double reachM = request.limits() == null ? null : request.limits().reachM();
+        return sure.get(
+                key(survey, request.school(), request.schoolLines(), reachM, read.company()),
+                () -> assessor.certainty(
+                        request, assessor.limits(request, read.tree()).reach(), read.company(), read.reading()));
+    }
+
+    /** What the newest surveys of its block and its own earlier one tell of a tree; up to a minute old. */
+    public Neighbours companyOf(SurveyEntry survey) {
+        return companies.get(survey.id(), () -> lookAround(survey));
+    }
+
+    private Neighbours lookAround(SurveyEntry survey) {
+        double[] sections = surveys.findNewestOfBlock(survey.tree().block().id()).stream()
+                .mapToDouble(this::trunkSection)
+                .sorted()
+                .toArray();
+        Double median = sections.length < 3 ? null : sections[sections.length / 2];
+        List<SurveyEntry> own =
+                surveys.findByTreeIdOrderBySurveyedOnDescIdDesc(survey.tree().id());
+        SurveyEntry earlier = own.stream()
+                .filter(one -> one.surveyedOn().isBefore(survey.surveyedOn().minusDays(200)))
+                .findFirst()
+                .orElse(null);
+        if (earlier == null) {
+            return new Neighbours(median, null, 0);
+        }
+        Tree before = assessor.tree(AssessRequest.of(SurveyReader.read(earlier.document())));
+        double years = ChronoUnit.DAYS.between(earlier.surveyedOn(), survey.surveyedOn()) / DAYS_A_YEAR;
+        return new Neighbours(median, FruitingCentre.of(before, LightModel.read(before)), years);
+    }
+
+    private double trunkSection(SurveyEntry survey) {
+        return trunks.get(survey.id(), () -> {
+            Survey read = SurveyReader.read(survey.document());
+            return Units.section(Units.fromMm(read.trunk().diameterMm()));
+        });
+    }
+}

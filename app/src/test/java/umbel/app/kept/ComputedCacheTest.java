@@ -1,0 +1,65 @@
+package umbel.app.kept;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Duration;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.junit.jupiter.api.Test;
+
+class ComputedCacheTest {
+
+    private final ComputedCache<String, Integer> kept = ComputedCache.atMost(10);
+
+    @Test
+    void anAnswerIsWorkedOutOnce() {
+        AtomicInteger asked = new AtomicInteger();
+        assertThat(kept.get("a", asked::incrementAndGet)).isEqualTo(1);
+        assertThat(kept.get("a", asked::incrementAndGet)).isEqualTo(1);
+        assertThat(kept.get("b", asked::incrementAndGet)).isEqualTo(2);
+    }
+
+    @Test
+    void anAnswerCanBeWorkedOutFromTheOneBefore() {
+        assertThat(kept.renew("a", before -> before == null ? 1 : before + 1)).isEqualTo(1);
+        assertThat(kept.renew("a", before -> before == null ? 1 : before + 1)).isEqualTo(2);
+        assertThat(kept.get("a", () -> 7)).isEqualTo(2);
+    }
+
+    @Test
+    void whatFailsIsNotKept() {
+        assertThatThrownBy(() -> kept.get("a", () -> {
+                    throw new IllegalStateException("no tree");
+                }))
+                .isInstanceOf(IllegalStateException.class);
+        assertThat(kept.get("a", () -> 7)).isEqualTo(7);
+    }
+
+    @Test
+    void nobodyWaitsForWhoIsStillWorking() throws Exception {
+        CountDownLatch begun = new CountDownLatch(1);
+        CountDownLatch asked = new CountDownLatch(1);
+        // the first waits for the second to be answered, as a light sweep may wait for a pool thread
+        CompletableFuture<Integer> first = CompletableFuture.supplyAsync(() -> kept.get("a", () -> {
+            begun.countDown();
+            await(asked);
+            return 1;
+        }));
+        assertThat(begun.await(10, TimeUnit.SECONDS)).isTrue();
+        CompletableFuture<Integer> second = CompletableFuture.supplyAsync(() -> kept.get("a", () -> 1), Runnable::run);
+        asked.countDown();
+        assertThat(second).succeedsWithin(Duration.ofSeconds(10)).isEqualTo(1);
+        assertThat(first).succeedsWithin(Duration.ofSeconds(10)).isEqualTo(1);
+    }
+
+    private static void await(CountDownLatch latch) {
+        try {
+            assertThat(latch.await(30, TimeUnit.SECONDS)).isTrue();
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

@@ -1,0 +1,67 @@
+package umbel.growth;
+
+import java.util.Arrays;
+import java.util.List;
+import umbel.growth.Comparison.Measure;
+import umbel.knowledge.Trade;
+
+/**
+ * What the trees of a block have taught: factors on the model's usual values, drawn towards 1 as if some trees had answered
+ * as usual (a normal prior on the logarithm of the ratio), so that one odd tree does not bend every forecast.
+ *
+ * @param trees whose forecasts could be checked
+ * @param vigour on the growth they make
+ * @param waking on shoots that answer cuts
+ * @param flowering on the flower buds they form
+ * @param setting on the fruits their flower buds set, where fruits were counted
+ */
+public record BlockCalibration(int trees, double vigour, double waking, double flowering, double setting) {
+
+    /** Nothing was learned yet. */
+    public static final BlockCalibration NOTHING = new BlockCalibration(0, 1, 1, 1, 1);
+
+    /** What these comparisons teach together. */
+    public static BlockCalibration of(List<Comparison> comparisons, Trade.Learning rules) {
+        if (comparisons.isEmpty()) {
+            return NOTHING;
+        }
+        return new BlockCalibration(
+                comparisons.size(),
+                factor(comparisons, Measure.EXTENSION, rules),
+                factor(comparisons, Measure.SHOOTS, rules),
+                factor(comparisons, Measure.FLOWER_BUDS, rules),
+                factor(comparisons, Measure.FRUITS, rules));
+    }
+
+    private static double factor(List<Comparison> comparisons, Measure measure, Trade.Learning rules) {
+        double[] ratios = comparisons.stream()
+                .flatMap(one -> one.measures().stream())
+                .filter(one -> one.measure() == measure)
+                .mapToDouble(one -> Math.log(one.ratio(rules.fewShoots())))
+                .toArray();
+        double factor = Math.exp(Arrays.stream(ratios).sum() / (ratios.length + rules.priorTrees()));
+        return Math.max(1 / rules.most(), Math.min(rules.most(), factor));
+    }
+
+    /** A stand as these trees would have it. */
+    public TreeState applied(TreeState stand) {
+        if (trees == 0) {
+            return stand;
+        }
+        GrowthTraits own = stand.temper();
+        return new TreeState(
+                stand.tree(),
+                stand.year(),
+                stand.light(),
+                stand.reserve() * vigour,
+                stand.assimilated(),
+                new GrowthTraits(
+                        own.vigour() * vigour,
+                        own.waking() * waking,
+                        own.flowering() * flowering,
+                        own.setting() * setting,
+                        own.spurring()),
+                stand.seed(),
+                stand.brighter());
+    }
+}

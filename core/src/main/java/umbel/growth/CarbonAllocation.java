@@ -1,0 +1,221 @@
+package umbel.growth;
+
+import java.util.List;
+import umbel.growth.GrowingPoint.Fate;
+import umbel.growth.GrowingPoint.Kind;
+import umbel.knowledge.Species;
+import umbel.knowledge.Trade;
+import umbel.wood.Tree;
+
+/**
+ * Shares what a tree has laid up among its growing points: strength is told from the ends towards the root, held down by
+ * what grows beyond; flow is shared from the root to the ends, at each fork by strength and by the pipes there are
+ * (after Borchert and Honda, 1984). Points that get too little to grow long stay short, or do not open; then what they
+ * leave is shared again, with the bar raised by and by.
+ */
+final class CarbonAllocation {
+
+    /** Mass of a shoot goes with its length to this power. */
+    static final double MASS_BY_LENGTH = 1.4;
+
+    private static final double[] BARS = {0.3, 0.5, 0.7, 0.85, 1, 1};
+
+    private final GrowingPoints points;
+    private final Tree left;
+    private final Species.Growth species;
+    private final Trade.Growth trade;
+    private final KeyedDraws draws;
+    private final double[] demandOf;
+    private final double[] inhibitionOf;
+    private final double[] flowInto;
+
+    CarbonAllocation(GrowingPoints points, KeyedDraws draws) {
+        this.points = points;
+        this.left = points.left();
+        this.species = left.setting().species().growth();
+        this.trade = left.setting().trade().growth();
+        this.draws = draws;
+        int count = left.axes().size();
+        demandOf = new double[count];
+        inhibitionOf = new double[count];
+        flowInto = new double[count];
+    }
+
+    /**
+     * Shares an amount and settles every point's fate.
+     *
+     * @param amount dry mass, kilograms
+     */
+    void share(double amount) {
+        for (int a = 0; a < flowInto.length; a++) {
+            for (GrowingPoint point : points.on(a)) {
+                point.fate = Fate.LONG;
+            }
+        }
+        for (double bar : BARS) {
+            flow(amount);
+            settle(bar);
+        }
+        flow(amount);
+    }
+
+    private void flow(double amount) {
+        for (int a = flowInto.length - 1; a >= 0; a--) {
+            tellStrength(points.on(a), a);
+        }
+        flowInto[0] = amount;
+        for (int a = 0; a < flowInto.length; a++) {
+            shareAlong(points.on(a), flowInto[a]);
+        }
+    }
+
+    /** From the end of an axis to its origin: each point's strength under what grows beyond it. */
+    private void tellStrength(List<GrowingPoint> along, int a) {
+        double demand = 0;
+        double inhibition = 0;
+        double from = along.isEmpty() ? 0 : along.get(0).at;
+        double fade = 1 / species.inhibition().reach();
+        for (int i = 0; i < along.size(); i++) {
+            GrowingPoint point = along.get(i);
+            if (from - point.at > 1e-9) {
+                inhibition *= Math.exp(-(from - point.at) * fade);
+                from = point.at;
+            }
+            point.demandBeyond = demand;
+            if (point.kind == Kind.SIDE) {
+                point.demand =
+                        demandOf[point.axis] / (1 + species.inhibition().control() * inhibition * point.inhibitedBy);
+                inhibition += inhibitionOf[point.axis];
+            } else {
+                point.inhibition = inhibition * point.inhibitedBy;
+                point.demand = strength(point);
+                // what is held back to a short life holds nothing else back much
+                inhibition += point.fate == Fate.LONG && point.kind != Kind.DORMANT ? point.demand : 0.3 * point.demand;
+            }
+            demand += point.demand;
+        }
+        demandOf[a] = demand;
+        inhibitionOf[a] = inhibition * Math.exp(-from * fade);
+    }
+
+    private double strength(GrowingPoint point) {
+        return switch (point.fate) {
+            case LONG -> point.longStrength / (1 + species.inhibition().strength() * point.inhibition);
+            case SHORT -> point.shortStrength;
+            case BLIND -> 0;
+        };
+    }
+
+    /** From the origin of an axis to its end: at each point flow goes there or on. */
+    private void shareAlong(List<GrowingPoint> along, double into) {
+        double flow = into;
+        double byDemand = 1 - trade.sharing();
+        for (int i = along.size() - 1; i >= 0; i--) {
+            GrowingPoint point = along.get(i);
+            double share = 0;
+            if (point.demand > 0) {
+                share = point.demandBeyond <= 0
+                        ? 1
+                        : part(point.demand, point.demandBeyond, point.pipePower, point.pipeBeyondPower, byDemand);
+            }
+            point.flow = flow * share;
+            flow -= point.flow;
+            if (point.kind == Kind.SIDE) {
+                flowInto[point.axis] = point.flow;
+            }
+        }
+    }
+
+    private static double part(double here, double beyond, double pipe, double pipeBeyond, double power) {
+        double ratio = Math.pow(here / beyond, power) * pipe / pipeBeyond;
+        return ratio / (1 + ratio);
+    }
+
+    private void settle(double bar) {
+        Species.Least least = species.least();
+        double threshold = species.inhibition().threshold();
+        for (int a = 0; a < flowInto.length; a++) {
+            for (GrowingPoint point : points.on(a)) {
+                double grams = point.flow * 1000;
+                switch (point.kind) {
+                    case SIDE -> {}
+                    case DORMANT -> {
+                        if (grams < bar * least.sprout() * (0.7 + 0.6 * draws.even(point.key, 9))) {
+                            point.fate = Fate.BLIND;
+                        }
+                    }
+                    default -> {
+                        double worn = point.kind == Kind.SPUR ? trade.wornSpur() : 1;
+                        if (point.fate == Fate.LONG
+                                && grams < bar * worn * least.shoot() * (1 + threshold * point.inhibition)) {
+                            point.fate = Fate.SHORT;
+                        } else if (point.fate == Fate.SHORT && grams < bar * least.bud()) {
+                            point.fate = Fate.BLIND;
+                        }
+                    }
+                }
+            }
+        }
+    }
+
+    /**
+     * Length of shoot a point's share makes, metres: mass goes with length to the power 1.4, and no shoot outgrows the
+     * species' longest.
+     */
+    static double length(double flow, Species.Growth species) {
+        double wanted = Math.pow(Math.max(0, flow) * 1000 / species.extensionCostG(), 1 / MASS_BY_LENGTH);
+        return species.extensionMost() * (1 - Math.exp(-wanted / species.extensionMost()));
+    }
+
+    /** Length the tips grow at what they now get, metres. */
+    double lengthOfTips() {
+        double sum = 0;
+        for (int a = 0; a < flowInto.length; a++) {
+            for (GrowingPoint point : points.on(a)) {
+                sum += point.kind == Kind.TIP && point.growsLong() ? length(point.flow, species) : 0;
+            }
+        }
+        return sum;
+    }
+
+    /** Weak buds of last season's wood that open into no more than a rosette. */
+    int weakBuds() {
+        int weak = 0;
+        for (int a = 0; a < flowInto.length; a++) {
+            for (GrowingPoint point : points.on(a)) {
+                weak += point.isWeakBud() ? 1 : 0;
+            }
+        }
+        return weak;
+    }
+
+    /** Leaf of all other points at what they now get, m². */
+    double leafBesideWeakBuds() {
+        var wood = left.setting().species().wood();
+        double leaf = 0;
+        for (int a = 0; a < flowInto.length; a++) {
+            for (GrowingPoint point : points.on(a)) {
+                if (point.growsLong()) {
+                    leaf += wood.leafPerShootMetre() * length(point.flow, species);
+                } else if (point.opens() && !point.isWeakBud()) {
+                    leaf += wood.leafPerSpur();
+                }
+            }
+        }
+        return leaf;
+    }
+
+    /** What flowed to points that could not spend it, kilograms. */
+    double unspent() {
+        double spare = 0;
+        double needed = species.least().bud() / 1000;
+        for (int a = 0; a < flowInto.length; a++) {
+            for (GrowingPoint point : points.on(a)) {
+                if (point.kind != Kind.SIDE && point.fate == Fate.SHORT) {
+                    spare += Math.max(0, point.flow - needed);
+                }
+            }
+        }
+        return spare;
+    }
+}

@@ -1,0 +1,101 @@
+package umbel.growth;
+
+import java.util.List;
+import umbel.knowledge.Species;
+import umbel.knowledge.Trade;
+import umbel.light.FruitingSite;
+import umbel.light.LightField;
+import umbel.light.LightModel;
+import umbel.light.LightReading;
+import umbel.wood.Axis;
+import umbel.wood.AxisKind;
+import umbel.wood.Setting;
+import umbel.wood.Tree;
+
+/**
+ * A tree as found, with what cannot be seen inferred from what can: its reserve from the growth it made last year, how
+ * many of its weak buds become spurs from the leaf it carries (see {@link Spring}), its vigour from that reserve against what its leaf makes, its readiness to flower from the flower buds it bears.
+ */
+public final class InitialState {
+
+    private static final int DIRECTIONS = 16;
+
+    private InitialState() {}
+
+    /** The stand of a tree as surveyed. */
+    public static TreeState of(Tree tree, long seed) {
+        return of(tree, LightModel.read(tree), seed);
+    }
+
+    /** The same where the full reading of its light is known. */
+    public static TreeState of(Tree tree, LightReading reading, long seed) {
+        Setting setting = tree.setting();
+        Trade.Growth trade = setting.trade().growth();
+        LightField field = LightField.of(tree, trade.cellCm() / 100, DIRECTIONS);
+        double could = Carbon.assimilated(tree, field);
+        double carriedCrop = crop(tree, field, could);
+        double made = Carbon.drawnOn(could, carriedCrop * Crop.dryFruit(setting), trade);
+        Spring spring = Spring.asLastYear(tree, field, seed, Crop.claim(carriedCrop, setting, made));
+        double reserve = spring.reserve();
+        double net = made - carriedCrop * Crop.dryFruit(setting) - trade.woodUpkeep() * Carbon.wood(tree);
+        double thick = new RadialGrowth(tree, net / Math.max(1e-9, made)).mass();
+        double gain = trade.stored()
+                * trade.stocks().get(setting.stock())
+                * Math.max(trade.storedLeast() * Math.max(0, net), net - thick);
+        double steady = gain <= 0 ? trade.inferred().vigour().get(1) : trade.reserveSpent() * reserve / gain;
+        double vigour = held(
+                Math.pow(steady, trade.inferred().vigourTrust()),
+                trade.inferred().vigour());
+        return new TreeState(
+                tree,
+                0,
+                field,
+                reserve,
+                made,
+                new GrowthTraits(vigour, 1, flowering(tree, field, carriedCrop), 1, spring.spurring()),
+                seed,
+                brighter(field, reading));
+    }
+
+    private static double brighter(LightField field, LightReading reading) {
+        double coarse = 0;
+        double full = 0;
+        for (int s = 0; s < reading.light().length; s++) {
+            FruitingSite site = reading.sites().get(s);
+            coarse += site.weight() * field.at(site.place());
+            full += site.weight() * reading.light()[s];
+        }
+        return coarse <= 0 || full <= 0 ? 1 : coarse / full;
+    }
+
+    /** The crop it is likely to have carried: what such flower buds set, no more than it should and its leaf can finish. */
+    private static double crop(Tree tree, LightField field, double made) {
+        return Crop.set(tree, field, Crop.most(tree), 1).finished(tree, made).fruits();
+    }
+
+    /** Flower buds the tree bears against what light, a full crop and its wood's vigour would give. */
+    private static double flowering(Tree tree, LightField field, double fruits) {
+        Setting setting = tree.setting();
+        Trade.Growth trade = setting.trade().growth();
+        Species.Growth species = setting.species().growth();
+        double leaf = new LeafArea(tree).all();
+        double load = leaf <= 0 ? 0 : fruits * Crop.dryFruit(setting) / leaf;
+        double found = 0;
+        double modelled = 0;
+        for (Axis axis : tree.axes()) {
+            if (axis.kind() == AxisKind.SPUR) {
+                found += axis.flowerBuds();
+                modelled += setting.species().bearing().perSpur(axis.age())
+                        * FlowerBudFormation.byLight(field.at(axis.course().at(axis.length())), trade)
+                        * FlowerBudFormation.byLoad(load, species)
+                        * FlowerBudFormation.byVigour(tree.axis(axis.parent()), trade)
+                        * FlowerBudFormation.byLean(tree.axis(axis.parent()), trade);
+            }
+        }
+        return modelled < 1 ? 1 : held(found / modelled, trade.inferred().flowering());
+    }
+
+    private static double held(double value, List<Double> bounds) {
+        return Math.max(bounds.get(0), Math.min(bounds.get(1), value));
+    }
+}

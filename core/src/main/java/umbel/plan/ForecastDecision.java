@@ -1,0 +1,151 @@
+package umbel.plan;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.UnaryOperator;
+import umbel.compute.Cancellation;
+import umbel.cut.Operation;
+import umbel.growth.Forecast;
+import umbel.growth.Season;
+import umbel.growth.Seasons;
+import umbel.knowledge.PlanRules;
+
+/**
+ * Lets the coming seasons decide what the tree of this winter leaves close. Each close choice is made the other way, both
+ * trees are grown on for three seasons that share all chance, and the same sum that chose the cuts is taken on the trees of
+ * the first and the third winter after. What comes out ahead over now and then is planned.
+ */
+final class ForecastDecision {
+
+    private static final int SEASONS = 3;
+
+    private final PlanSearch search;
+    private final CutSetEvaluator weighing;
+    private final PlanRules rules;
+    private final Seasons seasons;
+
+    ForecastDecision(PlanSearch search, Seasons seasons) {
+        this.search = search;
+        this.weighing = search.weighing();
+        this.rules = weighing.wish().rules();
+        this.seasons = seasons;
+    }
+
+    /** A close step, and what could be done in its place; null for leaving it. */
+    private record Close(Candidate step, Candidate other, double lead) {}
+
+    /** A visit with the seasons after it and what both are worth. */
+    private record Grown(List<Candidate> visit, List<Forecast.Figures> years, double value) {}
+
+    /** The same visit, or the one that turns out better; a step whose choice was grown says so in its reason. */
+    List<Candidate> of(List<Candidate> chosen) {
+        List<Close> close = closest(chosen);
+        if (close.isEmpty()) {
+            return chosen;
+        }
+        List<List<Candidate>> visits = new ArrayList<>();
+        visits.add(chosen);
+        close.forEach(one -> visits.add(without(chosen, one)));
+        List<Grown> grown =
+                visits.parallelStream().map(Cancellation.carried(this::grown)).toList();
+        Grown asChosen = grown.get(0);
+        Grown best = asChosen;
+        Close turned = null;
+        List<Candidate> told = new ArrayList<>(chosen);
+        for (int i = 0; i < close.size(); i++) {
+            Grown other = grown.get(i + 1);
+            double behind = asChosen.value() - other.value();
+            if (other.value() > best.value() && behind < -rules.ahead().lead()) {
+                best = other;
+                turned = close.get(i);
+            } else if (behind > -rules.ahead().lead()) {
+                told.replaceAll(tell(
+                        close.get(i), asChosen, other, behind > rules.ahead().lead()));
+            }
+        }
+        if (turned == null) {
+            return told;
+        }
+        List<Candidate> better = without(told, turned);
+        if (turned.other() != null) {
+            better.replaceAll(tell(new Close(turned.other(), turned.step(), 0), best, asChosen, true));
+        }
+        return better;
+    }
+
+    private List<Candidate> without(List<Candidate> chosen, Close close) {
+        List<Candidate> visit = new ArrayList<>(chosen);
+        visit.removeIf(one -> one.operation().equals(close.step().operation()));
+        if (close.other() != null) {
+            visit.add(close.other());
+        }
+        search.addEnds(visit);
+        return visit;
+    }
+
+    /** The weighed steps that lead least over their alternative, closest first. */
+    private List<Close> closest(List<Candidate> chosen) {
+        List<Close> close = new ArrayList<>();
+        double worth = weighing.worth(PlanSearch.operations(chosen));
+        for (Candidate step : chosen) {
+            if (!search.isWeighed(step)) {
+                continue;
+            }
+            List<Candidate> rest = new ArrayList<>(chosen);
+            rest.remove(step);
+            List<Operation> others = PlanSearch.operations(rest);
+            double left = weighing.worth(others);
+            Candidate swap = search.bestOther(rest, step);
+            double swapped = swap == null ? left : weighing.worth(CutSetEvaluator.with(others, swap.operation()));
+            double lead = worth - Math.max(left, swapped);
+            if (lead < rules.closeCall()) {
+                close.add(new Close(step, swapped > left ? swap : null, lead));
+            }
+        }
+        close.sort(Comparator.comparingDouble(Close::lead));
+        return close.subList(0, Math.min(close.size(), rules.ahead().choices()));
+    }
+
+    private Grown grown(List<Candidate> visit) {
+        List<Operation> operations = PlanSearch.operations(visit);
+        List<Season.Work> works = new ArrayList<>(Collections.nCopies(SEASONS, Season.Work.NONE));
+        works.set(0, Planner.work(weighing.wish().moment(), operations));
+        List<Forecast.Figures> years = Forecast.middle(seasons, works);
+        PlanRules.Ahead ahead = rules.ahead();
+        double value = ahead.now() * weighing.worth(operations)
+                + ahead.one() * weighing.worthOf(years.get(0).tree())
+                + ahead.three() * weighing.worthOf(years.get(SEASONS - 1).tree());
+        return new Grown(visit, years, value);
+    }
+
+    /**
+     * Puts what the seasons said into a step's reason.
+     *
+     * @param ahead whether the step comes out ahead of its alternative; else they stay as close as they are
+     */
+    private static UnaryOperator<Candidate> tell(Close close, Grown kept, Grown other, boolean ahead) {
+        String words = ahead ? aheadBy(close, kept, other) : " Close this winter, and still close after three seasons.";
+        return one -> one.operation().equals(close.step().operation()) ? one.because(one.reason() + words) : one;
+    }
+
+    private static String aheadBy(Close close, Grown kept, Grown other) {
+        Forecast.Figures then = kept.years().get(SEASONS - 1);
+        Forecast.Figures instead = other.years().get(SEASONS - 1);
+        List<String> differs = new ArrayList<>();
+        if (Math.round(then.fruits()) != Math.round(instead.fruits())) {
+            differs.add(String.format(Locale.ROOT, "%.0f fruits against %.0f", then.fruits(), instead.fruits()));
+        }
+        if (Math.round(100 * then.under30()) != Math.round(100 * instead.under30())) {
+            differs.add(String.format(
+                    Locale.ROOT, "%.0f %% against %.0f %% in shade", 100 * then.under30(), 100 * instead.under30()));
+        }
+        return String.format(
+                Locale.ROOT,
+                " Close this winter; grown on three seasons it comes out ahead of %s%s.",
+                close.other() == null ? "leaving it" : "the next best",
+                differs.isEmpty() ? " by its shape and wood" : ": " + String.join(", ", differs));
+    }
+}

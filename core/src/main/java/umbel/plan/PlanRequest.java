@@ -1,0 +1,99 @@
+package umbel.plan;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import umbel.cut.Operation;
+import umbel.cut.OperationKind;
+import umbel.growth.BlockCalibration;
+import umbel.growth.Moment;
+import umbel.knowledge.PlanRules;
+import umbel.knowledge.School;
+
+/**
+ * What a plan is asked for.
+ *
+ * @param moment when in its year the tree is worked on; in summer only light hand work is planned
+ * @param years winters to plan over, this visit included; at least 1
+ * @param taken operations the grower has already decided on for this visit
+ * @param refused operations the grower will not have, as {@link #key(Operation)}
+ * @param learned what the block's trees have taught about forecasts
+ */
+public record PlanRequest(
+        School school,
+        PlanRules rules,
+        Goals goals,
+        Limits limits,
+        Moment moment,
+        int years,
+        List<Operation> taken,
+        Set<String> refused,
+        BlockCalibration learned) {
+
+    /** A wish for trees that have taught nothing yet. */
+    public PlanRequest(
+            School school,
+            PlanRules rules,
+            Goals goals,
+            Limits limits,
+            Moment moment,
+            int years,
+            List<Operation> taken,
+            Set<String> refused) {
+        this(school, rules, goals, limits, moment, years, taken, refused, BlockCalibration.NOTHING);
+    }
+
+    /** The same wish with what was learned. */
+    public PlanRequest knowing(BlockCalibration what) {
+        return new PlanRequest(school, rules, goals, limits, moment, years, taken, refused, what);
+    }
+
+    public PlanRequest {
+        taken = List.copyOf(taken);
+        refused = Set.copyOf(refused);
+    }
+
+    /** Whether soft shoots grow, so that only light work by hand is done. */
+    boolean summer() {
+        return moment.isSummer();
+    }
+
+    /** The name an operation is refused by: what and where. */
+    public static String key(Operation operation) {
+        return operation.kind().word() + "@" + operation.limb();
+    }
+
+    /**
+     * The same wish for a later winter: nothing is taken yet.
+     *
+     * @param kept limbs that grow on from an earlier winter's cuts, which are not to be taken after all
+     */
+    PlanRequest later(Set<String> kept) {
+        Set<String> more = new HashSet<>(refused);
+        for (OperationKind kind : OperationKind.values()) {
+            if (kind.takesAll() || kind == OperationKind.RENEW_STUB) {
+                kept.forEach(limb -> more.add(key(Operation.whole(kind, limb))));
+            }
+        }
+        return new PlanRequest(school, rules, goals, limits, Moment.DORMANT, 1, List.of(), more, learned);
+    }
+
+    /** Whether a tree is appraised the same under both wishes; goals and limits only weigh what was appraised. */
+    boolean sees(PlanRequest other) {
+        return school.equals(other.school) && rules.equals(other.rules) && limits.reach() == other.limits.reach();
+    }
+
+    /** The same wish with everything done in one winter. */
+    PlanRequest unlimited() {
+        Limits none = limits.within(Math.max(rules.mostShare(), limits.woodShare()), Integer.MAX_VALUE);
+        return new PlanRequest(school, rules, goals, none, moment, 1, taken, refused, learned);
+    }
+
+    /** The same wish, to go less far or further. */
+    PlanRequest within(PlanRules.Variant variant) {
+        Limits other = limits.within(Math.min(rules.mostShare(), limits.woodShare() * variant.woodShare()), (int)
+                Math.ceil(limits.bigCuts() * variant.bigCuts()));
+        return new PlanRequest(
+                school, rules, goals.lightTimes(variant.light()), other, moment, years, taken, refused, learned);
+    }
+}

@@ -1,0 +1,320 @@
+package umbel.plan;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import umbel.cut.Operation;
+import umbel.cut.OperationKind;
+import umbel.cut.Options;
+import umbel.cut.Stubs;
+import umbel.knowledge.TrainingSystem;
+import umbel.reading.Stage;
+import umbel.wood.Attitude;
+import umbel.wood.Axis;
+import umbel.wood.Role;
+import umbel.wood.Tree;
+import umbel.wood.Units;
+
+/**
+ * What a training system does to a tree of its age whether or not anything is wrong with it: the young tree's programme
+ * from planting to filled space, and the yearly rule of the mature one. From the system's file, one act a line.
+ */
+final class TrainingProgramme {
+
+    private static final double CLEARANCE = 0.10;
+    private static final double STEEP = Math.toRadians(25);
+    private static final double INTO_LAST_GROWTH = 0.05;
+    private static final double MOST_HIGHER = 0.25;
+    private static final int LEAST_FLOWERS = 2;
+    private static final int MOST_TIPPED = 12;
+    private static final double LEAST_END = 0.25;
+
+    private final Tree tree;
+    private final boolean summer;
+    private final YearlyRenewal renewal;
+
+    TrainingProgramme(Tree tree, boolean summer, Stubs stubs) {
+        this.tree = tree;
+        this.summer = summer;
+        this.renewal = new YearlyRenewal(tree, stubs);
+    }
+
+    /** What shapes the frame: taken before any fault is weighed. */
+    List<Candidate> ofTheFrame() {
+        return due(true);
+    }
+
+    /** What finishes the limbs that stay: taken once faults are dealt with. */
+    List<Candidate> ofTheEnds() {
+        return due(false);
+    }
+
+    /** The kind's yearly thinning of last season's shoots, or part of it; see {@link YearlyRenewal#oneYearWood(double)}. */
+    List<Candidate> oneYearWood(double part) {
+        return summer ? List.of() : renewal.oneYearWood(part);
+    }
+
+    /** The limbs the system's choice of scaffolds keeps, told so that nobody takes them for the others. */
+    List<Candidate> kept() {
+        List<Candidate> kept = new ArrayList<>();
+        for (TrainingSystem.Act act : tree.setting().system().programme()) {
+            if (act.act().equals("choose-scaffolds") && act.due(tree.setting().leaf(), summer)) {
+                for (Axis limb : chosenScaffolds(act.keep())) {
+                    Operation keep = Operation.whole(OperationKind.KEEP, limb.id());
+                    kept.add(Candidate.bySystem(keep, stage(act), scaffoldReason(limb)));
+                }
+            }
+        }
+        return kept;
+    }
+
+    private String scaffoldReason(Axis limb) {
+        return String.format(
+                Locale.ROOT,
+                "Chosen to stay: it leaves the trunk at %.0f cm towards %s, %.0f° off upright and %.2f of the trunk's thickness, clear of the others.",
+                Units.toCm(limb.at()),
+                Units.compass(limb.bearing()),
+                Units.toDegrees(limb.baseInclination()),
+                limb.baseDiameter() / tree.trunk().diameterAt(limb.at()));
+    }
+
+    private List<Candidate> due(boolean frame) {
+        List<Candidate> candidates = new ArrayList<>();
+        TrainingSystem system = tree.setting().system();
+        for (TrainingSystem.Act act : system.programme()) {
+            if (act.due(tree.setting().leaf(), summer) && isOfTheFrame(act) == frame) {
+                for (Operation operation : operations(act)) {
+                    candidates.add(Candidate.bySystem(operation, stage(act), reason(act, operation)));
+                }
+            }
+        }
+        return candidates;
+    }
+
+    private static boolean isOfTheFrame(TrainingSystem.Act act) {
+        return switch (act.act()) {
+            case "strip", "head-whip", "clear-low", "choose-scaffolds", "centre-out", "choose-buds" -> true;
+            default -> false;
+        };
+    }
+
+    private static Stage stage(TrainingSystem.Act act) {
+        return switch (act.act()) {
+            case "strip", "head-whip", "clear-low", "choose-scaffolds", "centre-out", "head-leader", "choose-buds" ->
+                Stage.FRAME;
+            case "outward-off", "weak-out" -> Stage.UPRIGHTS;
+            case "renew-share" -> Stage.RENEWAL;
+            case "bend" -> Stage.TRAIN;
+            case "deflower" -> Stage.CROP;
+            default -> Stage.DETAIL;
+        };
+    }
+
+    private String reason(TrainingSystem.Act act, Operation operation) {
+        String system = tree.setting().system().name().toLowerCase(Locale.ROOT);
+        return String.format(
+                Locale.ROOT,
+                "%s (%s, leaf %d.)%s",
+                act.why(),
+                system,
+                tree.setting().leaf(),
+                operation.kind() == OperationKind.RENEW_STUB ? stubWords(operation) : "");
+    }
+
+    private String stubWords(Operation operation) {
+        Axis limb = tree.find(operation.limb()).orElseThrow();
+        return String.format(
+                Locale.ROOT,
+                " The stub is %.0f cm: it starts %.1f m up.",
+                Units.toCm(operation.at()),
+                limb.course().point(0).z());
+    }
+
+    private List<Operation> operations(TrainingSystem.Act act) {
+        return switch (act.act()) {
+            case "strip" ->
+                mains().stream()
+                        .filter(limb -> limb.age() <= 1)
+                        .map(limb -> Operation.remove(limb.id()))
+                        .toList();
+            case "head-whip" -> headWhip(Units.fromCm(act.at())).stream().toList();
+            case "clear-low" ->
+                mains().stream()
+                        .filter(limb -> limb.course().point(0).z() < Units.fromCm(act.at()) - 1e-9)
+                        .map(limb -> Operation.remove(limb.id()))
+                        .toList();
+            case "choose-scaffolds" -> chooseScaffolds(act.keep());
+            case "centre-out" -> centreOut();
+            case "head-leader" -> headLeader(Units.fromCm(act.at())).stream().toList();
+            case "head-ends" -> headEnds(act.share(), act.keep());
+            case "tip-ends" -> ends(OperationKind.TIP, act.share(), strongest());
+            case "bend" ->
+                mains().stream()
+                        .filter(this::leansWrong)
+                        .map(limb -> Options.bend(tree, limb))
+                        .flatMap(Optional::stream)
+                        .toList();
+            case "deflower" ->
+                flowers() < LEAST_FLOWERS ? List.of() : List.of(Operation.whole(OperationKind.DEFLOWER, "trunk"));
+            case "renew-share" -> renewal.share(act, mains());
+            case "short-spur" -> renewal.shortSpur();
+            case "outward-off" -> renewal.groups(Attitude.OUT);
+            case "weak-out" -> renewal.weakOut(act, mains());
+            case "choose-buds" -> chooseBuds(act).stream().toList();
+            default -> List.of();
+        };
+    }
+
+    private List<Axis> mains() {
+        return tree.limbs().stream()
+                .filter(limb -> limb.parent() == 0)
+                .filter(limb -> limb.role() != Role.SUCKER && limb.role() != Role.WATER_SPROUT)
+                .filter(limb -> limb.at() >= tree.setting().unionAt())
+                .filter(limb -> limb.conditions().isEmpty())
+                .toList();
+    }
+
+    private boolean leansWrong(Axis limb) {
+        List<Double> wanted = tree.setting().system().scaffolds().angleDeg();
+        double angle = Units.toDegrees(limb.baseInclination());
+        return angle < wanted.get(0) || angle > wanted.get(1);
+    }
+
+    private double flowers() {
+        return tree.axes().stream().mapToDouble(Axis::flowerBuds).sum();
+    }
+
+    /** A whip that was never headed: no scaffolds of more than a year, and taller than the cut by a hand. */
+    private Optional<Operation> headWhip(double at) {
+        boolean built = mains().stream().anyMatch(limb -> limb.age() >= 2)
+                || mains().size() >= tree.setting().system().scaffolds().count().get(0);
+        return built || tree.trunk().length() < at + CLEARANCE
+                ? Optional.empty()
+                : Optional.of(Operation.cutAt(OperationKind.HEAD, "trunk", at));
+    }
+
+    /**
+     * Keeps the limbs that stand best together, one after another: wide enough, strong, apart on the trunk and round it. The
+     * others go. Nothing is chosen while there are no more than wanted.
+     */
+    private List<Operation> chooseScaffolds(int keep) {
+        List<Axis> chosen = chosenScaffolds(keep);
+        return chosen.isEmpty()
+                ? List.of()
+                : mains().stream()
+                        .filter(limb -> !chosen.contains(limb))
+                        .map(limb -> Operation.remove(limb.id()))
+                        .toList();
+    }
+
+    private List<Axis> chosenScaffolds(int keep) {
+        List<Axis> left = new ArrayList<>(mains());
+        List<Axis> chosen = new ArrayList<>();
+        if (left.size() <= keep + 1) {
+            return chosen;
+        }
+        while (chosen.size() < keep) {
+            Axis best = left.stream()
+                    .max(Comparator.comparingDouble((Axis limb) -> fitness(limb, chosen)))
+                    .orElseThrow();
+            chosen.add(best);
+            left.remove(best);
+        }
+        return chosen;
+    }
+
+    private double fitness(Axis limb, List<Axis> chosen) {
+        TrainingSystem.Scaffolds wanted = tree.setting().system().scaffolds();
+        double angle = Units.toDegrees(limb.baseInclination());
+        double wide = Math.min(1, angle / wanted.angleDeg().get(0));
+        double thick = limb.baseDiameter() / tree.trunk().diameterAt(limb.at());
+        double even = 1 - Math.abs(thick - 0.45);
+        double round = 1;
+        double apart = 1;
+        double gap = wanted.gapCm() == null ? 0.05 : Units.fromCm(wanted.gapCm());
+        for (Axis other : chosen) {
+            double between = Math.abs(limb.bearing() - other.bearing());
+            round = Math.min(round, Math.min(between, 2 * Math.PI - between) / (2 * Math.PI / (chosen.size() + 1.0)));
+            apart = Math.min(apart, Math.abs(limb.at() - other.at()) / gap);
+        }
+        return wide + even + 2 * Math.min(1, round) + Math.min(1, apart);
+    }
+
+    /** The leader of a vase, and what stands up in its middle. */
+    private List<Operation> centreOut() {
+        double highest = mains().stream().mapToDouble(Axis::at).max().orElse(0);
+        boolean stands = tree.trunk().length() > highest + 0.3;
+        return stands
+                        && mains().size()
+                                >= tree.setting().system().scaffolds().count().get(0)
+                ? List.of(Operation.cutAt(OperationKind.SHORTEN, "trunk", highest + 0.02))
+                : List.of();
+    }
+
+    /** The leader, once it stands well above the last limb, at a distance above it, in last season's wood. */
+    private Optional<Operation> headLeader(double above) {
+        double last = mains().stream()
+                .filter(limb -> limb.age() >= 2 || limb.lastGrowth() > 0.3)
+                .filter(limb -> limb.baseInclination() > STEEP)
+                .mapToDouble(Axis::at)
+                .max()
+                .orElse(0);
+        Axis leader = tree.trunk();
+        double young = leader.length() - leader.lastGrowth() + INTO_LAST_GROWTH;
+        double at = Math.max(last + above, young);
+        boolean tall = leader.length() > at + CLEARANCE && at <= last + above + MOST_HIGHER;
+        boolean full = leader.course().top() >= tree.setting().system().shape().height();
+        return last > 0 && tall && !full
+                ? Optional.of(Operation.cutAt(OperationKind.HEAD, "trunk", at))
+                : Optional.empty();
+    }
+
+    /** Ends headed by a share: those of all main limbs, or of the longest few. */
+    private List<Operation> headEnds(double share, Integer longest) {
+        List<Axis> limbs = mains().stream()
+                .sorted(Comparator.comparingDouble(Axis::length).reversed())
+                .limit(longest == null ? 60 : longest)
+                .toList();
+        boolean outruns = longest == null
+                || mains().size() > 1
+                        && limbs.get(0).length()
+                                > 1.15
+                                        * mains().stream()
+                                                .mapToDouble(Axis::length)
+                                                .average()
+                                                .orElse(0);
+        return outruns ? ends(OperationKind.HEAD, share, limbs) : List.of();
+    }
+
+    /** The buds of the leader's last growth that are to make limbs: none low on the trunk, then one at each distance. */
+    private Optional<Operation> chooseBuds(TrainingSystem.Act act) {
+        Axis leader = tree.trunk();
+        double low = Units.fromCm(act.at());
+        double start = leader.length() - leader.lastGrowth();
+        double from = start >= low ? 0 : low;
+        int keep = (int) Math.floor((leader.length() - Math.max(start, low)) / Units.fromCm(act.gap()));
+        return leader.lastGrowth() > LEAST_END && keep > 0
+                ? Optional.of(Operation.chooseBuds(leader.id(), from, keep))
+                : Optional.empty();
+    }
+
+    /** The main limbs with the longest ends, of those thick enough to be worth keeping. */
+    private List<Axis> strongest() {
+        double least = Units.fromMm(
+                tree.setting().species().smallWood().ideal().diameterMm().get(1));
+        return mains().stream()
+                .filter(limb -> limb.baseDiameter() >= least)
+                .sorted(Comparator.comparingDouble(Axis::lastGrowth).reversed())
+                .limit(MOST_TIPPED)
+                .toList();
+    }
+
+    private List<Operation> ends(OperationKind kind, double share, List<Axis> limbs) {
+        return limbs.stream()
+                .filter(limb -> limb.lastGrowth() >= LEAST_END)
+                .map(limb -> Operation.cutAt(kind, limb.id(), limb.length() - share * limb.lastGrowth()))
+                .toList();
+    }
+}

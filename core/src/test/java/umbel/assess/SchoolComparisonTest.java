@@ -1,0 +1,96 @@
+package umbel.assess;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import umbel.knowledge.Knowledge;
+import umbel.plan.PlanRequest;
+import umbel.plan.Planner;
+import umbel.plan.Step;
+import umbel.practice.Fault;
+import umbel.practice.PracticeTree;
+import umbel.reading.TreeReader;
+import umbel.survey.Survey;
+import umbel.wood.Tree;
+
+/** Two schools on one tree: what they do otherwise is put down to the line that makes it. */
+class SchoolComparisonTest {
+
+    private static final Assessor ASSESSOR = new Assessor(Knowledge.shipped());
+    private static final Survey SURVEY = PracticeTree.survey(
+            "central-leader", 14, 2, Fault.STACKED_LIMBS, Fault.TIGHT_CROTCH, Fault.WATER_SPROUTS, Fault.HANGERS);
+    private static final Tree TREE = ASSESSOR.tree(AssessRequest.of(SURVEY));
+
+    private static SchoolComparison.View view(String school, Map<String, Object> lines) {
+        AssessRequest request = new AssessRequest(SURVEY, null, null, null, school, null, 1, null, lines, null);
+        PlanRequest wish = ASSESSOR.wish(request, TREE, List.of(), Set.of());
+        TreeReader.Reading reading =
+                TreeReader.read(TREE, wish.school(), wish.limits().reach());
+        return new SchoolComparison.View(
+                wish.school(), wish.limits(), reading.findings(), Planner.recommended(TREE, reading, wish, 1));
+    }
+
+    private static SchoolComparison.View view(String school) {
+        return view(school, Map.of());
+    }
+
+    private static List<Step> now(SchoolComparison.View view) {
+        return view.plan().steps().stream().filter(step -> step.year() == 0).toList();
+    }
+
+    @Test
+    void aSchoolBesideItselfDiffersInNothing() {
+        SchoolComparison.View classic = view("classic");
+        assertThat(SchoolComparison.of(TREE, classic, classic)).isEmpty();
+    }
+
+    @Test
+    void everyCutOnlyOneOfThemMakesIsTold() {
+        SchoolComparison.View mine = view("classic");
+        SchoolComparison.View other = view("gentle");
+        List<SchoolComparison.Difference> told = SchoolComparison.of(TREE, mine, other);
+        for (Step step : now(mine)) {
+            boolean shared = now(other).stream()
+                    .anyMatch(one ->
+                            one.operation().limb().equals(step.operation().limb())
+                                    && one.operation().kind()
+                                            == step.operation().kind());
+            assertThat(told.stream()
+                            .anyMatch(one -> one.limb().equals(step.operation().limb())))
+                    .as(step.operation().toString())
+                    .isEqualTo(!shared);
+        }
+        assertThat(told).allSatisfy(one -> {
+            assertThat(one.because()).isNotBlank();
+            assertThat(one.mine() == null && one.other() == null).isFalse();
+        });
+    }
+
+    @Test
+    void aFindingOnlyOneSchoolMakesIsPutDownToItsLine() {
+        SchoolComparison.View strict = view("classic", Map.of("sproutLength_cm", 20.0));
+        SchoolComparison.View easy = view("classic", Map.of("sproutLength_cm", 300.0));
+        List<SchoolComparison.Difference> told = SchoolComparison.of(TREE, strict, easy);
+        assertThat(told).anySatisfy(one -> {
+            assertThat(one.line()).isEqualTo("sproutLength_cm");
+            assertThat(one.because()).contains("20").contains("300");
+        });
+    }
+
+    @Test
+    void whatDiffersTheOtherWayRoundIsTheSame() {
+        SchoolComparison.View mine = view("classic");
+        SchoolComparison.View other = view("gentle");
+        assertThat(SchoolComparison.of(TREE, mine, other).stream()
+                        .map(one -> one.limb() + one.mine() + one.other())
+                        .sorted()
+                        .toList())
+                .isEqualTo(SchoolComparison.of(TREE, other, mine).stream()
+                        .map(one -> one.limb() + one.other() + one.mine())
+                        .sorted()
+                        .toList());
+    }
+}

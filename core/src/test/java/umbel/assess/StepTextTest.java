@@ -1,0 +1,168 @@
+package umbel.assess;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Locale;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import umbel.cut.CutTree;
+import umbel.cut.Effect;
+import umbel.cut.Operation;
+import umbel.cut.OperationKind;
+import umbel.cut.Options;
+import umbel.knowledge.Knowledge;
+import umbel.practice.Fault;
+import umbel.practice.PracticeTree;
+import umbel.survey.Survey;
+import umbel.survey.Surveys;
+import umbel.wood.Axis;
+import umbel.wood.Tree;
+import umbel.wood.TreeBuilder;
+
+class StepTextTest {
+
+    private final Tree tree = Surveys.apple()
+            .trunk(120, 420)
+            .limb(
+                    "1",
+                    "trunk",
+                    "scaffold",
+                    80,
+                    0,
+                    60,
+                    62,
+                    220,
+                    8,
+                    new Survey.SmallWood(
+                            List.of(
+                                    new Survey.ShootCount("strong", "up", 2, 90.0),
+                                    new Survey.ShootCount("matchstick", "in", 1, 15.0),
+                                    new Survey.ShootCount("pencil", "down", 3, 30.0)),
+                            new Survey.SpurCount(9, 2.0),
+                            null))
+            .limb("1a", "1", "lateral", 120, 60, 70, 24, 80, 4, Surveys.bare())
+            .limb("2", "trunk", "scaffold", 100, 140, 30, 14, 90, 2, Surveys.bare())
+            .limb("9", "trunk", "limb", 350, 220, 60, 26, 80, 5, Surveys.bare())
+            .tree();
+
+    @Test
+    void groupsAreCountedAndSaidInWords() {
+        assertThat(title(Operation.remove("1/shoots/up/strong"))).isEqualTo("Take 2 strong upright shoots on limb 1");
+        assertThat(title(Operation.remove("1/shoots/in"))).isEqualTo("Take 1 inward shoot on limb 1");
+        assertThat(title(Operation.remove("1/shoots/down"))).isEqualTo("Take 3 hanging shoots on limb 1");
+        assertThat(title(Operation.remove("1/shoots/matchstick"))).isEqualTo("Take 1 thin shoot on limb 1");
+        assertThat(title(Operation.remove("1/spurs"))).isEqualTo("Take 9 spurs on limb 1");
+    }
+
+    @Test
+    void limbsAndLeaderAreNamed() {
+        assertThat(title(Operation.remove("1"))).isEqualTo("Remove limb 1");
+        assertThat(title(Operation.reduce(OperationKind.REDUCE, "1", "1a", 1.21)))
+                .isEqualTo("Cut limb 1 back to limb 1a");
+        assertThat(title(Operation.reduce(OperationKind.LOWER_LEADER, "trunk", "9", 3.52)))
+                .isEqualTo("Lower the leader to limb 9");
+        assertThat(title(Operation.cutAt(OperationKind.SHORTEN, "trunk", 3.6)))
+                .isEqualTo("Shorten the leader to 360 cm");
+        assertThat(title(Operation.whole(OperationKind.RUB, "2"))).isEqualTo("Rub off limb 2");
+    }
+
+    @Test
+    void placesGiveCentimetresAndTheWayToCut() {
+        assertThat(StepText.place(tree, Operation.reduce(OperationKind.REDUCE, "1", "1a", 1.21)))
+                .contains("121 cm")
+                .contains("limb 1a");
+        assertThat(StepText.place(tree, Operation.bend("2", Math.toRadians(55))))
+                .startsWith("From 30°")
+                .contains("crotch");
+        assertThat(StepText.place(tree, Operation.bend("2", Math.toRadians(85))))
+                .contains("in 2 steps");
+        assertThat(StepText.place(tree, Operation.whole(OperationKind.RENEW_BEVEL, "1")))
+                .contains("underside left long");
+    }
+
+    @Test
+    void numbersTellToolStepsMassAndMinutes() {
+        Effect thick = effect(Operation.remove("1"));
+        assertThat(StepText.numbers(thick))
+                .startsWith("62 mm, saw, three-step cut")
+                .contains("kg falls")
+                .endsWith("min");
+        Effect shoots = effect(Operation.remove("1/shoots/up/strong"));
+        assertThat(StepText.numbers(shoots))
+                .contains("hand pruner")
+                .doesNotContain("kg")
+                .endsWith(" s");
+        Effect bend = effect(Operation.bend("2", Math.toRadians(55)));
+        assertThat(StepText.numbers(bend)).startsWith("tie or spreader");
+    }
+
+    @Test
+    void theTreesAnswerIsToldWhereThereIsOne() {
+        Operation heading = Operation.cutAt(OperationKind.HEAD, "2", 0.8);
+        assertThat(StepText.answer(heading, effect(heading))).startsWith("About 3 sprouts");
+        Operation shoots = Operation.remove("1/shoots/in");
+        assertThat(StepText.answer(shoots, effect(shoots))).isEmpty();
+        Operation bevel = Operation.whole(OperationKind.RENEW_BEVEL, "9");
+        assertThat(StepText.answer(bevel, effect(bevel))).contains("one flat shoot");
+    }
+
+    @Test
+    void cautionsGoByCircumstance() {
+        assertThat(cautions(Operation.remove("9"))).anyMatch(one -> one.contains("ladder"));
+        assertThat(cautions(Operation.remove("1/shoots/in"))).isEmpty();
+        assertThat(cautions(Operation.bend("2", 1)))
+                .hasSize(1)
+                .first()
+                .asString()
+                .contains("tension");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"central-leader", "tall-spindle", "open-centre"})
+    void everythingOfferedCanBeSaidWithoutLooseEnds(String system) {
+        Tree practice = TreeBuilder.build(
+                PracticeTree.survey(system, 9, 6, Fault.SUCKERS, Fault.CANKER, Fault.TIGHT_CROTCH, Fault.HANGERS),
+                Knowledge.shipped(),
+                1);
+        for (Axis limb : practice.limbs()) {
+            for (Operation operation : Options.on(practice, limb, false)) {
+                String all = StepText.title(practice, operation) + " " + StepText.place(practice, operation);
+                assertThat(all)
+                        .doesNotContain("null")
+                        .doesNotContain("NaN")
+                        .doesNotContain("%")
+                        .doesNotContain("  ");
+                assertThat(StepText.place(practice, operation)).endsWith(".");
+                assertThat(StepText.title(practice, operation)).hasSizeLessThan(60);
+            }
+        }
+    }
+
+    @Test
+    void numbersAreWrittenTheSameInEveryCountry() {
+        Locale before = Locale.getDefault();
+        try {
+            Locale.setDefault(Locale.GERMANY);
+            assertThat(title(Operation.cutAt(OperationKind.SHORTEN, "1", 1.255)))
+                    .doesNotContain(",");
+            assertThat(StepText.numbers(effect(Operation.remove("1")))).startsWith("62 mm");
+        } finally {
+            Locale.setDefault(before);
+        }
+    }
+
+    private String title(Operation operation) {
+        return StepText.title(tree, operation);
+    }
+
+    private Effect effect(Operation operation) {
+        return Effect.of(CutTree.of(tree, List.of(operation)), 0, 2.4);
+    }
+
+    private List<String> cautions(Operation operation) {
+        return StepText.cautions(
+                tree, operation, effect(operation), Knowledge.shipped().cautions());
+    }
+}

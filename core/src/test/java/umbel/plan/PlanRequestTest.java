@@ -1,0 +1,104 @@
+package umbel.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import umbel.cut.Operation;
+import umbel.cut.OperationKind;
+import umbel.growth.BlockCalibration;
+import umbel.growth.Moment;
+import umbel.knowledge.Knowledge;
+import umbel.knowledge.PlanRules;
+
+/** What becomes of a wish under other limits, in later winters and without limits. */
+class PlanRequestTest {
+
+    private static final Knowledge KNOWLEDGE = Knowledge.shipped();
+
+    private final PlanRequest wish = new PlanRequest(
+                    KNOWLEDGE.school("classic"),
+                    KNOWLEDGE.plan(),
+                    Goals.of(Map.of(), KNOWLEDGE.plan().goals()),
+                    new Limits(0.3, 3, 2.4),
+                    Moment.DORMANT,
+                    3,
+                    List.of(Operation.remove("4")),
+                    Set.of("remove@7"))
+            .knowing(new BlockCalibration(3, 1.2, 1, 1, 1));
+
+    @Test
+    void aLaterWinterTakesNothingForGrantedAndKeepsWhatWasRefused() {
+        PlanRequest later = wish.later(Set.of("2b"));
+        assertThat(later.taken()).isEmpty();
+        assertThat(later.years()).isEqualTo(1);
+        assertThat(later.refused())
+                .contains("remove@7", "remove@2b", "renew-stub@2b", "renew-bevel@2b")
+                .doesNotContain("shorten@2b", "bend@2b", "remove@2c");
+        assertThat(later.learned()).isEqualTo(wish.learned());
+    }
+
+    @Test
+    void inOneWinterOnlyTheReachStillLimits() {
+        PlanRequest atOnce = wish.unlimited();
+        assertThat(atOnce.limits().woodShare()).isEqualTo(0.75);
+        assertThat(atOnce.limits().bigCuts()).isEqualTo(Integer.MAX_VALUE);
+        assertThat(atOnce.limits().reach()).isEqualTo(2.4);
+        assertThat(atOnce.taken()).isEqualTo(wish.taken());
+    }
+
+    @Test
+    void gentlerAndFirmerScaleTheLimitsAndNeverTakeAllOfATree() {
+        Limits gentler = wish.within(KNOWLEDGE.plan().gentler()).limits();
+        assertThat(gentler.woodShare()).isEqualTo(0.3 * 0.55);
+        assertThat(gentler.bigCuts()).isEqualTo(2);
+        Limits all = wish.within(new PlanRules.Variant(10, 2, 1, 1)).limits();
+        assertThat(all.woodShare()).isEqualTo(0.75);
+        assertThat(all.bigCuts()).isEqualTo(6);
+    }
+
+    @Test
+    void firmerWantsMoreLightAndGentlerLess() {
+        double usual = wish.goals().light();
+        assertThat(wish.within(KNOWLEDGE.plan().firmer()).goals().light()).isEqualTo(2 * usual);
+        assertThat(wish.within(KNOWLEDGE.plan().gentler()).goals().light()).isEqualTo(usual / 2);
+        assertThat(wish.within(KNOWLEDGE.plan().firmer()).goals().crop())
+                .isEqualTo(wish.goals().crop());
+    }
+
+    @Test
+    void theSameEyeSeesATreeWhateverIsWantedOfIt() {
+        assertThat(wish.sees(wish.within(KNOWLEDGE.plan().firmer()))).isTrue();
+        assertThat(wish.sees(wish.unlimited())).isTrue();
+        PlanRequest further = new PlanRequest(
+                wish.school(),
+                wish.rules(),
+                wish.goals(),
+                new Limits(0.3, 3, 3.0),
+                wish.moment(),
+                wish.years(),
+                wish.taken(),
+                wish.refused());
+        assertThat(wish.sees(further)).as("another reach").isFalse();
+        PlanRequest otherSchool = new PlanRequest(
+                KNOWLEDGE.school("gentle"),
+                wish.rules(),
+                wish.goals(),
+                wish.limits(),
+                wish.moment(),
+                wish.years(),
+                wish.taken(),
+                wish.refused());
+        assertThat(wish.sees(otherSchool)).isFalse();
+    }
+
+    @Test
+    void anOperationIsRefusedByWhatAndWhere() {
+        assertThat(PlanRequest.key(Operation.remove("4/shoots/up"))).isEqualTo("remove@4/shoots/up");
+        assertThat(PlanRequest.key(Operation.cutAt(OperationKind.HEAD, "trunk", 0.7)))
+                .isEqualTo("head@trunk");
+        assertThat(PlanRequest.key(Operation.chooseBuds("trunk", 0.6, 9))).isEqualTo("rub@trunk/buds");
+    }
+}
