@@ -66,7 +66,7 @@ public final class Assessor {
     public Limits limits(AssessRequest request, Tree tree) {
         AssessRequest.LimitsAsked asked = request.limits();
         double reach =
-                asked == null || asked.reachM() == null ? knowledge.trade().reach() : asked.reachM();
+                asked == null || asked.reachM() == null ? knowledge.parameters().reach() : asked.reachM();
         Limits usual = Limits.usual(tree.setting().species(), tree.setting().system(), school(request), reach);
         return asked == null
                 ? usual

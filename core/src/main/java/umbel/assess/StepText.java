@@ -118,7 +118,7 @@ public final class StepText {
         return String.format(
                 Locale.ROOT,
                 "%.0f mm above a bud that faces %s (%s), at %.0f cm, sloped about 45° away from it.",
-                tree.setting().trade().stub().budMm(),
+                tree.setting().parameters().cutting().places().budMm(),
                 bud.word(),
                 Units.compass(bud.bearing()),
                 Units.toCm(operation.at()));

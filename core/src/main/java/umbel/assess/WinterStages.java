@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import umbel.cut.OperationKind;
-import umbel.knowledge.Trade;
+import umbel.knowledge.SeasonParameters;
 import umbel.plan.Plan;
 import umbel.plan.Step;
 import umbel.reading.Stage;
@@ -105,7 +105,8 @@ final class WinterStages {
     }
 
     private static String summer(Assessment.YearAnswer season, List<Step> steps) {
-        Trade.FollowUp rules = steps.get(0).on().setting().trade().followUp();
+        SeasonParameters.FollowUp rules =
+                steps.get(0).on().setting().parameters().season().followUp();
         double sprouts = season.sprouts().middle();
         return sprouts < rules.sproutsWorthAVisit()
                 ? null

@@ -27,7 +27,7 @@ public record CropReading(double flowerBuds, double expectedFruits, double targe
      */
     public static CropReading of(Tree tree, LightReading light, double target) {
         Setting setting = tree.setting();
-        double full = setting.trade().crop().fullSetLight();
+        double full = setting.parameters().crop().fullSetLight();
         double set = setting.species().crop().fruitsPerFlowerBud() * setting.setFactor();
         double buds = 0;
         double fruits = 0;

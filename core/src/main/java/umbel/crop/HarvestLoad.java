@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
+import umbel.knowledge.CropParameters;
 import umbel.knowledge.Species;
-import umbel.knowledge.Trade;
 import umbel.light.FruitingSite;
 import umbel.light.LightReading;
 import umbel.wood.Axis;
@@ -96,7 +96,7 @@ public record HarvestLoad(Setting setting, List<Axis> hung, List<LimbLoad> limbs
         private final boolean withSmallWood;
         private final Tree tree;
         private final Setting setting;
-        private final Trade.CropLoad rule;
+        private final CropParameters.Load rule;
         private final int count;
         private final double[] fruitMass;
         private final double[] wholeMass;
@@ -110,7 +110,7 @@ public record HarvestLoad(Setting setting, List<Axis> hung, List<LimbLoad> limbs
             this.withSmallWood = withSmallWood;
             this.tree = tree;
             this.setting = tree.setting();
-            this.rule = setting.trade().cropLoad();
+            this.rule = setting.parameters().crop().load();
             this.count = tree.axes().size();
             fruitMass = new double[count];
             wholeMass = new double[count];
@@ -147,7 +147,7 @@ public record HarvestLoad(Setting setting, List<Axis> hung, List<LimbLoad> limbs
         private double weigh(LightReading light, double thinned) {
             Species.CropRule crop = setting.species().crop();
             double set = crop.fruitsPerFlowerBud() * setting.setFactor() * thinned;
-            double full = setting.trade().crop().fullSetLight();
+            double full = setting.parameters().crop().fullSetLight();
             double fruits = 0;
             for (int s = 0; s < light.light().length; s++) {
                 FruitingSite site = light.sites().get(s);
@@ -307,7 +307,7 @@ public record HarvestLoad(Setting setting, List<Axis> hung, List<LimbLoad> limbs
         }
 
         private double strengthLeft(Axis limb) {
-            Trade.UnionWeakness weak = rule.unionWeakness();
+            CropParameters.UnionWeakness weak = rule.unionWeakness();
             Axis parent = tree.axis(limb.parent());
             double left = 1;
             double crotch = Units.toDegrees(

@@ -29,11 +29,14 @@ public final class Bending {
     public static Verdict judge(Axis limb, double toAngle, Setting setting) {
         Species.Bending limits = setting.species().bending();
         double turn = Math.abs(toAngle - limb.baseInclination());
-        double over =
-                Math.min(limb.length(), Units.fromCm(setting.trade().bending().overLengthCm()));
+        double over = Math.min(
+                limb.length(),
+                Units.fromCm(setting.parameters().training().bending().overLengthCm()));
         double strain = limb.baseDiameter() / 2 * turn / over;
-        int steps = (int)
-                Math.max(1, Math.ceil(turn / Units.fromDegrees(setting.trade().bendStepDeg()) - 1e-6));
+        int steps = (int) Math.max(
+                1,
+                Math.ceil(
+                        turn / Units.fromDegrees(setting.parameters().training().bendStepDeg()) - 1e-6));
         boolean limber = Units.toMm(limb.baseDiameter()) <= limits.limberDiameterMm();
         boolean sound =
                 !limb.is(Condition.SPLITTING, Condition.BROKEN, Condition.DEAD, Condition.DECAYED, Condition.DISEASED);

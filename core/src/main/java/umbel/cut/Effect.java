@@ -2,8 +2,8 @@ package umbel.cut;
 
 import java.util.ArrayList;
 import java.util.List;
+import umbel.knowledge.Parameters;
 import umbel.knowledge.Species;
-import umbel.knowledge.Trade;
 import umbel.wood.Axis;
 import umbel.wood.Condition;
 import umbel.wood.Role;
@@ -78,7 +78,7 @@ public record Effect(
         double height = limb.course().at(limb.length() / 3).z();
         boolean ladder = height > reach;
         double minutes = Labour.minutes(
-                Tool.TIE, 0, 1, false, ladder, found.setting().trade().work());
+                Tool.TIE, 0, 1, false, ladder, found.setting().parameters().labour());
         return new Effect(Tool.TIE, 0, 0, height, false, false, false, 0, 0, 0, 0, ladder, minutes, 0);
     }
 
@@ -101,7 +101,7 @@ public record Effect(
                 (int) Math.ceil(buds),
                 false,
                 ladder,
-                found.setting().trade().work());
+                found.setting().parameters().labour());
         double share = losses.flowerAll == 0 ? 0 : buds / losses.flowerAll;
         return new Effect(Tool.HAND, 0, 0, top, false, false, false, 0, 0, share, 0, ladder, minutes, 0);
     }
@@ -118,7 +118,12 @@ public record Effect(
         double height = limb.course().at(limb.length()).z();
         boolean ladder = height > reach;
         double minutes = Labour.minutes(
-                Tool.HAND, 0, rubbed, false, ladder, found.setting().trade().work());
+                Tool.HAND,
+                0,
+                rubbed,
+                false,
+                ladder,
+                found.setting().parameters().labour());
         return new Effect(Tool.HAND, 0, 0, height, false, false, false, 0, 0, 0, 0, ladder, minutes, 0);
     }
 
@@ -129,13 +134,16 @@ public record Effect(
     private static Effect cutting(CutTree cut, int index, Losses losses, double reach) {
         Operation operation = cut.operations().get(index);
         Tree found = cut.found();
-        Trade trade = found.setting().trade();
+        Parameters parameters = found.setting().parameters();
         Cuts cuts = Cuts.of(cut, index);
         double mass = losses.volume[index] * found.setting().species().wood().greenDensity();
-        Tool tool = operation.kind() == OperationKind.RUB ? Tool.HAND : Tool.forCut(cuts.diameter, trade.tools());
+        Tool tool = operation.kind() == OperationKind.RUB
+                ? Tool.HAND
+                : Tool.forCut(cuts.diameter, parameters.cutting().tools());
         double eachMass = mass / Math.max(1, cuts.count);
-        boolean three = tool != Tool.HAND && trade.tools().threeStep().passedBy(cuts.diameter, eachMass);
-        boolean qualified = trade.tools().qualified().passedBy(cuts.diameter, eachMass);
+        boolean three =
+                tool != Tool.HAND && parameters.cutting().tools().threeStep().passedBy(cuts.diameter, eachMass);
+        boolean qualified = parameters.cutting().tools().qualified().passedBy(cuts.diameter, eachMass);
         boolean ladder = cuts.height > reach;
         return new Effect(
                 tool,
@@ -150,7 +158,7 @@ public record Effect(
                 losses.flowerAll == 0 ? 0 : losses.flower[index] / losses.flowerAll,
                 cuts.wound,
                 ladder,
-                Labour.minutes(tool, cuts.diameter, cuts.count, three, ladder, trade.work()),
+                Labour.minutes(tool, cuts.diameter, cuts.count, three, ladder, parameters.labour()),
                 sprouts(operation.kind(), cuts, found.setting().species().response()));
     }
 

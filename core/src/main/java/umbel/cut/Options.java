@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import umbel.knowledge.Trade;
+import umbel.knowledge.CutParameters;
 import umbel.knowledge.TrainingSystem;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -55,12 +55,12 @@ public final class Options {
     public static boolean isSoft(Tree tree, Axis limb) {
         return limb.age() <= 1
                 && Units.toMm(limb.baseDiameter())
-                        < tree.setting().trade().stub().softMostMm();
+                        < tree.setting().parameters().cutting().places().softMostMm();
     }
 
     /** Side branches at least a third as thick as the limb where they leave it, outermost first. */
     public static List<Axis> sideBranches(Tree tree, Axis limb) {
-        double least = tree.setting().trade().stub().reductionRatio();
+        double least = tree.setting().parameters().cutting().places().reductionRatio();
         return tree.limbsOn(limb).stream()
                 .filter(branch ->
                         branch.role() != Role.SUCKER && branch.conditions().isEmpty())
@@ -76,7 +76,9 @@ public final class Options {
                 .filter(branch -> branch.conditions().isEmpty() && branch.role() != Role.SUCKER)
                 .filter(branch -> Units.toDegrees(branch.baseInclination()) >= 30)
                 .filter(branch -> branch.baseDiameter()
-                        >= tree.setting().trade().stub().reductionRatio() * 0.8 * leader.diameterAt(branch.at()))
+                        >= tree.setting().parameters().cutting().places().reductionRatio()
+                                * 0.8
+                                * leader.diameterAt(branch.at()))
                 .filter(branch -> branch.course().point(0).z() >= leastHeight && branch.at() < leader.length() * 0.97)
                 .max(Comparator.comparingDouble(Axis::at));
     }
@@ -108,7 +110,7 @@ public final class Options {
      * @param atNeed whether nothing else can be done, so that somewhat thicker wood is cut through too
      */
     public static boolean isThinAt(Tree tree, Axis limb, double at, boolean atNeed) {
-        Trade.Stub rule = tree.setting().trade().stub();
+        CutParameters.Places rule = tree.setting().parameters().cutting().places();
         return Units.toMm(limb.diameterAt(at)) <= (atNeed ? rule.shortenAtNeedMm() : rule.shortenMostMm());
     }
 
@@ -127,7 +129,7 @@ public final class Options {
         boolean worth = Math.abs(Units.toDegrees(turn)) >= 10;
         Axis parent = tree.axis(limb.parent());
         boolean crotchHolds = limb.baseDiameter()
-                <= tree.setting().trade().bending().crotchRatioMost() * parent.diameterAt(limb.at());
+                <= tree.setting().parameters().training().bending().crotchRatioMost() * parent.diameterAt(limb.at());
         return worth && crotchHolds && Bending.judge(limb, to, tree.setting()).possible()
                 ? Optional.of(Operation.bend(limb.id(), to))
                 : Optional.empty();

@@ -1,11 +1,11 @@
 package umbel.cut;
 
-import umbel.knowledge.Trade;
+import umbel.knowledge.CutParameters;
 import umbel.wood.Units;
 
 /**
  * What the holding does not let its own people do; null sets no limit. Whatever is past one is left to a qualified person. They
- * can only be stricter than the trade's own.
+ * can only be stricter than the parameters' own.
  *
  * @param diameterMm thickest cut
  * @param massKg heaviest piece that falls
@@ -14,13 +14,13 @@ import umbel.wood.Units;
  */
 public record SafetyLimits(Double diameterMm, Double massKg, Double heightM, boolean nearPowerLines) {
 
-    /** No limits but the trade's own. */
+    /** No limits but the parameters' own. */
     public static SafetyLimits none() {
         return new SafetyLimits(null, null, null, false);
     }
 
     /** Whether the holding's people must leave a cut alone. */
-    public boolean stop(Effect effect, Trade.Tools tools) {
+    public boolean stop(Effect effect, CutParameters.Tools tools) {
         if (effect.qualified() || tools.qualified().passedBy(effect.diameter(), effect.mass())) {
             return true;
         }

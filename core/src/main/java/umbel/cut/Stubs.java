@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
-import umbel.knowledge.Trade;
+import umbel.knowledge.CutParameters;
 import umbel.light.LightModel;
 import umbel.light.LightResolution;
 import umbel.wood.Axis;
@@ -71,7 +71,7 @@ public final class Stubs {
      * head height.
      */
     public static double length(Tree tree, Axis limb) {
-        Trade.Stub stub = tree.setting().trade().stub();
+        CutParameters.Places stub = tree.setting().parameters().cutting().places();
         double foot = limb.course().point(0).z();
         double share = Math.max(0, Math.min(1, foot / Math.max(0.5, tree.top())));
         double usual = Units.fromCm(stub.lowCm() + (stub.topCm() - stub.lowCm()) * share);
@@ -111,7 +111,7 @@ public final class Stubs {
 
     /** The stub cut, where the limb is long enough and the sky above it open. */
     public Optional<Operation> of(Axis limb) {
-        Trade.Stub stub = tree.setting().trade().stub();
+        CutParameters.Places stub = tree.setting().parameters().cutting().places();
         double least = isOldScaffold(tree, limb) ? stub.scaffoldLightLeast() : stub.lightLeast();
         return lightAbove(limb)
                 .filter(light -> light >= least)

@@ -3,7 +3,7 @@ package umbel.growth;
 import java.util.Arrays;
 import java.util.List;
 import umbel.growth.Comparison.Measure;
-import umbel.knowledge.Trade;
+import umbel.knowledge.LearningParameters;
 
 /**
  * What the trees of a block have taught: factors on the model's usual values, drawn towards 1 as if some trees had answered
@@ -21,7 +21,7 @@ public record BlockCalibration(int trees, double vigour, double waking, double f
     public static final BlockCalibration NOTHING = new BlockCalibration(0, 1, 1, 1, 1);
 
     /** What these comparisons teach together. */
-    public static BlockCalibration of(List<Comparison> comparisons, Trade.Learning rules) {
+    public static BlockCalibration of(List<Comparison> comparisons, LearningParameters rules) {
         if (comparisons.isEmpty()) {
             return NOTHING;
         }
@@ -33,7 +33,7 @@ public record BlockCalibration(int trees, double vigour, double waking, double f
                 factor(comparisons, Measure.FRUITS, rules));
     }
 
-    private static double factor(List<Comparison> comparisons, Measure measure, Trade.Learning rules) {
+    private static double factor(List<Comparison> comparisons, Measure measure, LearningParameters rules) {
         double[] ratios = comparisons.stream()
                 .flatMap(one -> one.measures().stream())
                 .filter(one -> one.measure() == measure)

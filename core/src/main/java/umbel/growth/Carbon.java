@@ -1,6 +1,6 @@
 package umbel.growth;
 
-import umbel.knowledge.Trade;
+import umbel.knowledge.GrowthParameters;
 import umbel.light.LightField;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -13,21 +13,21 @@ final class Carbon {
 
     /** Dry mass the tree's leaf makes in a season, kilograms. */
     static double assimilated(Tree tree, LightField field) {
-        Trade.Growth trade = tree.setting().trade().growth();
+        GrowthParameters parameters = tree.setting().parameters().growth();
         double sum = 0;
         for (Axis axis : tree.axes()) {
             if (axis.leafArea() > 0 && LeafArea.grows(axis)) {
-                sum += axis.leafArea() * rate(field.at(axis.course().at(leafPlace(axis))), trade);
+                sum += axis.leafArea() * rate(field.at(axis.course().at(leafPlace(axis))), parameters);
             }
         }
-        return trade.assimilation() * sum;
+        return parameters.assimilation().perM2() * sum;
     }
 
     /** What the leaf makes under a crop: leaf that no fruit draws on works less (Palmer and others, 1997). */
-    static double drawnOn(double could, double asked, Trade.Growth trade) {
-        double full = trade.fruitShareMost() * could;
+    static double drawnOn(double could, double asked, GrowthParameters parameters) {
+        double full = parameters.fruit().shareMost() * could;
         double drawn = full <= 0 ? 0 : Math.min(1, asked / full);
-        return could * (1 - trade.idleLeaf() * (1 - drawn));
+        return could * (1 - parameters.assimilation().idleLeaf() * (1 - drawn));
     }
 
     /** The middle of where an axis carries its own leaf, metres from its origin. */
@@ -40,8 +40,11 @@ final class Carbon {
     }
 
     /** Share of the best a leaf makes at a light, upkeep taken off: saturating (a rectangular hyperbola). */
-    private static double rate(double light, Trade.Growth trade) {
-        return (1 + trade.lightHalf()) * light / (light + trade.lightHalf()) - trade.respiration();
+    private static double rate(double light, GrowthParameters parameters) {
+        return (1 + parameters.assimilation().lightHalf())
+                        * light
+                        / (light + parameters.assimilation().lightHalf())
+                - parameters.assimilation().respiration();
     }
 
     /** Dry mass of all wood above ground, kilograms. */
@@ -52,7 +55,7 @@ final class Carbon {
                 volume += axis.volume(0, axis.length());
             }
         }
-        return volume * tree.setting().trade().growth().dryWood();
+        return volume * tree.setting().parameters().growth().wood().dry();
     }
 
     /** Surface of all living wood above ground, m²: bark and the young wood under it hold what is laid up. */

@@ -3,8 +3,8 @@ package umbel.growth;
 import java.util.List;
 import umbel.growth.GrowingPoint.Fate;
 import umbel.growth.GrowingPoint.Kind;
+import umbel.knowledge.GrowthParameters;
 import umbel.knowledge.Species;
-import umbel.knowledge.Trade;
 import umbel.wood.Tree;
 
 /**
@@ -23,7 +23,7 @@ final class CarbonAllocation {
     private final GrowingPoints points;
     private final Tree left;
     private final Species.Growth species;
-    private final Trade.Growth trade;
+    private final GrowthParameters parameters;
     private final KeyedDraws draws;
     private final double[] demandOf;
     private final double[] inhibitionOf;
@@ -33,7 +33,7 @@ final class CarbonAllocation {
         this.points = points;
         this.left = points.left();
         this.species = left.setting().species().growth();
-        this.trade = left.setting().trade().growth();
+        this.parameters = left.setting().parameters().growth();
         this.draws = draws;
         int count = left.axes().size();
         demandOf = new double[count];
@@ -109,7 +109,7 @@ final class CarbonAllocation {
     /** From the origin of an axis to its end: at each point flow goes there or on. */
     private void shareAlong(List<GrowingPoint> along, double into) {
         double flow = into;
-        double byDemand = 1 - trade.sharing();
+        double byDemand = 1 - parameters.sinks().pipes();
         for (int i = along.size() - 1; i >= 0; i--) {
             GrowingPoint point = along.get(i);
             double share = 0;
@@ -145,7 +145,8 @@ final class CarbonAllocation {
                         }
                     }
                     default -> {
-                        double worn = point.kind == Kind.SPUR ? trade.wornSpur() : 1;
+                        double worn =
+                                point.kind == Kind.SPUR ? parameters.sinks().wornSpur() : 1;
                         if (point.fate == Fate.LONG
                                 && grams < bar * worn * least.shoot() * (1 + threshold * point.inhibition)) {
                             point.fate = Fate.SHORT;

@@ -2,7 +2,7 @@ package umbel.growth;
 
 import java.util.ArrayList;
 import java.util.List;
-import umbel.knowledge.Trade;
+import umbel.knowledge.SurveyParameters;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Tree;
@@ -51,7 +51,7 @@ public record Comparison(List<Measured> measures) {
 
     /** Compares the outlook of the season that has passed with the tree that came of it. */
     public static Comparison of(Forecast.Outlook foretold, Tree found) {
-        Trade.SurveyErrors errors = found.setting().trade().surveyErrors();
+        SurveyParameters.Errors errors = found.setting().parameters().survey().errors();
         Tree as = foretold.tree();
         double length = errors.lengthShare();
         double count = errors.countShare();

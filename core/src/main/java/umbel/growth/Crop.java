@@ -2,7 +2,7 @@ package umbel.growth;
 
 import java.util.HashMap;
 import java.util.Map;
-import umbel.knowledge.Trade;
+import umbel.knowledge.GrowthParameters;
 import umbel.light.LightField;
 import umbel.wood.Axis;
 import umbel.wood.Setting;
@@ -27,7 +27,7 @@ record Crop(double fruits, Map<String, Double> onLimb, double aFlower) {
     static Crop set(Tree tree, LightField field, double most, double favour) {
         Setting setting = tree.setting();
         double set = setting.species().crop().fruitsPerFlowerBud() * setting.setFactor() * favour;
-        double full = setting.trade().crop().fullSetLight();
+        double full = setting.parameters().crop().fullSetLight();
         Map<String, Double> onLimb = new HashMap<>();
         double all = 0;
         for (Axis axis : tree.axes()) {
@@ -48,7 +48,7 @@ record Crop(double fruits, Map<String, Double> onLimb, double aFlower) {
     static double most(Tree tree) {
         Setting setting = tree.setting();
         double byTrunk = setting.species().crop().fruitsPerCm2() * Units.toCm2(setting.trunkSection());
-        double load = setting.trade().growth().thinnedTo()
+        double load = setting.parameters().growth().fruit().thinnedTo()
                 * setting.species().growth().load().half();
         double byLeaf = load * new LeafArea(tree).all() / dryFruit(setting);
         return Math.min(byTrunk, byLeaf);
@@ -61,23 +61,24 @@ record Crop(double fruits, Map<String, Double> onLimb, double aFlower) {
 
     /** Dry mass of one finished fruit, kilograms. */
     static double dryFruit(Setting setting) {
-        Trade.Growth trade = setting.trade().growth();
-        return setting.fruitMass() * trade.fruitDryShare();
+        GrowthParameters parameters = setting.parameters().growth();
+        return setting.fruitMass() * parameters.fruit().dryShare();
     }
 
     /** The crop the leaf can finish: fruits drop when they would get too little. */
     Crop finished(Tree tree, double assimilated) {
-        Trade.Growth trade = tree.setting().trade().growth();
+        GrowthParameters parameters = tree.setting().parameters().growth();
         double asked = fruits * dryFruit(tree.setting());
-        double given = trade.fruitShareMost() * Math.max(0, assimilated);
-        double need = trade.fruitDropBelow() * asked;
+        double given = parameters.fruit().shareMost() * Math.max(0, assimilated);
+        double need = parameters.fruit().dropBelow() * asked;
         return need <= given || asked <= 0 ? this : times(given / need);
     }
 
     /** Dry mass the fruits take, kilograms. */
     double drain(Setting setting, double assimilated) {
         return Math.min(
-                fruits * dryFruit(setting), setting.trade().growth().fruitShareMost() * Math.max(0, assimilated));
+                fruits * dryFruit(setting),
+                setting.parameters().growth().fruit().shareMost() * Math.max(0, assimilated));
     }
 
     private Crop times(double share) {

@@ -6,8 +6,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import umbel.knowledge.GrowthParameters;
 import umbel.knowledge.Species;
-import umbel.knowledge.Trade;
 import umbel.light.LightField;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -24,7 +24,7 @@ final class FlowerBudFormation {
     private final Setting setting;
     private final Species kind;
     private final Species.Growth species;
-    private final Trade.Growth trade;
+    private final GrowthParameters parameters;
     private final Set<String> bareSpurs;
     private final LightField field;
     private final Crop crop;
@@ -40,7 +40,7 @@ final class FlowerBudFormation {
         this.setting = tree.setting();
         this.kind = setting.species();
         this.species = kind.growth();
-        this.trade = setting.trade().growth();
+        this.parameters = setting.parameters().growth();
         this.bareSpurs = bareSpurs;
         this.field = field;
         this.crop = crop;
@@ -81,12 +81,12 @@ final class FlowerBudFormation {
     private boolean dies(Axis axis, LeafArea leafage) {
         if (axis.kind() == AxisKind.SPUR) {
             double light = field.at(axis.course().at(axis.length()));
-            Trade.Shade shade = trade.shadeDeath();
+            GrowthParameters.Shade shade = parameters.spurDeath().shade();
             double dark = Math.max(0, shade.under() - light) / shade.under();
             double hazard = species.spurLoss().yearly()
                     + species.spurLoss().shade() * Math.pow(dark, shade.power())
-                    + trade.ageDeath() * Math.max(0, axis.age() - species.spurLife())
-                    + (bareSpurs.contains(axis.id()) ? trade.bareDeath() : 0);
+                    + parameters.spurDeath().age() * Math.max(0, axis.age() - species.spurLife())
+                    + (bareSpurs.contains(axis.id()) ? parameters.spurDeath().bare() : 0);
             return axis.age() > 1 && draws.even(axis.id().hashCode(), 17) < hazard;
         }
         boolean twig = axis.kind() == AxisKind.LATERAL || axis.kind() == AxisKind.SHOOT;
@@ -135,13 +135,15 @@ final class FlowerBudFormation {
         }
         boolean spur = axis.kind() == AxisKind.SPUR;
         Axis bearer = spur ? tree.axis(axis.parent()) : axis;
-        double own = spur ? Math.min(1, usual * crop.aFlower()) * trade.ownFruit() : 0;
+        double own = spur
+                ? Math.min(1, usual * crop.aFlower()) * parameters.flowerBuds().ownFruit()
+                : 0;
         return usual
                 * before.temper().flowering()
-                * byLight(field.at(axis.course().at(axis.length())), trade)
+                * byLight(field.at(axis.course().at(axis.length())), parameters)
                 * byLoad(load(axis.limb()), species)
-                * (spur ? byVigour(bearer, trade) : 1)
-                * byLean(bearer, trade)
+                * (spur ? byVigour(bearer, parameters) : 1)
+                * byLean(bearer, parameters)
                 * (1 - own);
     }
 
@@ -150,14 +152,15 @@ final class FlowerBudFormation {
         double whole = leaf <= 0 ? 0 : crop.fruits() * dry / leaf;
         double leafHere = leafOnLimb.getOrDefault(limb, 0.0);
         double here = leafHere <= 0 ? 0 : crop.onLimb().getOrDefault(limb, 0.0) * dry / leafHere;
-        return trade.treeLoad() * whole + (1 - trade.treeLoad()) * here;
+        return parameters.flowerBuds().treeLoad() * whole
+                + (1 - parameters.flowerBuds().treeLoad()) * here;
     }
 
-    static double byLight(double light, Trade.Growth trade) {
+    static double byLight(double light, GrowthParameters parameters) {
         return 1
                 / (1
-                        + Math.exp(-(light - trade.flowerLight().half())
-                                / trade.flowerLight().width()));
+                        + Math.exp(-(light - parameters.flowerBuds().light().half())
+                                / parameters.flowerBuds().light().width()));
     }
 
     /** Fruit's inhibition of next year's bloom, by dry mass a square metre of leaf. */
@@ -166,19 +169,19 @@ final class FlowerBudFormation {
     }
 
     /** Level wood forms more flower buds than upright wood (gravimorphism, Wareing and Nasr, 1961). */
-    static double byLean(Axis bearer, Trade.Growth trade) {
+    static double byLean(Axis bearer, GrowthParameters parameters) {
         double up = bearer.course()
                 .at(bearer.length())
                 .minus(bearer.course().point(0))
                 .unit()
                 .z();
-        return 1 + trade.levelFlowers() * Math.sqrt(Math.max(0, 1 - up * up));
+        return 1 + parameters.flowerBuds().level() * Math.sqrt(Math.max(0, 1 - up * up));
     }
 
     /** Strong growth of the wood a spur stands on keeps it from flowering. */
-    static double byVigour(Axis bearer, Trade.Growth trade) {
+    static double byVigour(Axis bearer, GrowthParameters parameters) {
         double r = bearer.lastGrowth() / (Math.max(0, bearer.length() - bearer.lastGrowth()) + 0.15);
-        double x = r / trade.flowerVigour();
+        double x = r / parameters.flowerBuds().vigour();
         return 1 / (1 + x * x);
     }
 }

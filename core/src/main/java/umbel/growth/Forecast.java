@@ -4,7 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
 import umbel.compute.Cancellation;
-import umbel.knowledge.Trade;
+import umbel.knowledge.GrowthParameters;
+import umbel.knowledge.Parameters;
 import umbel.light.FruitingSite;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -103,11 +104,11 @@ public record Forecast(List<Outlook> years) {
 
     /** The years of a tree as ranges. */
     public static Forecast of(TreeState start, List<Season.Work> works) {
-        Trade trade = start.tree().setting().trade();
-        Trade.Spread spread = trade.growth().spread();
+        Parameters parameters = start.tree().setting().parameters();
+        GrowthParameters.Spread spread = parameters.growth().spread();
         // no forecast is surer than the counting and measuring it starts from
-        double counted = trade.surveyErrors().countShare();
-        double measured = trade.surveyErrors().lengthShare();
+        double counted = parameters.survey().errors().countShare();
+        double measured = parameters.survey().errors().lengthShare();
         List<List<Figures>> courses = IntStream.range(0, SEASONS.length)
                 .parallel()
                 .boxed()

@@ -7,8 +7,8 @@ import java.util.stream.IntStream;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
 import umbel.growth.GrowingPoint.Kind;
+import umbel.knowledge.GrowthParameters;
 import umbel.knowledge.Species;
-import umbel.knowledge.Trade;
 import umbel.light.LightField;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -34,7 +34,7 @@ final class GrowingPoints {
     private final LeafArea carried;
     private final LightField field;
     private final Species.Growth species;
-    private final Trade.Growth trade;
+    private final GrowthParameters parameters;
     private final Wounds wounds;
     private final GrowthTraits temper;
     private final KeyedDraws draws;
@@ -53,7 +53,7 @@ final class GrowingPoints {
         this.carried = carried;
         this.field = field;
         this.species = left.setting().species().growth();
-        this.trade = left.setting().trade().growth();
+        this.parameters = left.setting().parameters().growth();
         this.temper = temper;
         this.draws = draws;
         this.wounds = new Wounds(cut, carried);
@@ -152,7 +152,7 @@ final class GrowingPoints {
                 numbers.add(n);
             }
         }
-        double share = found.leafArea() / (places.size() + trade.tipPipes());
+        double share = found.leafArea() / (places.size() + parameters.sinks().tipPipes());
         boolean[] rubbed = rubbed(found, places);
         for (int i = 0; i < places.size(); i++) {
             if (places.get(i) < axis.length() && !rubbed[i]) {
@@ -161,7 +161,14 @@ final class GrowingPoints {
             }
         }
         if (!headed) {
-            points.add(new GrowingPoint(Kind.TIP, axis.index(), -1, id, axis.length(), trade.tipPipes() * share, 1));
+            points.add(new GrowingPoint(
+                    Kind.TIP,
+                    axis.index(),
+                    -1,
+                    id,
+                    axis.length(),
+                    parameters.sinks().tipPipes() * share,
+                    1));
         }
     }
 
@@ -219,8 +226,10 @@ final class GrowingPoints {
 
     private void describe(GrowingPoint point, Axis axis, Axis found) {
         double beyond = carried.beyond(found.index(), point.at);
-        point.pipePower = Math.pow(Math.max(PIPES_FOR_A_BUD, point.pipe), trade.sharing());
-        point.pipeBeyondPower = Math.pow(Math.max(PIPES_FOR_A_BUD, beyond), trade.sharing());
+        point.pipePower = Math.pow(
+                Math.max(PIPES_FOR_A_BUD, point.pipe), parameters.sinks().pipes());
+        point.pipeBeyondPower =
+                Math.pow(Math.max(PIPES_FOR_A_BUD, beyond), parameters.sinks().pipes());
         Vec stem = axis.course().directionAt(point.at);
         point.inhibitedBy = 0.75 + 0.25 * Math.max(0, stem.z());
         if (point.kind == Kind.SIDE) {
@@ -240,29 +249,30 @@ final class GrowingPoints {
                     Math.sqrt(raised(found.course().directionAt(found.length()).z()));
         }
         double own = switch (point.kind) {
-            case TIP -> trade.tipVigour().of(found.lastGrowth());
+            case TIP -> parameters.sinks().tipVigour().of(found.lastGrowth());
             case BUD -> species.strength().bud();
             case SPUR -> species.strength().spur();
             case DORMANT -> species.strength().dormant() * temper.waking() * point.number;
             case SIDE -> 0;
         };
-        double byLight = Math.pow(lit, trade.lightOnSink())
+        double byLight = Math.pow(lit, parameters.sinks().light())
                 * byHeight(axis.course().at(point.at).z());
-        double noise = draws.around(trade.noise(), point.key, 1);
+        double noise = draws.around(parameters.sinks().noise(), point.key, 1);
         // dormant buds lie in the bark: neither their stem's lean nor their own matters before they wake
         point.longStrength = own * byLight * noise * (point.kind == Kind.DORMANT ? 1 : raised);
-        point.shortStrength = trade.shortSink() * species.strength().spur() * byLight * noise;
+        point.shortStrength = parameters.sinks().shortBud() * species.strength().spur() * byLight * noise;
     }
 
     /** Strength of a sink by its lean, from hanging to upright (gravimorphism; Wareing and Nasr, 1961). */
     private double raised(double up) {
-        return trade.hangingSink() + (1 - trade.hangingSink()) * Math.pow((1 + up) / 2, species.uprightness());
+        return parameters.sinks().hanging()
+                + (1 - parameters.sinks().hanging()) * Math.pow((1 + up) / 2, species.uprightness());
     }
 
     /** Water reaches high places less well (hydraulic limitation, Ryan and Yoder, 1997). */
     private double byHeight(double height) {
         double share = height / left.setting().species().growing().seedlingHeight();
-        return 1 / (1 + Math.pow(share, trade.waterHeight().power()));
+        return 1 / (1 + Math.pow(share, parameters.sinks().heightPower()));
     }
 
     /** Buds stand round the stem by the golden angle, at the species' angle to it; woken ones come from the upper side. */

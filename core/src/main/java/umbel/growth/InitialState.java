@@ -1,8 +1,8 @@
 package umbel.growth;
 
 import java.util.List;
+import umbel.knowledge.GrowthParameters;
 import umbel.knowledge.Species;
-import umbel.knowledge.Trade;
 import umbel.light.FruitingSite;
 import umbel.light.LightField;
 import umbel.light.LightModel;
@@ -30,22 +30,26 @@ public final class InitialState {
     /** The same where the full reading of its light is known. */
     public static TreeState of(Tree tree, LightReading reading, long seed) {
         Setting setting = tree.setting();
-        Trade.Growth trade = setting.trade().growth();
-        LightField field = LightField.of(tree, trade.cellCm() / 100, DIRECTIONS);
+        GrowthParameters parameters = setting.parameters().growth();
+        LightField field = LightField.of(tree, parameters.cellCm() / 100, DIRECTIONS);
         double could = Carbon.assimilated(tree, field);
         double carriedCrop = crop(tree, field, could);
-        double made = Carbon.drawnOn(could, carriedCrop * Crop.dryFruit(setting), trade);
+        double made = Carbon.drawnOn(could, carriedCrop * Crop.dryFruit(setting), parameters);
         Spring spring = Spring.asLastYear(tree, field, seed, Crop.claim(carriedCrop, setting, made));
         double reserve = spring.reserve();
-        double net = made - carriedCrop * Crop.dryFruit(setting) - trade.woodUpkeep() * Carbon.wood(tree);
+        double net = made
+                - carriedCrop * Crop.dryFruit(setting)
+                - parameters.assimilation().woodUpkeep() * Carbon.wood(tree);
         double thick = new RadialGrowth(tree, net / Math.max(1e-9, made)).mass();
-        double gain = trade.stored()
-                * trade.stocks().get(setting.stock())
-                * Math.max(trade.storedLeast() * Math.max(0, net), net - thick);
-        double steady = gain <= 0 ? trade.inferred().vigour().get(1) : trade.reserveSpent() * reserve / gain;
+        double gain = parameters.reserve().stored()
+                * parameters.wood().stocks().get(setting.stock())
+                * Math.max(parameters.reserve().storedLeast() * Math.max(0, net), net - thick);
+        double steady = gain <= 0
+                ? parameters.start().inferred().vigour().get(1)
+                : parameters.reserve().spent() * reserve / gain;
         double vigour = held(
-                Math.pow(steady, trade.inferred().vigourTrust()),
-                trade.inferred().vigour());
+                Math.pow(steady, parameters.start().inferred().vigourTrust()),
+                parameters.start().inferred().vigour());
         return new TreeState(
                 tree,
                 0,
@@ -76,7 +80,7 @@ public final class InitialState {
     /** Flower buds the tree bears against what light, a full crop and its wood's vigour would give. */
     private static double flowering(Tree tree, LightField field, double fruits) {
         Setting setting = tree.setting();
-        Trade.Growth trade = setting.trade().growth();
+        GrowthParameters parameters = setting.parameters().growth();
         Species.Growth species = setting.species().growth();
         double leaf = new LeafArea(tree).all();
         double load = leaf <= 0 ? 0 : fruits * Crop.dryFruit(setting) / leaf;
@@ -86,13 +90,15 @@ public final class InitialState {
             if (axis.kind() == AxisKind.SPUR) {
                 found += axis.flowerBuds();
                 modelled += setting.species().bearing().perSpur(axis.age())
-                        * FlowerBudFormation.byLight(field.at(axis.course().at(axis.length())), trade)
+                        * FlowerBudFormation.byLight(field.at(axis.course().at(axis.length())), parameters)
                         * FlowerBudFormation.byLoad(load, species)
-                        * FlowerBudFormation.byVigour(tree.axis(axis.parent()), trade)
-                        * FlowerBudFormation.byLean(tree.axis(axis.parent()), trade);
+                        * FlowerBudFormation.byVigour(tree.axis(axis.parent()), parameters)
+                        * FlowerBudFormation.byLean(tree.axis(axis.parent()), parameters);
             }
         }
-        return modelled < 1 ? 1 : held(found / modelled, trade.inferred().flowering());
+        return modelled < 1
+                ? 1
+                : held(found / modelled, parameters.start().inferred().flowering());
     }
 
     private static double held(double value, List<Double> bounds) {

@@ -2,7 +2,7 @@ package umbel.growth;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.Locale;
-import umbel.knowledge.Trade;
+import umbel.knowledge.GrowthParameters;
 
 /** When in its year a tree is worked on; the words are the open format's phases. */
 public enum Moment {
@@ -44,7 +44,7 @@ public enum Moment {
     }
 
     /** What a cut at this moment takes and leaves. */
-    Trade.Moment in(Trade.Growth trade) {
-        return trade.moments().get(word());
+    GrowthParameters.Moment in(GrowthParameters parameters) {
+        return parameters.assimilation().moments().get(word());
     }
 }

@@ -1,7 +1,7 @@
 package umbel.growth;
 
+import umbel.knowledge.GrowthParameters;
 import umbel.knowledge.Species;
-import umbel.knowledge.Trade;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Tree;
@@ -19,9 +19,9 @@ final class RadialGrowth {
      */
     RadialGrowth(Tree tree, double spare) {
         Species.Growth species = tree.setting().species().growth();
-        Trade.Growth trade = tree.setting().trade().growth();
+        GrowthParameters parameters = tree.setting().parameters().growth();
         LeafArea leafage = new LeafArea(tree);
-        Trade.Laid laid = trade.thickening();
+        GrowthParameters.Laid laid = parameters.wood().thickening();
         double balance = Math.max(laid.least(), Math.min(laid.most(), laid.plenty() * spare));
         double sectionPerLeaf = species.thickening() * 1e-4 * balance;
         diameters = new double[tree.axes().size()][];
@@ -47,7 +47,7 @@ final class RadialGrowth {
             }
             diameters[a] = thicker;
         }
-        mass = volume * trade.dryWood() * trade.rootShare();
+        mass = volume * parameters.wood().dry() * parameters.wood().rootShare();
     }
 
     /** Diameters of an axis after the season, metres. */

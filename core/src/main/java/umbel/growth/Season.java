@@ -3,8 +3,8 @@ package umbel.growth;
 import java.util.List;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
+import umbel.knowledge.GrowthParameters;
 import umbel.knowledge.Species;
-import umbel.knowledge.Trade;
 import umbel.light.LightField;
 import umbel.wood.Setting;
 import umbel.wood.Tree;
@@ -20,14 +20,14 @@ public final class Season {
     private final TreeState before;
     private final Setting setting;
     private final Species.Growth species;
-    private final Trade.Growth trade;
+    private final GrowthParameters parameters;
     private final KeyedDraws draws;
 
     private Season(TreeState before) {
         this.before = before;
         this.setting = before.tree().setting();
         this.species = setting.species().growth();
-        this.trade = setting.trade().growth();
+        this.parameters = setting.parameters().growth();
         this.draws = new KeyedDraws(before.seed(), before.year());
     }
 
@@ -109,7 +109,7 @@ public final class Season {
         CutTree cut = CutTree.of(before.tree(), CutTree.possible(before.tree(), work.before()));
         LeafArea carried = new LeafArea(before.tree());
         double reserve =
-                before.reserve() * (1 - lost(cut, carried, work.moment().in(trade)));
+                before.reserve() * (1 - lost(cut, carried, work.moment().in(parameters)));
         double bloom = set * before.temper().setting();
         Crop crop = Crop.set(cut.left(), before.light(), leftOn(before.tree(), work), bloom);
 
@@ -118,40 +118,43 @@ public final class Season {
         double claim = Crop.claim(crop.fruits(), setting, before.assimilated());
         sharing.share(forShoots(reserve, claim, setting));
         ShootGrowth.Grown grown = ShootGrowth.of(points, before.year() + 1);
-        double kept = reserve * (1 - trade.reserveSpent()) + trade.unspentBack() * sharing.unspent();
+        double kept = reserve * (1 - parameters.reserve().spent())
+                + parameters.reserve().unspentBack() * sharing.unspent();
 
         Tree leafy = grown.tree();
-        LightField field = LightField.of(leafy, trade.cellCm() / 100, DIRECTIONS);
+        LightField field = LightField.of(leafy, parameters.cellCm() / 100, DIRECTIONS);
         double made = Carbon.assimilated(leafy, field);
         double regrown = 0;
         int regrownShoots = 0;
         if (!work.summer().isEmpty()) {
-            double left = Moment.SUMMER.in(trade).left();
+            double left = Moment.SUMMER.in(parameters).left();
             CutTree inLeaf = CutTree.of(leafy, CutTree.possible(leafy, work.summer()));
-            double stays =
-                    Carbon.assimilated(inLeaf.left(), LightField.of(inLeaf.left(), trade.cellCm() / 100, DIRECTIONS));
+            double stays = Carbon.assimilated(
+                    inLeaf.left(), LightField.of(inLeaf.left(), parameters.cellCm() / 100, DIRECTIONS));
             GrowingPoints wounds = GrowingPoints.aboutWounds(inLeaf, field, before.temper(), draws);
-            new CarbonAllocation(wounds, draws).share(trade.flush() * left * Math.max(0, made - stays));
+            new CarbonAllocation(wounds, draws)
+                    .share(parameters.assimilation().flush() * left * Math.max(0, made - stays));
             ShootGrowth.Grown again = ShootGrowth.again(wounds, before.year() + 1);
             leafy = again.tree();
             regrown = again.newLength();
             regrownShoots = again.longShoots();
-            field = LightField.of(leafy, trade.cellCm() / 100, DIRECTIONS);
+            field = LightField.of(leafy, parameters.cellCm() / 100, DIRECTIONS);
             made = (1 - left) * made + left * stays;
         }
         // hands thin in early summer, by the leaf that is there then
         crop = Crop.set(cut.left(), before.light(), leftOn(leafy, work), bloom);
-        made = Carbon.drawnOn(made, crop.fruits() * Crop.dryFruit(setting), trade);
+        made = Carbon.drawnOn(made, crop.fruits() * Crop.dryFruit(setting), parameters);
         Crop finished = crop.finished(leafy, made);
-        double net = made - finished.drain(setting, made) - trade.woodUpkeep() * Carbon.wood(leafy);
+        double net =
+                made - finished.drain(setting, made) - parameters.assimilation().woodUpkeep() * Carbon.wood(leafy);
         FlowerBudFormation ripening = new FlowerBudFormation(before, leafy, grown.bareSpurs(), field, finished, draws);
         RadialGrowth thickening = new RadialGrowth(leafy, net / Math.max(1e-9, made));
         Tree tree = ripening.ripen(thickening);
-        double saved = trade.stored()
-                * trade.stocks().get(setting.stock())
+        double saved = parameters.reserve().stored()
+                * parameters.wood().stocks().get(setting.stock())
                 * before.temper().vigour()
-                * Math.max(trade.storedLeast() * Math.max(0, net), net - thickening.mass());
-        double room = trade.storeMost() * (tree.setting().trunkSection() + 2e-4);
+                * Math.max(parameters.reserve().storedLeast() * Math.max(0, net), net - thickening.mass());
+        double room = parameters.reserve().most() * (tree.setting().trunkSection() + 2e-4);
         TreeState after = new TreeState(
                 tree,
                 before.year() + 1,
@@ -184,20 +187,21 @@ public final class Season {
      * Share of the reserve that goes with what is cut: what lies in its bark and sapwood, what has moved into its shoots if it
      * is late in spring, and what its leaf would have laid up in the rest of a season.
      */
-    private double lost(CutTree cut, LeafArea carried, Trade.Moment moment) {
+    private double lost(CutTree cut, LeafArea carried, GrowthParameters.Moment moment) {
         double bark = Carbon.bark(before.tree());
         double taken = bark <= 0 ? 0 : Math.max(0, 1 - Carbon.bark(cut.left()) / bark);
         double leaf = carried.all() <= 0 ? 0 : Math.max(0, 1 - new LeafArea(cut.left()).all() / carried.all());
         if (moment.left() > 0) {
-            return moment.left() * leaf + (1 - moment.left()) * trade.reserveAbove() * taken;
+            return moment.left() * leaf
+                    + (1 - moment.left()) * parameters.reserve().above() * taken;
         }
-        double moved = moment.moved() * trade.reserveSpent();
-        return moved * leaf + (1 - moved) * trade.reserveAbove() * taken;
+        double moved = moment.moved() * parameters.reserve().spent();
+        return moved * leaf + (1 - moved) * parameters.reserve().above() * taken;
     }
 
     /** What of a reserve goes into spring growth, less where a crop claims its part, kilograms. */
     static double forShoots(double reserve, double claim, Setting setting) {
-        Trade.Growth trade = setting.trade().growth();
-        return trade.reserveSpent() * reserve / (1 + trade.fruitSlows() * claim);
+        GrowthParameters parameters = setting.parameters().growth();
+        return parameters.reserve().spent() * reserve / (1 + parameters.sinks().fruitSlows() * claim);
     }
 }

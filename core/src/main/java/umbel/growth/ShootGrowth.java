@@ -6,8 +6,8 @@ import java.util.Map;
 import java.util.Set;
 import umbel.growth.GrowingPoint.Fate;
 import umbel.growth.GrowingPoint.Kind;
+import umbel.knowledge.GrowthParameters;
 import umbel.knowledge.Species;
-import umbel.knowledge.Trade;
 import umbel.wood.Attitude;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -31,7 +31,7 @@ final class ShootGrowth {
     private final Tree left;
     private final Setting setting;
     private final Species species;
-    private final Trade.Growth trade;
+    private final GrowthParameters parameters;
     private final int year;
     private final List<Axis> grown = new ArrayList<>();
     private final int[] place;
@@ -45,7 +45,7 @@ final class ShootGrowth {
         this.left = points.left();
         this.setting = left.setting();
         this.species = setting.species();
-        this.trade = setting.trade().growth();
+        this.parameters = setting.parameters().growth();
         this.year = year;
         this.place = new int[left.axes().size()];
     }
@@ -272,7 +272,8 @@ final class ShootGrowth {
     }
 
     private double foot(double length) {
-        return Units.fromMm(trade.shootDiameter().foot() + trade.shootDiameter().perMetre() * length);
+        return Units.fromMm(parameters.wood().shootDiameter().foot()
+                + parameters.wood().shootDiameter().perMetre() * length);
     }
 
     private ShootClass sizeOf(double length) {

@@ -2,7 +2,7 @@ package umbel.growth;
 
 import java.util.List;
 import umbel.cut.CutTree;
-import umbel.knowledge.Trade;
+import umbel.knowledge.GrowthParameters;
 import umbel.knowledge.TrainingSystem;
 import umbel.light.LightField;
 import umbel.wood.Axis;
@@ -30,7 +30,7 @@ record Spring(double reserve, double spurring) {
      */
     static Spring asLastYear(Tree tree, LightField field, long seed, double claim) {
         Setting setting = tree.setting();
-        Trade.Growth trade = setting.trade().growth();
+        GrowthParameters parameters = setting.parameters().growth();
         KeyedDraws draws = new KeyedDraws(seed, 0);
         LeafArea leafage = new LeafArea(tree);
         GrowingPoints points =
@@ -40,14 +40,14 @@ record Spring(double reserve, double spurring) {
         sharing.share(Season.forShoots(reserve, claim, setting));
         double wanted = gained(setting) * leafage.all() / (1 - usuallyTaken(setting));
         double ofWeakBuds = sharing.weakBuds() * setting.species().wood().leafPerSpur();
-        List<Double> bounds = trade.inferred().spurring();
+        List<Double> bounds = parameters.start().inferred().spurring();
         double spurring = ofWeakBuds <= 0 ? 1 : (wanted - sharing.leafBesideWeakBuds()) / ofWeakBuds;
         return new Spring(reserve, Math.max(bounds.get(0), Math.min(bounds.get(1), spurring)));
     }
 
     /** The reserve that would make the tips grow as wanted, between bounds, by halving. */
     private static double reserve(CarbonAllocation sharing, Setting setting, double claim, double wanted) {
-        double most = setting.trade().growth().storeMost() * (setting.trunkSection() + 2e-4);
+        double most = setting.parameters().growth().reserve().most() * (setting.trunkSection() + 2e-4);
         double low = Math.log(most / 200);
         double high = Math.log(most);
         for (int i = 0; i < STEPS; i++) {
@@ -81,13 +81,14 @@ record Spring(double reserve, double spurring) {
         }
         TrainingSystem.Shape shape = setting.system().shape();
         double now = Math.max(0.1, shape.grown(setting.leaf()));
-        Trade.LeafGained rule = setting.trade().growth().leafGained();
+        GrowthParameters.LeafGained rule = setting.parameters().growth().start().leafGained();
         return Math.min(rule.most(), Math.pow(shape.grown(setting.leaf() + 1) / now, rule.byReach()));
     }
 
     /** Share of its small wood a tree is taken to lose in a usual winter. */
     private static double usuallyTaken(Setting setting) {
-        Trade.UsualPruning usual = setting.trade().growth().usualPruning();
+        GrowthParameters.UsualPruning usual =
+                setting.parameters().growth().start().usualPruning();
         boolean yearly = setting.species().smallWood().renewsOneYearWood() && setting.leaf() >= setting.bearingLeaf();
         return setting.species().hardness().woodShare()
                 * (setting.isFilling() && !yearly ? usual.filling() : usual.bearing());

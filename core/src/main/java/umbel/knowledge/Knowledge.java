@@ -35,7 +35,7 @@ public final class Knowledge {
     private final Map<String, KnowledgeFile> schoolFiles = new LinkedHashMap<>();
     private final List<Cultivar> cultivars;
     private final List<Rootstock> rootstocks;
-    private final Trade trade;
+    private final Parameters parameters;
     private final List<Caution> cautions;
     private final PlanRules plan;
 
@@ -48,7 +48,7 @@ public final class Knowledge {
     private record Rootstocks(List<Rootstock> rootstocks) {}
 
     private Knowledge(Path own) {
-        trade = shippedFile("trade.yaml").as(Trade.class);
+        parameters = shippedFile("parameters.yaml").as(Parameters.class);
         cautions = List.copyOf(shippedFile("cautions.yaml").as(Cautions.class).cautions());
         plan = shippedFile("plan.yaml").as(PlanRules.class);
         Contents contents = shippedFile("contents.yaml").as(Contents.class);
@@ -161,9 +161,9 @@ public final class Knowledge {
                 .findFirst();
     }
 
-    /** General numbers of the trade. */
-    public Trade trade() {
-        return trade;
+    /** Numbers that depend on neither species, system nor school. */
+    public Parameters parameters() {
+        return parameters;
     }
 
     /** What a plan weighs. */

@@ -75,7 +75,7 @@ public record Species(
     /**
      * When it wakes, blooms and ripens.
      *
-     * @param budSwellDd degree days over the trade's base from midwinter to bud swell
+     * @param budSwellDd degree days over the parameters' base from midwinter to bud swell
      * @param bloomDd the same to bloom
      * @param harvestAfterBloomDays from bloom to the end of harvest
      * @param evergreen whether its year goes by flush and harvest rather than by winter

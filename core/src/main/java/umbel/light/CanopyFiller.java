@@ -35,7 +35,7 @@ final class CanopyFiller {
         Setting setting = tree.setting();
         every = 0.8 * cell;
         // spreading over cells and reading between them moves leaf by a root mean square of about one cell edge already
-        double wanted = setting.trade().light().leafSpreadCm() / 100;
+        double wanted = setting.parameters().light().leafSpreadCm() / 100;
         spread = Math.sqrt(Math.max(0, wanted * wanted - cell * cell));
         sin = Math.sin(setting.rowBearing());
         cos = Math.cos(setting.rowBearing());

@@ -1,7 +1,7 @@
 package umbel.light;
 
 import java.util.List;
-import umbel.knowledge.Trade;
+import umbel.knowledge.LightParameters;
 import umbel.wood.Axis;
 import umbel.wood.Setting;
 import umbel.wood.Tree;
@@ -18,7 +18,7 @@ public final class LightModel {
 
     /** The full reading: fine grid, directions by the size of the box. */
     public static LightReading read(Tree tree) {
-        Trade.LightSettings settings = tree.setting().light();
+        LightParameters settings = tree.setting().light();
         return read(tree, FruitingSite.of(tree), settings.cellCm() / 100, directions(tree));
     }
 
@@ -29,7 +29,7 @@ public final class LightModel {
      * @param stride reads one site in so many, each counting for all
      */
     public static LightReading glance(Tree tree, int stride) {
-        Trade.Directions directions = tree.setting().light().directions();
+        LightParameters.Directions directions = tree.setting().light().directions();
         List<FruitingSite> sites = FruitingSite.of(tree);
         if (stride > 1) {
             sites = sites.stream()
@@ -43,8 +43,8 @@ public final class LightModel {
 
     /** Light at any places about a tree, as shares of open sky on the level; of no weight in a reading. */
     public static double[] at(Tree tree, List<Vec> places, LightResolution look) {
-        Trade.LightSettings settings = tree.setting().light();
-        Trade.Directions directions = settings.directions();
+        LightParameters settings = tree.setting().light();
+        LightParameters.Directions directions = settings.directions();
         return look == LightResolution.CLOSE
                 ? sweep(tree, places, settings.cellCm() / 100, directions(tree)).light()
                 : sweep(tree, places, directions.searchCellCm() / 100, directions.search())
@@ -95,7 +95,7 @@ public final class LightModel {
 
     private static int directions(Tree tree) {
         Setting setting = tree.setting();
-        Trade.LightSettings settings = setting.light();
+        LightParameters settings = setting.light();
         long cells =
                 CanopyGrid.cells(setting.inRow(), setting.betweenRows(), topOverGround(tree), settings.cellCm() / 100);
         boolean small = cells <= settings.largeBoxCells();

@@ -2,7 +2,7 @@ package umbel.light;
 
 import java.util.ArrayList;
 import java.util.List;
-import umbel.knowledge.Trade;
+import umbel.knowledge.LightParameters;
 
 /**
  * Directions the light comes from over a season and how much each brings to a level surface. Weights sum to one.
@@ -57,13 +57,13 @@ public final class Sky {
      * @param latitude radians, north positive; in the south the season is half a year later
      * @param rowBearing radians from north; directions come out in row axes (x along the row, y across it)
      */
-    public static Sky season(int count, double latitude, double rowBearing, Trade.LightSettings settings) {
+    public static Sky season(int count, double latitude, double rowBearing, LightParameters settings) {
         Sky even = uniform(count);
         double[] beams = new double[count];
         double beamSum = 0;
         double clearDiffuse = 0;
         double overcast = 0;
-        Trade.Season season = settings.season();
+        LightParameters.Season season = settings.season();
         int shift = latitude < 0 ? 182 : 0;
         for (int day = season.fromDay(); day <= season.toDay(); day += season.stepDays()) {
             double n = (day + shift - 1) % 365 + 1.0;

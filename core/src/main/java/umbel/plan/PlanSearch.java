@@ -103,7 +103,8 @@ final class PlanSearch {
         if (!wish.summer() || candidate.settled()) {
             return true;
         }
-        double most = Units.fromMm(found.setting().trade().tools().handPrunerMm());
+        double most =
+                Units.fromMm(found.setting().parameters().cutting().tools().handPrunerMm());
         return candidate.operation().kind() == OperationKind.BEND
                 || Target.of(found, candidate.operation()).stream().allMatch(axis -> axis.baseDiameter() <= most);
     }

@@ -242,7 +242,9 @@ final class Remedies {
         List<Axis> branches = tree.limbsOn(limb).stream()
                 .filter(branch -> branch.conditions().isEmpty() && branch.role() != Role.SUCKER)
                 .filter(branch -> branch.baseDiameter()
-                        >= tree.setting().trade().stub().reductionRatio() * 0.8 * limb.diameterAt(branch.at()))
+                        >= tree.setting().parameters().cutting().places().reductionRatio()
+                                * 0.8
+                                * limb.diameterAt(branch.at()))
                 .filter(branch -> branch.course().point(0).z() >= lowest && branch.at() < limb.length() * 0.97)
                 .filter(branch -> branch.course().top() < limb.course().top())
                 .sorted(Comparator.comparingDouble(Axis::at).reversed())

@@ -116,7 +116,7 @@ final class YearlyRenewal {
         if (species.smallWood().renewsOneYearWood()) {
             return List.of();
         }
-        double at = Units.fromCm(tree.setting().trade().stub().shortSpurCm());
+        double at = Units.fromCm(tree.setting().parameters().cutting().places().shortSpurCm());
         return groups(Attitude.UP).stream()
                 .filter(group -> Target.of(tree, group).stream().anyMatch(shoot -> shoot.length() > at + LEAST_UPRIGHT))
                 .map(group -> Operation.cutAt(OperationKind.SHORT_SPUR, group.limb(), at))

@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.function.ToDoubleFunction;
 import umbel.growth.ExpectedSurvey;
-import umbel.knowledge.Trade;
+import umbel.knowledge.SurveyParameters;
 import umbel.survey.Survey;
 import umbel.survey.Survey.LimbMeasure;
 import umbel.wood.Axis;
@@ -22,12 +22,12 @@ import umbel.wood.Units;
 public final class SurveyYearLater {
 
     private final Tree grown;
-    private final Trade.SurveyErrors errors;
+    private final SurveyParameters.Errors errors;
     private final SplittableRandom random;
 
     private SurveyYearLater(Tree grown, long seed) {
         this.grown = grown;
-        this.errors = grown.setting().trade().surveyErrors();
+        this.errors = grown.setting().parameters().survey().errors();
         this.random = new SplittableRandom(seed);
     }
 

@@ -13,7 +13,7 @@ import java.util.stream.IntStream;
 import umbel.compute.Cancellation;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.School;
-import umbel.knowledge.Trade;
+import umbel.knowledge.SurveyParameters;
 import umbel.light.LightModel;
 import umbel.light.LightReading;
 import umbel.survey.Survey;
@@ -75,7 +75,7 @@ public final class FindingConfidence {
             double reach,
             Neighbours company,
             List<Finding> reading) {
-        Trade.CertaintySettings settings = knowledge.trade().certainty();
+        SurveyParameters.Redraws settings = knowledge.parameters().survey().redraws();
         double offset = offset(TreeBuilder.build(survey, knowledge, seed));
         List<Draw> draws = IntStream.range(0, settings.draws())
                 .parallel()
@@ -131,7 +131,7 @@ public final class FindingConfidence {
             double offset,
             long drawSeed) {
         Map<String, Double> errors = new LinkedHashMap<>();
-        Survey disturbed = new Disturbed(survey, knowledge.trade().surveyErrors(), drawSeed, errors).survey();
+        Survey disturbed = new Disturbed(survey, knowledge.parameters().survey().errors(), drawSeed, errors).survey();
         Tree tree = TreeBuilder.build(disturbed, knowledge, seed);
         LightReading glance = LightModel.glance(tree, stride(tree));
         double[] shifted = glance.light();
@@ -237,12 +237,12 @@ public final class FindingConfidence {
     private static final class Disturbed {
 
         private final Survey survey;
-        private final Trade.SurveyErrors sigma;
+        private final SurveyParameters.Errors sigma;
         private final long seed;
         private final Map<String, Double> errors;
         private final Map<String, Double> lengths = new HashMap<>();
 
-        Disturbed(Survey survey, Trade.SurveyErrors sigma, long seed, Map<String, Double> errors) {
+        Disturbed(Survey survey, SurveyParameters.Errors sigma, long seed, Map<String, Double> errors) {
             this.survey = survey;
             this.sigma = sigma;
             this.seed = seed;

@@ -8,7 +8,7 @@ import java.util.Map;
 import umbel.crop.CropReading;
 import umbel.crop.HarvestLoad;
 import umbel.knowledge.School;
-import umbel.knowledge.Trade;
+import umbel.knowledge.SurveyParameters;
 import umbel.light.LightReading;
 import umbel.wood.Attitude;
 import umbel.wood.Axis;
@@ -116,8 +116,8 @@ final class RuleContext {
         return reach;
     }
 
-    Trade.SurveyErrors errors() {
-        return tree.setting().trade().surveyErrors();
+    SurveyParameters.Errors errors() {
+        return tree.setting().parameters().survey().errors();
     }
 
     /** Every measured limb. */

@@ -19,7 +19,7 @@ final class WillDrop implements Rule {
             return List.of();
         }
         double least = scene.school().dropClearanceCm();
-        double spread = scene.tree().setting().trade().cropLoad().stiffnessSpread();
+        double spread = scene.tree().setting().parameters().crop().load().stiffnessSpread();
         List<Finding> found = new ArrayList<>();
         for (HarvestLoad.LimbLoad load : scene.load().limbs()) {
             Axis limb = scene.tree().find(load.limb()).orElseThrow();

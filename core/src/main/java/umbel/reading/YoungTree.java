@@ -5,7 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import umbel.knowledge.Trade;
+import umbel.knowledge.FirstYearsParameters;
 import umbel.knowledge.TrainingSystem;
 import umbel.wood.Axis;
 import umbel.wood.Condition;
@@ -15,18 +15,18 @@ import umbel.wood.Units;
 
 /**
  * The mistakes of a tree's first years, while a snip or a peg still mends them: told earlier and more strictly than the
- * findings of a bearing tree. Bounds are in {@code trade.yaml}, under {@code young}.
+ * findings of a bearing tree. Bounds are in {@code parameters.yaml}, under {@code young}.
  */
 public final class YoungTree {
 
     private final Tree tree;
-    private final Trade.Young rule;
+    private final FirstYearsParameters rule;
     private final TrainingSystem system;
     private final List<Axis> mains;
 
     private YoungTree(Tree tree) {
         this.tree = tree;
-        this.rule = tree.setting().trade().young();
+        this.rule = tree.setting().parameters().firstYears();
         this.system = tree.setting().system();
         this.mains = tree.limbs().stream()
                 .filter(limb ->
@@ -47,7 +47,7 @@ public final class YoungTree {
 
     /** What to put right now; nothing for a tree past its first years. */
     public static List<Warning> of(Tree tree) {
-        if (tree.setting().leaf() > tree.setting().trade().young().untilLeaf()) {
+        if (tree.setting().leaf() > tree.setting().parameters().firstYears().untilLeaf()) {
             return List.of();
         }
         YoungTree young = new YoungTree(tree);

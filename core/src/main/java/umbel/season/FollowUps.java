@@ -9,7 +9,7 @@ import java.util.Map;
 import umbel.cut.Effect;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
-import umbel.knowledge.Trade;
+import umbel.knowledge.SeasonParameters;
 import umbel.wood.Tree;
 
 /** What must be come back for, after what was done to a tree: by the calendar of its own year, not by fixed dates. */
@@ -36,7 +36,7 @@ public final class FollowUps {
      */
     public static List<FollowUp> of(
             Tree tree, Collection<Done> done, LocalDate doneOn, Phenology year, boolean overCrop) {
-        Trade.FollowUp rules = tree.setting().trade().followUp();
+        SeasonParameters.FollowUp rules = tree.setting().parameters().season().followUp();
         Map<String, FollowUp> all = new LinkedHashMap<>();
         sprouts(done, doneOn, year, rules, all);
         ties(tree, done, doneOn, rules, all);
@@ -75,7 +75,11 @@ public final class FollowUps {
 
     /** Hard winter cuts and renewal are answered by sprouts: rub them while they are soft. */
     private static void sprouts(
-            Collection<Done> done, LocalDate doneOn, Phenology year, Trade.FollowUp rules, Map<String, FollowUp> all) {
+            Collection<Done> done,
+            LocalDate doneOn,
+            Phenology year,
+            SeasonParameters.FollowUp rules,
+            Map<String, FollowUp> all) {
         double expected =
                 done.stream().mapToDouble(one -> one.effect().sprouts()).sum();
         boolean dormant = doneOn.isBefore(year.petalFall().expected());
@@ -91,7 +95,11 @@ public final class FollowUps {
     }
 
     private static void ties(
-            Tree tree, Collection<Done> done, LocalDate doneOn, Trade.FollowUp rules, Map<String, FollowUp> all) {
+            Tree tree,
+            Collection<Done> done,
+            LocalDate doneOn,
+            SeasonParameters.FollowUp rules,
+            Map<String, FollowUp> all) {
         long bent = done.stream()
                 .filter(one -> one.operation().kind() == OperationKind.BEND)
                 .count();
@@ -108,14 +116,18 @@ public final class FollowUps {
         put(
                 all,
                 "take-off-ties",
-                doneOn.plusWeeks(tree.setting().trade().training().weeksToSet()),
+                doneOn.plusWeeks(tree.setting().parameters().training().weeksToSet()),
                 rules.takeOffForDays(),
                 "Take the ties off " + limbs + ": they should be set.");
     }
 
     /** Wood cut to short spurs in leaf grows again: come back each time it is longer than a hand's breadth. */
     private static void spurs(
-            Collection<Done> done, LocalDate doneOn, Phenology year, Trade.FollowUp rules, Map<String, FollowUp> all) {
+            Collection<Done> done,
+            LocalDate doneOn,
+            Phenology year,
+            SeasonParameters.FollowUp rules,
+            Map<String, FollowUp> all) {
         boolean shortened = done.stream().anyMatch(one -> one.operation().kind() == OperationKind.SHORT_SPUR);
         LocalDate again = doneOn.plusDays(rules.shortSpurAgainDays());
         if (shortened && !doneOn.isBefore(year.petalFall().expected()) && again.isBefore(year.summerEnd())) {

@@ -3,13 +3,13 @@ package umbel.season;
 import java.time.LocalDate;
 import java.time.MonthDay;
 import java.time.format.DateTimeFormatter;
+import umbel.knowledge.SeasonParameters;
 import umbel.knowledge.Species;
-import umbel.knowledge.Trade;
 
 /**
  * When a kind wakes, blooms and ripens in one year at one place, by degree days from midwinter. Sums over a base are the
  * usual thermal-time model of bud development; chilling is taken to be met. Beyond the forecast the usual weather is
- * summed, and again with every day warmer and colder by the trade's spread, which gives the earliest and latest dates.
+ * summed, and again with every day warmer and colder by the parameters' spread, which gives the earliest and latest dates.
  */
 public record Phenology(
         LocalDate midwinter,
@@ -42,7 +42,7 @@ public record Phenology(
      */
     public static Phenology of(
             Species species,
-            Trade.Calendar rules,
+            SeasonParameters.Calendar rules,
             double latitude,
             LocalDate midwinter,
             Weather weather,
@@ -64,7 +64,8 @@ public record Phenology(
                 after(midwinter, rules.afterHarvestEnd(), north));
     }
 
-    private static Estimate estimate(double wanted, Trade.Calendar rules, LocalDate midwinter, Weather weather) {
+    private static Estimate estimate(
+            double wanted, SeasonParameters.Calendar rules, LocalDate midwinter, Weather weather) {
         return new Estimate(
                 sum(wanted, rules, midwinter, weather, rules.spread()),
                 sum(wanted, rules, midwinter, weather, 0),
@@ -73,7 +74,7 @@ public record Phenology(
 
     /** The day on which the sum over the base reaches what is wanted; days not told are shifted. */
     private static LocalDate sum(
-            double wanted, Trade.Calendar rules, LocalDate midwinter, Weather weather, double shift) {
+            double wanted, SeasonParameters.Calendar rules, LocalDate midwinter, Weather weather, double shift) {
         double sum = 0;
         for (int day = 0; day < SPRING_DAYS; day++) {
             LocalDate date = midwinter.plusDays(day);
@@ -88,7 +89,8 @@ public record Phenology(
     }
 
     /** After leaf fall and the first real cold, or by the latest usual day. */
-    private static LocalDate dormant(Trade.Calendar rules, boolean north, LocalDate midwinter, Weather weather) {
+    private static LocalDate dormant(
+            SeasonParameters.Calendar rules, boolean north, LocalDate midwinter, Weather weather) {
         LocalDate latest = before(midwinter, rules.dormantLatest(), north);
         LocalDate from = before(midwinter, rules.leafFall(), north);
         for (LocalDate date = from; date.isBefore(latest); date = date.plusDays(1)) {

@@ -6,8 +6,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import umbel.knowledge.Parameters;
+import umbel.knowledge.SeasonParameters;
 import umbel.knowledge.Species;
-import umbel.knowledge.Trade;
 import umbel.season.DayAdvice.Reason;
 import umbel.season.DayAdvice.Verdict;
 
@@ -18,14 +19,14 @@ import umbel.season.DayAdvice.Verdict;
 public final class SeasonCalendar {
 
     private final SeasonBlock block;
-    private final Trade trade;
+    private final Parameters parameters;
     private final Weather weather;
     private final Map<LocalDate, Phenology> years = new HashMap<>();
 
     /** The calendar of a block under this weather. */
-    public SeasonCalendar(SeasonBlock block, Trade trade, Weather weather) {
+    public SeasonCalendar(SeasonBlock block, Parameters parameters, Weather weather) {
         this.block = block;
-        this.trade = trade;
+        this.parameters = parameters;
         this.weather = weather;
     }
 
@@ -49,8 +50,8 @@ public final class SeasonCalendar {
         return thisYear ? day : null;
     }
 
-    private Trade.Calendar rules() {
-        return trade.calendar();
+    private SeasonParameters.Calendar rules() {
+        return parameters.season().calendar();
     }
 
     /** The phase a day lies in: the species' own words, and autumn and late summer, when wood must harden. */
@@ -102,7 +103,7 @@ public final class SeasonCalendar {
         heat(judged, date);
         young(judged, date, phase);
         boolean ladder = day == null || !day.told() || day.wind() < rules().wind() && !icy(day);
-        if (!ladder && block.needsLadder(trade.reach())) {
+        if (!ladder && block.needsLadder(parameters.reach())) {
             judged.atMost(
                     Verdict.ALLOWED,
                     new Reason("wind", "No ladder in wind or ice; only what is reached from the ground."));

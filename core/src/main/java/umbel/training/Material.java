@@ -4,7 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import umbel.knowledge.Trade;
+import umbel.knowledge.TrainingParameters;
 import umbel.wood.Units;
 
 /**
@@ -18,7 +18,7 @@ import umbel.wood.Units;
 public record Material(Device device, double length, double mass, int count) {
 
     /** The list for some limbs of a tree, a row or a block; anchors are told apart from their strings. */
-    public static List<Material> list(List<Training> trainings, Trade.Training rules) {
+    public static List<Material> list(List<Training> trainings, TrainingParameters rules) {
         Map<Kind, Integer> counts = new TreeMap<>(
                 Comparator.comparing(Kind::device).thenComparing(Kind::length).thenComparing(Kind::mass));
         for (Training training : trainings) {
@@ -45,7 +45,7 @@ public record Material(Device device, double length, double mass, int count) {
 
     private record Kind(Device device, double length, double mass) {
 
-        static Kind of(Training training, Trade.Training rules) {
+        static Kind of(Training training, TrainingParameters rules) {
             double with = Units.toCm(training.length())
                     + (training.device().isTie() ? rules.tie().knotCm() : 0);
             double step = rules.lengthStepCm();

@@ -6,7 +6,7 @@ import umbel.cut.Bending;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Options;
-import umbel.knowledge.Trade;
+import umbel.knowledge.TrainingParameters;
 import umbel.knowledge.TrainingSystem;
 import umbel.wood.Axis;
 import umbel.wood.Setting;
@@ -56,17 +56,19 @@ public record Training(
     /** Works out how a limb is brought to an inclination (radians from vertical). */
     public static Training of(Tree tree, Axis limb, double toAngle) {
         Setting setting = tree.setting();
-        Trade.Training rules = setting.trade().training();
+        TrainingParameters rules = setting.parameters().training();
         Bending.Verdict verdict = Bending.judge(limb, toAngle, setting);
         Axis parent = tree.axis(limb.parent());
         double ratio = limb.baseDiameter() / parent.diameterAt(limb.at());
-        boolean crotchHolds = ratio <= setting.trade().bending().crotchRatioMost();
+        boolean crotchHolds = ratio <= setting.parameters().training().bending().crotchRatioMost();
         Shape shape = new Shape(tree, limb, parent, toAngle);
         double moment = Statics.moment(
                 limb.baseDiameter(),
                 setting.species().load().modulusGPa() * GIGA,
                 toAngle - limb.baseInclination(),
-                Math.min(limb.length(), Units.fromCm(setting.trade().bending().overLengthCm())));
+                Math.min(
+                        limb.length(),
+                        Units.fromCm(setting.parameters().training().bending().overLengthCm())));
         Held held = shape.held(moment / verdict.steps(), rules);
         boolean anchored = held.anchors() <= MOST_ANCHORS;
         boolean possible = verdict.possible() && crotchHolds && anchored;
@@ -135,7 +137,7 @@ public record Training(
             return union().plus(Vec.heading(bearing, toAngle).times(along));
         }
 
-        Held held(double moment, Trade.Training rules) {
+        Held held(double moment, TrainingParameters rules) {
             double mm = Units.toMm(limb.baseDiameter());
             boolean up = toAngle < limb.baseInclination();
             boolean soft = limb.age() <= 1
@@ -164,7 +166,7 @@ public record Training(
             return down(moment, along, rules);
         }
 
-        private Optional<Held> toWire(double moment, double along, Trade.Training rules) {
+        private Optional<Held> toWire(double moment, double along, TrainingParameters rules) {
             TrainingSystem system = tree.setting().system();
             if (!system.tied()) {
                 return Optional.empty();
@@ -181,8 +183,8 @@ public record Training(
                     });
         }
 
-        private Optional<Held> spreader(double moment, Trade.Training rules) {
-            Trade.Spreader usual = rules.spreader();
+        private Optional<Held> spreader(double moment, TrainingParameters rules) {
+            TrainingParameters.Spreader usual = rules.spreader();
             double along = Units.fromCm(usual.alongLimbCm());
             double trunk = Units.fromCm(usual.alongTrunkCm());
             boolean room = limb.length() > along + 0.05
@@ -201,7 +203,7 @@ public record Training(
                     : Optional.empty();
         }
 
-        private Held down(double moment, double along, Trade.Training rules) {
+        private Held down(double moment, double along, TrainingParameters rules) {
             Vec at = on(along);
             boolean low = at.z() <= Units.fromCm(rules.tie().heightMostCm());
             Vec end = low
@@ -221,7 +223,7 @@ public record Training(
                     anchors);
         }
 
-        private Held upToLeader(double moment, double along, Trade.Training rules) {
+        private Held upToLeader(double moment, double along, TrainingParameters rules) {
             Vec at = on(along);
             Axis trunk = tree.trunk();
             Vec end = trunk.course().at(Math.min(trunk.length(), at.z() + along));

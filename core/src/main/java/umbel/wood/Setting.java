@@ -2,8 +2,10 @@ package umbel.wood;
 
 import java.util.List;
 import java.util.Set;
+import umbel.knowledge.CultivarParameters;
+import umbel.knowledge.LightParameters;
+import umbel.knowledge.Parameters;
 import umbel.knowledge.Species;
-import umbel.knowledge.Trade;
 import umbel.knowledge.TrainingSystem;
 
 /**
@@ -30,9 +32,9 @@ public record Setting(
         String label,
         Species species,
         TrainingSystem system,
-        Trade trade,
+        Parameters parameters,
         int leaf,
-        Trade.Habit habit,
+        CultivarParameters.Habit habit,
         double setFactor,
         String stock,
         double inRow,
@@ -76,7 +78,7 @@ public record Setting(
                 label,
                 species,
                 system,
-                trade,
+                parameters,
                 otherLeaf,
                 habit,
                 setFactor,
@@ -98,10 +100,10 @@ public record Setting(
     /** Size of the full tree against what the system's usual stocks make, by cultivar and stock. */
     public double sizeFactor() {
         double usual = system.stocks().stream()
-                .mapToDouble(one -> trade.stocks().get(one).size())
+                .mapToDouble(one -> parameters.cultivar().stocks().get(one).size())
                 .average()
                 .orElse(1);
-        double own = trade.stocks().get(stock).size();
+        double own = parameters.cultivar().stocks().get(stock).size();
         return Math.cbrt(own / usual) * vigourFactor;
     }
 
@@ -140,8 +142,8 @@ public record Setting(
     }
 
     /** Light settings with the species' own season where it has one. */
-    public Trade.LightSettings light() {
+    public LightParameters light() {
         List<Integer> own = species.growing().lightSeason();
-        return own == null ? trade.light() : trade.light().over(own.get(0), own.get(1));
+        return own == null ? parameters.light() : parameters.light().over(own.get(0), own.get(1));
     }
 }

@@ -118,8 +118,8 @@ final class SmallWoodArrangement {
 
     private void addLaterals(
             Axis host, double clear, double old, int carried, SeededRandom dice, List<Axis> axes, List<Axis> hosts) {
-        double every = Units.fromCm(setting.trade().estimates().lateralEveryCm());
-        List<Double> lengths = setting.trade().estimates().lateralLengthCm();
+        double every = Units.fromCm(setting.parameters().survey().estimates().lateralEveryCm());
+        List<Double> lengths = setting.parameters().survey().estimates().lateralLengthCm();
         int count = Math.min((int) Math.floor(old / every), carried / 4);
         for (int i = 0; i < count; i++) {
             double at = clear + old * Math.pow((i + dice.between(0.2, 0.8)) / count, 0.75);

@@ -14,9 +14,9 @@ import umbel.format.FieldError;
 import umbel.knowledge.Cultivar;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.NotSupported;
+import umbel.knowledge.Parameters;
 import umbel.knowledge.Rootstock;
 import umbel.knowledge.Species;
-import umbel.knowledge.Trade;
 import umbel.knowledge.TrainingSystem;
 import umbel.survey.InvalidSurvey;
 import umbel.survey.Survey;
@@ -107,13 +107,15 @@ public final class TreeBuilder {
         Species species = knowledge.species(facts.species());
         String systemId = orEstimate(facts.system(), species.defaultSystem(), "tree.system");
         TrainingSystem system = knowledge.system(systemId);
-        Trade trade = knowledge.trade();
+        Parameters parameters = knowledge.parameters();
         Survey.TrunkMeasure trunk = survey.trunk();
         int leaf = orEstimate(
                 facts.leaf(),
                 (int) Math.max(
                         1,
-                        Math.round(trunk.diameterMm() / 10 * trade.estimates().leafPerTrunkCm())),
+                        Math.round(trunk.diameterMm()
+                                / 10
+                                * parameters.survey().estimates().leafPerTrunkCm())),
                 "tree.leaf");
         Survey.Cultivar given = facts.cultivar();
         Optional<Cultivar> named = given == null || given.name() == null
@@ -144,17 +146,18 @@ public final class TreeBuilder {
         double row = orEstimate(facts.rowBearingDeg(), 0.0, "tree.rowBearing_deg");
         double latitude = orEstimate(
                 survey.site() == null ? null : survey.site().latitudeDeg(),
-                trade.estimates().latitudeDeg(),
+                parameters.survey().estimates().latitudeDeg(),
                 "site.latitude_deg");
-        double union = orEstimate(trunk.unionAtCm(), trade.estimates().unionCm(), "trunk.unionAt_cm");
+        double union =
+                orEstimate(trunk.unionAtCm(), parameters.survey().estimates().unionCm(), "trunk.unionAt_cm");
         return new Setting(
                 facts.label() == null ? "" : facts.label(),
                 species,
                 system,
-                trade,
+                parameters,
                 leaf,
-                trade.habits().get(habit.equals("tip-bearing") ? "tip" : habit),
-                trade.sets().get(levelOf(set)),
+                parameters.cultivar().habits().get(habit.equals("tip-bearing") ? "tip" : habit),
+                parameters.cultivar().sets().get(levelOf(set)),
                 stock,
                 inRow,
                 between,
@@ -162,7 +165,7 @@ public final class TreeBuilder {
                 Units.fromDegrees(latitude),
                 Units.section(Units.fromMm(trunk.diameterMm())),
                 Units.fromCm(union),
-                trade.vigours().get(levelOf(vigour)),
+                parameters.cultivar().vigours().get(levelOf(vigour)),
                 fruitMass,
                 slopeOf(survey.site()),
                 survey.site() == null || survey.site().netShare() == null
@@ -228,7 +231,8 @@ public final class TreeBuilder {
         double tip = topped ? measured * 0.85 : tipDiameter(measured);
         double[] diameters = taper(Survey.TRUNK, course, measured, tip);
         double at = survey.trunk().diameterAtCm() == null
-                ? Math.min(Units.fromCm(setting.trade().estimates().trunkDiameterAtCm()), height / 2)
+                ? Math.min(
+                        Units.fromCm(setting.parameters().survey().estimates().trunkDiameterAtCm()), height / 2)
                 : Units.fromCm(survey.trunk().diameterAtCm());
         double drawn = interpolate(course, diameters, at);
         for (int i = 0; i < diameters.length; i++) {
@@ -327,7 +331,7 @@ public final class TreeBuilder {
     }
 
     private double tipDiameter(double base) {
-        return Math.min(Units.fromMm(setting.trade().estimates().tipDiameterMm()), base * 0.6);
+        return Math.min(Units.fromMm(setting.parameters().survey().estimates().tipDiameterMm()), base * 0.6);
     }
 
     private Course curve(String id, Vec origin, double bearing, double base, double tip, double length) {
@@ -364,7 +368,7 @@ public final class TreeBuilder {
         double total = forks.stream()
                 .mapToDouble(fork -> Units.section(fork.diameterMm()))
                 .sum();
-        double atForks = total > 0 ? setting.trade().estimates().trunkTaper() : 0;
+        double atForks = total > 0 ? setting.parameters().survey().estimates().trunkTaper() : 0;
         double end = (tip * tip) / (base * base);
         double[] diameters = new double[course.size()];
         for (int i = 0; i < diameters.length; i++) {

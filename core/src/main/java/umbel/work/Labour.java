@@ -1,6 +1,6 @@
 package umbel.work;
 
-import umbel.knowledge.Trade;
+import umbel.knowledge.LabourParameters;
 import umbel.wood.Units;
 
 /** How long cuts take, on the ground and on a ladder. */
@@ -18,7 +18,7 @@ public final class Labour {
      * @param ladder whether they are out of reach from the ground
      */
     public static double minutes(
-            Tool tool, double diameter, int count, boolean threeStep, boolean ladder, Trade.Work rates) {
+            Tool tool, double diameter, int count, boolean threeStep, boolean ladder, LabourParameters rates) {
         double each = tool == Tool.TIE ? rates.bend() : rates.perCut().get(tool.word());
         if (tool == Tool.SAW) {
             each += rates.perSawCm2() * Units.toCm2(Units.section(diameter));

@@ -1,7 +1,7 @@
 package umbel.work;
 
 import java.util.Locale;
-import umbel.knowledge.Trade;
+import umbel.knowledge.CutParameters;
 import umbel.wood.Units;
 
 /** What a cut is made with. */
@@ -13,7 +13,7 @@ public enum Tool {
     TIE;
 
     /** The smallest tool that makes a clean cut of this diameter (metres). */
-    public static Tool forCut(double diameter, Trade.Tools tools) {
+    public static Tool forCut(double diameter, CutParameters.Tools tools) {
         double mm = Units.toMm(diameter);
         return mm <= tools.handPrunerMm() ? HAND_PRUNER : mm <= tools.lopperMm() ? LOPPER : SAW;
     }

@@ -65,7 +65,7 @@ class WinterStagesTest {
             assertThat(stage.fruits()).isEqualTo(season.fruits());
             assertThat(stage.sprouts()).isEqualTo(season.sprouts());
             boolean asks = stage.summer() != null;
-            double worth = Knowledge.shipped().trade().followUp().sproutsWorthAVisit();
+            double worth = Knowledge.shipped().parameters().season().followUp().sproutsWorthAVisit();
             assertThat(asks).isEqualTo(stage.steps() > 0 && season.sprouts().middle() >= worth);
         }
     }

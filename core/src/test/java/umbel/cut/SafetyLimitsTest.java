@@ -5,13 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import umbel.knowledge.CutParameters;
 import umbel.knowledge.Knowledge;
-import umbel.knowledge.Trade;
 import umbel.work.Tool;
 
 class SafetyLimitsTest {
 
-    private static final Trade.Tools TOOLS = Knowledge.shipped().trade().tools();
+    private static final CutParameters.Tools TOOLS =
+            Knowledge.shipped().parameters().cutting().tools();
 
     private static Effect cut(double diameterMm, double massKg, double heightM, boolean ladder) {
         return new Effect(

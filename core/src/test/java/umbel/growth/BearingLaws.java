@@ -15,7 +15,7 @@ import umbel.wood.Tree;
 import umbel.wood.Units;
 import umbel.wood.Vec;
 
-/** What the trade says of bearing: bending, crop and thinning, shade, unpruned years, stock. */
+/** What the parameters says of bearing: bending, crop and thinning, shade, unpruned years, stock. */
 final class BearingLaws {
 
     private BearingLaws() {}

@@ -9,14 +9,15 @@ import org.junit.jupiter.api.Test;
 import umbel.growth.Comparison.Measure;
 import umbel.growth.Comparison.Measured;
 import umbel.knowledge.Knowledge;
-import umbel.knowledge.Trade;
+import umbel.knowledge.LearningParameters;
 import umbel.practice.PracticeTree;
 import umbel.wood.Tree;
 import umbel.wood.TreeBuilder;
 
 class BlockCalibrationTest {
 
-    private static final Trade.Learning RULES = Knowledge.shipped().trade().learning();
+    private static final LearningParameters RULES =
+            Knowledge.shipped().parameters().learning();
 
     private static Comparison grew(double ratio) {
         return new Comparison(List.of(

@@ -16,7 +16,7 @@ import umbel.wood.Tree;
 import umbel.wood.Units;
 import umbel.wood.Vec;
 
-/** What the trade says of cuts: how the tree answers removal, heading, tipping, large wounds, all at once or in stages. */
+/** What the parameters says of cuts: how the tree answers removal, heading, tipping, large wounds, all at once or in stages. */
 final class CuttingLaws {
 
     private CuttingLaws() {}

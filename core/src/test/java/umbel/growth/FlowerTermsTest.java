@@ -10,9 +10,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
+import umbel.knowledge.GrowthParameters;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.Species;
-import umbel.knowledge.Trade;
 import umbel.survey.Surveys;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -22,17 +22,17 @@ import umbel.wood.Tree;
 class FlowerTermsTest {
 
     private static final Knowledge KNOWLEDGE = Knowledge.shipped();
-    private static final Trade.Growth TRADE = KNOWLEDGE.trade().growth();
+    private static final GrowthParameters PARAMETERS = KNOWLEDGE.parameters().growth();
 
     @Test
     void halfTheBudsFormAtTheHalfLight() {
-        assertThat(FlowerBudFormation.byLight(TRADE.flowerLight().half(), TRADE))
+        assertThat(FlowerBudFormation.byLight(PARAMETERS.flowerBuds().light().half(), PARAMETERS))
                 .isCloseTo(0.5, within(1e-12));
-        assertThat(FlowerBudFormation.byLight(1, TRADE)).isCloseTo(1, within(0.01));
-        assertThat(FlowerBudFormation.byLight(0.05, TRADE)).isLessThan(0.02);
+        assertThat(FlowerBudFormation.byLight(1, PARAMETERS)).isCloseTo(1, within(0.01));
+        assertThat(FlowerBudFormation.byLight(0.05, PARAMETERS)).isLessThan(0.02);
         double before = 0;
         for (double light = 0; light <= 1; light += 0.05) {
-            double now = FlowerBudFormation.byLight(light, TRADE);
+            double now = FlowerBudFormation.byLight(light, PARAMETERS);
             assertThat(now).isGreaterThan(before);
             before = now;
         }
@@ -50,20 +50,21 @@ class FlowerTermsTest {
 
     @Test
     void levelWoodFlowersMoreThanUprightWood() {
-        double upright = FlowerBudFormation.byLean(limb(5), TRADE);
-        double slanting = FlowerBudFormation.byLean(limb(45), TRADE);
-        double level = FlowerBudFormation.byLean(limb(90), TRADE);
+        double upright = FlowerBudFormation.byLean(limb(5), PARAMETERS);
+        double slanting = FlowerBudFormation.byLean(limb(45), PARAMETERS);
+        double level = FlowerBudFormation.byLean(limb(90), PARAMETERS);
         assertThat(upright).isCloseTo(1, within(0.15));
         assertThat(slanting).isBetween(upright, level);
-        assertThat(level).isCloseTo(1 + TRADE.levelFlowers(), within(0.05));
+        assertThat(level).isCloseTo(1 + PARAMETERS.flowerBuds().level(), within(0.05));
     }
 
     @Test
     void wildGrowthKeepsSpursFromFlowering() {
         Axis calm = grown(4);
         Axis strong = grown(80);
-        assertThat(FlowerBudFormation.byVigour(calm, TRADE)).isGreaterThan(0.9);
-        assertThat(FlowerBudFormation.byVigour(strong, TRADE)).isLessThan(FlowerBudFormation.byVigour(calm, TRADE) / 2);
+        assertThat(FlowerBudFormation.byVigour(calm, PARAMETERS)).isGreaterThan(0.9);
+        assertThat(FlowerBudFormation.byVigour(strong, PARAMETERS))
+                .isLessThan(FlowerBudFormation.byVigour(calm, PARAMETERS) / 2);
     }
 
     private static Axis limb(double angle) {

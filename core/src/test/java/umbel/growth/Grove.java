@@ -8,7 +8,7 @@ import umbel.survey.Survey;
 import umbel.wood.Tree;
 import umbel.wood.TreeBuilder;
 
-/** Invented trees of several kinds, systems, ages and vigours, on which the sayings of the trade are tried. */
+/** Invented trees of several kinds, systems, ages and vigours, on which the sayings of the parameters are tried. */
 final class Grove {
 
     private static final String[] VIGOURS = {"low", "moderate", "high"};

@@ -10,8 +10,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
+import umbel.knowledge.GrowthParameters;
 import umbel.knowledge.Knowledge;
-import umbel.knowledge.Trade;
 import umbel.light.LightField;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
@@ -133,7 +133,7 @@ class GrowthPiecesTest {
 
     @Test
     void aPoorYearLaysOnLittleAndARichOneNoEndOfIt() {
-        Trade.Laid laid = KNOWLEDGE.trade().growth().thickening();
+        GrowthParameters.Laid laid = KNOWLEDGE.parameters().growth().wood().thickening();
         double poor = new RadialGrowth(TREE, -1).mass();
         double rich = new RadialGrowth(TREE, 5).mass();
         assertThat(poor).isPositive();
@@ -180,26 +180,28 @@ class GrowthPiecesTest {
 
     @Test
     void fruitDropsWhenTheLeafCannotFeedIt() {
-        Trade.Growth trade = KNOWLEDGE.trade().growth();
+        GrowthParameters parameters = KNOWLEDGE.parameters().growth();
         Crop crop = Crop.set(TREE, field(TREE), Double.POSITIVE_INFINITY, 1);
         double asked = crop.fruits() * Crop.dryFruit(TREE.setting());
-        double justEnough = trade.fruitDropBelow() * asked / trade.fruitShareMost();
+        double justEnough =
+                parameters.fruit().dropBelow() * asked / parameters.fruit().shareMost();
         assertThat(crop.finished(TREE, 2 * justEnough).fruits()).isEqualTo(crop.fruits());
         assertThat(crop.finished(TREE, justEnough / 4).fruits()).isCloseTo(crop.fruits() / 4, within(1e-9));
         assertThat(crop.finished(TREE, 0).fruits()).isZero();
         assertThat(crop.drain(TREE.setting(), 1e6)).as("no more than asked").isCloseTo(asked, within(1e-9));
         assertThat(crop.drain(TREE.setting(), asked))
                 .as("no more than its share")
-                .isCloseTo(trade.fruitShareMost() * asked, within(1e-9));
+                .isCloseTo(parameters.fruit().shareMost() * asked, within(1e-9));
     }
 
     @Test
     void leafThatNoFruitDrawsOnWorksLess() {
-        Trade.Growth trade = KNOWLEDGE.trade().growth();
-        double full = trade.fruitShareMost() * 10;
-        assertThat(Carbon.drawnOn(10, 0, trade)).isCloseTo(10 * (1 - trade.idleLeaf()), within(1e-12));
-        assertThat(Carbon.drawnOn(10, full, trade)).isCloseTo(10, within(1e-12));
-        assertThat(Carbon.drawnOn(10, 2 * full, trade))
+        GrowthParameters parameters = KNOWLEDGE.parameters().growth();
+        double full = parameters.fruit().shareMost() * 10;
+        assertThat(Carbon.drawnOn(10, 0, parameters))
+                .isCloseTo(10 * (1 - parameters.assimilation().idleLeaf()), within(1e-12));
+        assertThat(Carbon.drawnOn(10, full, parameters)).isCloseTo(10, within(1e-12));
+        assertThat(Carbon.drawnOn(10, 2 * full, parameters))
                 .as("never more than it could")
                 .isCloseTo(10, within(1e-12));
     }
@@ -213,7 +215,7 @@ class GrowthPiecesTest {
         assertThat(open).isGreaterThan(1.15 * Carbon.assimilated(close, field(close)));
         assertThat(open)
                 .as("no more than its leaf could make in full light")
-                .isLessThan(KNOWLEDGE.trade().growth().assimilation() * new LeafArea(alone).all());
+                .isLessThan(KNOWLEDGE.parameters().growth().assimilation().perM2() * new LeafArea(alone).all());
     }
 
     private static Tree among(double inRow, double betweenRows) {
@@ -238,7 +240,7 @@ class GrowthPiecesTest {
                 }
             }
         }
-        double dry = KNOWLEDGE.trade().growth().dryWood() * volume;
+        double dry = KNOWLEDGE.parameters().growth().wood().dry() * volume;
         assertThat(Carbon.wood(TREE)).isCloseTo(dry, within(0.02 * dry));
     }
 }

@@ -13,7 +13,7 @@ import umbel.wood.Axis;
 import umbel.wood.Tree;
 
 /**
- * How the sayings of the trade are tried: each is a measurement on paired futures of one tree and gives a ratio (done against
+ * How the sayings of the parameters are tried: each is a measurement on paired futures of one tree and gives a ratio (done against
  * not done, the way the saying words it), or nothing where the tree has no place to try it. {@link CuttingLaws} and
  * {@link BearingLaws} hold the sayings.
  */

@@ -9,12 +9,13 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import umbel.knowledge.GrowthParameters;
 import umbel.knowledge.Knowledge;
-import umbel.knowledge.Trade;
 
 class MomentTest {
 
-    private static final Trade.Growth TRADE = Knowledge.shipped().trade().growth();
+    private static final GrowthParameters PARAMETERS =
+            Knowledge.shipped().parameters().growth();
 
     @Test
     void theWordsAreThePhasesOfTheOpenFormat() {
@@ -26,8 +27,8 @@ class MomentTest {
     @EnumSource(Moment.class)
     void everyMomentIsFoundByItsWordAndHasItsCost(Moment moment) {
         assertThat(Moment.of(moment.word())).isEqualTo(moment);
-        assertThat(moment.in(TRADE).moved()).isBetween(0.0, 1.0);
-        assertThat(moment.in(TRADE).left()).isBetween(0.0, 1.0);
+        assertThat(moment.in(PARAMETERS).moved()).isBetween(0.0, 1.0);
+        assertThat(moment.in(PARAMETERS).left()).isBetween(0.0, 1.0);
     }
 
     @Test
@@ -38,7 +39,7 @@ class MomentTest {
     @Test
     void theLaterInSpringTheMoreOfTheReserveIsInTheShoots() {
         List<Double> moved = Stream.of(Moment.DORMANT, Moment.DELAYED_DORMANT, Moment.BLOOM, Moment.EARLY_SUMMER)
-                .map(moment -> moment.in(TRADE).moved())
+                .map(moment -> moment.in(PARAMETERS).moved())
                 .toList();
         assertThat(moved).isSorted().doesNotHaveDuplicates().startsWith(0.0).endsWith(1.0);
     }
@@ -46,12 +47,12 @@ class MomentTest {
     @Test
     void theLaterInLeafTheLessOfTheSeasonIsStillToCome() {
         Map<Moment, Double> left = Map.of(
-                Moment.EARLY_SUMMER, Moment.EARLY_SUMMER.in(TRADE).left(),
-                Moment.SUMMER, Moment.SUMMER.in(TRADE).left(),
-                Moment.AFTER_HARVEST, Moment.AFTER_HARVEST.in(TRADE).left());
+                Moment.EARLY_SUMMER, Moment.EARLY_SUMMER.in(PARAMETERS).left(),
+                Moment.SUMMER, Moment.SUMMER.in(PARAMETERS).left(),
+                Moment.AFTER_HARVEST, Moment.AFTER_HARVEST.in(PARAMETERS).left());
         assertThat(left.get(Moment.EARLY_SUMMER)).isGreaterThan(left.get(Moment.SUMMER));
         assertThat(left.get(Moment.SUMMER)).isGreaterThan(left.get(Moment.AFTER_HARVEST));
-        assertThat(Moment.DORMANT.in(TRADE).left()).isZero();
+        assertThat(Moment.DORMANT.in(PARAMETERS).left()).isZero();
     }
 
     @Test

@@ -11,7 +11,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import umbel.growth.Grove.Specimen;
 import umbel.knowledge.Knowledge;
-import umbel.knowledge.Trade;
+import umbel.knowledge.Parameters;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Tree;
@@ -19,7 +19,7 @@ import umbel.wood.Tree;
 /** What is read out of a tree about the spring to come. */
 class SpringTest {
 
-    private static final Trade TRADE = Knowledge.shipped().trade();
+    private static final Parameters PARAMETERS = Knowledge.shipped().parameters();
 
     private static Stream<Specimen> bearing() {
         return Grove.bearing(2).stream();
@@ -55,7 +55,7 @@ class SpringTest {
 
     @Test
     void theShareOfWeakBudsThatBecomeSpursKeepsToItsBounds() {
-        List<Double> bounds = TRADE.growth().inferred().spurring();
+        List<Double> bounds = PARAMETERS.growth().start().inferred().spurring();
         for (Specimen one : Grove.young(2)) {
             assertThat(one.stand().temper().spurring()).isBetween(bounds.get(0), bounds.get(1));
         }
@@ -65,6 +65,6 @@ class SpringTest {
     @ParameterizedTest
     @CsvSource({"0.35, 1.0", "0.0875, 0.5", "0.02, 0.5", "0.56, 1.2649", "1.5, 1.4"})
     void anEndIsTheStrongerTheMoreItGrew(double grown, double strength) {
-        assertThat(TRADE.growth().tipVigour().of(grown)).isCloseTo(strength, within(1e-3));
+        assertThat(PARAMETERS.growth().sinks().tipVigour().of(grown)).isCloseTo(strength, within(1e-3));
     }
 }

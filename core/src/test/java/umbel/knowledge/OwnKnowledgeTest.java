@@ -112,7 +112,8 @@ class OwnKnowledgeTest {
                 plain.trunk(),
                 plain.limbs());
         Tree tree = TreeBuilder.build(named, knowledge, 1);
-        assertThat(tree.setting().habit()).isEqualTo(knowledge.trade().habits().get("tip"));
+        assertThat(tree.setting().habit())
+                .isEqualTo(knowledge.parameters().cultivar().habits().get("tip"));
         assertThat(tree.setting().stock()).isEqualTo("very-dwarfing");
         assertThat(tree.setting().fruitMass()).isEqualTo(0.24);
         assertThat(tree.setting().estimated()).doesNotContain("tree.cultivar.habit", "tree.rootstock.class");

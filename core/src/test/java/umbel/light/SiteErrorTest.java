@@ -77,7 +77,7 @@ class SiteErrorTest {
      */
     private static CanopyGrid cloud(Tree tree) {
         Setting setting = tree.setting();
-        double ball = setting.trade().light().leafSpreadCm() / 100 * Math.sqrt(5.0 / 3);
+        double ball = setting.parameters().light().leafSpreadCm() / 100 * Math.sqrt(5.0 / 3);
         CanopyGrid grid = new CanopyGrid(setting.inRow(), setting.betweenRows(), tree.top() + 0.3, FINE, 0.5);
         SplittableRandom random = new SplittableRandom(11);
         for (Axis axis : tree.axes()) {

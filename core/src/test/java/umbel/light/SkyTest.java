@@ -8,12 +8,12 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import umbel.knowledge.Knowledge;
-import umbel.knowledge.Trade;
+import umbel.knowledge.LightParameters;
 
 class SkyTest {
 
-    private static final Trade.LightSettings SETTINGS =
-            Knowledge.shipped().trade().light();
+    private static final LightParameters SETTINGS =
+            Knowledge.shipped().parameters().light();
 
     @ParameterizedTest
     @ValueSource(doubles = {-41, -10, 0, 23, 47.6, 60})

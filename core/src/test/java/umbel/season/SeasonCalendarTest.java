@@ -45,7 +45,7 @@ class SeasonCalendarTest {
     }
 
     private static SeasonCalendar calendar(SeasonBlock block, Weather weather) {
-        return new SeasonCalendar(block, KNOWLEDGE.trade(), weather);
+        return new SeasonCalendar(block, KNOWLEDGE.parameters(), weather);
     }
 
     private static Weather.Day day(LocalDate date, double min, double max, double rain) {

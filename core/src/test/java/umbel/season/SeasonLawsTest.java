@@ -35,7 +35,7 @@ class SeasonLawsTest {
         Species kind = KNOWLEDGE.species(species);
         SeasonBlock block =
                 new SeasonBlock(kind, KNOWLEDGE.system(kind.defaultSystem()), leaf, diseases, leaf > 5, null, at);
-        return new SeasonCalendar(block, KNOWLEDGE.trade(), weather);
+        return new SeasonCalendar(block, KNOWLEDGE.parameters(), weather);
     }
 
     private static LocalDate bloom(String species, Weather weather) {

@@ -113,7 +113,8 @@ class TrainingTest {
                 Training.of(tree, tree.find("1").orElseThrow(), Units.fromDegrees(55)),
                 Training.of(tree, tree.find("2").orElseThrow(), Units.fromDegrees(55)),
                 Training.of(tree, tree.find("3").orElseThrow(), Units.fromDegrees(90)));
-        List<Material> list = Material.list(all, Knowledge.shipped().trade().training());
+        List<Material> list =
+                Material.list(all, Knowledge.shipped().parameters().training());
         assertThat(list)
                 .containsExactly(
                         new Material(Device.SPREADER, 0.25, 0, 2),

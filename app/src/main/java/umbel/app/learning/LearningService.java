@@ -80,7 +80,7 @@ public class LearningService {
                                 || one.later().surveyedOn().isAfter(block.learningSince()))
                         .map(Checked::comparison)
                         .toList(),
-                knowledge.trade().learning());
+                knowledge.parameters().learning());
     }
 
     /** Every season of a block's trees that can be checked. */

@@ -53,7 +53,7 @@ class LimitsController {
         return holdings.findAll().stream().map(LimitsController::line).toList();
     }
 
-    /** Sets a holding's limits; the trade's own always count too. */
+    /** Sets a holding's limits; the parameters's own always count too. */
     @PutMapping("/holdings/{id}/limits")
     @Transactional
     HoldingLimits limit(@PathVariable long id, @RequestBody @Valid LimitsEntry entry) {

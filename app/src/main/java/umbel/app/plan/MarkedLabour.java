@@ -46,7 +46,7 @@ public class MarkedLabour {
         TreeReadings.ReadTree read = plans.standing(work.tree().id());
         Tree tree = read.tree();
         double reach = decisions.hold() == null || decisions.hold().reachM() == null
-                ? knowledge.trade().reach()
+                ? knowledge.parameters().reach()
                 : decisions.hold().reachM();
         Map<WorkKind, Double> minutes = new EnumMap<>(WorkKind.class);
         List<Effect> effects = Effect.ofAll(CutTree.of(tree, PlanService.operations(decisions)), reach);

@@ -86,7 +86,7 @@ class MaterialController {
         return new MaterialOfRow(
                 row,
                 trees,
-                Material.list(bends, knowledge.trade().training()).stream()
+                Material.list(bends, knowledge.parameters().training()).stream()
                         .map(one -> new MaterialLine(
                                 one.device().word(), Units.round(Units.toCm(one.length()), 0), one.mass(), one.count()))
                         .toList(),

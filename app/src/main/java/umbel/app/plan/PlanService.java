@@ -143,7 +143,8 @@ public class PlanService {
         SafetyLimits limits = limits(tree);
         return plans.stream()
                 .flatMap(plan -> plan.steps().stream())
-                .filter(step -> limits.stop(step.effect(), knowledge.trade().tools()))
+                .filter(step -> limits.stop(
+                        step.effect(), knowledge.parameters().cutting().tools()))
                 .map(step -> PlanRequest.key(step.operation()))
                 .distinct()
                 .toList();
@@ -357,7 +358,7 @@ public class PlanService {
                     CutAnswers.flag(cut, operation),
                     Assessor.trainingOf(cut.found(), operation),
                     StepText.cautions(cut.found(), operation, effect, knowledge.cautions()),
-                    limits.stop(effect, knowledge.trade().tools())));
+                    limits.stop(effect, knowledge.parameters().cutting().tools())));
         }
         return effects;
     }

@@ -147,8 +147,11 @@ public class SeasonService {
                                 .get(holding.id())
                                 .between(
                                         from,
-                                        today.plusDays(
-                                                knowledge.trade().calendar().forecastDays()))
+                                        today.plusDays(knowledge
+                                                .parameters()
+                                                .season()
+                                                .calendar()
+                                                .forecastDays()))
                                 .stream()
                                 .map(SeasonAnswers.WeatherLine::of)
                                 .toList()))
@@ -201,7 +204,7 @@ public class SeasonService {
         LocalDate from = day.isBefore(today) ? day : today;
         Weather weather = stations.tell(
                 block.holding(), from.minusDays(WEATHER_BACK_DAYS), today.plusDays(WEATHER_AHEAD_DAYS), today);
-        return new SeasonCalendar(facts, knowledge.trade(), weather).year(day);
+        return new SeasonCalendar(facts, knowledge.parameters(), weather).year(day);
     }
 
     /** The windiest day of a holding from one day to another, both included, of those that were observed. */
@@ -240,7 +243,7 @@ public class SeasonService {
                             today.minusDays(WEATHER_BACK_DAYS),
                             today.plusDays(WEATHER_AHEAD_DAYS),
                             today));
-            SeasonCalendar calendar = new SeasonCalendar(facts, knowledge.trade(), weather);
+            SeasonCalendar calendar = new SeasonCalendar(facts, knowledge.parameters(), weather);
             LocalDate since = calendar.year(today).dormant().minusDays(30);
             int done = doneSince
                     .computeIfAbsent(since, day -> treesDone(day, waiting))
@@ -286,10 +289,10 @@ public class SeasonService {
         List<Double> range = facts.system().work().minutesATree();
         double minutes = (range.get(0) + range.get(1)) / 2 * left;
         double tall = facts.system().shape().height();
-        double reach = knowledge.trade().reach() * facts.system().reachFactor();
+        double reach = knowledge.parameters().reach() * facts.system().reachFactor();
         double above = tall <= reach ? 0 : (tall - reach) / tall;
         double saw = facts.system().scaffolds().permanent()
-                ? knowledge.trade().work().sawShare()
+                ? knowledge.parameters().labour().sawShare()
                 : 0;
         hours.put(WorkKind.SAW, saw * minutes / 60);
         hours.put(WorkKind.LADDER, (1 - saw) * above * minutes / 60);

@@ -57,6 +57,6 @@ class WeatherStations {
                 holding.latitudeDeg(),
                 holding.elevationM(),
                 holding.id(),
-                knowledge.trade().calendar().forecastDays());
+                knowledge.parameters().season().calendar().forecastDays());
     }
 }

@@ -110,7 +110,7 @@ class SheetService {
         Tree tree = read.tree();
         CutTree cut = CutTree.of(tree, operations);
         SafetyLimits limits = place.block().holding().limits(place.block().nearPowerLines());
-        List<Effect> effects = Effect.ofAll(cut, knowledge.trade().reach());
+        List<Effect> effects = Effect.ofAll(cut, knowledge.parameters().reach());
         List<FieldSheet.FieldStep> steps = new ArrayList<>();
         List<Vec> flags = new ArrayList<>();
         Set<Caution> heed = new LinkedHashSet<>();
@@ -120,7 +120,7 @@ class SheetService {
         for (int i = 0; i < operations.size(); i++) {
             Operation operation = operations.get(i);
             Effect effect = effects.get(i);
-            boolean stop = limits.stop(effect, knowledge.trade().tools());
+            boolean stop = limits.stop(effect, knowledge.parameters().cutting().tools());
             steps.add(step(i + 1, operation, effect, stop));
             flags.add(CutAnswers.flagAt(cut, operation));
             List<String> texts = StepText.cautions(tree, operation, effect, knowledge.cautions());

@@ -142,7 +142,8 @@ class FollowUpController {
         return !ties
                 ? null
                 : season.windiest(one.tree().block().holding(), one.madeOn().plusDays(1), today)
-                        .filter(day -> day.wind() > knowledge.trade().followUp().tiesAfterWind())
+                        .filter(day -> day.wind()
+                                > knowledge.parameters().season().followUp().tiesAfterWind())
                         .orElse(null);
     }
 }

@@ -227,7 +227,7 @@ public class VisitService {
     /** What was really done, on the tree as it was surveyed; null where it cannot be told, as after another survey. */
     private VisitEffects effects(SurveyEntry survey, RecordController.Entry entry) {
         TreeReadings.ReadTree read = readings.of(survey);
-        double reach = knowledge.trade().reach();
+        double reach = knowledge.parameters().reach();
         try {
             List<Operation> operations = operations(entry, true);
             CutTree cut = CutTree.of(read.tree(), operations);
