@@ -88,7 +88,7 @@ public class CoreBenchmarks {
     private Tree tree;
     private TreeReader.Reading reading;
     private List<Operation> mark;
-    private PlanRequest wish;
+    private PlanRequest planRequest;
     private PlanRequest taken;
     private TreeState stand;
 
@@ -111,8 +111,8 @@ public class CoreBenchmarks {
         tree = assessor.tree(request);
         reading = TreeReader.read(tree, school, REACH);
         mark = List.of(Operation.remove(tree.limbs().get(3).id()));
-        wish = assessor.wish(request, tree, List.of(), Set.of());
-        taken = assessor.wish(request, tree, mark, Set.of());
+        planRequest = assessor.planRequest(request, tree, List.of(), Set.of());
+        taken = assessor.planRequest(request, tree, mark, Set.of());
         stand = InitialState.of(tree, 1);
     }
 
@@ -146,7 +146,7 @@ public class CoreBenchmarks {
     /** The recommended plan, a gentler, a firmer and none, each with three seasons after it. */
     @Benchmark
     public List<Plan> alternatives() {
-        return Planner.plans(tree, reading, wish, 1);
+        return Planner.plans(tree, reading, planRequest, 1);
     }
 
     /** The recommended plan thought again around a step that was taken. */

@@ -83,7 +83,7 @@ public final class Assessor {
     }
 
     /** The wish a request states, with what the grower has already taken and refused. */
-    public PlanRequest wish(AssessRequest request, Tree tree, List<Operation> taken, Set<String> refused) {
+    public PlanRequest planRequest(AssessRequest request, Tree tree, List<Operation> taken, Set<String> refused) {
         Map<String, Double> goals = request.goals() == null ? Map.of() : request.goals();
         return new PlanRequest(
                 school(request),
@@ -109,15 +109,16 @@ public final class Assessor {
             throw new InvalidSurvey(
                     e.errors().stream().map(error -> error.under("survey")).toList());
         }
-        PlanRequest wish = wish(request, tree, List.of(), Set.of());
-        Neighbours company = company(request);
+        PlanRequest planRequest = planRequest(request, tree, List.of(), Set.of());
+        Neighbours neighbours = neighbours(request);
         TreeReader.Reading first =
-                TreeReader.read(tree, wish.school(), wish.limits().reach(), company);
-        FindingConfidence.Answer certainty = certainty(request, wish.limits().reach(), company, first);
+                TreeReader.read(tree, planRequest.school(), planRequest.limits().reach(), neighbours);
+        FindingConfidence.Answer certainty =
+                certainty(request, planRequest.limits().reach(), neighbours, first);
         TreeReader.Reading reading = new TreeReader.Reading(first.light(), first.crop(), certainty.findings());
-        List<Plan> plans = Planner.plans(tree, reading, wish, seed(request));
+        List<Plan> plans = Planner.plans(tree, reading, planRequest, seed(request));
         return new Assessment(
-                reading(tree, reading, wish.school()),
+                reading(tree, reading, planRequest.school()),
                 plans(plans),
                 inOneWinter(plans),
                 PhaseTiming.of(tree, moment(request.phase())),
@@ -125,16 +126,16 @@ public final class Assessor {
     }
 
     /** What a request tells of the trees around. */
-    public static Neighbours company(AssessRequest request) {
+    public static Neighbours neighbours(AssessRequest request) {
         Double median = request.block() == null ? null : request.block().trunkMedianMm();
         return median == null ? Neighbours.NONE : new Neighbours(Units.section(Units.fromMm(median)), null, 0);
     }
 
     /** How sure a reading is, by reading the survey again with measuring errors drawn. */
     public FindingConfidence.Answer certainty(
-            AssessRequest request, double reach, Neighbours company, TreeReader.Reading reading) {
+            AssessRequest request, double reach, Neighbours neighbours, TreeReader.Reading reading) {
         return FindingConfidence.of(
-                request.survey(), knowledge, seed(request), school(request), reach, company, reading.findings());
+                request.survey(), knowledge, seed(request), school(request), reach, neighbours, reading.findings());
     }
 
     /** A reading in the format's words. */

@@ -25,22 +25,22 @@ public final class Conflicts {
         List<Conflict> found = new ArrayList<>();
         withoutPlace(schedule, blocks, crew, found);
         overfull(schedule, found);
-        for (WorkPackage chunk : schedule.chunks()) {
-            if (chunk.onClosedDay()) {
+        for (WorkPackage workPackage : schedule.workPackages()) {
+            if (workPackage.onClosedDay()) {
                 found.add(new Conflict(
                         "closed-day",
-                        chunk.block().blockId(),
-                        chunk.block().name() + " may not be cut on "
-                                + chunk.shift().date() + "."));
+                        workPackage.block().blockId(),
+                        workPackage.block().name() + " may not be cut on "
+                                + workPackage.shift().date() + "."));
             }
-            if (chunk.beyondSkill()) {
+            if (workPackage.beyondSkill()) {
                 found.add(new Conflict(
                         "skill",
-                        chunk.block().blockId(),
-                        chunk.shift().member().name() + " is not trained for the "
-                                + chunk.kind().word() + " work in "
-                                + chunk.block().name() + " on "
-                                + chunk.shift().date() + "."));
+                        workPackage.block().blockId(),
+                        workPackage.shift().member().name() + " is not trained for the "
+                                + workPackage.kind().word() + " work in "
+                                + workPackage.block().name() + " on "
+                                + workPackage.shift().date() + "."));
             }
         }
         order(schedule, blocks, found);
@@ -51,10 +51,10 @@ public final class Conflicts {
             CrewSchedule schedule, List<BlockWork> blocks, List<CrewMember> crew, List<Conflict> found) {
         for (BlockWork block : blocks) {
             for (WorkKind kind : WorkKind.values()) {
-                double hours = schedule.chunks().stream()
-                                .filter(chunk -> chunk.block().blockId() == block.blockId()
-                                        && chunk.kind() == kind
-                                        && chunk.shift() == null)
+                double hours = schedule.workPackages().stream()
+                                .filter(workPackage -> workPackage.block().blockId() == block.blockId()
+                                        && workPackage.kind() == kind
+                                        && workPackage.shift() == null)
                                 .mapToInt(WorkPackage::minutes)
                                 .sum()
                         / 60.0;
@@ -89,9 +89,9 @@ public final class Conflicts {
 
     private static void overfull(CrewSchedule schedule, List<Conflict> found) {
         Map<Shift, Integer> taken = new LinkedHashMap<>();
-        schedule.chunks().stream()
-                .filter(chunk -> chunk.shift() != null)
-                .forEach(chunk -> taken.merge(chunk.shift(), chunk.minutes(), Integer::sum));
+        schedule.workPackages().stream()
+                .filter(workPackage -> workPackage.shift() != null)
+                .forEach(workPackage -> taken.merge(workPackage.shift(), workPackage.minutes(), Integer::sum));
         taken.forEach((shift, minutes) -> {
             if (minutes > shift.minutes()) {
                 found.add(new Conflict(
@@ -112,15 +112,15 @@ public final class Conflicts {
         for (BlockWork block : blocks) {
             LocalDate detail = null;
             LocalDate saw = null;
-            for (WorkPackage chunk : schedule.chunks()) {
-                if (chunk.block().blockId() != block.blockId() || chunk.shift() == null) {
+            for (WorkPackage workPackage : schedule.workPackages()) {
+                if (workPackage.block().blockId() != block.blockId() || workPackage.shift() == null) {
                     continue;
                 }
-                LocalDate date = chunk.shift().date();
-                if (chunk.kind() == WorkKind.SAW && (saw == null || date.isAfter(saw))) {
+                LocalDate date = workPackage.shift().date();
+                if (workPackage.kind() == WorkKind.SAW && (saw == null || date.isAfter(saw))) {
                     saw = date;
                 }
-                if (chunk.kind() != WorkKind.SAW && (detail == null || date.isBefore(detail))) {
+                if (workPackage.kind() != WorkKind.SAW && (detail == null || date.isBefore(detail))) {
                     detail = date;
                 }
             }

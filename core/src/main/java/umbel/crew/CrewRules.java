@@ -55,14 +55,16 @@ public class CrewRules implements ConstraintProvider {
 
     private Constraint unplaced(ConstraintFactory of) {
         return of.forEachIncludingUnassigned(WorkPackage.class)
-                .filter(chunk -> chunk.shift() == null)
+                .filter(workPackage -> workPackage.shift() == null)
                 .penalizeLong(HardMediumSoftLongScore.ONE_MEDIUM, WorkPackage::minutes)
                 .asConstraint("work without a place");
     }
 
     private Constraint betterDays(ConstraintFactory of) {
         return of.forEach(WorkPackage.class)
-                .penalizeLong(HardMediumSoftLongScore.ONE_SOFT, chunk -> (long) chunk.dayCost() * chunk.minutes())
+                .penalizeLong(
+                        HardMediumSoftLongScore.ONE_SOFT,
+                        workPackage -> (long) workPackage.dayCost() * workPackage.minutes())
                 .asConstraint("better days");
     }
 
@@ -70,22 +72,22 @@ public class CrewRules implements ConstraintProvider {
         return of.forEach(WorkPackage.class)
                 .join(
                         WorkPackage.class,
-                        Joiners.equal(chunk -> chunk.block().blockId()),
-                        Joiners.lessThan(chunk -> chunk.kind().ordinal()),
-                        Joiners.greaterThan(chunk -> chunk.shift().date()))
+                        Joiners.equal(workPackage -> workPackage.block().blockId()),
+                        Joiners.lessThan(workPackage -> workPackage.kind().ordinal()),
+                        Joiners.greaterThan(workPackage -> workPackage.shift().date()))
                 .penalizeLong(HardMediumSoftLongScore.ONE_SOFT, (earlier, later) -> SAW_FIRST)
                 .asConstraint("saw work first");
     }
 
     private Constraint hardyFirst(ConstraintFactory of) {
         return of.forEach(WorkPackage.class)
-                .impactLong(HardMediumSoftLongScore.ONE_SOFT, chunk -> -chunk.latenessCost())
+                .impactLong(HardMediumSoftLongScore.ONE_SOFT, workPackage -> -workPackage.latenessCost())
                 .asConstraint("hardy before tender, old before young");
     }
 
     private Constraint wholeDays(ConstraintFactory of) {
         return of.forEach(WorkPackage.class)
-                .groupBy(WorkPackage::shift, chunk -> chunk.block().blockId())
+                .groupBy(WorkPackage::shift, workPackage -> workPackage.block().blockId())
                 .penalizeLong(HardMediumSoftLongScore.ONE_SOFT, (shift, block) -> MOVE_ABOUT)
                 .asConstraint("whole days in one block");
     }

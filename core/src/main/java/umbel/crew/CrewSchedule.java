@@ -15,7 +15,7 @@ public class CrewSchedule {
     private List<Shift> shifts;
 
     @PlanningEntityCollectionProperty
-    private List<WorkPackage> chunks;
+    private List<WorkPackage> workPackages;
 
     @PlanningScore
     private HardMediumSoftLongScore score;
@@ -23,17 +23,17 @@ public class CrewSchedule {
     /** For the solver's own copies. */
     public CrewSchedule() {}
 
-    CrewSchedule(List<Shift> shifts, List<WorkPackage> chunks) {
+    CrewSchedule(List<Shift> shifts, List<WorkPackage> workPackages) {
         this.shifts = shifts;
-        this.chunks = chunks;
+        this.workPackages = workPackages;
     }
 
     public List<Shift> shifts() {
         return shifts;
     }
 
-    public List<WorkPackage> chunks() {
-        return chunks;
+    public List<WorkPackage> workPackages() {
+        return workPackages;
     }
 
     /** How well it keeps the rules: broken ones, work without a place, and wishes; null before it was solved. */

@@ -45,7 +45,7 @@ public final class Scheduler {
     private static CrewSchedule pieces(
             List<BlockWork> blocks, List<CrewMember> crew, List<Placing> placings, boolean onlyOpen) {
         List<Shift> shifts = shifts(blocks, crew, placings);
-        List<WorkPackage> chunks = new ArrayList<>();
+        List<WorkPackage> workPackages = new ArrayList<>();
         long firstDay = shifts.isEmpty() ? 0 : shifts.get(0).date().toEpochDay();
         double mean = blocks.stream().mapToInt(Scheduler::order).average().orElse(0);
         for (BlockWork block : blocks) {
@@ -59,29 +59,30 @@ public final class Scheduler {
                     if (shift == null || onlyOpen && !placing.pinned() && !block.open(shift.date())) {
                         continue;
                     }
-                    WorkPackage chunk = new WorkPackage(
-                            chunks.size(),
+                    WorkPackage workPackage = new WorkPackage(
+                            workPackages.size(),
                             block,
                             kind,
                             Math.min(left, placing.minutes()),
                             hardiness(block, mean),
                             firstDay);
-                    chunks.add(chunk);
-                    left -= chunk.minutes();
+                    workPackages.add(workPackage);
+                    left -= workPackage.minutes();
                     if (placing.pinned()) {
-                        chunk.pin(shift);
+                        workPackage.pin(shift);
                     } else {
-                        chunk.put(shift);
+                        workPackage.put(shift);
                     }
                 }
                 while (left > 0) {
                     int minutes = Math.min(PIECE, left);
-                    chunks.add(new WorkPackage(chunks.size(), block, kind, minutes, hardiness(block, mean), firstDay));
+                    workPackages.add(new WorkPackage(
+                            workPackages.size(), block, kind, minutes, hardiness(block, mean), firstDay));
                     left -= minutes;
                 }
             }
         }
-        return new CrewSchedule(shifts, chunks);
+        return new CrewSchedule(shifts, workPackages);
     }
 
     /**
@@ -92,7 +93,7 @@ public final class Scheduler {
      */
     public static CrewSchedule solve(
             CrewSchedule draft, int seconds, BooleanSupplier unlessStopped, Consumer<CrewSchedule> better) {
-        if (draft.chunks().stream().allMatch(WorkPackage::pinned)) {
+        if (draft.workPackages().stream().allMatch(WorkPackage::pinned)) {
             return draft;
         }
         SolverConfig config = new SolverConfig()
@@ -155,33 +156,38 @@ public final class Scheduler {
     private static void place(CrewSchedule draft) {
         Map<Shift, Integer> room = new HashMap<>();
         draft.shifts().forEach(shift -> room.put(shift, shift.minutes()));
-        draft.chunks().stream()
-                .filter(chunk -> chunk.shift() != null)
-                .forEach(chunk -> room.merge(chunk.shift(), -chunk.minutes(), Integer::sum));
+        draft.workPackages().stream()
+                .filter(workPackage -> workPackage.shift() != null)
+                .forEach(workPackage -> room.merge(workPackage.shift(), -workPackage.minutes(), Integer::sum));
         Map<Long, Long> openDays = new HashMap<>();
-        draft.chunks()
-                .forEach(chunk -> openDays.computeIfAbsent(
-                        chunk.block().blockId(),
-                        id -> chunk.block().days().keySet().stream()
-                                .filter(chunk.block()::open)
+        draft.workPackages()
+                .forEach(workPackage -> openDays.computeIfAbsent(
+                        workPackage.block().blockId(),
+                        id -> workPackage.block().days().keySet().stream()
+                                .filter(workPackage.block()::open)
                                 .count()));
-        draft.chunks().stream()
-                .filter(chunk -> chunk.shift() == null)
-                .sorted(Comparator.comparing((WorkPackage chunk) -> chunk.kind().ordinal())
-                        .thenComparing(chunk -> openDays.get(chunk.block().blockId()))
-                        .thenComparing(chunk -> -order(chunk.block()))
+        draft.workPackages().stream()
+                .filter(workPackage -> workPackage.shift() == null)
+                .sorted(Comparator.comparing(
+                                (WorkPackage workPackage) -> workPackage.kind().ordinal())
+                        .thenComparing(
+                                workPackage -> openDays.get(workPackage.block().blockId()))
+                        .thenComparing(workPackage -> -order(workPackage.block()))
                         .thenComparing(WorkPackage::id))
-                .forEach(chunk -> draft.shifts().stream()
-                        .filter(shift -> shift.member().can(chunk.kind())
-                                && chunk.block().open(shift.date())
-                                && room.get(shift) >= chunk.minutes())
-                        .min(Comparator.comparing((Shift shift) ->
-                                        -chunk.block().days().get(shift.date()).ordinal())
+                .forEach(workPackage -> draft.shifts().stream()
+                        .filter(shift -> shift.member().can(workPackage.kind())
+                                && workPackage.block().open(shift.date())
+                                && room.get(shift) >= workPackage.minutes())
+                        .min(Comparator.comparing((Shift shift) -> -workPackage
+                                        .block()
+                                        .days()
+                                        .get(shift.date())
+                                        .ordinal())
                                 .thenComparing(Shift::date)
                                 .thenComparing(shift -> shift.member().can(WorkKind.SAW) ? 1 : 0))
                         .ifPresent(shift -> {
-                            chunk.put(shift);
-                            room.merge(shift, -chunk.minutes(), Integer::sum);
+                            workPackage.put(shift);
+                            room.merge(shift, -workPackage.minutes(), Integer::sum);
                         }));
     }
 }

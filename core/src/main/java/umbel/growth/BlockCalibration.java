@@ -48,7 +48,7 @@ public record BlockCalibration(int trees, double vigour, double waking, double f
         if (trees == 0) {
             return stand;
         }
-        GrowthTraits own = stand.temper();
+        GrowthTraits own = stand.traits();
         return new TreeState(
                 stand.tree(),
                 stand.year(),

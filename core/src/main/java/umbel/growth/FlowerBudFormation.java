@@ -139,7 +139,7 @@ final class FlowerBudFormation {
                 ? Math.min(1, usual * crop.aFlower()) * parameters.flowerBuds().ownFruit()
                 : 0;
         return usual
-                * before.temper().flowering()
+                * before.traits().flowering()
                 * byLight(field.at(axis.course().at(axis.length())), parameters)
                 * byLoad(load(axis.limb()), species)
                 * (spur ? byVigour(bearer, parameters) : 1)

@@ -113,7 +113,7 @@ public record Forecast(List<Outlook> years) {
                 .parallel()
                 .boxed()
                 .map(Cancellation.carried((Integer n) -> course(
-                        start.with(start.temper().inSeason(1 + SEASONS[n][0] * spread.vigour())),
+                        start.with(start.traits().inSeason(1 + SEASONS[n][0] * spread.vigour())),
                         works,
                         1 + SEASONS[n][1] * spread.set())))
                 .toList();

@@ -36,7 +36,7 @@ final class GrowingPoints {
     private final Species.Growth species;
     private final GrowthParameters parameters;
     private final Wounds wounds;
-    private final GrowthTraits temper;
+    private final GrowthTraits traits;
     private final KeyedDraws draws;
     private final List<List<GrowingPoint>> byAxis = new ArrayList<>();
 
@@ -45,16 +45,16 @@ final class GrowingPoints {
      *
      * @param carried leaf of the tree as found
      * @param field light of the season that ended
-     * @param temper what the tree itself tells of how it grows
+     * @param traits what the tree itself tells of how it grows
      */
-    GrowingPoints(CutTree cut, LeafArea carried, LightField field, GrowthTraits temper, KeyedDraws draws) {
+    GrowingPoints(CutTree cut, LeafArea carried, LightField field, GrowthTraits traits, KeyedDraws draws) {
         this.cut = cut;
         this.left = cut.left();
         this.carried = carried;
         this.field = field;
         this.species = left.setting().species().growth();
         this.parameters = left.setting().parameters().growth();
-        this.temper = temper;
+        this.traits = traits;
         this.draws = draws;
         this.wounds = new Wounds(cut, carried);
         int[] foundOf = foundOf(cut);
@@ -69,8 +69,8 @@ final class GrowingPoints {
      * The points that a cut in leaf sets free: buds of this season's growth below a heading, and dormant ones about a wound. Ends
      * and spurs that have closed for the year stay closed.
      */
-    static GrowingPoints aboutWounds(CutTree cut, LightField field, GrowthTraits temper, KeyedDraws draws) {
-        GrowingPoints points = new GrowingPoints(cut, new LeafArea(cut.found()), field, temper, draws);
+    static GrowingPoints aboutWounds(CutTree cut, LightField field, GrowthTraits traits, KeyedDraws draws) {
+        GrowingPoints points = new GrowingPoints(cut, new LeafArea(cut.found()), field, traits, draws);
         int[] foundOf = foundOf(cut);
         for (int a = 0; a < points.byAxis.size(); a++) {
             Axis axis = points.left.axis(a);
@@ -97,7 +97,7 @@ final class GrowingPoints {
 
     /** Whether a weak bud that opens becomes a spur, or fades within the season: as many do as the tree's own spurs tell. */
     boolean becomesSpur(GrowingPoint weak) {
-        return !weak.isWeakBud() || draws.even(weak.key, 11) < temper.spurring();
+        return !weak.isWeakBud() || draws.even(weak.key, 11) < traits.spurring();
     }
 
     private static int[] foundOf(CutTree cut) {
@@ -252,7 +252,7 @@ final class GrowingPoints {
             case TIP -> parameters.sinks().tipVigour().of(found.lastGrowth());
             case BUD -> species.strength().bud();
             case SPUR -> species.strength().spur();
-            case DORMANT -> species.strength().dormant() * temper.waking() * point.number;
+            case DORMANT -> species.strength().dormant() * traits.waking() * point.number;
             case SIDE -> 0;
         };
         double byLight = Math.pow(lit, parameters.sinks().light())

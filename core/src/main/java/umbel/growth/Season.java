@@ -110,10 +110,10 @@ public final class Season {
         LeafArea carried = new LeafArea(before.tree());
         double reserve =
                 before.reserve() * (1 - lost(cut, carried, work.moment().in(parameters)));
-        double bloom = set * before.temper().setting();
+        double bloom = set * before.traits().setting();
         Crop crop = Crop.set(cut.left(), before.light(), leftOn(before.tree(), work), bloom);
 
-        GrowingPoints points = new GrowingPoints(cut, carried, before.light(), before.temper(), draws);
+        GrowingPoints points = new GrowingPoints(cut, carried, before.light(), before.traits(), draws);
         CarbonAllocation sharing = new CarbonAllocation(points, draws);
         double claim = Crop.claim(crop.fruits(), setting, before.assimilated());
         sharing.share(forShoots(reserve, claim, setting));
@@ -131,7 +131,7 @@ public final class Season {
             CutTree inLeaf = CutTree.of(leafy, CutTree.possible(leafy, work.summer()));
             double stays = Carbon.assimilated(
                     inLeaf.left(), LightField.of(inLeaf.left(), parameters.cellCm() / 100, DIRECTIONS));
-            GrowingPoints wounds = GrowingPoints.aboutWounds(inLeaf, field, before.temper(), draws);
+            GrowingPoints wounds = GrowingPoints.aboutWounds(inLeaf, field, before.traits(), draws);
             new CarbonAllocation(wounds, draws)
                     .share(parameters.assimilation().flush() * left * Math.max(0, made - stays));
             ShootGrowth.Grown again = ShootGrowth.again(wounds, before.year() + 1);
@@ -152,7 +152,7 @@ public final class Season {
         Tree tree = ripening.ripen(thickening);
         double saved = parameters.reserve().stored()
                 * parameters.wood().stocks().get(setting.stock())
-                * before.temper().vigour()
+                * before.traits().vigour()
                 * Math.max(parameters.reserve().storedLeast() * Math.max(0, net), net - thickening.mass());
         double room = parameters.reserve().most() * (tree.setting().trunkSection() + 2e-4);
         TreeState after = new TreeState(
@@ -161,7 +161,7 @@ public final class Season {
                 field,
                 Math.min(room, kept + saved),
                 made,
-                before.temper(),
+                before.traits(),
                 before.seed(),
                 before.brighter());
         int grew = grown.longShoots() + grown.longTips() + regrownShoots;

@@ -20,7 +20,7 @@ public record TreeState(
         LightField light,
         double reserve,
         double assimilated,
-        GrowthTraits temper,
+        GrowthTraits traits,
         long seed,
         double brighter) {
 

@@ -28,7 +28,7 @@ public final class LightModel {
      *
      * @param stride reads one site in so many, each counting for all
      */
-    public static LightReading glance(Tree tree, int stride) {
+    public static LightReading readCoarse(Tree tree, int stride) {
         LightParameters.Directions directions = tree.setting().light().directions();
         List<FruitingSite> sites = FruitingSite.of(tree);
         if (stride > 1) {

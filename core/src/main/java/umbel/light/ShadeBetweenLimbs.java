@@ -48,7 +48,7 @@ public final class ShadeBetweenLimbs {
             boolean goes = axis.index() >= limb.index() && tree.growsFrom(axis, limb);
             kept[axis.index()] = goes ? 0 : axis.length();
         }
-        LightReading after = LightModel.glance(tree.cutTo(kept), 1);
+        LightReading after = LightModel.readCoarse(tree.cutTo(kept), 1);
         Map<String, double[]> gains = new LinkedHashMap<>();
         double gain = 0;
         double all = 0;
@@ -73,7 +73,7 @@ public final class ShadeBetweenLimbs {
     }
 
     private static Map<String, double[]> bySite(Tree tree) {
-        LightReading reading = LightModel.glance(tree, 1);
+        LightReading reading = LightModel.readCoarse(tree, 1);
         Map<String, List<Double>> lists = new LinkedHashMap<>();
         for (int s = 0; s < reading.light().length; s++) {
             lists.computeIfAbsent(reading.sites().get(s).axis().id(), id -> new ArrayList<>())

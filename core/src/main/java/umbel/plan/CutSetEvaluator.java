@@ -28,7 +28,7 @@ final class CutSetEvaluator {
             .thenComparingInt(Operation::keep);
 
     private final Tree found;
-    private final PlanRequest wish;
+    private final PlanRequest request;
     private final Set<Operation> beyondLimits;
     private final CutSetValue.Ground ground;
     private final Map<List<Operation>, CutSetValue> appraised;
@@ -42,12 +42,16 @@ final class CutSetEvaluator {
      * @param other another, whose appraisals are used again where they are of the same tree under the same eye; null for none
      */
     CutSetEvaluator(
-            Tree found, List<Finding> findings, PlanRequest wish, Set<Operation> beyondLimits, CutSetEvaluator other) {
-        boolean alike = other != null && other.found == found && other.wish.sees(wish);
+            Tree found,
+            List<Finding> findings,
+            PlanRequest request,
+            Set<Operation> beyondLimits,
+            CutSetEvaluator other) {
+        boolean alike = other != null && other.found == found && other.request.sees(request);
         this.found = found;
-        this.wish = wish;
+        this.request = request;
         this.beyondLimits = beyondLimits;
-        this.ground = alike ? other.ground : CutSetValue.Ground.of(found, findings, wish.rules());
+        this.ground = alike ? other.ground : CutSetValue.Ground.of(found, findings, request.rules());
         this.appraised =
                 alike && other.appraised.size() < MOST_REMEMBERED ? other.appraised : new ConcurrentHashMap<>();
         this.cuts = alike ? other.cuts : new ConcurrentHashMap<>();
@@ -57,8 +61,8 @@ final class CutSetEvaluator {
         return found;
     }
 
-    PlanRequest wish() {
-        return wish;
+    PlanRequest request() {
+        return request;
     }
 
     /** The same visit in one order, whatever order it was thought of in. */
@@ -68,7 +72,7 @@ final class CutSetEvaluator {
 
     /** What the tree is worth once these are done, in whatever order. */
     double worth(List<Operation> visit) {
-        return appraisal(visit).worth(wish);
+        return appraisal(visit).worth(request);
     }
 
     /**
@@ -89,7 +93,7 @@ final class CutSetEvaluator {
         CutSetValue known = appraised.get(operations);
         if (known == null) {
             Cancellation.check();
-            known = CutSetValue.of(ground, cut(operations), wish);
+            known = CutSetValue.of(ground, cut(operations), request);
             appraised.put(operations, known);
         }
         return known;
@@ -108,7 +112,7 @@ final class CutSetEvaluator {
 
     /** What another tree, such as this one grown on, is worth by the same measure and untouched. */
     double worthOf(Tree other) {
-        return CutSetValue.of(ground, CutTree.of(other, List.of()), wish).worth(wish);
+        return CutSetValue.of(ground, CutTree.of(other, List.of()), request).worth(request);
     }
 
     /** The tree once these are done. */
@@ -179,12 +183,12 @@ final class CutSetEvaluator {
         List<Operation> after = asSet(visit);
         double share =
                 cut(after).woodShare(one -> one.kind() != OperationKind.SHORT_SPUR && !beyondLimits.contains(one));
-        return share <= wish.limits().woodShare() + 1e-9
-                && bigCuts(after) <= wish.limits().bigCuts();
+        return share <= request.limits().woodShare() + 1e-9
+                && bigCuts(after) <= request.limits().bigCuts();
     }
 
     private int bigCuts(List<Operation> operations) {
-        List<Effect> effects = Effect.ofAll(cut(operations), wish.limits().reach());
+        List<Effect> effects = Effect.ofAll(cut(operations), request.limits().reach());
         int big = 0;
         for (int i = 0; i < operations.size(); i++) {
             if (effects.get(i).big() || renewsALimb(operations.get(i))) {

@@ -52,10 +52,10 @@ record CutSetValue(
         BitSet standing) {
 
     /** What the cut tree is worth by a wish's weights and limits; only differences between appraisals of one tree mean anything. */
-    double worth(PlanRequest wish) {
-        PlanRules.Worth worth = wish.rules().worth();
-        Goals goals = wish.goals();
-        double share = woodShare / Math.max(0.05, wish.limits().woodShare());
+    double worth(PlanRequest request) {
+        PlanRules.Worth worth = request.rules().worth();
+        Goals goals = request.goals();
+        double share = woodShare / Math.max(0.05, request.limits().woodShare());
         return goals.light() * worth.light() * evenness
                 + goals.crop() * (worth.crop() * crop + worth.capacity() * capacity)
                 + goals.height() * worth.withinReach() * withinReach
@@ -74,7 +74,7 @@ record CutSetValue(
 
         static Ground of(Tree found, List<Finding> findings, PlanRules rules) {
             int stride = Math.max(1, FruitingSite.of(found).size() / SITES_LOOKED_AT);
-            LightReading light = LightModel.glance(found, stride);
+            LightReading light = LightModel.readCoarse(found, stride);
             double lit = 0;
             for (int s = 0; s < light.light().length; s++) {
                 lit += light.sites().get(s).weight() * rules.lightRamp().at(light.light()[s]);
@@ -83,26 +83,26 @@ record CutSetValue(
         }
     }
 
-    static CutSetValue of(Ground ground, CutTree cut, PlanRequest wish) {
+    static CutSetValue of(Ground ground, CutTree cut, PlanRequest request) {
         Tree left = cut.left();
-        LightReading light = LightModel.glance(left, ground.stride());
+        LightReading light = LightModel.readCoarse(left, ground.stride());
         double total = 0;
         double lit = 0;
         double fresh = 0;
         double low = 0;
         for (int s = 0; s < light.light().length; s++) {
             FruitingSite site = light.sites().get(s);
-            double ramp = wish.rules().lightRamp().at(light.light()[s]);
+            double ramp = request.rules().lightRamp().at(light.light()[s]);
             total += site.weight();
             lit += site.weight() * ramp;
-            low += site.place().z() <= wish.limits().reach() ? site.weight() * ramp : 0;
+            low += site.place().z() <= request.limits().reach() ? site.weight() * ramp : 0;
             fresh += site.weight() * freshness(site.axis(), left.setting().species());
         }
         double fruits = CropReading.of(left, light, ground.cropTarget()).expectedFruits();
-        double spare = wish.rules().worth().spareCrop();
-        Work work = Work.of(cut, wish);
-        List<Finding> findings =
-                TreeReader.findings(left, wish.school(), light, wish.limits().reach());
+        double spare = request.rules().worth().spareCrop();
+        Work work = Work.of(cut, request);
+        List<Finding> findings = TreeReader.findings(
+                left, request.school(), light, request.limits().reach());
         return new CutSetValue(
                 total == 0 ? 0 : lit / total,
                 ground.cropTarget() == 0 ? 1 : Math.min(1, fruits / (ground.cropTarget() * spare)),
@@ -110,10 +110,10 @@ record CutSetValue(
                 lit == 0 ? 0 : low / lit,
                 total == 0 ? 0 : fresh / total,
                 findings.stream()
-                        .mapToDouble(finding -> FaultCost.of(ground.faults().assured(finding), left, wish.rules()))
+                        .mapToDouble(finding -> FaultCost.of(ground.faults().assured(finding), left, request.rules()))
                         .sum(),
                 missing(left),
-                tooHigh(ground, left, wish),
+                tooHigh(ground, left, request),
                 work.minutes(),
                 work.wound() / left.setting().trunkSection(),
                 cut.woodShare(),
@@ -149,8 +149,8 @@ record CutSetValue(
      * Height over the limit, summed over leader and main limbs so that each one lowered counts: as a share of the limit, or on a
      * tree that is far over it of what was over it as found.
      */
-    private static double tooHigh(Ground ground, Tree left, PlanRequest wish) {
-        double limit = wish.limits().reach() * left.setting().system().reachFactor();
+    private static double tooHigh(Ground ground, Tree left, PlanRequest request) {
+        double limit = request.limits().reach() * left.setting().system().reachFactor();
         return above(left, limit) / Math.max(limit, above(ground.found(), limit));
     }
 
@@ -171,10 +171,10 @@ record CutSetValue(
     /** Minutes of all cuts, and the section of live wood they lay open, m². */
     private record Work(double minutes, double wound) {
 
-        static Work of(CutTree cut, PlanRequest wish) {
+        static Work of(CutTree cut, PlanRequest request) {
             double minutes = 0;
             double wound = 0;
-            for (Effect effect : Effect.ofAll(cut, wish.limits().reach())) {
+            for (Effect effect : Effect.ofAll(cut, request.limits().reach())) {
                 minutes += effect.minutes();
                 wound += effect.wound();
             }

@@ -23,14 +23,14 @@ final class ForecastDecision {
     private static final int SEASONS = 3;
 
     private final PlanSearch search;
-    private final CutSetEvaluator weighing;
+    private final CutSetEvaluator evaluator;
     private final PlanRules rules;
     private final Seasons seasons;
 
     ForecastDecision(PlanSearch search, Seasons seasons) {
         this.search = search;
-        this.weighing = search.weighing();
-        this.rules = weighing.wish().rules();
+        this.evaluator = search.evaluator();
+        this.rules = evaluator.request().rules();
         this.seasons = seasons;
     }
 
@@ -89,7 +89,7 @@ final class ForecastDecision {
     /** The weighed steps that lead least over their alternative, closest first. */
     private List<Close> closest(List<Candidate> chosen) {
         List<Close> close = new ArrayList<>();
-        double worth = weighing.worth(PlanSearch.operations(chosen));
+        double worth = evaluator.worth(PlanSearch.operations(chosen));
         for (Candidate step : chosen) {
             if (!search.isWeighed(step)) {
                 continue;
@@ -97,9 +97,9 @@ final class ForecastDecision {
             List<Candidate> rest = new ArrayList<>(chosen);
             rest.remove(step);
             List<Operation> others = PlanSearch.operations(rest);
-            double left = weighing.worth(others);
+            double left = evaluator.worth(others);
             Candidate swap = search.bestOther(rest, step);
-            double swapped = swap == null ? left : weighing.worth(CutSetEvaluator.with(others, swap.operation()));
+            double swapped = swap == null ? left : evaluator.worth(CutSetEvaluator.with(others, swap.operation()));
             double lead = worth - Math.max(left, swapped);
             if (lead < rules.closeCall()) {
                 close.add(new Close(step, swapped > left ? swap : null, lead));
@@ -112,12 +112,12 @@ final class ForecastDecision {
     private Grown grown(List<Candidate> visit) {
         List<Operation> operations = PlanSearch.operations(visit);
         List<Season.Work> works = new ArrayList<>(Collections.nCopies(SEASONS, Season.Work.NONE));
-        works.set(0, Planner.work(weighing.wish().moment(), operations));
+        works.set(0, Planner.work(evaluator.request().moment(), operations));
         List<Forecast.Figures> years = Forecast.middle(seasons, works);
         PlanRules.Ahead ahead = rules.ahead();
-        double value = ahead.now() * weighing.worth(operations)
-                + ahead.one() * weighing.worthOf(years.get(0).tree())
-                + ahead.three() * weighing.worthOf(years.get(SEASONS - 1).tree());
+        double value = ahead.now() * evaluator.worth(operations)
+                + ahead.one() * evaluator.worthOf(years.get(0).tree())
+                + ahead.three() * evaluator.worthOf(years.get(SEASONS - 1).tree());
         return new Grown(visit, years, value);
     }
 

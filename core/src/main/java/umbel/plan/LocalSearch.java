@@ -20,8 +20,8 @@ final class LocalSearch {
     private static final int MOST_TO_KICK = 9;
 
     private final PlanSearch search;
-    private final CutSetEvaluator weighing;
-    private final PlanRequest wish;
+    private final CutSetEvaluator evaluator;
+    private final PlanRequest request;
     private final double least;
 
     /**
@@ -31,8 +31,8 @@ final class LocalSearch {
      */
     LocalSearch(PlanSearch search, double least) {
         this.search = search;
-        this.weighing = search.weighing();
-        this.wish = weighing.wish();
+        this.evaluator = search.evaluator();
+        this.request = evaluator.request();
         this.least = least;
     }
 
@@ -40,7 +40,7 @@ final class LocalSearch {
     List<Candidate> of(List<Candidate> chosen) {
         List<Candidate> better = reconsiderHeavySteps(chosen);
         search.improve(better, least);
-        return search.withoutMoot(kicked(climbed(better)));
+        return search.withoutAnswered(perturb(hillClimb(better)));
     }
 
     /**
@@ -58,9 +58,9 @@ final class LocalSearch {
             search.improve(trial, least);
         }));
         List<Candidate> best = chosen;
-        double bestWorth = weighing.worth(PlanSearch.operations(best));
+        double bestWorth = evaluator.worth(PlanSearch.operations(best));
         for (List<Candidate> trial : trials) {
-            double worth = weighing.worth(PlanSearch.operations(trial));
+            double worth = evaluator.worth(PlanSearch.operations(trial));
             if (worth > bestWorth + 1e-9) {
                 best = trial;
                 bestWorth = worth;
@@ -72,21 +72,21 @@ final class LocalSearch {
     /** Whether a step was weighed for a fault of the tree and takes much wood. */
     private boolean isHeavyChoice(Candidate step) {
         return !step.settled()
-                && !wish.taken().contains(step.operation())
+                && !request.taken().contains(step.operation())
                 && step.finding() != null
                 && PlanSearch.isFault(step)
-                && weighing.cut(List.of(step.operation())).woodShare()
-                        >= wish.rules().heavyShare();
+                && evaluator.cut(List.of(step.operation())).woodShare()
+                        >= request.rules().heavyShare();
     }
 
     /** What stands whatever is chosen, with another answer in a heavy step's place; empty where that cannot be done. */
     private Optional<List<Candidate>> startedOver(List<Candidate> chosen, Candidate heavy, Candidate other) {
         List<Candidate> rest = new ArrayList<>(chosen.stream()
                 .filter(one -> one != heavy)
-                .filter(one -> one.settled() || wish.taken().contains(one.operation()) || one.stage() == Stage.FRAME)
+                .filter(one -> one.settled() || request.taken().contains(one.operation()) || one.stage() == Stage.FRAME)
                 .toList());
         List<Operation> others = PlanSearch.operations(rest);
-        if (!weighing.fits(others, other.operation()) || !weighing.withinLimits(others, other.operation())) {
+        if (!evaluator.fits(others, other.operation()) || !evaluator.withinLimits(others, other.operation())) {
             return Optional.empty();
         }
         rest.add(other);
@@ -94,7 +94,7 @@ final class LocalSearch {
     }
 
     /** While any one step put in, left out or put in another's place makes the visit better, it is; for short lists only. */
-    private List<Candidate> climbed(List<Candidate> chosen) {
+    private List<Candidate> hillClimb(List<Candidate> chosen) {
         List<Candidate> open =
                 search.candidates().stream().filter(one -> !one.settled()).toList();
         List<Candidate> best = chosen;
@@ -107,7 +107,7 @@ final class LocalSearch {
             better = false;
             List<List<Candidate>> all = neighbours(best, open);
             all.forEach(search::addEnds);
-            weighing.weighAll(all.stream().map(PlanSearch::operations));
+            evaluator.weighAll(all.stream().map(PlanSearch::operations));
             for (List<Candidate> near : all) {
                 double value = search.value(near, least);
                 if (value > bestValue + 1e-9) {
@@ -124,7 +124,7 @@ final class LocalSearch {
      * A hill may hide a higher one behind it: one or two steps are set aside, the visit is filled again without them and
      * climbed, and the better whole is kept. For short lists only.
      */
-    private List<Candidate> kicked(List<Candidate> chosen) {
+    private List<Candidate> perturb(List<Candidate> chosen) {
         long open = search.candidates().stream().filter(one -> !one.settled()).count();
         List<Candidate> best = chosen;
         if (open > MOST_TO_KICK) {
@@ -136,10 +136,10 @@ final class LocalSearch {
                     chosen.stream().filter(one -> !aside.contains(one)).toList());
             search.fill(trial, least, search.with(one -> !aside.contains(one)));
             search.addEnds(trial);
-            List<Candidate> climbed = climbed(trial);
-            double value = search.value(climbed, least);
+            List<Candidate> hillClimb = hillClimb(trial);
+            double value = search.value(hillClimb, least);
             if (value > bestValue + 1e-9) {
-                best = climbed;
+                best = hillClimb;
                 bestValue = value;
             }
         }
@@ -178,9 +178,9 @@ final class LocalSearch {
                 List<Operation> operations = PlanSearch.operations(before);
                 boolean fresh = chosen.stream().noneMatch(one -> one == candidate);
                 if (fresh
-                        && weighing.fits(operations, candidate.operation())
+                        && evaluator.fits(operations, candidate.operation())
                         && search.isAskedFor(operations, candidate)
-                        && weighing.withinLimits(operations, candidate.operation())) {
+                        && evaluator.withinLimits(operations, candidate.operation())) {
                     List<Candidate> more = new ArrayList<>(before);
                     more.add(candidate);
                     near.add(more);
@@ -193,7 +193,7 @@ final class LocalSearch {
     private List<Candidate> heaviest(List<Candidate> chosen) {
         return chosen.stream()
                 .sorted(Comparator.comparingDouble((Candidate one) ->
-                        -weighing.cut(List.of(one.operation())).woodShare()))
+                        -evaluator.cut(List.of(one.operation())).woodShare()))
                 .limit(MOST_HEAVY)
                 .toList();
     }

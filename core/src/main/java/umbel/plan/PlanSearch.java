@@ -32,8 +32,8 @@ final class PlanSearch {
     private static final int LOOK_AGAIN = 6;
 
     private final Tree found;
-    private final PlanRequest wish;
-    private final CutSetEvaluator weighing;
+    private final PlanRequest request;
+    private final CutSetEvaluator evaluator;
     private final List<Candidate> candidates = new ArrayList<>();
     private final List<Candidate> otherWays = new ArrayList<>();
     private final Stubs stubs;
@@ -47,18 +47,18 @@ final class PlanSearch {
      * @param look how closely the sky above stubs is looked at
      * @param shared another search, whose appraisals and stubs are used again where they fit; null for none
      */
-    PlanSearch(Tree found, List<Finding> findings, PlanRequest wish, LightResolution look, PlanSearch shared) {
+    PlanSearch(Tree found, List<Finding> findings, PlanRequest request, LightResolution look, PlanSearch shared) {
         this.found = found;
-        this.wish = wish;
+        this.request = request;
         boolean sameTree = shared != null && shared.found == found;
         this.stubs = sameTree ? shared.stubs : new Stubs(found, look);
-        this.programme = new TrainingProgramme(found, wish.summer(), stubs);
+        this.programme = new TrainingProgramme(found, request.summer(), stubs);
         this.bySystem = new SystemOperations(programme);
-        boolean building = found.setting().isFilling() && !wish.limits().byGrower();
+        boolean building = found.setting().isFilling() && !request.limits().byGrower();
         Set<Operation> beyondLimits = building ? Set.copyOf(operations(bySystem.ends())) : Set.of();
-        this.weighing =
-                new CutSetEvaluator(found, findings, wish, beyondLimits, shared == null ? null : shared.weighing);
-        this.remedies = new Remedies(found, findings, wish, stubs);
+        this.evaluator =
+                new CutSetEvaluator(found, findings, request, beyondLimits, shared == null ? null : shared.evaluator);
+        this.remedies = new Remedies(found, findings, request, stubs);
         for (Finding finding : findings) {
             for (Candidate candidate : remedies.of(finding)) {
                 if (allowed(candidate)) {
@@ -85,22 +85,23 @@ final class PlanSearch {
     List<Candidate> kept(List<Candidate> chosen) {
         return programme.kept().stream()
                 .filter(this::allowed)
-                .filter(one -> weighing.cut(operations(chosen))
+                .filter(one -> evaluator
+                        .cut(operations(chosen))
                         .left()
                         .find(one.operation().limb())
                         .isPresent())
                 .toList();
     }
 
-    CutSetEvaluator weighing() {
-        return weighing;
+    CutSetEvaluator evaluator() {
+        return evaluator;
     }
 
     private boolean allowed(Candidate candidate) {
-        if (wish.refused().contains(candidate.key())) {
+        if (request.refused().contains(candidate.key())) {
             return false;
         }
-        if (!wish.summer() || candidate.settled()) {
+        if (!request.summer() || candidate.settled()) {
             return true;
         }
         double most =
@@ -116,7 +117,7 @@ final class PlanSearch {
      * @param carefully whether heavy steps are weighed a second time against their alternatives
      */
     List<Candidate> choose(double leastGainFactor, boolean carefully) {
-        double least = wish.rules().leastGain() * leastGainFactor;
+        double least = request.rules().leastGain() * leastGainFactor;
         List<Candidate> chosen = fixed();
         fillAll(chosen, least);
         improve(chosen, least);
@@ -130,8 +131,8 @@ final class PlanSearch {
      */
     List<Candidate> beyond(List<Candidate> other, double leastGainFactor) {
         List<Candidate> chosen = new ArrayList<>(other);
-        fillAll(chosen, wish.rules().leastGain() * leastGainFactor);
-        return withoutIdle(chosen);
+        fillAll(chosen, request.rules().leastGain() * leastGainFactor);
+        return withoutRedundant(chosen);
     }
 
     /**
@@ -140,7 +141,7 @@ final class PlanSearch {
      * @param leastGainFactor as for {@link #choose}
      */
     List<Candidate> within(List<Candidate> other, double leastGainFactor) {
-        double least = wish.rules().leastGain() * leastGainFactor;
+        double least = request.rules().leastGain() * leastGainFactor;
         Set<Operation> there = new HashSet<>(operations(other));
         List<Candidate> open = with(one -> there.contains(one.operation()) && isWeighed(one));
         List<Candidate> chosen = fixed();
@@ -155,7 +156,7 @@ final class PlanSearch {
      * to be judged when it has grown.
      */
     List<Candidate> chooseAhead(double leastGainFactor) {
-        double least = wish.rules().leastGain() * leastGainFactor;
+        double least = request.rules().leastGain() * leastGainFactor;
         List<Candidate> chosen = fixed();
         fill(chosen, least, with(PlanSearch::isOfALimb));
         addEnds(chosen);
@@ -164,12 +165,12 @@ final class PlanSearch {
     }
 
     /** Without steps that the others leave nothing to do; what the grower took stays. */
-    List<Candidate> withoutIdle(List<Candidate> chosen) {
+    List<Candidate> withoutRedundant(List<Candidate> chosen) {
         List<Candidate> busy = new ArrayList<>(chosen);
         for (Candidate one : chosen) {
             List<Candidate> rest = new ArrayList<>(busy);
             rest.remove(one);
-            if (!wish.taken().contains(one.operation()) && !weighing.fits(operations(rest), one.operation())) {
+            if (!request.taken().contains(one.operation()) && !evaluator.fits(operations(rest), one.operation())) {
                 busy.remove(one);
             }
         }
@@ -184,7 +185,7 @@ final class PlanSearch {
                 addIfFits(chosen, candidate, false);
             }
         }
-        for (Operation operation : wish.taken()) {
+        for (Operation operation : request.taken()) {
             if (chosen.stream().noneMatch(one -> one.operation().equals(operation))) {
                 addIfFits(chosen, asCandidate(operation), false);
             }
@@ -197,8 +198,8 @@ final class PlanSearch {
 
     private void addIfFits(List<Candidate> chosen, Candidate candidate, boolean limited) {
         boolean wanted = allowed(candidate)
-                && weighing.fits(operations(chosen), candidate.operation())
-                && (!limited || weighing.withinLimits(operations(chosen), candidate.operation()));
+                && evaluator.fits(operations(chosen), candidate.operation())
+                && (!limited || evaluator.withinLimits(operations(chosen), candidate.operation()));
         if (wanted) {
             chosen.add(candidate);
         }
@@ -239,13 +240,13 @@ final class PlanSearch {
             addIfFits(chosen, candidate, candidate.operation().kind().cuts());
         }
         bySystem.thinOneYearWood(
-                chosen, weighing, this::allowed, one -> wish.taken().contains(one.operation()));
+                chosen, evaluator, this::allowed, one -> request.taken().contains(one.operation()));
     }
 
     /** A visit before the system's own work on the ends; what the grower took stays. */
     List<Candidate> withoutEnds(List<Candidate> chosen) {
         return chosen.stream()
-                .filter(one -> !bySystem.isOfTheEnds(one) || wish.taken().contains(one.operation()))
+                .filter(one -> !bySystem.isOfTheEnds(one) || request.taken().contains(one.operation()))
                 .toList();
     }
 
@@ -270,7 +271,7 @@ final class PlanSearch {
                 gains.put(candidate, Double.MAX_VALUE);
             }
         }
-        double worth = weighing.worth(operations(chosen));
+        double worth = evaluator.worth(operations(chosen));
         while (!gains.isEmpty()) {
             Candidate best = bestOf(gains, chosen, worth, least);
             if (best == null) {
@@ -282,7 +283,7 @@ final class PlanSearch {
                     .removeIf(other -> other.finding() == best.finding()
                             && !best.finding().rule().equals("shade")
                             && !best.finding().rule().equals("over-height"));
-            worth = weighing.worth(operations(chosen));
+            worth = evaluator.worth(operations(chosen));
         }
     }
 
@@ -300,14 +301,14 @@ final class PlanSearch {
             if (!unseen && (looked >= LOOK_AGAIN || gains.get(candidate) <= bestGain && looked >= LOOK_AGAIN / 2)) {
                 continue;
             }
-            if (!weighing.fits(now, candidate.operation()) || !isAskedFor(now, candidate)) {
+            if (!evaluator.fits(now, candidate.operation()) || !isAskedFor(now, candidate)) {
                 gains.put(candidate, 0.0);
                 continue;
             }
-            double gain = weighing.worth(CutSetEvaluator.with(now, candidate.operation())) - worth;
+            double gain = evaluator.worth(CutSetEvaluator.with(now, candidate.operation())) - worth;
             gains.put(candidate, gain);
             looked += unseen ? 0 : 1;
-            if (gain > bestGain && weighing.withinLimits(operations(chosen), candidate.operation())) {
+            if (gain > bestGain && evaluator.withinLimits(operations(chosen), candidate.operation())) {
                 best = candidate;
                 bestGain = gain;
             }
@@ -317,7 +318,7 @@ final class PlanSearch {
 
     /** Whether the fault a candidate answers still stands when these are done without it. */
     boolean isAskedFor(List<Operation> others, Candidate candidate) {
-        return candidate.finding() == null || candidate.settled() || weighing.stands(candidate.finding(), others);
+        return candidate.finding() == null || candidate.settled() || evaluator.stands(candidate.finding(), others);
     }
 
     /** What has not been looked at yet, and what surely will be looked at again, is weighed at once. */
@@ -325,8 +326,8 @@ final class PlanSearch {
         Stream<Candidate> unseen = order.stream().filter(one -> gains.get(one) == Double.MAX_VALUE);
         Stream<Candidate> again =
                 order.stream().filter(one -> gains.get(one) < Double.MAX_VALUE).limit(LOOK_AGAIN / 2 + 1);
-        weighing.weighAll(Stream.concat(unseen, again)
-                .filter(one -> weighing.fits(now, one.operation()) && isAskedFor(now, one))
+        evaluator.weighAll(Stream.concat(unseen, again)
+                .filter(one -> evaluator.fits(now, one.operation()) && isAskedFor(now, one))
                 .map(one -> CutSetEvaluator.with(now, one.operation())));
     }
 
@@ -339,15 +340,15 @@ final class PlanSearch {
             }
             List<Candidate> rest = new ArrayList<>(chosen);
             rest.remove(i);
-            double now = weighing.worth(operations(chosen));
-            if (!isAskedFor(operations(rest), one) || now - weighing.worth(operations(withEnds(rest))) < least) {
+            double now = evaluator.worth(operations(chosen));
+            if (!isAskedFor(operations(rest), one) || now - evaluator.worth(operations(withEnds(rest))) < least) {
                 chosen.remove(i);
                 i--;
                 continue;
             }
             Candidate better = bestOther(rest, one);
             if (better != null
-                    && weighing.worth(CutSetEvaluator.with(operations(rest), better.operation())) > now + 1e-9) {
+                    && evaluator.worth(CutSetEvaluator.with(operations(rest), better.operation())) > now + 1e-9) {
                 chosen.set(i, better);
             }
         }
@@ -355,7 +356,7 @@ final class PlanSearch {
     }
 
     /** The same visit without steps for faults that its other steps have answered. */
-    List<Candidate> withoutMoot(List<Candidate> chosen) {
+    List<Candidate> withoutAnswered(List<Candidate> chosen) {
         List<Candidate> asked = new ArrayList<>(chosen);
         for (Candidate one : chosen) {
             List<Candidate> rest = new ArrayList<>(asked);
@@ -396,14 +397,14 @@ final class PlanSearch {
                                 .equals(instead.operation().limb()))
                 .filter(candidate -> !candidate.operation().equals(instead.operation())
                         && isAskedFor(others, candidate)
-                        && weighing.fits(others, candidate.operation())
-                        && weighing.withinLimits(others, candidate.operation()))
+                        && evaluator.fits(others, candidate.operation())
+                        && evaluator.withinLimits(others, candidate.operation()))
                 .toList();
-        weighing.weighAll(swaps.stream().map(candidate -> CutSetEvaluator.with(others, candidate.operation())));
+        evaluator.weighAll(swaps.stream().map(candidate -> CutSetEvaluator.with(others, candidate.operation())));
         Candidate best = null;
         double bestWorth = -Double.MAX_VALUE;
         for (Candidate candidate : swaps) {
-            double worth = weighing.worth(CutSetEvaluator.with(others, candidate.operation()));
+            double worth = evaluator.worth(CutSetEvaluator.with(others, candidate.operation()));
             if (worth > bestWorth) {
                 best = candidate;
                 bestWorth = worth;
@@ -414,19 +415,19 @@ final class PlanSearch {
 
     /** Whether a step stands because it was weighed: not settled, not the grower's, not the system's own. */
     boolean isWeighed(Candidate one) {
-        return !one.settled() && !wish.taken().contains(one.operation()) && !bySystem.includes(one.operation());
+        return !one.settled() && !request.taken().contains(one.operation()) && !bySystem.includes(one.operation());
     }
 
     /** What a visit is worth, a weighed step counting for no less than the least it must bring. */
     double value(List<Candidate> chosen, double least) {
         long weighed = chosen.stream().filter(this::isWeighed).count();
-        return weighing.worth(operations(chosen)) - least * weighed;
+        return evaluator.worth(operations(chosen)) - least * weighed;
     }
 
     /** The simple greedy search, for comparison: the step that brings most, again and again, never looked at twice. */
     List<Candidate> simplyGreedy() {
         List<Candidate> chosen = fixed();
-        fillAll(chosen, wish.rules().leastGain());
+        fillAll(chosen, request.rules().leastGain());
         return chosen;
     }
 

@@ -33,10 +33,10 @@ public final class Planner {
 
     private final Tree found;
     private final TreeReader.Reading reading;
-    private final PlanRequest wish;
+    private final PlanRequest request;
     private final Seasons seasons;
     private final PlanSearch search;
-    private final CutSetEvaluator weighing;
+    private final CutSetEvaluator evaluator;
     private volatile List<Candidate> chosen = List.of();
 
     /**
@@ -45,14 +45,14 @@ public final class Planner {
      * @param seasons after the tree as found; null where nothing is grown on
      * @param shared another planner, whose appraisals are used again where they fit; null for none
      */
-    Planner(Tree found, TreeReader.Reading reading, PlanRequest wish, Seasons seasons, Planner shared) {
+    Planner(Tree found, TreeReader.Reading reading, PlanRequest request, Seasons seasons, Planner shared) {
         this.found = found;
         this.reading = reading;
         this.seasons = seasons;
-        this.wish = wish;
+        this.request = request;
         this.search = new PlanSearch(
-                found, reading.findings(), wish, LightResolution.CLOSE, shared == null ? null : shared.search);
-        this.weighing = search.weighing();
+                found, reading.findings(), request, LightResolution.CLOSE, shared == null ? null : shared.search);
+        this.evaluator = search.evaluator();
     }
 
     /** A planner for a later winter, on the tree as it is expected then. */
@@ -60,32 +60,32 @@ public final class Planner {
         this.found = grown;
         this.reading = expected;
         this.seasons = null;
-        this.wish = then;
+        this.request = then;
         this.search = new PlanSearch(grown, expected.findings(), then, LightResolution.QUICK, null);
-        this.weighing = search.weighing();
+        this.evaluator = search.evaluator();
     }
 
     /** All plans with the seasons after them; see {@link Planning#all()}. */
-    public static List<Plan> plans(Tree found, TreeReader.Reading reading, PlanRequest wish, long seed) {
-        return new Planning(found, reading, wish, seed).all();
+    public static List<Plan> plans(Tree found, TreeReader.Reading reading, PlanRequest request, long seed) {
+        return new Planning(found, reading, request, seed).all();
     }
 
     /** The recommended plan alone and without the seasons after it; see {@link Planning#recommended()}. */
-    public static Plan recommended(Tree found, TreeReader.Reading reading, PlanRequest wish, long seed) {
-        return new Planning(found, reading, wish, seed).recommended();
+    public static Plan recommended(Tree found, TreeReader.Reading reading, PlanRequest request, long seed) {
+        return new Planning(found, reading, request, seed).recommended();
     }
 
     /** What the grower marked and nothing else, put into the order of work with each step's reason and numbers. */
-    public static Plan marked(Tree found, TreeReader.Reading reading, PlanRequest wish) {
-        Planner planner = new Planner(found, reading, wish, null, null);
+    public static Plan marked(Tree found, TreeReader.Reading reading, PlanRequest request) {
+        Planner planner = new Planner(found, reading, request, null, null);
         List<Candidate> chosen =
-                wish.taken().stream().map(planner.search::asCandidate).toList();
+                request.taken().stream().map(planner.search::asCandidate).toList();
         return planner.described("marked", planner.ordered(chosen, 0), List.of(), false);
     }
 
     /** The recommended plan, without the seasons after it: searched with care, close choices left to the coming seasons. */
     Plan recommended() {
-        chosen = search.withoutIdle(new ForecastDecision(search, seasons).of(search.choose(1, true)));
+        chosen = search.withoutRedundant(new ForecastDecision(search, seasons).of(search.choose(1, true)));
         return draft("recommended", chosen, 1);
     }
 
@@ -105,27 +105,27 @@ public final class Planner {
     }
 
     private Plan draft(String name, List<Candidate> chosen, double leastGainFactor) {
-        List<Step> steps = ordered(search.withoutIdle(chosen), 0);
+        List<Step> steps = ordered(search.withoutRedundant(chosen), 0);
         search.kept(chosen).forEach(one -> steps.add(unweighed(one)));
-        boolean onward = !wish.summer() && !name.equals(Plan.IN_ONE_WINTER);
+        boolean onward = !request.summer() && !name.equals(Plan.IN_ONE_WINTER);
         return described(name, steps, onward ? laterWinters(steps, leastGainFactor) : List.of(), true);
     }
 
-    CutSetEvaluator weighing() {
-        return weighing;
+    CutSetEvaluator evaluator() {
+        return evaluator;
     }
 
     /** Doing nothing, without the seasons after it. */
     Plan nothing() {
-        CutTree uncut = weighing.cut(List.of());
+        CutTree uncut = evaluator.cut(List.of());
         Totals.Sum sum = Totals.read(
-                uncut, reading.crop(), reading.light(), wish.limits().reach());
+                uncut, reading.crop(), reading.light(), request.limits().reach());
         return new Plan("nothing", List.of(), sum.totals(), List.of(), List.of());
     }
 
     private Plan described(String name, List<Step> now, List<Step> later, boolean watching) {
-        CutTree cut = weighing.cut(operations(now));
-        Totals.Sum sum = Totals.read(cut, reading.crop(), wish.limits().reach());
+        CutTree cut = evaluator.cut(operations(now));
+        Totals.Sum sum = Totals.read(cut, reading.crop(), request.limits().reach());
         List<Step> worked = Stream.concat(now.stream(), later.stream()).toList();
         List<Plan.Left> left = leftAlone(cut, sum.light(), worked);
         List<Step> watched = watching ? toWatch(left, worked) : List.of();
@@ -156,7 +156,7 @@ public final class Planner {
                                 .reversed())
                 .thenComparing(step -> step.operation().limb()));
         List<Effect> effects =
-                Effect.ofAll(weighing.cut(operations(order)), wish.limits().reach());
+                Effect.ofAll(evaluator.cut(operations(order)), request.limits().reach());
         List<Step> told = new ArrayList<>();
         for (int i = 0; i < order.size(); i++) {
             told.add(order.get(i).at(i + 1, effects.get(i)));
@@ -170,15 +170,15 @@ public final class Planner {
         List<Season.Work> works = new ArrayList<>();
         List<Step> before = now;
         Set<String> growingOn = new HashSet<>();
-        for (int year = 1; year < Math.min(wish.years(), YEARS_AHEAD + 1); year++) {
-            works.add(work(year == 1 ? wish.moment() : Moment.DORMANT, operations(before)));
+        for (int year = 1; year < Math.min(request.years(), YEARS_AHEAD + 1); year++) {
+            works.add(work(year == 1 ? request.moment() : Moment.DORMANT, operations(before)));
             Tree grown = seasons.after(works).after().tree();
             before.forEach(one -> growingOn.add(one.operation().growsOnFrom()));
-            PlanRequest then = wish.later(growingOn);
+            PlanRequest then = request.later(growingOn);
             TreeReader.Reading expected =
                     TreeReader.expected(grown, then.school(), then.limits().reach());
             Planner next = new Planner(grown, expected, then);
-            before = next.ordered(next.search.withoutIdle(next.search.chooseAhead(leastGainFactor)), year);
+            before = next.ordered(next.search.withoutRedundant(next.search.chooseAhead(leastGainFactor)), year);
             later.addAll(before);
         }
         return later;
@@ -211,9 +211,9 @@ public final class Planner {
                     boolean measured = limb.indexOf('/') < 0 && found.find(limb).isPresent();
                     Operation watch = Operation.whole(OperationKind.WATCH, limb);
                     boolean wanted = measured
-                            && watched.size() < wish.rules().mostWatched()
+                            && watched.size() < request.rules().mostWatched()
                             && weightOf(one.finding()) > 0
-                            && !wish.refused().contains(PlanRequest.key(watch));
+                            && !request.refused().contains(PlanRequest.key(watch));
                     if (wanted && touched.add(limb)) {
                         String reason = one.finding().reason() + " Left for now: " + one.why() + ".";
                         watched.add(unweighed(
@@ -224,12 +224,12 @@ public final class Planner {
     }
 
     private double weightOf(Finding finding) {
-        return FaultCost.certain(finding, found, wish.rules());
+        return FaultCost.certain(finding, found, request.rules());
     }
 
     /** A step that does nothing to the tree and so needs no weighing: keeping, watching. */
     private Step unweighed(Candidate candidate) {
-        CutTree alone = weighing.cut(List.of(candidate.operation()));
+        CutTree alone = evaluator.cut(List.of(candidate.operation()));
         return new Step(
                 0,
                 0,
@@ -240,7 +240,7 @@ public final class Planner {
                         ? List.of()
                         : List.of(candidate.finding().rule()),
                 candidate.reason(),
-                Effect.of(alone, 0, wish.limits().reach()),
+                Effect.of(alone, 0, request.limits().reach()),
                 0,
                 candidate.finding() == null ? 0.5 : candidate.finding().confidence(),
                 false,
@@ -255,14 +255,14 @@ public final class Planner {
         rest.remove(index);
         List<Operation> all = PlanSearch.operations(chosen);
         List<Operation> without = PlanSearch.operations(rest);
-        double gain = weighing.worth(all) - weighing.worth(without);
+        double gain = evaluator.worth(all) - evaluator.worth(without);
         Candidate other = candidate.settled() || year > 0 ? null : search.bestSwap(rest, candidate);
         double otherGain = other == null
                 ? 0
-                : weighing.worth(CutSetEvaluator.with(without, other.operation())) - weighing.worth(without);
+                : evaluator.worth(CutSetEvaluator.with(without, other.operation())) - evaluator.worth(without);
         boolean leave = other == null || otherGain <= 0;
         double lead = candidate.settled() || year > 0 ? gain : leadOver(rest, candidate, gain, without);
-        boolean close = !candidate.settled() && lead < wish.rules().closeCall();
+        boolean close = !candidate.settled() && lead < request.rules().closeCall();
         return new Step(
                 0,
                 year,
@@ -271,9 +271,9 @@ public final class Planner {
                 candidate.stage(),
                 rulesFor(candidate),
                 candidate.reason(),
-                Effect.of(weighing.cut(all), index, wish.limits().reach()),
+                Effect.of(evaluator.cut(all), index, request.limits().reach()),
                 gain,
-                confidence(candidate, lead) * Math.pow(wish.rules().ahead().sureness(), year),
+                confidence(candidate, lead) * Math.pow(request.rules().ahead().sureness(), year),
                 close,
                 leave ? null : other.operation(),
                 leave ? 0 : otherGain,
@@ -285,7 +285,7 @@ public final class Planner {
         Candidate rival = search.bestOther(rest, candidate);
         double rivalGain = rival == null
                 ? 0
-                : weighing.worth(CutSetEvaluator.with(without, rival.operation())) - weighing.worth(without);
+                : evaluator.worth(CutSetEvaluator.with(without, rival.operation())) - evaluator.worth(without);
         return gain - Math.max(0, rivalGain);
     }
 
@@ -312,12 +312,12 @@ public final class Planner {
     /** A step is as sure as its finding, less where its lead over the next best choice is small. */
     private double confidence(Candidate candidate, double lead) {
         double finding = candidate.finding() == null
-                ? wish.rules().sureOfSystem()
+                ? request.rules().sureOfSystem()
                 : candidate.finding().confidence();
         if (candidate.settled()) {
             return finding;
         }
-        double sure = Math.max(0, Math.min(1, lead / wish.rules().sureGain()));
+        double sure = Math.max(0, Math.min(1, lead / request.rules().sureGain()));
         return finding * (0.6 + 0.4 * sure);
     }
 
@@ -325,7 +325,7 @@ public final class Planner {
         List<Operation> now =
                 operations(steps.stream().filter(step -> step.year() == 0).toList());
         return TreeReader.findings(
-                        cut.left(), wish.school(), light, wish.limits().reach())
+                        cut.left(), request.school(), light, request.limits().reach())
                 .stream()
                 .map(finding -> new Plan.Left(finding, whyLeft(finding, now, steps)))
                 .toList();
@@ -341,9 +341,9 @@ public final class Planner {
                         && finding.limbs().contains(step.operation().limb()));
         if (later) {
             List<Operation> could = PlanSearch.operations(answers).stream()
-                    .filter(one -> weighing.fits(now, one))
+                    .filter(one -> evaluator.fits(now, one))
                     .toList();
-            boolean full = !could.isEmpty() && could.stream().noneMatch(one -> weighing.withinLimits(now, one));
+            boolean full = !could.isEmpty() && could.stream().noneMatch(one -> evaluator.withinLimits(now, one));
             return full
                     ? "kept for a later winter: this one has reached its limit"
                     : "kept for a later winter: now it would cost more than it brings";

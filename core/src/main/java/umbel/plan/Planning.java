@@ -21,7 +21,7 @@ public final class Planning {
 
     private final Tree found;
     private final TreeReader.Reading reading;
-    private final PlanRequest wish;
+    private final PlanRequest request;
     private final long seed;
     private final Seasons seasons;
     private final Planner middle;
@@ -33,8 +33,8 @@ public final class Planning {
      *
      * @param seed of the draws the seasons share
      */
-    public Planning(Tree found, TreeReader.Reading reading, PlanRequest wish, long seed) {
-        this(found, reading, wish, seed, null);
+    public Planning(Tree found, TreeReader.Reading reading, PlanRequest request, long seed) {
+        this(found, reading, request, seed, null);
     }
 
     /**
@@ -42,19 +42,19 @@ public final class Planning {
      *
      * @param before of any tree and wish; used as far as it is of the same tree under the same eye; null for none
      */
-    public Planning(Tree found, TreeReader.Reading reading, PlanRequest wish, long seed, Planning before) {
+    public Planning(Tree found, TreeReader.Reading reading, PlanRequest request, long seed, Planning before) {
         this.found = found;
         this.reading = reading;
-        this.wish = wish;
+        this.request = request;
         this.seed = seed;
         boolean sameStand = before != null
                 && before.found == found
                 && before.seed == seed
-                && before.wish.learned().equals(wish.learned());
+                && before.request.learned().equals(request.learned());
         this.seasons = sameStand
                 ? before.seasons
-                : new Seasons(wish.learned().applied(InitialState.of(found, reading.light(), seed)));
-        this.middle = new Planner(found, reading, wish, seasons, before == null ? null : before.middle);
+                : new Seasons(request.learned().applied(InitialState.of(found, reading.light(), seed)));
+        this.middle = new Planner(found, reading, request, seasons, before == null ? null : before.middle);
     }
 
     /** The recommended plan with its later winters, without the seasons after it. */
@@ -63,7 +63,7 @@ public final class Planning {
         if (known == null) {
             known = middle.recommended();
             recommended = known;
-            middle.weighing().forgetTrees();
+            middle.evaluator().forgetTrees();
         }
         return known;
     }
@@ -77,7 +77,7 @@ public final class Planning {
         if (known == null) {
             known = List.copyOf(withSeasons());
             all = known;
-            middle.weighing().forgetTrees();
+            middle.evaluator().forgetTrees();
             seasons.forget();
         }
         return known;
@@ -87,15 +87,15 @@ public final class Planning {
         Forecast alone = seasons.leftAlone(Planner.YEARS_AHEAD);
         List<Supplier<Plan>> drafts = new ArrayList<>();
         Plan first = recommended();
-        PlanRules.Variant less = wish.rules().gentler();
-        PlanRules.Variant more = wish.rules().firmer();
+        PlanRules.Variant less = request.rules().gentler();
+        PlanRules.Variant more = request.rules().firmer();
         drafts.add(() -> first);
-        drafts.add(() -> beside(wish.within(less)).gentler(middle, less.leastGain()));
-        drafts.add(() -> beside(wish.within(more)).firmer(middle, more.leastGain()));
+        drafts.add(() -> beside(request.within(less)).gentler(middle, less.leastGain()));
+        drafts.add(() -> beside(request.within(more)).firmer(middle, more.leastGain()));
         // where limbs come and go every year, a heavy winter ahead is no renovation
         boolean lasting = found.setting().system().scaffolds().permanent();
-        if (lasting && first.leavesMuchForLater(wish.rules().renovation())) {
-            drafts.add(() -> beside(wish.unlimited()).inOneWinter());
+        if (lasting && first.leavesMuchForLater(request.rules().renovation())) {
+            drafts.add(() -> beside(request.unlimited()).inOneWinter());
         }
         List<Plan> plans = new ArrayList<>();
         drafts.parallelStream()
@@ -110,7 +110,7 @@ public final class Planning {
     /** Whether heavy work was put off at all: what later winters take of new growth could not be taken now. */
     private boolean takesMore(Plan atOnce, Plan overWinters) {
         return atOnce.totals().woodShare() - overWinters.totals().woodShare()
-                >= wish.rules().renovation().laterShare();
+                >= request.rules().renovation().laterShare();
     }
 
     /** A planner for another wish that uses again what the recommended plan weighed. */
@@ -130,7 +130,7 @@ public final class Planning {
         for (int year = 0; year < Planner.YEARS_AHEAD; year++) {
             int winter = year;
             works.add(Planner.work(
-                    winter == 0 ? wish.moment() : Moment.DORMANT,
+                    winter == 0 ? request.moment() : Moment.DORMANT,
                     Planner.operations(plan.steps().stream()
                             .filter(step -> step.year() == winter)
                             .toList())));

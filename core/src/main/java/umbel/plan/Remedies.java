@@ -30,7 +30,7 @@ final class Remedies {
     private static final int OLD_SCAFFOLD = 8;
 
     private final Tree tree;
-    private final PlanRequest wish;
+    private final PlanRequest request;
     private final boolean tall;
     private final Stubs stubs;
 
@@ -39,12 +39,12 @@ final class Remedies {
      *
      * @param findings of the tree
      */
-    Remedies(Tree tree, List<Finding> findings, PlanRequest wish, Stubs stubs) {
+    Remedies(Tree tree, List<Finding> findings, PlanRequest request, Stubs stubs) {
         this.tree = tree;
-        this.wish = wish;
+        this.request = request;
         this.tall = findings.stream()
                 .anyMatch(finding -> finding.rule().equals("over-height")
-                        && finding.value() > wish.rules().lowering().renewFrom() * finding.threshold());
+                        && finding.value() > request.rules().lowering().renewFrom() * finding.threshold());
         this.stubs = stubs;
     }
 
@@ -97,7 +97,7 @@ final class Remedies {
         if (stub.isPresent()) {
             return stub.get();
         }
-        boolean soft = wish.summer() && Options.isSoft(tree, limb);
+        boolean soft = request.summer() && Options.isSoft(tree, limb);
         return soft ? Operation.whole(OperationKind.RUB, limb.id()) : Operation.remove(limb.id());
     }
 
@@ -134,7 +134,7 @@ final class Remedies {
 
     private List<Operation> forTight(Axis limb) {
         List<Operation> operations = new ArrayList<>();
-        if (wish.school().preferences().bendBeforeCut()) {
+        if (request.school().preferences().bendBeforeCut()) {
             Options.bend(tree, limb).ifPresent(operations::add);
         }
         operations.add(wholeOf(limb));
@@ -171,8 +171,8 @@ final class Remedies {
             Axis limb = tree.find(id).orElseThrow();
             boolean leader = limb.kind() == AxisKind.TRUNK;
             double most = leader
-                    ? wish.rules().lowering().leader()
-                    : wish.rules().lowering().limb();
+                    ? request.rules().lowering().leader()
+                    : request.rules().lowering().limb();
             double lowest = Math.max(limit * 0.75, limb.course().top() - most);
             if (!leader) {
                 operations.addAll(loweredLimb(limb, lowest, limit));
@@ -214,7 +214,7 @@ final class Remedies {
 
     private boolean isOldAndFarTooTall(Axis limb, double limit) {
         return limb.age() >= OLD_SCAFFOLD
-                && limb.course().top() > wish.rules().lowering().renewFrom() * limit;
+                && limb.course().top() > request.rules().lowering().renewFrom() * limit;
     }
 
     /** Whether a top grows no more than bearing wood does; one that still runs would answer a lowering with a thicket. */

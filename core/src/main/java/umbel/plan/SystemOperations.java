@@ -66,16 +66,19 @@ final class SystemOperations {
      * @param kept what is not shared out anew, as the grower took it
      */
     void thinOneYearWood(
-            List<Candidate> chosen, CutSetEvaluator weighing, Predicate<Candidate> allowed, Predicate<Candidate> kept) {
+            List<Candidate> chosen,
+            CutSetEvaluator evaluator,
+            Predicate<Candidate> allowed,
+            Predicate<Candidate> kept) {
         chosen.removeIf(one -> isOfOneYearWood(one) && !kept.test(one));
         List<Operation> others = PlanSearch.operations(chosen);
         for (List<Candidate> part : oneYearWood) {
             List<Candidate> fitting = part.stream()
-                    .filter(one -> allowed.test(one) && weighing.fits(others, one.operation()))
+                    .filter(one -> allowed.test(one) && evaluator.fits(others, one.operation()))
                     .toList();
             List<Operation> with = new ArrayList<>(others);
             fitting.forEach(one -> with.add(one.operation()));
-            if (fitting.isEmpty() || weighing.withinLimits(with)) {
+            if (fitting.isEmpty() || evaluator.withinLimits(with)) {
                 chosen.addAll(fitting);
                 return;
             }

@@ -16,9 +16,9 @@ final class BareSector implements Rule {
     private static final int FEW = 3;
 
     @Override
-    public List<Finding> read(RuleContext scene) {
-        TrainingSystem system = scene.tree().setting().system();
-        List<Axis> mains = mains(scene);
+    public List<Finding> read(RuleContext context) {
+        TrainingSystem system = context.tree().setting().system();
+        List<Axis> mains = mains(context);
         int n = mains.size();
         if (system.isPlane() || n < 2) {
             return List.of();
@@ -36,11 +36,11 @@ final class BareSector implements Rule {
                 middle = (bearings[i] + gap / 2) % 360;
             }
         }
-        double error = scene.errors().bearingDeg() * Math.sqrt(2);
+        double error = context.errors().bearingDeg() * Math.sqrt(2);
         boolean few = n <= FEW;
         double most = few
-                ? Math.max(scene.school().bareSectorOfThreeDeg(), 360.0 / n)
-                : Math.max(LEAST_GAP, scene.school().bareSectorFactor() * 360 / n);
+                ? Math.max(context.school().bareSectorOfThreeDeg(), 360.0 / n)
+                : Math.max(LEAST_GAP, context.school().bareSectorFactor() * 360 / n);
         // two or three limbs spread evenly already stand at the line: only what measuring cannot explain counts
         if (widest <= most + (few ? error : 0)) {
             return List.of();
@@ -63,15 +63,15 @@ final class BareSector implements Rule {
     }
 
     /** What the surveyor called scaffolds, or else every main limb. */
-    private static List<Axis> mains(RuleContext scene) {
-        List<Axis> named = scene.mains().stream()
+    private static List<Axis> mains(RuleContext context) {
+        List<Axis> named = context.mains().stream()
                 .filter(limb -> limb.role() == Role.SCAFFOLD)
                 .toList();
-        return named.size() >= 2 ? named : scene.mains();
+        return named.size() >= 2 ? named : context.mains();
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
-        return mains(scene).size() <= FEW ? "school.bareSectorOfThree_deg" : "school.bareSectorFactor";
+    public String judgedBy(RuleContext context, Finding finding) {
+        return mains(context).size() <= FEW ? "school.bareSectorOfThree_deg" : "school.bareSectorFactor";
     }
 }

@@ -9,14 +9,14 @@ import umbel.wood.Setting;
 final class BoxNotFilled implements Rule {
 
     @Override
-    public List<Finding> read(RuleContext scene) {
-        Setting setting = scene.tree().setting();
+    public List<Finding> read(RuleContext context) {
+        Setting setting = context.tree().setting();
         if (setting.isFilling()) {
             return List.of();
         }
         double room = Math.min(setting.inRow(), setting.system().shape().spread());
-        double empty = 1 - Math.min(room, Envelope.of(scene.tree()).alongRow()) / room;
-        double most = scene.school().boxGapShare();
+        double empty = 1 - Math.min(room, Envelope.of(context.tree()).alongRow()) / room;
+        double most = context.school().boxGapShare();
         if (empty <= most) {
             return List.of();
         }
@@ -29,7 +29,7 @@ final class BoxNotFilled implements Rule {
                 most,
                 "",
                 Severity.CONSIDER,
-                ThresholdConfidence.above(empty, most, scene.errors().lengthShare()),
+                ThresholdConfidence.above(empty, most, context.errors().lengthShare()),
                 String.format(
                         Locale.ROOT,
                         "In leaf %d the tree fills %.0f %% of its room along the row; it should have filled it by leaf %d. Encourage: head, carry less crop.",
@@ -39,7 +39,7 @@ final class BoxNotFilled implements Rule {
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
+    public String judgedBy(RuleContext context, Finding finding) {
         return "school.boxGapShare";
     }
 }

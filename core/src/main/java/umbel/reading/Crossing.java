@@ -17,11 +17,11 @@ final class Crossing implements Rule {
     private static final double FROM_ORIGIN = 0.25;
 
     @Override
-    public List<Finding> read(RuleContext scene) {
-        List<Axis> limbs = scene.limbs().stream()
+    public List<Finding> read(RuleContext context) {
+        List<Axis> limbs = context.limbs().stream()
                 .filter(limb -> limb.role() != Role.SUCKER && limb.length() > FROM_ORIGIN)
                 .toList();
-        double clearance = scene.school().crossingClearanceCm();
+        double clearance = context.school().crossingClearanceCm();
         double[][][] outer = new double[limbs.size()][][];
         double[][] boxes = new double[limbs.size()][];
         for (int i = 0; i < boxes.length; i++) {
@@ -40,11 +40,11 @@ final class Crossing implements Rule {
                 if (gap >= clearance) {
                     continue;
                 }
-                Axis worse = worse(scene, a, b);
+                Axis worse = worse(context, a, b);
                 Axis better = worse == a ? b : a;
                 double error = 100
                         * Math.min(a.length(), b.length())
-                        * Math.toRadians(scene.errors().angleDeg())
+                        * Math.toRadians(context.errors().angleDeg())
                         * 0.5;
                 found.add(new Finding(
                         "crossing",
@@ -71,12 +71,12 @@ final class Crossing implements Rule {
     }
 
     /** The thinner and worse lit of two crossing limbs, and always the unsound one. */
-    private static Axis worse(RuleContext scene, Axis a, Axis b) {
-        return keep(scene, a) <= keep(scene, b) ? a : b;
+    private static Axis worse(RuleContext context, Axis a, Axis b) {
+        return keep(context, a) <= keep(context, b) ? a : b;
     }
 
-    private static double keep(RuleContext scene, Axis limb) {
-        return limb.conditions().isEmpty() ? limb.baseDiameter() * (0.3 + scene.lightOn(limb)) : -1;
+    private static double keep(RuleContext context, Axis limb) {
+        return limb.conditions().isEmpty() ? limb.baseDiameter() * (0.3 + context.lightOn(limb)) : -1;
     }
 
     /** A limb's points beyond its origin as plain numbers: x, y, z, half thickness plus the piece before it. */
@@ -169,7 +169,7 @@ final class Crossing implements Rule {
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
+    public String judgedBy(RuleContext context, Finding finding) {
         return "school.crossingClearance_cm";
     }
 }

@@ -14,18 +14,18 @@ final class CrowdedOrigin implements Rule {
     private static final double MAIN_SHARE = 0.25;
 
     @Override
-    public List<Finding> read(RuleContext scene) {
-        Double gapCm = scene.tree().setting().system().scaffolds().gapCm();
+    public List<Finding> read(RuleContext context) {
+        Double gapCm = context.tree().setting().system().scaffolds().gapCm();
         List<Finding> found = new ArrayList<>();
         if (gapCm == null) {
             return found;
         }
-        List<Axis> mains = scene.limbsOn(scene.tree().trunk()).stream()
+        List<Axis> mains = context.limbsOn(context.tree().trunk()).stream()
                 .filter(limb -> RuleContext.isFrame(limb)
                         && limb.age() >= 2
-                        && limb.at() >= scene.tree().setting().unionAt())
+                        && limb.at() >= context.tree().setting().unionAt())
                 .filter(limb ->
-                        limb.role() == Role.SCAFFOLD || limb.baseDiameter() >= MAIN_SHARE * scene.parentBelow(limb))
+                        limb.role() == Role.SCAFFOLD || limb.baseDiameter() >= MAIN_SHARE * context.parentBelow(limb))
                 .sorted(Comparator.comparingDouble(Axis::at))
                 .toList();
         for (int i = 1; i < mains.size(); i++) {
@@ -35,9 +35,9 @@ final class CrowdedOrigin implements Rule {
             if (gap >= gapCm) {
                 continue;
             }
-            Axis worse = worse(scene, lower, upper);
+            Axis worse = worse(context, lower, upper);
             Axis better = worse == lower ? upper : lower;
-            double error = scene.errors().heightCm();
+            double error = context.errors().heightCm();
             found.add(new Finding(
                     "crowded-origin",
                     Stage.FRAME,
@@ -62,18 +62,18 @@ final class CrowdedOrigin implements Rule {
     }
 
     /** The limb further from the wanted angle, counting ten degrees for each tenth of light it lacks. */
-    private static Axis worse(RuleContext scene, Axis a, Axis b) {
-        return badness(scene, a) >= badness(scene, b) ? a : b;
+    private static Axis worse(RuleContext context, Axis a, Axis b) {
+        return badness(context, a) >= badness(context, b) ? a : b;
     }
 
-    private static double badness(RuleContext scene, Axis limb) {
-        double wanted = scene.tree().setting().system().scaffolds().idealAngleDeg();
+    private static double badness(RuleContext context, Axis limb) {
+        double wanted = context.tree().setting().system().scaffolds().idealAngleDeg();
         double off = Math.abs(Units.toDegrees(limb.baseInclination()) - wanted);
-        return off + 100 * (1 - scene.lightOn(limb)) + (limb.conditions().isEmpty() ? 0 : 200);
+        return off + 100 * (1 - context.lightOn(limb)) + (limb.conditions().isEmpty() ? 0 : 200);
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
+    public String judgedBy(RuleContext context, Finding finding) {
         return "system.scaffolds.gap_cm";
     }
 }

@@ -13,13 +13,13 @@ final class Crowding implements Rule {
     private static final double LEAST_LENGTH = 0.4;
 
     @Override
-    public List<Finding> read(RuleContext scene) {
-        double most = scene.tree().setting().species().smallWood().shootsPerMetreMost()
-                * scene.school().crowdingFactor();
+    public List<Finding> read(RuleContext context) {
+        double most = context.tree().setting().species().smallWood().shootsPerMetreMost()
+                * context.school().crowdingFactor();
         List<Finding> found = new ArrayList<>();
-        for (Axis limb : scene.frame()) {
+        for (Axis limb : context.frame()) {
             double old = Math.max(LEAST_LENGTH, limb.length() - limb.lastGrowth());
-            int count = scene.shoots(limb).size();
+            int count = context.shoots(limb).size();
             double perMetre = count / old;
             if (perMetre <= most || limb.length() < LEAST_LENGTH || limb.is(Condition.DEAD)) {
                 continue;
@@ -34,7 +34,7 @@ final class Crowding implements Rule {
                     "a metre",
                     ThresholdConfidence.severity(perMetre, most),
                     ThresholdConfidence.above(
-                            perMetre, most, perMetre * scene.errors().countShare()),
+                            perMetre, most, perMetre * context.errors().countShare()),
                     String.format(
                             Locale.ROOT,
                             "Limb %s carries %d one-year shoots, %.0f a metre; %.0f can be kept in light.",
@@ -48,7 +48,7 @@ final class Crowding implements Rule {
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
+    public String judgedBy(RuleContext context, Finding finding) {
         return "species.smallWood.shootsPerMetreMost";
     }
 }

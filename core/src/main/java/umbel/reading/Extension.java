@@ -19,21 +19,21 @@ import umbel.wood.Units;
  */
 record Extension(double measured, int limbs, double from, double to, String line) {
 
-    static Extension of(RuleContext scene) {
-        Setting setting = scene.tree().setting();
+    static Extension of(RuleContext context) {
+        Setting setting = context.tree().setting();
         boolean byLeader = !setting.system().topped() && setting.grownMeasured().contains(Survey.TRUNK);
         List<Double> wanted = setting.wantedExtensionCm(byLeader);
         String line =
                 setting.isStillBuilding(byLeader) ? "young_cm" : setting.isDwarfed() ? "dwarfing_cm" : "bearing_cm";
-        double share = scene.school().vigourShare();
+        double share = context.school().vigourShare();
         if (byLeader) {
-            double leader = Units.toCm(scene.tree().trunk().lastGrowth());
+            double leader = Units.toCm(context.tree().trunk().lastGrowth());
             return new Extension(leader, 1, wanted.get(0) * share, wanted.get(1) * share, "species.vigour." + line);
         }
-        double[] grown = scene.frame().stream()
+        double[] grown = context.frame().stream()
                 .filter(limb -> setting.grownMeasured().contains(limb.id()))
                 .filter(limb -> limb.age() >= 2 && limb.conditions().isEmpty())
-                .filter(limb -> scene.parent(limb).kind() == AxisKind.TRUNK || limb.role() == Role.LEADER)
+                .filter(limb -> context.parent(limb).kind() == AxisKind.TRUNK || limb.role() == Role.LEADER)
                 .mapToDouble(Axis::lastGrowth)
                 .map(Units::toCm)
                 .sorted()
@@ -44,7 +44,7 @@ record Extension(double measured, int limbs, double from, double to, String line
     }
 
     /** One sigma of the median, cm. */
-    double error(RuleContext scene) {
-        return Math.max(1, measured * (scene.errors().lengthShare() + 0.15 / Math.sqrt(Math.max(1, limbs))));
+    double error(RuleContext context) {
+        return Math.max(1, measured * (context.errors().lengthShare() + 0.15 / Math.sqrt(Math.max(1, limbs))));
     }
 }

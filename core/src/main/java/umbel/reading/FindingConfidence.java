@@ -73,7 +73,7 @@ public final class FindingConfidence {
             long seed,
             School school,
             double reach,
-            Neighbours company,
+            Neighbours neighbours,
             List<Finding> reading) {
         SurveyParameters.Redraws settings = knowledge.parameters().survey().redraws();
         double offset = offset(TreeBuilder.build(survey, knowledge, seed));
@@ -81,7 +81,7 @@ public final class FindingConfidence {
                 .parallel()
                 .boxed()
                 .map(Cancellation.carried((Integer i) ->
-                        draw(survey, knowledge, seed, school, reach, company, offset, settings.seed() + i)))
+                        draw(survey, knowledge, seed, school, reach, neighbours, offset, settings.seed() + i)))
                 .toList();
         List<Finding> sure = new ArrayList<>();
         for (Finding finding : reading) {
@@ -93,7 +93,7 @@ public final class FindingConfidence {
     /** What the coarse grid of the re-readings gets wrong on this tree, as a mean. */
     private static double offset(Tree tree) {
         return LightModel.read(tree).mean()
-                - LightModel.glance(tree, stride(tree)).mean();
+                - LightModel.readCoarse(tree, stride(tree)).mean();
     }
 
     private static int stride(Tree tree) {
@@ -127,20 +127,20 @@ public final class FindingConfidence {
             long seed,
             School school,
             double reach,
-            Neighbours company,
+            Neighbours neighbours,
             double offset,
             long drawSeed) {
         Map<String, Double> errors = new LinkedHashMap<>();
         Survey disturbed = new Disturbed(survey, knowledge.parameters().survey().errors(), drawSeed, errors).survey();
         Tree tree = TreeBuilder.build(disturbed, knowledge, seed);
-        LightReading glance = LightModel.glance(tree, stride(tree));
-        double[] shifted = glance.light();
+        LightReading readCoarse = LightModel.readCoarse(tree, stride(tree));
+        double[] shifted = readCoarse.light();
         for (int s = 0; s < shifted.length; s++) {
             shifted[s] = Math.max(0, Math.min(1, shifted[s] + offset));
         }
-        LightReading light = new LightReading(glance.sites(), shifted, glance.interception());
+        LightReading light = new LightReading(readCoarse.sites(), shifted, readCoarse.interception());
         Map<String, Boolean> found = new HashMap<>();
-        for (Finding finding : TreeReader.findings(tree, school, light, reach, company)) {
+        for (Finding finding : TreeReader.findings(tree, school, light, reach, neighbours)) {
             found.put(key(finding), true);
         }
         return new Draw(found, errors);

@@ -13,10 +13,10 @@ final class Hanger implements Rule {
     private static final double LEAST_SHOOTS_METRES = 0.5;
 
     @Override
-    public List<Finding> read(RuleContext scene) {
-        double most = scene.tree().setting().system().limbs().hangAngleDeg();
+    public List<Finding> read(RuleContext context) {
+        double most = context.tree().setting().system().limbs().hangAngleDeg();
         List<Finding> found = new ArrayList<>();
-        for (Axis limb : scene.limbs()) {
+        for (Axis limb : context.limbs()) {
             double lean = RuleContext.lean(limb);
             boolean hangs = lean > most;
             if (limb.role() == Role.SUCKER || !hangs && limb.role() != Role.HANGER) {
@@ -24,7 +24,7 @@ final class Hanger implements Rule {
             }
             double confidence = limb.role() == Role.HANGER
                     ? 0.95
-                    : ThresholdConfidence.above(lean, most, scene.errors().angleDeg());
+                    : ThresholdConfidence.above(lean, most, context.errors().angleDeg());
             found.add(new Finding(
                     "hanger",
                     Stage.UPRIGHTS,
@@ -41,14 +41,14 @@ final class Hanger implements Rule {
                             limb.id(),
                             lean)));
         }
-        for (Axis limb : scene.limbs()) {
-            readShoots(scene, limb, found);
+        for (Axis limb : context.limbs()) {
+            readShoots(context, limb, found);
         }
         return found;
     }
 
-    private static void readShoots(RuleContext scene, Axis limb, List<Finding> found) {
-        List<Axis> shoots = scene.noticed(limb, Attitude.DOWN);
+    private static void readShoots(RuleContext context, Axis limb, List<Finding> found) {
+        List<Axis> shoots = context.noticed(limb, Attitude.DOWN);
         double metres = shoots.stream().mapToDouble(Axis::length).sum();
         if (metres < LEAST_SHOOTS_METRES) {
             return;
@@ -63,7 +63,7 @@ final class Hanger implements Rule {
                 "m",
                 Severity.CONSIDER,
                 ThresholdConfidence.above(
-                        metres, LEAST_SHOOTS_METRES, metres * scene.errors().countShare()),
+                        metres, LEAST_SHOOTS_METRES, metres * context.errors().countShare()),
                 String.format(
                         Locale.ROOT,
                         "%s from the underside of limb %s.",
@@ -72,7 +72,7 @@ final class Hanger implements Rule {
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
+    public String judgedBy(RuleContext context, Finding finding) {
         return "system.limbs.hangAngle_deg";
     }
 }

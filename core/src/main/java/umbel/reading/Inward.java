@@ -17,21 +17,21 @@ final class Inward implements Rule {
     private static final double LEAST_SHOOTS_METRES = 0.6;
 
     @Override
-    public List<Finding> read(RuleContext scene) {
+    public List<Finding> read(RuleContext context) {
         List<Finding> found = new ArrayList<>();
-        for (Axis limb : scene.limbs()) {
-            boolean inPlane = scene.tree().setting().system().isPlane();
-            if (!inPlane && scene.parent(limb).kind() != AxisKind.TRUNK && limb.role() != Role.SUCKER) {
-                readLimb(scene, limb, found);
+        for (Axis limb : context.limbs()) {
+            boolean inPlane = context.tree().setting().system().isPlane();
+            if (!inPlane && context.parent(limb).kind() != AxisKind.TRUNK && limb.role() != Role.SUCKER) {
+                readLimb(context, limb, found);
             }
         }
-        for (Axis limb : scene.limbs()) {
-            readShoots(scene, limb, found);
+        for (Axis limb : context.limbs()) {
+            readShoots(context, limb, found);
         }
         return found;
     }
 
-    private static void readLimb(RuleContext scene, Axis limb, List<Finding> found) {
+    private static void readLimb(RuleContext context, Axis limb, List<Finding> found) {
         Vec origin = limb.course().point(0);
         Vec tip = limb.course().point(limb.course().size() - 1);
         Vec toTrunk = origin.level().times(-1);
@@ -41,7 +41,7 @@ final class Inward implements Rule {
             return;
         }
         double angle = Units.toDegrees(toTrunk.angleTo(heading));
-        double most = scene.school().inwardAngleDeg();
+        double most = context.school().inwardAngleDeg();
         if (angle >= most) {
             return;
         }
@@ -54,7 +54,7 @@ final class Inward implements Rule {
                 most,
                 "°",
                 ThresholdConfidence.severity(angle, most),
-                ThresholdConfidence.below(angle, most, scene.errors().bearingDeg()),
+                ThresholdConfidence.below(angle, most, context.errors().bearingDeg()),
                 String.format(
                         Locale.ROOT,
                         "Limb %s heads back toward the trunk, %.0f° off the straight line: it fills the middle.",
@@ -62,8 +62,8 @@ final class Inward implements Rule {
                         angle)));
     }
 
-    private static void readShoots(RuleContext scene, Axis limb, List<Finding> found) {
-        List<Axis> shoots = scene.noticed(limb, Attitude.IN);
+    private static void readShoots(RuleContext context, Axis limb, List<Finding> found) {
+        List<Axis> shoots = context.noticed(limb, Attitude.IN);
         double metres = shoots.stream().mapToDouble(Axis::length).sum();
         if (metres < LEAST_SHOOTS_METRES) {
             return;
@@ -78,7 +78,7 @@ final class Inward implements Rule {
                 "m",
                 Severity.CONSIDER,
                 ThresholdConfidence.above(
-                        metres, LEAST_SHOOTS_METRES, metres * scene.errors().countShare()),
+                        metres, LEAST_SHOOTS_METRES, metres * context.errors().countShare()),
                 String.format(
                         Locale.ROOT,
                         "%s on limb %s into the middle.",
@@ -87,7 +87,7 @@ final class Inward implements Rule {
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
+    public String judgedBy(RuleContext context, Finding finding) {
         return "school.inwardAngle_deg";
     }
 }

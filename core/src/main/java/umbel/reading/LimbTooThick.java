@@ -12,17 +12,17 @@ import umbel.wood.Units;
 final class LimbTooThick implements Rule {
 
     @Override
-    public List<Finding> read(RuleContext scene) {
-        TrainingSystem.LimbRule limits = scene.tree().setting().system().limbs();
-        double onTrunk = limits.ratioMost() == null ? scene.school().limbRatio() : limits.ratioMost();
+    public List<Finding> read(RuleContext context) {
+        TrainingSystem.LimbRule limits = context.tree().setting().system().limbs();
+        double onTrunk = limits.ratioMost() == null ? context.school().limbRatio() : limits.ratioMost();
         List<Finding> found = new ArrayList<>();
-        for (Axis limb : scene.frame()) {
-            boolean trunkLimb = scene.parent(limb).kind() == AxisKind.TRUNK;
-            if (limb.age() < 2 || limb.at() < scene.tree().setting().unionAt() && trunkLimb) {
+        for (Axis limb : context.frame()) {
+            boolean trunkLimb = context.parent(limb).kind() == AxisKind.TRUNK;
+            if (limb.age() < 2 || limb.at() < context.tree().setting().unionAt() && trunkLimb) {
                 continue;
             }
             double most = trunkLimb ? onTrunk : limits.forkRatioMost();
-            double ratio = limb.baseDiameter() / scene.parentBelow(limb);
+            double ratio = limb.baseDiameter() / context.parentBelow(limb);
             double diameter = Units.toMm(limb.baseDiameter());
             if (ratio > most) {
                 found.add(new Finding(
@@ -34,7 +34,7 @@ final class LimbTooThick implements Rule {
                         most,
                         "",
                         ThresholdConfidence.severity(ratio, most),
-                        ThresholdConfidence.above(ratio, most, scene.ratioError(ratio)),
+                        ThresholdConfidence.above(ratio, most, context.ratioError(ratio)),
                         String.format(
                                 Locale.ROOT,
                                 "Limb %s is %.2f as thick as the %s it grows from; over %.2f it takes over.",
@@ -43,7 +43,7 @@ final class LimbTooThick implements Rule {
                                 trunkLimb ? "trunk" : "limb",
                                 most)));
             } else if (trunkLimb && limits.diameterMostMm() != null && diameter > limits.diameterMostMm()) {
-                double error = diameter * scene.errors().diameterShare();
+                double error = diameter * context.errors().diameterShare();
                 found.add(new Finding(
                         "limb-too-thick",
                         Stage.FRAME,
@@ -67,14 +67,14 @@ final class LimbTooThick implements Rule {
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
-        if (!scene.parent(scene.limb(finding)).kind().equals(AxisKind.TRUNK)) {
+    public String judgedBy(RuleContext context, Finding finding) {
+        if (!context.parent(context.limb(finding)).kind().equals(AxisKind.TRUNK)) {
             return "system.limbs.forkRatioMost";
         }
         if (finding.unit().equals("mm")) {
             return "system.limbs.diameterMost_mm";
         }
-        return scene.tree().setting().system().limbs().ratioMost() == null
+        return context.tree().setting().system().limbs().ratioMost() == null
                 ? "school.limbRatio"
                 : "system.limbs.ratioMost";
     }

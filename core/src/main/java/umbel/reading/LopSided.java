@@ -14,38 +14,38 @@ final class LopSided implements Rule {
     private static final int MOST_LIMBS = 3;
 
     @Override
-    public List<Finding> read(RuleContext scene) {
-        List<Axis> mains = scene.mains();
+    public List<Finding> read(RuleContext context) {
+        List<Axis> mains = context.mains();
         if (mains.size() < 2) {
             return List.of();
         }
-        boolean plane = scene.tree().setting().system().isPlane();
+        boolean plane = context.tree().setting().system().isPlane();
         double x = 0;
         double y = 0;
         double all = 0;
         for (Axis limb : mains) {
             Vec out = limb.course().at(limb.length() * 0.5).level();
-            double mass = massOf(scene, limb);
-            double[] at = plane ? new double[] {scene.inRowAxes(out)[0], 0} : new double[] {out.x(), out.y()};
+            double mass = massOf(context, limb);
+            double[] at = plane ? new double[] {context.inRowAxes(out)[0], 0} : new double[] {out.x(), out.y()};
             x += mass * at[0];
             y += mass * at[1];
             all += mass * out.length();
         }
         double share = all == 0 ? 0 : Math.hypot(x, y) / all;
-        double most = scene.school().lopSidedShare();
+        double most = context.school().lopSidedShare();
         if (share <= most) {
             return List.of();
         }
         double bearing =
-                plane ? scene.tree().setting().rowBearing() + (x < 0 ? Math.PI : 0) : new Vec(x, y, 0).bearing();
+                plane ? context.tree().setting().rowBearing() + (x < 0 ? Math.PI : 0) : new Vec(x, y, 0).bearing();
         List<String> heavy = mains.stream()
                 .filter(limb -> Math.cos(limb.bearing() - bearing) > 0.5)
-                .sorted(Comparator.comparingDouble((Axis limb) -> massOf(scene, limb))
+                .sorted(Comparator.comparingDouble((Axis limb) -> massOf(context, limb))
                         .reversed())
                 .limit(MOST_LIMBS)
                 .map(Axis::id)
                 .toList();
-        double error = share * scene.errors().diameterShare() * 2;
+        double error = share * context.errors().diameterShare() * 2;
         return List.of(new Finding(
                 "lop-sided",
                 Stage.FRAME,
@@ -63,13 +63,13 @@ final class LopSided implements Rule {
                         100 * share)));
     }
 
-    private static double massOf(RuleContext scene, Axis limb) {
-        HarvestLoad.LimbLoad load = scene.load().on(limb.id());
+    private static double massOf(RuleContext context, Axis limb) {
+        HarvestLoad.LimbLoad load = context.load().on(limb.id());
         return load.mass();
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
+    public String judgedBy(RuleContext context, Finding finding) {
         return "school.lopSidedShare";
     }
 }

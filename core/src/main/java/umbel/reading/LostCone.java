@@ -15,10 +15,10 @@ final class LostCone implements Rule {
     private static final int FROM_LEAF = 3;
 
     @Override
-    public List<Finding> read(RuleContext scene) {
-        List<Axis> mains = scene.mains();
-        if (!scene.tree().setting().system().isCone()
-                || scene.tree().setting().leaf() < FROM_LEAF
+    public List<Finding> read(RuleContext context) {
+        List<Axis> mains = context.mains();
+        if (!context.tree().setting().system().isCone()
+                || context.tree().setting().leaf() < FROM_LEAF
                 || mains.size() < 4) {
             return List.of();
         }
@@ -38,7 +38,7 @@ final class LostCone implements Rule {
         }
         byTier.removeIf(List::isEmpty);
         List<Finding> found = new ArrayList<>();
-        double most = scene.school().coneShare();
+        double most = context.school().coneShare();
         for (int t = 1; t < byTier.size(); t++) {
             double below = reachOf(byTier.get(t - 1));
             double above = reachOf(byTier.get(t));
@@ -62,7 +62,7 @@ final class LostCone implements Rule {
                     "",
                     ThresholdConfidence.severity(ratio, most),
                     ThresholdConfidence.above(
-                            ratio, most, ratio * scene.errors().lengthShare() * Math.sqrt(2)),
+                            ratio, most, ratio * context.errors().lengthShare() * Math.sqrt(2)),
                     String.format(
                             Locale.ROOT,
                             "The tier from %.1f m reaches %.1f m, the one below it %.1f m: the lower tier must always reach further out.",
@@ -86,7 +86,7 @@ final class LostCone implements Rule {
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
+    public String judgedBy(RuleContext context, Finding finding) {
         return "school.coneShare";
     }
 }

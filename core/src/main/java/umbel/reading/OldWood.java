@@ -17,19 +17,19 @@ final class OldWood implements Rule {
     private static final int MOST_LIMBS = 5;
 
     @Override
-    public List<Finding> read(RuleContext scene) {
+    public List<Finding> read(RuleContext context) {
         List<Finding> found = new ArrayList<>();
-        readSpurs(scene, found);
-        readLimbs(scene, found);
+        readSpurs(context, found);
+        readLimbs(context, found);
         return found;
     }
 
-    private static void readSpurs(RuleContext scene, List<Finding> found) {
-        double most = scene.tree().setting().species().renewal().spurAgeMost();
+    private static void readSpurs(RuleContext context, List<Finding> found) {
+        double most = context.tree().setting().species().renewal().spurAgeMost();
         int all = 0;
         int old = 0;
         Map<String, Integer> oldOn = new HashMap<>();
-        for (Axis axis : scene.tree().axes()) {
+        for (Axis axis : context.tree().axes()) {
             if (axis.kind() == AxisKind.SPUR) {
                 all++;
                 if (axis.age() > most) {
@@ -38,7 +38,7 @@ final class OldWood implements Rule {
                 }
             }
         }
-        double limit = scene.school().oldShareMost();
+        double limit = context.school().oldShareMost();
         double share = all == 0 ? 0 : old / (double) all;
         if (all < LEAST_SPURS || share <= limit) {
             return;
@@ -51,7 +51,7 @@ final class OldWood implements Rule {
                 .map(Map.Entry::getKey)
                 .toList();
         found.add(finding(
-                scene,
+                context,
                 limbs,
                 "share of spurs past " + Math.round(most) + " years",
                 share,
@@ -61,28 +61,28 @@ final class OldWood implements Rule {
                         100 * share,
                         most,
                         String.join(", ", limbs),
-                        100 * scene.tree().setting().species().renewal().shareAYear())));
+                        100 * context.tree().setting().species().renewal().shareAYear())));
     }
 
-    private static void readLimbs(RuleContext scene, List<Finding> found) {
-        Setting setting = scene.tree().setting();
+    private static void readLimbs(RuleContext context, List<Finding> found) {
+        Setting setting = context.tree().setting();
         Integer bySystem = setting.system().scaffolds().renewedAfter();
         Double bySpecies = setting.species().renewal().limbAgeMost();
         if (bySystem == null && bySpecies == null) {
             return;
         }
         double most = bySystem == null ? bySpecies : bySystem;
-        List<Axis> mains = scene.mains();
+        List<Axis> mains = context.mains();
         List<Axis> old = mains.stream()
                 .filter(limb -> limb.age() > most)
                 .sorted(Comparator.comparingInt(Axis::age).reversed())
                 .toList();
         double share = mains.isEmpty() ? 0 : old.size() / (double) mains.size();
-        if (share <= scene.school().oldShareMost()) {
+        if (share <= context.school().oldShareMost()) {
             return;
         }
         found.add(finding(
-                scene,
+                context,
                 old.stream().limit(MOST_LIMBS).map(Axis::id).toList(),
                 "share of limbs past " + Math.round(most) + " years",
                 share,
@@ -95,8 +95,9 @@ final class OldWood implements Rule {
                         old.get(0).id())));
     }
 
-    private static Finding finding(RuleContext scene, List<String> limbs, String measure, double share, String reason) {
-        double limit = scene.school().oldShareMost();
+    private static Finding finding(
+            RuleContext context, List<String> limbs, String measure, double share, String reason) {
+        double limit = context.school().oldShareMost();
         return new Finding(
                 "old-wood",
                 Stage.RENEWAL,
@@ -106,12 +107,12 @@ final class OldWood implements Rule {
                 limit,
                 "",
                 ThresholdConfidence.severity(share, limit),
-                ThresholdConfidence.above(share, limit, scene.errors().countShare()),
+                ThresholdConfidence.above(share, limit, context.errors().countShare()),
                 reason);
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
+    public String judgedBy(RuleContext context, Finding finding) {
         return "school.oldShareMost";
     }
 }

@@ -14,22 +14,22 @@ import umbel.wood.Units;
 final class OutOfBox implements Rule {
 
     @Override
-    public List<Finding> read(RuleContext scene) {
-        Setting setting = scene.tree().setting();
+    public List<Finding> read(RuleContext context) {
+        Setting setting = context.tree().setting();
         TrainingSystem system = setting.system();
-        double allowance = Units.fromCm(scene.school().boxAllowanceCm());
+        double allowance = Units.fromCm(context.school().boxAllowanceCm());
         double alongMost = Math.max(setting.inRow(), system.shape().spread()) / 2 + allowance;
         double aisleMost = Math.max(system.shape().depth() / 2, (setting.betweenRows() - system.aisle()) / 2);
         double acrossMost = (system.isPlane() ? system.shape().depth() / 2 : aisleMost) + allowance;
         List<Finding> found = new ArrayList<>();
-        for (Axis limb : scene.limbs()) {
+        for (Axis limb : context.limbs()) {
             if (limb.role() == Role.SUCKER) {
                 continue;
             }
             double along = 0;
             double across = 0;
             for (int i = 0; i < limb.course().size(); i++) {
-                double[] at = scene.inRowAxes(limb.course().point(i));
+                double[] at = context.inRowAxes(limb.course().point(i));
                 along = Math.max(along, Math.abs(at[0]));
                 across = Math.max(across, Math.abs(at[1]));
             }
@@ -50,7 +50,7 @@ final class OutOfBox implements Rule {
                     "m",
                     ThresholdConfidence.severity(value, most),
                     ThresholdConfidence.above(
-                            value, most, value * scene.errors().lengthShare()),
+                            value, most, value * context.errors().lengthShare()),
                     String.format(
                             Locale.ROOT,
                             "Limb %s reaches %.2f m from the trunk, %.0f cm %s.",
@@ -65,7 +65,7 @@ final class OutOfBox implements Rule {
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
+    public String judgedBy(RuleContext context, Finding finding) {
         return "school.boxAllowance_cm";
     }
 }

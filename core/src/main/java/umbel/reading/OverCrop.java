@@ -8,9 +8,9 @@ import umbel.crop.CropReading;
 final class OverCrop implements Rule {
 
     @Override
-    public List<Finding> read(RuleContext scene) {
-        CropReading crop = scene.crop();
-        double most = scene.school().overCropRatio();
+    public List<Finding> read(RuleContext context) {
+        CropReading crop = context.crop();
+        double most = context.school().overCropRatio();
         if (crop.canFinish() <= 0 || crop.ratio() <= most) {
             return List.of();
         }
@@ -24,22 +24,22 @@ final class OverCrop implements Rule {
                 "",
                 ThresholdConfidence.severity(crop.ratio(), most),
                 ThresholdConfidence.above(
-                        crop.ratio(), most, crop.ratio() * scene.errors().countShare()),
+                        crop.ratio(), most, crop.ratio() * context.errors().countShare()),
                 String.format(
                         Locale.ROOT,
                         "The buds would set about %.0f fruits; the tree can finish about %.0f. Prune for crop first, then thin %s.",
                         crop.expectedFruits(),
                         crop.canFinish(),
-                        spacing(scene))));
+                        spacing(context))));
     }
 
-    private static String spacing(RuleContext scene) {
-        double cm = scene.tree().setting().species().thinning().spacingCm();
+    private static String spacing(RuleContext context) {
+        double cm = context.tree().setting().species().thinning().spacingCm();
         return cm > 0 ? String.format(Locale.ROOT, "to a fruit every %.0f cm", cm) : "poor wood, not fruits";
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
+    public String judgedBy(RuleContext context, Finding finding) {
         return "school.overCropRatio";
     }
 }

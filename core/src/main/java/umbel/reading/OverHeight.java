@@ -11,13 +11,13 @@ import umbel.wood.Role;
 final class OverHeight implements Rule {
 
     @Override
-    public List<Finding> read(RuleContext scene) {
-        double most = scene.reach() * scene.tree().setting().system().reachFactor();
+    public List<Finding> read(RuleContext context) {
+        double most = context.reach() * context.tree().setting().system().reachFactor();
         List<Axis> tall = new ArrayList<>();
-        if (scene.tree().trunk().course().top() > most) {
-            tall.add(scene.tree().trunk());
+        if (context.tree().trunk().course().top() > most) {
+            tall.add(context.tree().trunk());
         }
-        scene.limbs().stream()
+        context.limbs().stream()
                 .filter(limb -> limb.role() != Role.SUCKER && limb.course().top() > most)
                 .forEach(tall::add);
         if (tall.isEmpty()) {
@@ -25,7 +25,7 @@ final class OverHeight implements Rule {
         }
         tall.sort(Comparator.comparingDouble((Axis axis) -> axis.course().top()).reversed());
         double top = tall.get(0).course().top();
-        double error = top * scene.errors().lengthShare();
+        double error = top * context.errors().lengthShare();
         return List.of(new Finding(
                 "over-height",
                 Stage.FRAME,
@@ -40,12 +40,12 @@ final class OverHeight implements Rule {
                         Locale.ROOT,
                         "The top stands at %.1f m; with a reach of %.1f m this system is workable to %.1f m.",
                         top,
-                        scene.reach(),
+                        context.reach(),
                         most)));
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
+    public String judgedBy(RuleContext context, Finding finding) {
         return "system.reachFactor";
     }
 }

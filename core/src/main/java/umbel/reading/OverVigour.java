@@ -7,8 +7,8 @@ import java.util.Locale;
 final class OverVigour implements Rule {
 
     @Override
-    public List<Finding> read(RuleContext scene) {
-        Extension extension = Extension.of(scene);
+    public List<Finding> read(RuleContext context) {
+        Extension extension = Extension.of(context);
         double most = extension.to();
         if (extension.limbs() == 0 || extension.measured() <= most) {
             return List.of();
@@ -22,7 +22,7 @@ final class OverVigour implements Rule {
                 most,
                 "cm",
                 ThresholdConfidence.severity(extension.measured(), most),
-                ThresholdConfidence.above(extension.measured(), most, extension.error(scene)),
+                ThresholdConfidence.above(extension.measured(), most, extension.error(context)),
                 String.format(
                         Locale.ROOT,
                         "It grew %.0f cm last season; %.0f to %.0f is enough at its age. Cut late or in summer and less, bend, let it crop.",
@@ -32,7 +32,7 @@ final class OverVigour implements Rule {
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
-        return Extension.of(scene).line();
+    public String judgedBy(RuleContext context, Finding finding) {
+        return Extension.of(context).line();
     }
 }

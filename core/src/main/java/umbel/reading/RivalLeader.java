@@ -11,41 +11,41 @@ import umbel.wood.Role;
 final class RivalLeader implements Rule {
 
     @Override
-    public List<Finding> read(RuleContext scene) {
+    public List<Finding> read(RuleContext context) {
         List<Finding> found = new ArrayList<>();
-        if (scene.tree().setting().system().leaders().get(1) != 1) {
+        if (context.tree().setting().system().leaders().get(1) != 1) {
             return found;
         }
-        double leaderTop = scene.tree().trunk().course().top();
-        for (Axis limb : scene.limbs()) {
-            Axis parent = scene.parent(limb);
+        double leaderTop = context.tree().trunk().course().top();
+        for (Axis limb : context.limbs()) {
+            Axis parent = context.parent(limb);
             boolean onLeader = parent.kind() == AxisKind.TRUNK || parent.role() == Role.LEADER;
             if (!onLeader
                     || limb.role() == Role.SUCKER
-                    || limb.at() < scene.tree().setting().unionAt()) {
+                    || limb.at() < context.tree().setting().unionAt()) {
                 continue;
             }
-            double ratio = limb.baseDiameter() / scene.parentAbove(limb);
+            double ratio = limb.baseDiameter() / context.parentAbove(limb);
             double lean = RuleContext.lean(limb);
             double heightShare = limb.course().top() / leaderTop;
-            if (ratio < scene.school().rivalDiameterRatio()
-                    || lean >= scene.school().rivalInclinationDeg()
-                    || heightShare < scene.school().rivalHeightShare()) {
+            if (ratio < context.school().rivalDiameterRatio()
+                    || lean >= context.school().rivalInclinationDeg()
+                    || heightShare < context.school().rivalHeightShare()) {
                 continue;
             }
             double confidence =
-                    ThresholdConfidence.above(ratio, scene.school().rivalDiameterRatio(), scene.ratioError(ratio))
+                    ThresholdConfidence.above(ratio, context.school().rivalDiameterRatio(), context.ratioError(ratio))
                             * ThresholdConfidence.below(
                                     lean,
-                                    scene.school().rivalInclinationDeg(),
-                                    scene.errors().angleDeg());
+                                    context.school().rivalInclinationDeg(),
+                                    context.errors().angleDeg());
             found.add(new Finding(
                     "rival-leader",
                     Stage.FRAME,
                     List.of(limb.id()),
                     "diameter against the leader at the fork",
                     ratio,
-                    scene.school().rivalDiameterRatio(),
+                    context.school().rivalDiameterRatio(),
                     "",
                     Severity.ACT,
                     confidence,
@@ -63,7 +63,7 @@ final class RivalLeader implements Rule {
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
+    public String judgedBy(RuleContext context, Finding finding) {
         return "school.rivalDiameterRatio";
     }
 }

@@ -12,11 +12,11 @@ import umbel.wood.Units;
 final class RootSucker implements Rule {
 
     @Override
-    public List<Finding> read(RuleContext scene) {
-        double union = scene.tree().setting().unionAt();
+    public List<Finding> read(RuleContext context) {
+        double union = context.tree().setting().unionAt();
         List<Finding> found = new ArrayList<>();
-        for (Axis limb : scene.limbs()) {
-            boolean onTrunk = scene.parent(limb).kind() == AxisKind.TRUNK;
+        for (Axis limb : context.limbs()) {
+            boolean onTrunk = context.parent(limb).kind() == AxisKind.TRUNK;
             boolean below = onTrunk && limb.at() < union;
             if (!below && limb.role() != Role.SUCKER) {
                 continue;
@@ -24,7 +24,7 @@ final class RootSucker implements Rule {
             double confidence = limb.role() == Role.SUCKER
                     ? 0.98
                     : ThresholdConfidence.below(
-                            limb.at(), union, Units.fromCm(scene.errors().heightCm()));
+                            limb.at(), union, Units.fromCm(context.errors().heightCm()));
             found.add(new Finding(
                     "root-sucker",
                     Stage.SUCKERS,
@@ -48,7 +48,7 @@ final class RootSucker implements Rule {
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
+    public String judgedBy(RuleContext context, Finding finding) {
         return "survey.trunk.unionAt_cm";
     }
 }

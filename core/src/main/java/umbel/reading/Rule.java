@@ -6,8 +6,8 @@ import java.util.List;
 interface Rule {
 
     /** What this rule finds, strongest first; empty when nothing is wrong. */
-    List<Finding> read(RuleContext scene);
+    List<Finding> read(RuleContext context);
 
     /** The line of knowledge a finding was judged by, as {@code school.limbRatio}; see docs/model/reading.md. */
-    String judgedBy(RuleContext scene, Finding finding);
+    String judgedBy(RuleContext context, Finding finding);
 }

@@ -33,13 +33,13 @@ final class RuleContext {
     private final List<Axis> limbs;
     private final Map<Integer, List<Axis>> limbsOn = new HashMap<>();
     private final Map<String, List<Axis>> shootsOn = new HashMap<>();
-    private final Neighbours company;
+    private final Neighbours neighbours;
     private Map<String, Double> meanLight;
     private CropReading crop;
     private HarvestLoad load;
 
-    RuleContext(Tree tree, School school, LightReading light, double reach, Neighbours company) {
-        this.company = company;
+    RuleContext(Tree tree, School school, LightReading light, double reach, Neighbours neighbours) {
+        this.neighbours = neighbours;
         this.tree = tree;
         this.school = school.thresholds();
         this.light = light;
@@ -64,8 +64,8 @@ final class RuleContext {
     }
 
     /** What is known of the tree's neighbours and of its past. */
-    Neighbours company() {
-        return company;
+    Neighbours neighbours() {
+        return neighbours;
     }
 
     /** The crop its flower buds can make. */

@@ -9,14 +9,14 @@ import umbel.wood.Units;
 final class ScionRooted implements Rule {
 
     @Override
-    public List<Finding> read(RuleContext scene) {
-        Setting setting = scene.tree().setting();
-        Double median = scene.company().rowMedianSection();
+    public List<Finding> read(RuleContext context) {
+        Setting setting = context.tree().setting();
+        Double median = context.neighbours().rowMedianSection();
         if (median == null || median <= 0 || !setting.isDwarfed()) {
             return List.of();
         }
         double ratio = setting.trunkSection() / median;
-        double most = scene.school().scionRootedRatio();
+        double most = context.school().scionRootedRatio();
         if (ratio <= most) {
             return List.of();
         }
@@ -30,7 +30,7 @@ final class ScionRooted implements Rule {
                 "",
                 Severity.CONSIDER,
                 ThresholdConfidence.above(
-                        ratio, most, 2 * ratio * scene.errors().diameterShare()),
+                        ratio, most, 2 * ratio * context.errors().diameterShare()),
                 String.format(
                         Locale.ROOT,
                         "Its trunk has %.1f times the section of the row's median (%.0f cm² against %.0f) on a dwarfing stock: inspect the union for roots of its own.",
@@ -40,7 +40,7 @@ final class ScionRooted implements Rule {
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
+    public String judgedBy(RuleContext context, Finding finding) {
         return "school.scionRootedRatio";
     }
 }

@@ -11,17 +11,17 @@ final class Shade implements Rule {
     private static final int MOST_LIMBS = 6;
 
     @Override
-    public List<Finding> read(RuleContext scene) {
-        double limit = scene.school().lightForFruit();
-        double most = scene.school().shadedShareMost();
-        double share = scene.light().shareUnder(limit);
+    public List<Finding> read(RuleContext context) {
+        double limit = context.school().lightForFruit();
+        double most = context.school().shadedShareMost();
+        double share = context.light().shareUnder(limit);
         if (share <= most) {
             return List.of();
         }
-        List<String> dark = scene.limbs().stream()
-                .filter(scene::hasSites)
-                .filter(limb -> scene.lightOn(limb) < limit)
-                .sorted(Comparator.comparingDouble(scene::lightOn))
+        List<String> dark = context.limbs().stream()
+                .filter(context::hasSites)
+                .filter(limb -> context.lightOn(limb) < limit)
+                .sorted(Comparator.comparingDouble(context::lightOn))
                 .limit(MOST_LIMBS)
                 .map(Axis::id)
                 .toList();
@@ -35,7 +35,7 @@ final class Shade implements Rule {
                 most,
                 "",
                 ThresholdConfidence.severity(share, most),
-                ThresholdConfidence.above(share, most, scene.errors().lightShare()),
+                ThresholdConfidence.above(share, most, context.errors().lightShare()),
                 String.format(
                         Locale.ROOT,
                         "%.0f %% of the fruiting wood gets under %.0f %% of open light; fruit there stays small and its buds die.%s",
@@ -45,7 +45,7 @@ final class Shade implements Rule {
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
+    public String judgedBy(RuleContext context, Finding finding) {
         return "school.shadedShareMost";
     }
 }

@@ -13,12 +13,12 @@ final class StackedLimbs implements Rule {
     private static final double LEAST_GAP = 0.04;
 
     @Override
-    public List<Finding> read(RuleContext scene) {
-        double stackGap = scene.tree().setting().system().scaffolds().stackGapCm();
-        List<Axis> mains = scene.limbsOn(scene.tree().trunk()).stream()
+    public List<Finding> read(RuleContext context) {
+        double stackGap = context.tree().setting().system().scaffolds().stackGapCm();
+        List<Axis> mains = context.limbsOn(context.tree().trunk()).stream()
                 .filter(limb -> RuleContext.isFrame(limb)
                         && limb.age() >= 2
-                        && limb.at() >= scene.tree().setting().unionAt())
+                        && limb.at() >= context.tree().setting().unionAt())
                 .sorted(Comparator.comparingDouble(Axis::at))
                 .toList();
         List<Finding> found = new ArrayList<>();
@@ -28,24 +28,24 @@ final class StackedLimbs implements Rule {
                 Axis upper = mains.get(j);
                 double gap = upper.at() - lower.at();
                 double turn = RuleContext.turn(lower.bearing(), upper.bearing());
-                double light = scene.lightOn(lower);
+                double light = context.lightOn(lower);
                 if (gap < LEAST_GAP
                         || Units.toCm(gap) >= stackGap
-                        || turn > scene.school().stackBearingDeg()
+                        || turn > context.school().stackBearingDeg()
                         || RuleContext.lean(upper) < 20
-                        || light >= scene.school().stackLight()) {
+                        || light >= context.school().stackLight()) {
                     continue;
                 }
                 double confidence = ThresholdConfidence.below(
-                                Units.toCm(gap), stackGap, scene.errors().heightCm())
+                                Units.toCm(gap), stackGap, context.errors().heightCm())
                         * ThresholdConfidence.below(
                                 light,
-                                scene.school().stackLight(),
-                                scene.errors().lightShare())
+                                context.school().stackLight(),
+                                context.errors().lightShare())
                         * ThresholdConfidence.below(
                                 turn,
-                                scene.school().stackBearingDeg(),
-                                scene.errors().bearingDeg());
+                                context.school().stackBearingDeg(),
+                                context.errors().bearingDeg());
                 found.add(new Finding(
                         "stacked-limbs",
                         Stage.FRAME,
@@ -72,7 +72,7 @@ final class StackedLimbs implements Rule {
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
+    public String judgedBy(RuleContext context, Finding finding) {
         return "system.scaffolds.stackGap_cm";
     }
 }

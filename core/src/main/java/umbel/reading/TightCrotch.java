@@ -13,25 +13,25 @@ final class TightCrotch implements Rule {
     private static final double LEAST_DIAMETER = 0.008;
 
     @Override
-    public List<Finding> read(RuleContext scene) {
+    public List<Finding> read(RuleContext context) {
         List<Finding> found = new ArrayList<>();
-        for (Axis limb : scene.frame()) {
-            Axis parent = scene.parent(limb);
+        for (Axis limb : context.frame()) {
+            Axis parent = context.parent(limb);
             boolean fromStock =
-                    parent.parent() < 0 && limb.at() < scene.tree().setting().unionAt();
+                    parent.parent() < 0 && limb.at() < context.tree().setting().unionAt();
             if (limb.baseDiameter() < LEAST_DIAMETER || fromStock) {
                 continue;
             }
             double angle = Units.toDegrees(
                     limb.course().directionAt(0).angleTo(parent.course().directionAt(limb.at())));
-            double least = least(scene, parent);
+            double least = least(context, parent);
             if (angle >= least) {
                 continue;
             }
             boolean splitting = limb.is(Condition.SPLITTING);
             double confidence = splitting
                     ? 0.98
-                    : ThresholdConfidence.below(angle, least, scene.errors().angleDeg());
+                    : ThresholdConfidence.below(angle, least, context.errors().angleDeg());
             found.add(new Finding(
                     "tight-crotch",
                     Stage.FRAME,
@@ -54,15 +54,16 @@ final class TightCrotch implements Rule {
     }
 
     /** The school's line, but on the trunk of a system of steep limbs no more than the system itself asks for. */
-    private static double least(RuleContext scene, Axis parent) {
-        double bySystem = scene.tree().setting().system().scaffolds().angleDeg().get(0);
-        double bySchool = scene.school().crotchAngleDeg();
+    private static double least(RuleContext context, Axis parent) {
+        double bySystem =
+                context.tree().setting().system().scaffolds().angleDeg().get(0);
+        double bySchool = context.school().crotchAngleDeg();
         return parent.parent() < 0 ? Math.min(bySchool, bySystem) : bySchool;
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
-        return finding.threshold() < scene.school().crotchAngleDeg()
+    public String judgedBy(RuleContext context, Finding finding) {
+        return finding.threshold() < context.school().crotchAngleDeg()
                 ? "system.scaffolds.angle_deg"
                 : "school.crotchAngle_deg";
     }

@@ -62,18 +62,18 @@ public final class TreeReader {
     }
 
     /** Reads a tree among its neighbours and against its past. */
-    public static Reading read(Tree tree, School school, double reach, Neighbours company) {
-        return read(tree, school, LightModel.read(tree), reach, company);
+    public static Reading read(Tree tree, School school, double reach, Neighbours neighbours) {
+        return read(tree, school, LightModel.read(tree), reach, neighbours);
     }
 
     /** What the eye will see on a tree that is only expected: by the coarse light of the search. */
     public static Reading expected(Tree tree, School school, double reach) {
-        return read(tree, school, LightModel.glance(tree, 1), reach, Neighbours.NONE);
+        return read(tree, school, LightModel.readCoarse(tree, 1), reach, Neighbours.NONE);
     }
 
-    private static Reading read(Tree tree, School school, LightReading light, double reach, Neighbours company) {
+    private static Reading read(Tree tree, School school, LightReading light, double reach, Neighbours neighbours) {
         CropReading crop = CropReading.of(tree, light, CropReading.target(tree));
-        return new Reading(light, crop, findings(tree, school, light, reach, company));
+        return new Reading(light, crop, findings(tree, school, light, reach, neighbours));
     }
 
     /** The findings of a tree whose light is known, in the order of the work. */
@@ -83,12 +83,12 @@ public final class TreeReader {
 
     /** The findings of a tree whose light is known, among its neighbours and against its past. */
     public static List<Finding> findings(
-            Tree tree, School school, LightReading light, double reach, Neighbours company) {
-        RuleContext scene = new RuleContext(tree, school, light, reach, company);
+            Tree tree, School school, LightReading light, double reach, Neighbours neighbours) {
+        RuleContext context = new RuleContext(tree, school, light, reach, neighbours);
         List<Finding> findings = new ArrayList<>();
         for (Rule rule : RULES) {
-            for (Finding finding : rule.read(scene)) {
-                findings.add(finding.judgedBy(rule.judgedBy(scene, finding)));
+            for (Finding finding : rule.read(context)) {
+                findings.add(finding.judgedBy(rule.judgedBy(context, finding)));
             }
         }
         findings.sort(Comparator.comparing(Finding::stage));

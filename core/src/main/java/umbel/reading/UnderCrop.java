@@ -9,10 +9,10 @@ import umbel.wood.Setting;
 final class UnderCrop implements Rule {
 
     @Override
-    public List<Finding> read(RuleContext scene) {
-        CropReading crop = scene.crop();
-        Setting setting = scene.tree().setting();
-        double least = scene.school().underCropRatio();
+    public List<Finding> read(RuleContext context) {
+        CropReading crop = context.crop();
+        Setting setting = context.tree().setting();
+        double least = context.school().underCropRatio();
         boolean young = setting.leaf() <= setting.bearingLeaf() + 1;
         if (young || crop.canFinish() <= 0 || crop.ratio() >= least) {
             return List.of();
@@ -29,7 +29,7 @@ final class UnderCrop implements Rule {
                 ThresholdConfidence.below(
                         crop.ratio(),
                         least,
-                        Math.max(0.05, crop.ratio() * scene.errors().countShare())),
+                        Math.max(0.05, crop.ratio() * context.errors().countShare())),
                 String.format(
                         Locale.ROOT,
                         "The buds would set about %.0f fruits where the tree could finish about %.0f. Spare what bears, let light in, bend.",
@@ -38,7 +38,7 @@ final class UnderCrop implements Rule {
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
+    public String judgedBy(RuleContext context, Finding finding) {
         return "school.underCropRatio";
     }
 }

@@ -7,8 +7,8 @@ import java.util.Locale;
 final class UnderVigour implements Rule {
 
     @Override
-    public List<Finding> read(RuleContext scene) {
-        Extension extension = Extension.of(scene);
+    public List<Finding> read(RuleContext context) {
+        Extension extension = Extension.of(context);
         double least = extension.from();
         if (extension.limbs() == 0 || extension.measured() >= least) {
             return List.of();
@@ -22,7 +22,7 @@ final class UnderVigour implements Rule {
                 least,
                 "cm",
                 ThresholdConfidence.severity(extension.measured(), least),
-                ThresholdConfidence.below(extension.measured(), least, extension.error(scene)),
+                ThresholdConfidence.below(extension.measured(), least, extension.error(context)),
                 String.format(
                         Locale.ROOT,
                         "It grew only %.0f cm last season; %.0f to %.0f is wanted at its age. Cut in winter, thin old spurs, carry less crop.",
@@ -32,7 +32,7 @@ final class UnderVigour implements Rule {
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
-        return Extension.of(scene).line();
+    public String judgedBy(RuleContext context, Finding finding) {
+        return Extension.of(context).line();
     }
 }

@@ -13,9 +13,9 @@ final class UnsoundWood implements Rule {
     };
 
     @Override
-    public List<Finding> read(RuleContext scene) {
+    public List<Finding> read(RuleContext context) {
         List<Finding> found = new ArrayList<>();
-        for (Axis limb : scene.limbs()) {
+        for (Axis limb : context.limbs()) {
             if (limb.conditions().isEmpty()) {
                 continue;
             }
@@ -38,7 +38,7 @@ final class UnsoundWood implements Rule {
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
+    public String judgedBy(RuleContext context, Finding finding) {
         return "survey.limbs.condition";
     }
 }

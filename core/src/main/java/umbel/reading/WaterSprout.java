@@ -15,25 +15,25 @@ final class WaterSprout implements Rule {
     private static final int SPROUT_YEARS = 2;
 
     @Override
-    public List<Finding> read(RuleContext scene) {
-        double least = scene.school().sproutLengthCm();
+    public List<Finding> read(RuleContext context) {
+        double least = context.school().sproutLengthCm();
         List<Finding> found = new ArrayList<>();
-        for (Axis limb : scene.limbs()) {
+        for (Axis limb : context.limbs()) {
             if (limb.role() == Role.SUCKER) {
                 continue;
             }
             double yearly = Units.toCm(limb.length()) / Math.max(1, limb.age());
-            boolean upright = RuleContext.lean(limb) < scene.school().sproutInclinationDeg();
+            boolean upright = RuleContext.lean(limb) < context.school().sproutInclinationDeg();
             boolean looksIt = upright
                     && limb.age() <= SPROUT_YEARS
                     && yearly > least
-                    && scene.parent(limb).kind() == AxisKind.LIMB
+                    && context.parent(limb).kind() == AxisKind.LIMB
                     && limb.role() != Role.LEADER;
             if (looksIt || limb.role() == Role.WATER_SPROUT) {
                 double confidence = limb.role() == Role.WATER_SPROUT
                         ? 0.95
                         : ThresholdConfidence.above(
-                                yearly, least, yearly * scene.errors().lengthShare());
+                                yearly, least, yearly * context.errors().lengthShare());
                 found.add(new Finding(
                         "water-sprout",
                         Stage.UPRIGHTS,
@@ -49,17 +49,17 @@ final class WaterSprout implements Rule {
                                 "%s is a water sprout: %.0f cm a year, straight up from limb %s.",
                                 limb.id(),
                                 yearly,
-                                scene.parent(limb).id())));
+                                context.parent(limb).id())));
             }
         }
-        for (Axis limb : scene.limbs()) {
-            readShoots(scene, limb, least, found);
+        for (Axis limb : context.limbs()) {
+            readShoots(context, limb, least, found);
         }
         return found;
     }
 
-    private static void readShoots(RuleContext scene, Axis limb, double least, List<Finding> found) {
-        List<Axis> uprights = scene.noticed(limb, Attitude.UP).stream()
+    private static void readShoots(RuleContext context, Axis limb, double least, List<Finding> found) {
+        List<Axis> uprights = context.noticed(limb, Attitude.UP).stream()
                 .filter(shoot -> shoot.shootClass() == umbel.wood.ShootClass.STRONG)
                 .toList();
         double longest = uprights.stream()
@@ -79,7 +79,7 @@ final class WaterSprout implements Rule {
                 "cm",
                 Severity.ACT,
                 ThresholdConfidence.above(
-                        longest, least, longest * scene.errors().lengthShare()),
+                        longest, least, longest * context.errors().lengthShare()),
                 String.format(
                         Locale.ROOT,
                         "%s on limb %s, up to %.0f cm.",
@@ -89,7 +89,7 @@ final class WaterSprout implements Rule {
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
+    public String judgedBy(RuleContext context, Finding finding) {
         return "school.sproutLength_cm";
     }
 }

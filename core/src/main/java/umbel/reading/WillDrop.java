@@ -14,26 +14,26 @@ import umbel.wood.Units;
 final class WillDrop implements Rule {
 
     @Override
-    public List<Finding> read(RuleContext scene) {
-        if (scene.tree().setting().system().tied()) {
+    public List<Finding> read(RuleContext context) {
+        if (context.tree().setting().system().tied()) {
             return List.of();
         }
-        double least = scene.school().dropClearanceCm();
-        double spread = scene.tree().setting().parameters().crop().load().stiffnessSpread();
+        double least = context.school().dropClearanceCm();
+        double spread = context.tree().setting().parameters().crop().load().stiffnessSpread();
         List<Finding> found = new ArrayList<>();
-        for (HarvestLoad.LimbLoad load : scene.load().limbs()) {
-            Axis limb = scene.tree().find(load.limb()).orElseThrow();
+        for (HarvestLoad.LimbLoad load : context.load().limbs()) {
+            Axis limb = context.tree().find(load.limb()).orElseThrow();
             double tip = Units.toCm(load.tipAtHarvest());
             if (limb.role() == Role.SUCKER
                     || limb.is(Condition.DEAD)
-                    || limb.at() < scene.tree().setting().unionAt()
-                            && scene.parent(limb) == scene.tree().trunk()
+                    || limb.at() < context.tree().setting().unionAt()
+                            && context.parent(limb) == context.tree().trunk()
                     || tip >= least) {
                 continue;
             }
             double drop = Units.toCm(load.tipNow()) - tip;
             double error = Math.hypot(
-                    spread * drop, Units.toCm(limb.length()) * scene.errors().lengthShare());
+                    spread * drop, Units.toCm(limb.length()) * context.errors().lengthShare());
             found.add(new Finding(
                     "will-drop",
                     Stage.FRAME,
@@ -57,7 +57,7 @@ final class WillDrop implements Rule {
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
+    public String judgedBy(RuleContext context, Finding finding) {
         return "school.dropClearance_cm";
     }
 }

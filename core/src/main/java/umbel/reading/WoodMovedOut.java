@@ -11,14 +11,14 @@ final class WoodMovedOut implements Rule {
     private static final int FROM_LEAF = 4;
 
     @Override
-    public List<Finding> read(RuleContext scene) {
-        FruitingCentre now = FruitingCentre.of(scene.tree(), scene.light());
-        FruitingCentre earlier = scene.company().earlier();
-        if (earlier != null && scene.company().yearsSince() > 0) {
-            return sinceEarlier(scene, now, earlier);
+    public List<Finding> read(RuleContext context) {
+        FruitingCentre now = FruitingCentre.of(context.tree(), context.light());
+        FruitingCentre earlier = context.neighbours().earlier();
+        if (earlier != null && context.neighbours().yearsSince() > 0) {
+            return sinceEarlier(context, now, earlier);
         }
-        double most = scene.school().movedOutShare();
-        if (scene.tree().setting().leaf() < FROM_LEAF || now.alongLimbs() <= most) {
+        double most = context.school().movedOutShare();
+        if (context.tree().setting().leaf() < FROM_LEAF || now.alongLimbs() <= most) {
             return List.of();
         }
         return List.of(finding(
@@ -33,13 +33,13 @@ final class WoodMovedOut implements Rule {
                         100 * now.alongLimbs())));
     }
 
-    private static List<Finding> sinceEarlier(RuleContext scene, FruitingCentre now, FruitingCentre earlier) {
-        double years = scene.company().yearsSince();
+    private static List<Finding> sinceEarlier(RuleContext context, FruitingCentre now, FruitingCentre earlier) {
+        double years = context.neighbours().yearsSince();
         double up = Units.toCm(now.height() - earlier.height()) / years;
         double out = Units.toCm(now.out() - earlier.out()) / years;
         double move = Math.max(up, out);
-        double most = scene.school().movedOutAYearCm();
-        if (scene.tree().setting().isFilling() || move <= most) {
+        double most = context.school().movedOutAYearCm();
+        if (context.tree().setting().isFilling() || move <= most) {
             return List.of();
         }
         return List.of(finding(
@@ -70,7 +70,7 @@ final class WoodMovedOut implements Rule {
     }
 
     @Override
-    public String judgedBy(RuleContext scene, Finding finding) {
+    public String judgedBy(RuleContext context, Finding finding) {
         return finding.unit().isEmpty() ? "school.movedOutShare" : "school.movedOutAYear_cm";
     }
 }

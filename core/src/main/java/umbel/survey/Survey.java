@@ -138,20 +138,21 @@ public record Survey(
 
         /** The same limb leaving its parent elsewhere, or another way; cm and degrees. */
         public LimbMeasure placed(double at, double bearing, double angle, Double tipAngle) {
-            return but(at, bearing, angle, tipAngle, diameterMm, lengthCm, ageY, lastGrowthCm, wood);
+            return withMeasures(at, bearing, angle, tipAngle, diameterMm, lengthCm, ageY, lastGrowthCm, wood);
         }
 
         /** The same limb of another size and age; mm, cm, years. */
         public LimbMeasure sized(double diameter, double length, Integer age, Double lastGrowth) {
-            return but(atCm, bearingDeg, angleDeg, tipAngleDeg, diameter, length, age, lastGrowth, wood);
+            return withMeasures(atCm, bearingDeg, angleDeg, tipAngleDeg, diameter, length, age, lastGrowth, wood);
         }
 
         /** The same limb with other small wood on it; null where it was not counted. */
         public LimbMeasure bearing(SmallWood otherWood) {
-            return but(atCm, bearingDeg, angleDeg, tipAngleDeg, diameterMm, lengthCm, ageY, lastGrowthCm, otherWood);
+            return withMeasures(
+                    atCm, bearingDeg, angleDeg, tipAngleDeg, diameterMm, lengthCm, ageY, lastGrowthCm, otherWood);
         }
 
-        private LimbMeasure but(
+        private LimbMeasure withMeasures(
                 double at,
                 double bearing,
                 double angle,

@@ -52,15 +52,15 @@ final class SmallWoodArrangement {
         if (counts.total() == 0) {
             return;
         }
-        SeededRandom dice = new SeededRandom(seed, host.id() + "/wood");
+        SeededRandom random = new SeededRandom(seed, host.id() + "/wood");
         List<Axis> hosts = new ArrayList<>();
         hosts.add(host);
         int from = axes.size();
         if (host.kind() == AxisKind.LIMB && host.age() >= 3) {
-            addLaterals(host, clear, old, counts.total(), dice, axes, hosts);
+            addLaterals(host, clear, old, counts.total(), random, axes, hosts);
         }
-        addSpurs(host, hosts, clear, counts, dice, axes);
-        addShoots(host, hosts, clear, counts, dice, axes);
+        addSpurs(host, hosts, clear, counts, random, axes);
+        addShoots(host, hosts, clear, counts, random, axes);
         if (host.is(Condition.DEAD)) {
             scaleBuds(axes, from, 0, true);
         } else if (counts.flowerBuds() != null) {
@@ -117,25 +117,25 @@ final class SmallWoodArrangement {
     }
 
     private void addLaterals(
-            Axis host, double clear, double old, int carried, SeededRandom dice, List<Axis> axes, List<Axis> hosts) {
+            Axis host, double clear, double old, int carried, SeededRandom random, List<Axis> axes, List<Axis> hosts) {
         double every = Units.fromCm(setting.parameters().survey().estimates().lateralEveryCm());
         List<Double> lengths = setting.parameters().survey().estimates().lateralLengthCm();
         int count = Math.min((int) Math.floor(old / every), carried / 4);
         for (int i = 0; i < count; i++) {
-            double at = clear + old * Math.pow((i + dice.between(0.2, 0.8)) / count, 0.75);
+            double at = clear + old * Math.pow((i + random.between(0.2, 0.8)) / count, 0.75);
             double beyond = 1 - at / host.length();
             double length = Math.min(
                     host.length() * 0.45,
-                    Units.fromCm(dice.between(lengths.get(0), lengths.get(1)))
+                    Units.fromCm(random.between(lengths.get(0), lengths.get(1)))
                             * (0.55 + 0.6 * beyond)
                             * Math.min(1, 0.4 + host.age() / 12.0));
             Vec along = host.course().directionAt(at);
             Vec side = sideOf(along).times(i % 2 == 0 ? 1 : -1);
-            Vec heading = along.times(dice.between(0.35, 0.8))
-                    .plus(side.times(dice.between(0.6, 1.0)))
-                    .plus(Vec.UP.times(dice.between(-0.1, 0.4)))
+            Vec heading = along.times(random.between(0.35, 0.8))
+                    .plus(side.times(random.between(0.6, 1.0)))
+                    .plus(Vec.UP.times(random.between(-0.1, 0.4)))
                     .unit();
-            int age = Math.max(2, Math.min(host.age() - 1, 2 + (int) Math.round(dice.between(0, 3))));
+            int age = Math.max(2, Math.min(host.age() - 1, 2 + (int) Math.round(random.between(0, 3))));
             double grown = length * 0.35;
             Course course = growing(host.course().at(at), heading, length, 0.25, 5);
             double base = Math.min(host.diameterAt(at) * 0.6, 0.004 + 0.012 * length);
@@ -165,22 +165,22 @@ final class SmallWoodArrangement {
     }
 
     private void addSpurs(
-            Axis limb, List<Axis> hosts, double clear, Counts counts, SeededRandom dice, List<Axis> axes) {
+            Axis limb, List<Axis> hosts, double clear, Counts counts, SeededRandom random, List<Axis> axes) {
         double[] weights = weights(hosts, clear, 2.0);
         Provenance provenance = counts.counted() ? Provenance.COUNTED : Provenance.ESTIMATED;
         for (int i = 0; i < counts.spurs(); i++) {
-            Axis host = hosts.get(dice.among(weights));
+            Axis host = hosts.get(random.among(weights));
             double start = host == limb ? clear : host.length() * 0.12;
             double end = Math.max(start + 0.02, host.length() - host.lastGrowth());
-            double at = Math.min(host.length(), dice.outward(start, end));
-            double age = Math.max(1, Math.round(counts.spurAge() * dice.between(0.6, 1.4)));
+            double at = Math.min(host.length(), random.outward(start, end));
+            double age = Math.max(1, Math.round(counts.spurAge() * random.between(0.6, 1.4)));
             Vec along = host.course().directionAt(at);
             Vec heading = sideOf(along)
-                    .times(dice.between(-1, 1))
-                    .plus(Vec.UP.times(dice.between(-0.35, 1)))
+                    .times(random.between(-1, 1))
+                    .plus(Vec.UP.times(random.between(-0.35, 1)))
                     .plus(along.times(0.4))
                     .unit();
-            double length = Math.min(0.08, 0.012 + 0.008 * age * dice.between(0.7, 1.3));
+            double length = Math.min(0.08, 0.012 + 0.008 * age * random.between(0.7, 1.3));
             Course course = growing(fromBark(host, at, heading), heading, length, 0, 1);
             axes.add(new Axis(
                     axes.size(),
@@ -206,25 +206,25 @@ final class SmallWoodArrangement {
     }
 
     private void addShoots(
-            Axis limb, List<Axis> hosts, double clear, Counts counts, SeededRandom dice, List<Axis> axes) {
+            Axis limb, List<Axis> hosts, double clear, Counts counts, SeededRandom random, List<Axis> axes) {
         Provenance provenance = counts.counted() ? Provenance.COUNTED : Provenance.ESTIMATED;
         Map<Attitude, Integer> numbers = new EnumMap<>(Attitude.class);
         for (ShootGroup group : counts.shoots()) {
             double[] stretch = new double[group.count()];
             double sum = 0;
             for (int i = 0; i < stretch.length; i++) {
-                stretch[i] = dice.between(0.72, 1.28);
+                stretch[i] = random.between(0.72, 1.28);
                 sum += stretch[i];
             }
             boolean upright = group.attitude() == Attitude.UP || group.attitude() == Attitude.IN;
             double[] weights = weights(hosts, clear, upright ? 0.5 : 2.2);
             for (double own : stretch) {
-                Axis host = hosts.get(dice.among(weights));
+                Axis host = hosts.get(random.among(weights));
                 double start = host == limb ? clear : host.length() * 0.15;
-                double at = Math.min(host.length(), dice.outward(start, Math.max(start, host.length() * 0.97)));
+                double at = Math.min(host.length(), random.outward(start, Math.max(start, host.length() * 0.97)));
                 int number = numbers.merge(group.attitude(), 1, Integer::sum) - 1;
                 double length = group.length() * own * group.count() / sum;
-                axes.add(shoot(limb, host, at, group, number, length, provenance, dice, axes.size()));
+                axes.add(shoot(limb, host, at, group, number, length, provenance, random, axes.size()));
             }
         }
     }
@@ -237,21 +237,21 @@ final class SmallWoodArrangement {
             int number,
             double length,
             Provenance provenance,
-            SeededRandom dice,
+            SeededRandom random,
             int index) {
         Vec along = host.course().directionAt(at);
-        Vec side = sideOf(along).times(dice.side());
+        Vec side = sideOf(along).times(random.side());
         Vec outward = outward(host, at);
         Vec heading = switch (group.attitude()) {
-            case UP -> Vec.UP.plus(along.times(0.25)).plus(side.times(dice.between(0, 0.25)));
-            case SIDE -> side.times(0.9).plus(along.times(0.6)).plus(Vec.UP.times(dice.between(0.1, 0.5)));
+            case UP -> Vec.UP.plus(along.times(0.25)).plus(side.times(random.between(0, 0.25)));
+            case SIDE -> side.times(0.9).plus(along.times(0.6)).plus(Vec.UP.times(random.between(0.1, 0.5)));
             case OUT ->
                 along.times(0.8)
                         .plus(outward.times(0.35))
                         .plus(Vec.UP.times(0.2))
-                        .plus(side.times(dice.between(0, 0.45)));
-            case DOWN -> Vec.UP.times(-0.8).plus(along.times(0.5)).plus(side.times(dice.between(0, 0.5)));
-            case IN -> outward.times(-0.9).plus(Vec.UP.times(0.3)).plus(side.times(dice.between(0, 0.4)));
+                        .plus(side.times(random.between(0, 0.45)));
+            case DOWN -> Vec.UP.times(-0.8).plus(along.times(0.5)).plus(side.times(random.between(0, 0.5)));
+            case IN -> outward.times(-0.9).plus(Vec.UP.times(0.3)).plus(side.times(random.between(0, 0.4)));
         };
         double rise = group.attitude() == Attitude.DOWN ? 0 : 0.35 * Math.min(1, length);
         Course course = growing(fromBark(host, at, heading.unit()), heading.unit(), length, rise, 4);

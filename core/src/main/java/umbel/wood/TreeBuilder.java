@@ -215,8 +215,8 @@ public final class TreeBuilder {
 
     private void addTrunk() {
         double height = Units.fromCm(survey.trunk().heightCm());
-        SeededRandom dice = new SeededRandom(seed, Survey.TRUNK);
-        double phase = dice.between(0, 2 * Math.PI);
+        SeededRandom random = new SeededRandom(seed, Survey.TRUNK);
+        double phase = random.between(0, 2 * Math.PI);
         double sway = 0.008 * height;
         int steps = Math.max(4, (int) Math.ceil(height / STEP));
         List<Vec> points = new ArrayList<>();
@@ -335,10 +335,10 @@ public final class TreeBuilder {
     }
 
     private Course curve(String id, Vec origin, double bearing, double base, double tip, double length) {
-        SeededRandom dice = new SeededRandom(seed, id);
-        double phase = dice.between(0, 2 * Math.PI);
-        double slow = dice.between(2.5, 4.5);
-        double quick = dice.between(8, 12);
+        SeededRandom random = new SeededRandom(seed, id);
+        double phase = random.between(0, 2 * Math.PI);
+        double slow = random.between(2.5, 4.5);
+        double quick = random.between(8, 12);
         // wires hold a tied limb to its line
         double held = setting.system().tied() ? 0.3 : 1;
         double sway = WANDER * held * Math.min(1, 0.4 + length / 2);

@@ -35,10 +35,10 @@ class CrewWordsOnPlansTest {
         Survey survey = PracticeTree.survey(system, leaf, 11, Fault.WATER_SPROUTS, Fault.RIVAL_LEADER);
         AssessRequest request = AssessRequest.of(survey);
         Tree tree = ASSESSOR.tree(request);
-        PlanRequest wish = ASSESSOR.wish(request, tree, List.of(), Set.of());
+        PlanRequest planRequest = ASSESSOR.planRequest(request, tree, List.of(), Set.of());
         TreeReader.Reading reading =
-                TreeReader.read(tree, wish.school(), wish.limits().reach(), Neighbours.NONE);
-        return Planner.recommended(tree, reading, wish, 1).steps();
+                TreeReader.read(tree, planRequest.school(), planRequest.limits().reach(), Neighbours.NONE);
+        return Planner.recommended(tree, reading, planRequest, 1).steps();
     }
 
     @ParameterizedTest

@@ -26,11 +26,14 @@ class SchoolComparisonTest {
 
     private static SchoolComparison.View view(String school, Map<String, Object> lines) {
         AssessRequest request = new AssessRequest(SURVEY, null, null, null, school, null, 1, null, lines, null);
-        PlanRequest wish = ASSESSOR.wish(request, TREE, List.of(), Set.of());
+        PlanRequest planRequest = ASSESSOR.planRequest(request, TREE, List.of(), Set.of());
         TreeReader.Reading reading =
-                TreeReader.read(TREE, wish.school(), wish.limits().reach());
+                TreeReader.read(TREE, planRequest.school(), planRequest.limits().reach());
         return new SchoolComparison.View(
-                wish.school(), wish.limits(), reading.findings(), Planner.recommended(TREE, reading, wish, 1));
+                planRequest.school(),
+                planRequest.limits(),
+                reading.findings(),
+                Planner.recommended(TREE, reading, planRequest, 1));
     }
 
     private static SchoolComparison.View view(String school) {

@@ -61,22 +61,24 @@ class SchedulerLawsTest {
         CrewSchedule schedule = Scheduler.solve(
                 Scheduler.draft(winter.blocks(), winter.crew(), List.of()), 1, () -> false, better -> {});
         Map<Shift, Integer> taken = new HashMap<>();
-        for (WorkPackage chunk : schedule.chunks()) {
-            Shift shift = chunk.shift();
+        for (WorkPackage workPackage : schedule.workPackages()) {
+            Shift shift = workPackage.shift();
             if (shift != null) {
-                taken.merge(shift, chunk.minutes(), Integer::sum);
-                assertThat(chunk.block().days().get(shift.date())).isNotEqualTo(Verdict.NOT);
+                taken.merge(shift, workPackage.minutes(), Integer::sum);
+                assertThat(workPackage.block().days().get(shift.date())).isNotEqualTo(Verdict.NOT);
                 assertThat(shift.member().weekdays()).contains(shift.date().getDayOfWeek());
-                assertThat(chunk.kind() != WorkKind.SAW || shift.member().saw()).isTrue();
-                assertThat(chunk.kind() != WorkKind.LADDER || shift.member().ladder())
+                assertThat(workPackage.kind() != WorkKind.SAW || shift.member().saw())
+                        .isTrue();
+                assertThat(workPackage.kind() != WorkKind.LADDER
+                                || shift.member().ladder())
                         .isTrue();
             }
         }
         taken.forEach((shift, minutes) ->
                 assertThat(minutes / 60.0).isLessThanOrEqualTo(shift.member().hoursADay()));
         for (BlockWork block : winter.blocks()) {
-            double minutes = schedule.chunks().stream()
-                    .filter(chunk -> chunk.block().blockId() == block.blockId())
+            double minutes = schedule.workPackages().stream()
+                    .filter(workPackage -> workPackage.block().blockId() == block.blockId())
                     .mapToInt(WorkPackage::minutes)
                     .sum();
             assertThat(minutes / 60).isEqualTo(block.allHours());
@@ -89,9 +91,9 @@ class SchedulerLawsTest {
         Winter winter = winter(seed);
         CrewSchedule draft = Scheduler.draft(winter.blocks(), winter.crew(), List.of());
         Set<Long> without = new java.util.HashSet<>();
-        draft.chunks().stream()
-                .filter(chunk -> chunk.shift() == null)
-                .forEach(chunk -> without.add(chunk.block().blockId()));
+        draft.workPackages().stream()
+                .filter(workPackage -> workPackage.shift() == null)
+                .forEach(workPackage -> without.add(workPackage.block().blockId()));
         Set<Long> told = new java.util.HashSet<>();
         Conflicts.of(draft, winter.blocks(), winter.crew()).stream()
                 .filter(conflict -> conflict.kind().equals("no-place"))
@@ -104,14 +106,14 @@ class SchedulerLawsTest {
     void aScheduleReadBackFromWhatWasKeptIsTheSame(long seed) {
         Winter winter = winter(seed);
         CrewSchedule draft = Scheduler.draft(winter.blocks(), winter.crew(), List.of());
-        List<Scheduler.Placing> kept = draft.chunks().stream()
-                .filter(chunk -> chunk.shift() != null)
-                .map(chunk -> new Scheduler.Placing(
-                        chunk.block().blockId(),
-                        chunk.kind(),
-                        chunk.shift().member().id(),
-                        chunk.shift().date(),
-                        chunk.minutes(),
+        List<Scheduler.Placing> kept = draft.workPackages().stream()
+                .filter(workPackage -> workPackage.shift() != null)
+                .map(workPackage -> new Scheduler.Placing(
+                        workPackage.block().blockId(),
+                        workPackage.kind(),
+                        workPackage.shift().member().id(),
+                        workPackage.shift().date(),
+                        workPackage.minutes(),
                         false))
                 .toList();
         CrewSchedule again = Scheduler.asPlaced(winter.blocks(), winter.crew(), kept);

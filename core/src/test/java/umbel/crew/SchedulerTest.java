@@ -40,10 +40,10 @@ class SchedulerTest {
     }
 
     private static double hoursOn(CrewSchedule schedule, long block, LocalDate date) {
-        return schedule.chunks().stream()
-                        .filter(chunk -> chunk.block().blockId() == block
-                                && chunk.shift() != null
-                                && chunk.shift().date().equals(date))
+        return schedule.workPackages().stream()
+                        .filter(workPackage -> workPackage.block().blockId() == block
+                                && workPackage.shift() != null
+                                && workPackage.shift().date().equals(date))
                         .mapToInt(WorkPackage::minutes)
                         .sum()
                 / 60.0;
@@ -55,7 +55,9 @@ class SchedulerTest {
         List<CrewMember> crew = List.of(ANN, BEN);
         CrewSchedule schedule = solved(blocks, crew);
         assertThat(Conflicts.of(schedule, blocks, crew)).isEmpty();
-        assertThat(schedule.chunks().stream().mapToInt(WorkPackage::minutes).sum())
+        assertThat(schedule.workPackages().stream()
+                        .mapToInt(WorkPackage::minutes)
+                        .sum())
                 .isEqualTo(42 * 60);
     }
 
@@ -89,9 +91,9 @@ class SchedulerTest {
     void sawWorkIsDoneByTheSkilledAndFirst() {
         List<BlockWork> blocks = List.of(block(1, 6, 6, 18, "oooo"));
         CrewSchedule schedule = solved(blocks, List.of(ANN, BEN));
-        assertThat(schedule.chunks())
-                .filteredOn(chunk -> chunk.kind() == WorkKind.SAW)
-                .allMatch(chunk -> chunk.shift().member().equals(ANN));
+        assertThat(schedule.workPackages())
+                .filteredOn(workPackage -> workPackage.kind() == WorkKind.SAW)
+                .allMatch(workPackage -> workPackage.shift().member().equals(ANN));
         assertThat(Conflicts.of(schedule, blocks, List.of(ANN, BEN))).isEmpty();
     }
 
@@ -156,15 +158,15 @@ class SchedulerTest {
                 .as("minutes without a place, against the first placing")
                 .isLessThanOrEqualTo(before);
         Map<Shift, Integer> taken = new HashMap<>();
-        schedule.chunks().stream()
-                .filter(chunk -> chunk.shift() != null)
-                .forEach(chunk -> taken.merge(chunk.shift(), chunk.minutes(), Integer::sum));
+        schedule.workPackages().stream()
+                .filter(workPackage -> workPackage.shift() != null)
+                .forEach(workPackage -> taken.merge(workPackage.shift(), workPackage.minutes(), Integer::sum));
         assertThat(taken).allSatisfy((shift, minutes) -> assertThat(minutes).isLessThanOrEqualTo(390));
     }
 
     private static int withoutPlace(CrewSchedule schedule) {
-        return schedule.chunks().stream()
-                .filter(chunk -> chunk.shift() == null)
+        return schedule.workPackages().stream()
+                .filter(workPackage -> workPackage.shift() == null)
                 .mapToInt(WorkPackage::minutes)
                 .sum();
     }

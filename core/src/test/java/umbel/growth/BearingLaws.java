@@ -192,7 +192,7 @@ final class BearingLaws {
 
     private static TreeState grownOn(Specimen one, String stock, int years) {
         TreeState stand = one.onStock(stock).stand();
-        return Laws.on(stand.with(stand.temper().ofUsualVigour()), years);
+        return Laws.on(stand.with(stand.traits().ofUsualVigour()), years);
     }
 
     /** Leaf area over the ground after ten unpruned years. */

@@ -96,7 +96,7 @@ final class Laws {
                 stand.light(),
                 stand.reserve(),
                 stand.assimilated(),
-                stand.temper(),
+                stand.traits(),
                 stand.seed(),
                 stand.brighter());
     }

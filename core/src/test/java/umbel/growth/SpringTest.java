@@ -57,7 +57,7 @@ class SpringTest {
     void theShareOfWeakBudsThatBecomeSpursKeepsToItsBounds() {
         List<Double> bounds = PARAMETERS.growth().start().inferred().spurring();
         for (Specimen one : Grove.young(2)) {
-            assertThat(one.stand().temper().spurring()).isBetween(bounds.get(0), bounds.get(1));
+            assertThat(one.stand().traits().spurring()).isBetween(bounds.get(0), bounds.get(1));
         }
     }
 

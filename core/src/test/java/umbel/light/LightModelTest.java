@@ -117,12 +117,12 @@ class LightModelTest {
     void aGlanceRanksTreesAsTheFullReadingDoes() {
         Tree tree = grow("central-leader", 2);
         double before = LightModel.read(tree).mean();
-        double glanced = LightModel.glance(tree, 1).mean();
+        double glanced = LightModel.readCoarse(tree, 1).mean();
         Tree open = CutTree.of(tree, List.of(Operation.remove("5"), Operation.remove("6")))
                 .left();
         assertThat(LightModel.read(open).mean()).isGreaterThan(before);
-        assertThat(LightModel.glance(open, 1).mean()).isGreaterThan(glanced);
-        assertThat(LightModel.glance(tree, 2).mean()).isCloseTo(glanced, within(0.05));
+        assertThat(LightModel.readCoarse(open, 1).mean()).isGreaterThan(glanced);
+        assertThat(LightModel.readCoarse(tree, 2).mean()).isCloseTo(glanced, within(0.05));
     }
 
     @Test

@@ -88,8 +88,8 @@ class SlopeNetAndShadeTest {
         assertThat(shades).isSortedAccordingTo((a, b) -> Double.compare(b.fromTree(), a.fromTree()));
         ShadeBetweenLimbs.Shade first = shades.get(0);
         Tree without = CutTree.of(tree, List.of(Operation.remove(first.limb()))).left();
-        LightReading before = LightModel.glance(tree, 1);
-        LightReading after = LightModel.glance(without, 1);
+        LightReading before = LightModel.readCoarse(tree, 1);
+        LightReading after = LightModel.readCoarse(without, 1);
         double sum = 0;
         double weight = 0;
         int s = 0;

@@ -24,7 +24,7 @@ class CutSetEvaluatorTest {
 
     private final Tree tree = TreeBuilder.build(PracticeTree.survey("central-leader", 14, 5), KNOWLEDGE, 1);
 
-    private static PlanRequest wish(Limits limits) {
+    private static PlanRequest request(Limits limits) {
         return new PlanRequest(
                 KNOWLEDGE.school("classic"),
                 KNOWLEDGE.plan(),
@@ -36,12 +36,12 @@ class CutSetEvaluatorTest {
                 Set.of());
     }
 
-    private CutSetEvaluator weighing(Limits limits) {
-        return new CutSetEvaluator(tree, List.of(), wish(limits), Set.of(), null);
+    private CutSetEvaluator evaluator(Limits limits) {
+        return new CutSetEvaluator(tree, List.of(), request(limits), Set.of(), null);
     }
 
     private CutSetEvaluator usual() {
-        return weighing(new Limits(0.33, 3, 2.4));
+        return evaluator(new Limits(0.33, 3, 2.4));
     }
 
     /** A limb with one growing from it. */
@@ -145,9 +145,9 @@ class CutSetEvaluatorTest {
         Axis limb = parent();
         Operation off = Operation.remove(limb.id());
         double share = CutTree.of(tree, List.of(off)).woodShare();
-        assertThat(weighing(new Limits(share + 1e-6, 9, 2.4)).withinLimits(List.of(), off))
+        assertThat(evaluator(new Limits(share + 1e-6, 9, 2.4)).withinLimits(List.of(), off))
                 .isTrue();
-        assertThat(weighing(new Limits(share - 1e-3, 9, 2.4)).withinLimits(List.of(), off))
+        assertThat(evaluator(new Limits(share - 1e-3, 9, 2.4)).withinLimits(List.of(), off))
                 .isFalse();
     }
 
@@ -158,14 +158,14 @@ class CutSetEvaluatorTest {
                 .limit(2)
                 .toList();
         if (thick.size() == 2) {
-            CutSetEvaluator one = weighing(new Limits(0.95, 1, 2.4));
+            CutSetEvaluator one = evaluator(new Limits(0.95, 1, 2.4));
             Operation first = Operation.remove(thick.get(0).id());
             assertThat(one.withinLimits(List.of(), first)).isTrue();
             assertThat(one.withinLimits(
                             List.of(first), Operation.remove(thick.get(1).id())))
                     .isFalse();
         }
-        CutSetEvaluator none = weighing(new Limits(0.95, 0, 2.4));
+        CutSetEvaluator none = evaluator(new Limits(0.95, 0, 2.4));
         Operation twig = Operation.remove(child().id() + "/shoots");
         assertThat(none.withinLimits(List.of(), twig))
                 .as("twigs are no big cuts")
@@ -180,10 +180,10 @@ class CutSetEvaluatorTest {
                 .max(java.util.Comparator.comparingDouble(Axis::baseDiameter))
                 .orElseThrow();
         Operation renew = Operation.whole(OperationKind.RENEW_BEVEL, strong.id());
-        assertThat(new CutSetEvaluator(spindle, List.of(), wish(new Limits(0.95, 0, 2.4)), Set.of(), null)
+        assertThat(new CutSetEvaluator(spindle, List.of(), request(new Limits(0.95, 0, 2.4)), Set.of(), null)
                         .withinLimits(List.of(), renew))
                 .isFalse();
-        assertThat(new CutSetEvaluator(spindle, List.of(), wish(new Limits(0.95, 1, 2.4)), Set.of(), null)
+        assertThat(new CutSetEvaluator(spindle, List.of(), request(new Limits(0.95, 1, 2.4)), Set.of(), null)
                         .withinLimits(List.of(), renew))
                 .isTrue();
     }
@@ -192,7 +192,7 @@ class CutSetEvaluatorTest {
     void theYearlyShortSpurringOfArmsStandsOutsideTheLimits() {
         Tree espalier = TreeBuilder.build(PracticeTree.survey("espalier", 8, 4), KNOWLEDGE, 1);
         CutSetEvaluator strict =
-                new CutSetEvaluator(espalier, List.of(), wish(new Limits(0.02, 0, 2.4)), Set.of(), null);
+                new CutSetEvaluator(espalier, List.of(), request(new Limits(0.02, 0, 2.4)), Set.of(), null);
         List<Operation> spurring = espalier.limbs().stream()
                 .map(limb -> Operation.cutAt(OperationKind.SHORT_SPUR, limb.id() + "/shoots/up", 0.1))
                 .filter(one -> !umbel.cut.Target.of(espalier, one).isEmpty())
@@ -209,7 +209,7 @@ class CutSetEvaluatorTest {
         CutSetEvaluator one = usual();
         double worth = one.worth(off);
         assertThat(one.worth(off)).isEqualTo(worth);
-        assertThat(new CutSetEvaluator(tree, List.of(), wish(new Limits(0.33, 3, 2.4)), Set.of(), one).worth(off))
+        assertThat(new CutSetEvaluator(tree, List.of(), request(new Limits(0.33, 3, 2.4)), Set.of(), one).worth(off))
                 .as("shared appraisals")
                 .isEqualTo(worth);
         assertThat(one.worthOf(CutTree.of(tree, List.of()).left())).isCloseTo(one.worth(List.of()), within(1e-9));

@@ -47,7 +47,7 @@ class CutSetValueTest {
                 new BitSet());
     }
 
-    private static PlanRequest wish(Map<String, Double> goals) {
+    private static PlanRequest request(Map<String, Double> goals) {
         return new PlanRequest(
                 KNOWLEDGE.school("classic"),
                 KNOWLEDGE.plan(),
@@ -73,26 +73,26 @@ class CutSetValueTest {
     })
     void eachGoalWeighsItsOwnTerms(int term, String goal, int sign) {
         CutSetValue one = only(term, 1);
-        double usual = one.worth(wish(Map.of(goal, 1.0)));
+        double usual = one.worth(request(Map.of(goal, 1.0)));
         assertThat(Math.signum(usual)).isEqualTo(sign);
-        assertThat(one.worth(wish(Map.of(goal, 2.0)))).isCloseTo(2 * usual, within(1e-12));
-        assertThat(one.worth(wish(Map.of(goal, 0.0)))).isZero();
+        assertThat(one.worth(request(Map.of(goal, 2.0)))).isCloseTo(2 * usual, within(1e-12));
+        assertThat(one.worth(request(Map.of(goal, 0.0)))).isZero();
     }
 
     @Test
     void woundsCostWhateverIsWanted() {
         PlanRules.Worth worth = KNOWLEDGE.plan().worth();
-        assertThat(only(9, 1).worth(wish(Map.of()))).isCloseTo(-worth.wound(), within(1e-12));
+        assertThat(only(9, 1).worth(request(Map.of()))).isCloseTo(-worth.wound(), within(1e-12));
     }
 
     @Test
     void takingMoreOfTheAllowedShareCostsMoreThanInProportion() {
-        PlanRequest wish = wish(Map.of());
-        double little = only(WOOD_SHARE, 0.1).worth(wish);
-        double much = only(WOOD_SHARE, 0.3).worth(wish);
+        PlanRequest request = request(Map.of());
+        double little = only(WOOD_SHARE, 0.1).worth(request);
+        double much = only(WOOD_SHARE, 0.3).worth(request);
         assertThat(little).isNegative();
         assertThat(much).isCloseTo(9 * little, within(1e-9));
-        assertThat(only(WOOD_SHARE, 0.3).worth(wish.within(KNOWLEDGE.plan().firmer())))
+        assertThat(only(WOOD_SHARE, 0.3).worth(request.within(KNOWLEDGE.plan().firmer())))
                 .as("the same share is less of a larger allowance")
                 .isGreaterThan(much);
     }
@@ -138,6 +138,6 @@ class CutSetValueTest {
         return CutSetValue.of(
                 CutSetValue.Ground.of(tree, List.of(), KNOWLEDGE.plan()),
                 CutTree.of(tree, List.of(operations)),
-                wish(Map.of()));
+                request(Map.of()));
     }
 }

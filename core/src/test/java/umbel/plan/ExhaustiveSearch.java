@@ -7,13 +7,13 @@ import java.util.List;
 final class ExhaustiveSearch {
 
     private final PlanSearch search;
-    private final CutSetEvaluator weighing;
+    private final CutSetEvaluator evaluator;
     private final double least;
 
     ExhaustiveSearch(PlanSearch search) {
         this.search = search;
-        this.weighing = search.weighing();
-        this.least = weighing.wish().rules().leastGain();
+        this.evaluator = search.evaluator();
+        this.least = evaluator.request().rules().leastGain();
     }
 
     /** The best of all sets. Nothing beyond what is fixed is taken for granted, and the limits hold. */
@@ -49,7 +49,7 @@ final class ExhaustiveSearch {
 
     /** The set with one more, wherever in the order it can be done; empty where it cannot. */
     private List<Candidate> placed(List<Candidate> chosen, Candidate candidate) {
-        if (!weighing.withinLimits(PlanSearch.operations(chosen), candidate.operation())) {
+        if (!evaluator.withinLimits(PlanSearch.operations(chosen), candidate.operation())) {
             return List.of();
         }
         for (int place = chosen.size(); place >= 0; place--) {
@@ -64,7 +64,7 @@ final class ExhaustiveSearch {
 
     private boolean canBeDone(List<Candidate> order, int from) {
         for (int i = from; i < order.size(); i++) {
-            if (!weighing.fits(
+            if (!evaluator.fits(
                     PlanSearch.operations(order.subList(0, i)), order.get(i).operation())) {
                 return false;
             }

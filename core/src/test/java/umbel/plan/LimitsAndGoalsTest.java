@@ -80,27 +80,27 @@ class LimitsAndGoalsTest {
 
     @Test
     void aTreeIsWorthMoreWithoutItsFaults() {
-        PlanRequest wish = wish();
+        PlanRequest request = request();
         Tree faulty = TreeBuilder.build(
                 PracticeTree.survey("central-leader", 18, 3, Fault.RIVAL_LEADER, Fault.SUCKERS), KNOWLEDGE, 1);
         CutSetValue.Ground ground = CutSetValue.Ground.of(faulty, List.of(), KNOWLEDGE.plan());
         double asFound =
-                CutSetValue.of(ground, CutTree.of(faulty, List.of()), wish).worth(wish);
-        double noSuckers = worth(ground, faulty, wish, "s1", "s2");
-        double noRival = worth(ground, faulty, wish, "r1");
-        double stripped = worth(ground, faulty, wish, "1", "2", "3", "4", "5", "6", "7");
+                CutSetValue.of(ground, CutTree.of(faulty, List.of()), request).worth(request);
+        double noSuckers = worth(ground, faulty, request, "s1", "s2");
+        double noRival = worth(ground, faulty, request, "r1");
+        double stripped = worth(ground, faulty, request, "1", "2", "3", "4", "5", "6", "7");
         assertThat(noSuckers).isGreaterThan(asFound);
         assertThat(noRival).isGreaterThan(asFound);
         assertThat(stripped).as("taking the frame off is no cure").isLessThan(asFound);
     }
 
-    private static double worth(CutSetValue.Ground ground, Tree tree, PlanRequest wish, String... limbs) {
+    private static double worth(CutSetValue.Ground ground, Tree tree, PlanRequest request, String... limbs) {
         List<Operation> operations =
                 java.util.Arrays.stream(limbs).map(Operation::remove).toList();
-        return CutSetValue.of(ground, CutTree.of(tree, operations), wish).worth(wish);
+        return CutSetValue.of(ground, CutTree.of(tree, operations), request).worth(request);
     }
 
-    private static PlanRequest wish() {
+    private static PlanRequest request() {
         return new PlanRequest(
                 KNOWLEDGE.school("classic"),
                 KNOWLEDGE.plan(),

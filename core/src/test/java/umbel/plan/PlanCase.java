@@ -16,7 +16,7 @@ import umbel.survey.Survey;
 import umbel.wood.Tree;
 
 /** A tree with what is asked for it and what is wrong with it. */
-record PlanCase(Tree tree, PlanRequest wish, TreeReader.Reading reading) {
+record PlanCase(Tree tree, PlanRequest request, TreeReader.Reading reading) {
 
     private static final Assessor ASSESSOR = new Assessor(Knowledge.shipped());
 
@@ -34,15 +34,17 @@ record PlanCase(Tree tree, PlanRequest wish, TreeReader.Reading reading) {
     }
 
     static PlanCase of(Survey survey) {
-        AssessRequest request = AssessRequest.of(survey);
-        Tree tree = ASSESSOR.tree(request);
-        PlanRequest wish = ASSESSOR.wish(request, tree, List.of(), Set.of());
+        AssessRequest assessed = AssessRequest.of(survey);
+        Tree tree = ASSESSOR.tree(assessed);
+        PlanRequest request = ASSESSOR.planRequest(assessed, tree, List.of(), Set.of());
         return new PlanCase(
-                tree, wish, TreeReader.read(tree, wish.school(), wish.limits().reach()));
+                tree,
+                request,
+                TreeReader.read(tree, request.school(), request.limits().reach()));
     }
 
     Planning planning() {
-        return new Planning(tree, reading, wish, 1);
+        return new Planning(tree, reading, request, 1);
     }
 
     List<Plan> plans() {
@@ -54,29 +56,38 @@ record PlanCase(Tree tree, PlanRequest wish, TreeReader.Reading reading) {
     }
 
     PlanSearch search() {
-        return new PlanSearch(tree, reading.findings(), wish, LightResolution.CLOSE, null);
+        return new PlanSearch(tree, reading.findings(), request, LightResolution.CLOSE, null);
     }
 
     /** The same tree asked for otherwise. */
     PlanCase wishing(List<Operation> taken, Set<String> refused, Map<String, Double> named) {
-        Goals goals =
-                named.isEmpty() ? wish.goals() : Goals.of(named, wish.rules().goals());
-        return asked(goals, wish.limits(), wish.moment(), taken, refused);
+        Goals goals = named.isEmpty()
+                ? request.goals()
+                : Goals.of(named, request.rules().goals());
+        return asked(goals, request.limits(), request.moment(), taken, refused);
     }
 
     /** The same tree under other limits. */
     PlanCase under(Limits limits) {
-        return asked(wish.goals(), limits, wish.moment(), wish.taken(), wish.refused());
+        return asked(request.goals(), limits, request.moment(), request.taken(), request.refused());
     }
 
     /** The same tree to be worked on in leaf. */
     PlanCase inLeaf() {
-        return asked(wish.goals(), wish.limits(), Moment.SUMMER, wish.taken(), wish.refused());
+        return asked(request.goals(), request.limits(), Moment.SUMMER, request.taken(), request.refused());
     }
 
     private PlanCase asked(Goals goals, Limits limits, Moment moment, List<Operation> taken, Set<String> refused) {
         PlanRequest other = new PlanRequest(
-                wish.school(), wish.rules(), goals, limits, moment, wish.years(), taken, refused, wish.learned());
+                request.school(),
+                request.rules(),
+                goals,
+                limits,
+                moment,
+                request.years(),
+                taken,
+                refused,
+                request.learned());
         return new PlanCase(tree, other, reading);
     }
 }

@@ -18,7 +18,7 @@ class PlanRequestTest {
 
     private static final Knowledge KNOWLEDGE = Knowledge.shipped();
 
-    private final PlanRequest wish = new PlanRequest(
+    private final PlanRequest request = new PlanRequest(
                     KNOWLEDGE.school("classic"),
                     KNOWLEDGE.plan(),
                     Goals.of(Map.of(), KNOWLEDGE.plan().goals()),
@@ -31,67 +31,67 @@ class PlanRequestTest {
 
     @Test
     void aLaterWinterTakesNothingForGrantedAndKeepsWhatWasRefused() {
-        PlanRequest later = wish.later(Set.of("2b"));
+        PlanRequest later = request.later(Set.of("2b"));
         assertThat(later.taken()).isEmpty();
         assertThat(later.years()).isEqualTo(1);
         assertThat(later.refused())
                 .contains("remove@7", "remove@2b", "renew-stub@2b", "renew-bevel@2b")
                 .doesNotContain("shorten@2b", "bend@2b", "remove@2c");
-        assertThat(later.learned()).isEqualTo(wish.learned());
+        assertThat(later.learned()).isEqualTo(request.learned());
     }
 
     @Test
     void inOneWinterOnlyTheReachStillLimits() {
-        PlanRequest atOnce = wish.unlimited();
+        PlanRequest atOnce = request.unlimited();
         assertThat(atOnce.limits().woodShare()).isEqualTo(0.75);
         assertThat(atOnce.limits().bigCuts()).isEqualTo(Integer.MAX_VALUE);
         assertThat(atOnce.limits().reach()).isEqualTo(2.4);
-        assertThat(atOnce.taken()).isEqualTo(wish.taken());
+        assertThat(atOnce.taken()).isEqualTo(request.taken());
     }
 
     @Test
     void gentlerAndFirmerScaleTheLimitsAndNeverTakeAllOfATree() {
-        Limits gentler = wish.within(KNOWLEDGE.plan().gentler()).limits();
+        Limits gentler = request.within(KNOWLEDGE.plan().gentler()).limits();
         assertThat(gentler.woodShare()).isEqualTo(0.3 * 0.55);
         assertThat(gentler.bigCuts()).isEqualTo(2);
-        Limits all = wish.within(new PlanRules.Variant(10, 2, 1, 1)).limits();
+        Limits all = request.within(new PlanRules.Variant(10, 2, 1, 1)).limits();
         assertThat(all.woodShare()).isEqualTo(0.75);
         assertThat(all.bigCuts()).isEqualTo(6);
     }
 
     @Test
     void firmerWantsMoreLightAndGentlerLess() {
-        double usual = wish.goals().light();
-        assertThat(wish.within(KNOWLEDGE.plan().firmer()).goals().light()).isEqualTo(2 * usual);
-        assertThat(wish.within(KNOWLEDGE.plan().gentler()).goals().light()).isEqualTo(usual / 2);
-        assertThat(wish.within(KNOWLEDGE.plan().firmer()).goals().crop())
-                .isEqualTo(wish.goals().crop());
+        double usual = request.goals().light();
+        assertThat(request.within(KNOWLEDGE.plan().firmer()).goals().light()).isEqualTo(2 * usual);
+        assertThat(request.within(KNOWLEDGE.plan().gentler()).goals().light()).isEqualTo(usual / 2);
+        assertThat(request.within(KNOWLEDGE.plan().firmer()).goals().crop())
+                .isEqualTo(request.goals().crop());
     }
 
     @Test
     void theSameEyeSeesATreeWhateverIsWantedOfIt() {
-        assertThat(wish.sees(wish.within(KNOWLEDGE.plan().firmer()))).isTrue();
-        assertThat(wish.sees(wish.unlimited())).isTrue();
+        assertThat(request.sees(request.within(KNOWLEDGE.plan().firmer()))).isTrue();
+        assertThat(request.sees(request.unlimited())).isTrue();
         PlanRequest further = new PlanRequest(
-                wish.school(),
-                wish.rules(),
-                wish.goals(),
+                request.school(),
+                request.rules(),
+                request.goals(),
                 new Limits(0.3, 3, 3.0),
-                wish.moment(),
-                wish.years(),
-                wish.taken(),
-                wish.refused());
-        assertThat(wish.sees(further)).as("another reach").isFalse();
+                request.moment(),
+                request.years(),
+                request.taken(),
+                request.refused());
+        assertThat(request.sees(further)).as("another reach").isFalse();
         PlanRequest otherSchool = new PlanRequest(
                 KNOWLEDGE.school("gentle"),
-                wish.rules(),
-                wish.goals(),
-                wish.limits(),
-                wish.moment(),
-                wish.years(),
-                wish.taken(),
-                wish.refused());
-        assertThat(wish.sees(otherSchool)).isFalse();
+                request.rules(),
+                request.goals(),
+                request.limits(),
+                request.moment(),
+                request.years(),
+                request.taken(),
+                request.refused());
+        assertThat(request.sees(otherSchool)).isFalse();
     }
 
     @Test

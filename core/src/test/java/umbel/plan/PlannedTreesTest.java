@@ -151,7 +151,7 @@ class PlannedTreesTest {
         Survey survey = PracticeTree.survey("central-leader", 18, 3, Fault.SUCKERS, Fault.RIVAL_LEADER);
         List<Operation> taken = List.of(Operation.remove("5"), Operation.remove("r1"), Operation.remove("s2"));
         PlanCase one = PlanCase.of(survey).wishing(taken, Set.of(), Map.of());
-        Plan plan = Planner.marked(one.tree(), one.reading(), one.wish());
+        Plan plan = Planner.marked(one.tree(), one.reading(), one.request());
         assertThat(plan.steps()).extracting(step -> step.operation().limb()).containsExactly("s2", "r1", "5");
         assertThat(plan.steps().get(2).reason()).isEqualTo("Marked by hand.");
         assertThat(plan.steps().get(1).rules()).contains("rival-leader");

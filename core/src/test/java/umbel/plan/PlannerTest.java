@@ -48,9 +48,9 @@ class PlannerTest {
     void everyPlanKeepsToItsLimitsEachWinter(String system, int leaf, long seed, Fault[] faults) {
         PlanCase one = PlanCase.of(PracticeTree.survey(system, leaf, seed, faults));
         for (Plan plan : one.plans()) {
-            double allowed = one.wish().limits().woodShare() * (plan.name().equals("firmer") ? 1.25 : 1);
-            int most =
-                    (int) Math.ceil(one.wish().limits().bigCuts() * (plan.name().equals("firmer") ? 1.5 : 1));
+            double allowed = one.request().limits().woodShare() * (plan.name().equals("firmer") ? 1.25 : 1);
+            int most = (int)
+                    Math.ceil(one.request().limits().bigCuts() * (plan.name().equals("firmer") ? 1.5 : 1));
             for (int year = 0; year < 3 && !plan.name().equals(Plan.IN_ONE_WINTER); year++) {
                 List<Step> steps = inWinter(plan, year);
                 if (steps.isEmpty()) {

@@ -79,7 +79,8 @@ class PlanningTest {
                         OLD.wishing(List.of(first), Set.of(), Map.of()),
                         OLD.wishing(List.of(), Set.of(), otherGoals))
                 .forEach(other -> {
-                    Plan goingOn = new Planning(other.tree(), other.reading(), other.wish(), 1, before).recommended();
+                    Plan goingOn =
+                            new Planning(other.tree(), other.reading(), other.request(), 1, before).recommended();
                     Plan afresh = other.planning().recommended();
                     assertThat(operations(goingOn)).isEqualTo(operations(afresh));
                     assertThat(goingOn.totals()).isEqualTo(afresh.totals());
@@ -91,7 +92,7 @@ class PlanningTest {
         Plan alone = YOUNG.planning().recommended();
         Planning before = OLD.planning();
         before.recommended();
-        Plan after = new Planning(YOUNG.tree(), YOUNG.reading(), YOUNG.wish(), 1, before).recommended();
+        Plan after = new Planning(YOUNG.tree(), YOUNG.reading(), YOUNG.request(), 1, before).recommended();
         assertThat(operations(after)).isEqualTo(operations(alone));
     }
 
@@ -112,7 +113,8 @@ class PlanningTest {
                     .filter(plan -> plan.name().equals(Plan.IN_ONE_WINTER))
                     .findFirst();
             growing += atOnce.isEmpty()
-                            && recommended.leavesMuchForLater(one.wish().rules().renovation())
+                            && recommended.leavesMuchForLater(
+                                    one.request().rules().renovation())
                     ? 1
                     : 0;
             atOnce.ifPresent(plan -> assertThat(plan.totals().woodShare())

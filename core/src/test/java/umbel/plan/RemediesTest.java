@@ -121,7 +121,7 @@ class RemediesTest {
     }
 
     private static Remedies remedies(Tree tree, boolean inLeaf) {
-        PlanRequest wish = new PlanRequest(
+        PlanRequest request = new PlanRequest(
                 KNOWLEDGE.school("classic"),
                 KNOWLEDGE.plan(),
                 Goals.of(Map.of(), KNOWLEDGE.plan().goals()),
@@ -130,7 +130,7 @@ class RemediesTest {
                 1,
                 List.of(),
                 Set.of());
-        return new Remedies(tree, findings(tree), wish, new Stubs(tree, LightResolution.CLOSE));
+        return new Remedies(tree, findings(tree), request, new Stubs(tree, LightResolution.CLOSE));
     }
 
     private static List<Finding> findings(Tree tree) {

@@ -67,11 +67,11 @@ final class SearchAgainstBest {
                 chosen.add(faults[random.nextInt(faults.length)]);
             }
             int leaf = 2 + random.nextInt(5);
-            AssessRequest request =
+            AssessRequest assessed =
                     AssessRequest.of(PracticeTree.survey(kind[0], kind[1], leaf, seed, chosen.toArray(Fault[]::new)));
-            Tree tree = assessor.tree(request);
-            PlanRequest asked = assessor.wish(request, tree, List.of(), Set.of());
-            PlanRequest wish = new PlanRequest(
+            Tree tree = assessor.tree(assessed);
+            PlanRequest asked = assessor.planRequest(assessed, tree, List.of(), Set.of());
+            PlanRequest request = new PlanRequest(
                     asked.school(),
                     asked.rules(),
                     asked.goals(),
@@ -81,8 +81,8 @@ final class SearchAgainstBest {
                     List.of(),
                     Set.of());
             TreeReader.Reading reading =
-                    TreeReader.read(tree, wish.school(), wish.limits().reach());
-            PlanSearch search = new PlanSearch(tree, reading.findings(), wish, LightResolution.CLOSE, null);
+                    TreeReader.read(tree, request.school(), request.limits().reach());
+            PlanSearch search = new PlanSearch(tree, reading.findings(), request, LightResolution.CLOSE, null);
             long open =
                     search.candidates().stream().filter(one -> !one.settled()).count();
             if (open >= FEWEST && open <= MOST) {
@@ -103,7 +103,7 @@ final class SearchAgainstBest {
     }
 
     private static double worth(PlanSearch search, List<Candidate> chosen) {
-        return search.value(chosen, search.weighing().wish().rules().leastGain());
+        return search.value(chosen, search.evaluator().request().rules().leastGain());
     }
 
     /** Share of trees within a part of the best. */

@@ -50,15 +50,15 @@ final class SeasonsAgainstNow {
 
     /** The worth over now and three seasons, worked out here from the definition and not by the class under test. */
     static double overTheYears(PlanCase one, List<Candidate> visit) {
-        PlanRules.Ahead ahead = one.wish().rules().ahead();
-        CutSetEvaluator weighing = one.search().weighing();
+        PlanRules.Ahead ahead = one.request().rules().ahead();
+        CutSetEvaluator evaluator = one.search().evaluator();
         TreeState stand = InitialState.of(one.tree(), 1);
         List<Season.Work> works = new ArrayList<>(Collections.nCopies(3, Season.Work.NONE));
         works.set(0, Season.Work.dormant(PlanSearch.operations(visit)));
         List<Forecast.Figures> years = Forecast.middle(stand, works);
-        return ahead.now() * weighing.worth(PlanSearch.operations(visit))
-                + ahead.one() * weighing.worthOf(years.get(0).tree())
-                + ahead.three() * weighing.worthOf(years.get(2).tree());
+        return ahead.now() * evaluator.worth(PlanSearch.operations(visit))
+                + ahead.one() * evaluator.worthOf(years.get(0).tree())
+                + ahead.three() * evaluator.worthOf(years.get(2).tree());
     }
 
     /** Argument: how many trees. */

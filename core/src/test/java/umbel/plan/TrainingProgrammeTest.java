@@ -113,11 +113,11 @@ class TrainingProgrammeTest {
     void aStepTheGrowerRefusesStaysRefused() {
         Survey survey = whip("central-leader", 150);
         Assessor assessor = new Assessor(Knowledge.shipped());
-        AssessRequest request = AssessRequest.of(survey);
-        Tree tree = assessor.tree(request);
-        PlanRequest wish = assessor.wish(request, tree, List.of(), Set.of("head@trunk"));
+        AssessRequest assessed = AssessRequest.of(survey);
+        Tree tree = assessor.tree(assessed);
+        PlanRequest request = assessor.planRequest(assessed, tree, List.of(), Set.of("head@trunk"));
         Plan plan = Planner.recommended(
-                tree, TreeReader.read(tree, wish.school(), wish.limits().reach()), wish, 1);
+                tree, TreeReader.read(tree, request.school(), request.limits().reach()), request, 1);
         assertThat(plan.steps())
                 .noneMatch(step -> step.year() == 0)
                 .noneMatch(step -> PlanRequest.key(step.operation()).equals("head@trunk"));

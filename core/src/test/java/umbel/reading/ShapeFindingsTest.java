@@ -226,8 +226,8 @@ class ShapeFindingsTest {
         assertThat(finding.judgedBy()).isEqualTo("school.dropClearance_cm");
     }
 
-    private static boolean moved(Tree tree, Neighbours company) {
-        return TreeReader.read(tree, KNOWLEDGE.school("classic"), REACH, company).findings().stream()
+    private static boolean moved(Tree tree, Neighbours neighbours) {
+        return TreeReader.read(tree, KNOWLEDGE.school("classic"), REACH, neighbours).findings().stream()
                 .anyMatch(one -> one.rule().equals("wood-moved-out"));
     }
 

@@ -49,7 +49,7 @@ class TreeFilesController {
     @Hidden
     @GetMapping("/trees/{id}/survey.csv")
     ResponseEntity<String> table(@PathVariable long id) {
-        TreeReadings.ReadTree read = plans.standing(id);
+        TreeReadings.ReadTree read = plans.newestReading(id);
         return file(
                 CSV, name(read, "csv"), SurveyCsv.write(List.of(read.request().survey())));
     }
@@ -58,7 +58,7 @@ class TreeFilesController {
     @Hidden
     @GetMapping("/trees/{id}/drawing.svg")
     ResponseEntity<String> drawing(@PathVariable long id, @RequestParam(defaultValue = "180") double from) {
-        TreeReadings.ReadTree read = plans.standing(id);
+        TreeReadings.ReadTree read = plans.newestReading(id);
         return file(SVG, name(read, "svg"), TreeSvg.draw(read.tree(), Units.fromDegrees(from)));
     }
 
@@ -66,7 +66,7 @@ class TreeFilesController {
     @Hidden
     @GetMapping("/trees/{id}/tree.gltf")
     ResponseEntity<String> solid(@PathVariable long id) {
-        TreeReadings.ReadTree read = plans.standing(id);
+        TreeReadings.ReadTree read = plans.newestReading(id);
         return file(GLTF, name(read, "gltf"), TreeGltf.write(read.tree()));
     }
 

@@ -59,11 +59,11 @@ public class GrowthService {
             throw new NotFound("year", year);
         }
         var tree = course.get(year - 1).tree();
-        return StandDrawing.of(tree, LightModel.glance(tree, 1));
+        return StandDrawing.of(tree, LightModel.readCoarse(tree, 1));
     }
 
     private Futures futures(long treeId, Decisions decisions, int years, boolean thinned) {
-        TreeReadings.ReadTree read = plans.standing(treeId);
+        TreeReadings.ReadTree read = plans.current(treeId);
         BlockCalibration learned = plans.learned(treeId);
         Asked asked = new Asked(
                 treeId, plans.newestSurvey(treeId), decisions.marks(), decisions.moment(), years, thinned, learned);

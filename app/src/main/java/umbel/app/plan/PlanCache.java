@@ -22,14 +22,15 @@ class PlanCache {
      * What a plan depends on.
      *
      * @param learned what its block has taught
-     * @param company its neighbours, which its findings depend on
+     * @param neighbours its neighbours, which its findings depend on
      */
-    record Key(long surveyId, Decisions decisions, BlockCalibration learned, Neighbours company) {}
+    record Key(long surveyId, Decisions decisions, BlockCalibration learned, Neighbours neighbours) {}
 
     /** The planning of a key; what it, or the one before it on the same survey, has worked out already is there. */
-    Planning of(Key key, Tree tree, TreeReader.Reading reading, PlanRequest wish, long seed) {
+    Planning of(Key key, Tree tree, TreeReader.Reading reading, PlanRequest planRequest, long seed) {
         return kept.get(
                 key,
-                () -> lastOfSurvey.renew(key.surveyId(), before -> new Planning(tree, reading, wish, seed, before)));
+                () -> lastOfSurvey.renew(
+                        key.surveyId(), before -> new Planning(tree, reading, planRequest, seed, before)));
     }
 }

@@ -87,10 +87,10 @@ public class PlanService {
     public TreeAnswers.TreePage page(long treeId, Viewer viewer) {
         OrchardTree tree = tree(treeId);
         SurveyEntry survey = newest(treeId);
-        TreeDecisions.Standing standing =
+        TreeDecisions.Current current =
                 viewer.adviser() ? suggestions.of(treeId, survey, viewer.name()) : decided.on(treeId, survey);
-        TreeReadings.ReadTree read = read(survey, standing.decisions());
-        Limits limits = assessor.limits(request(read, standing.decisions()), read.tree());
+        TreeReadings.ReadTree read = read(survey, current.decisions());
+        Limits limits = assessor.limits(request(read, current.decisions()), read.tree());
         return new TreeAnswers.TreePage(
                 name(tree, survey, read),
                 StandDrawing.of(read.tree(), read.reading().light()),
@@ -103,9 +103,9 @@ public class PlanService {
                         Units.round(
                                 limits.reach() * read.tree().setting().system().reachFactor(), 2)),
                 LimbTable.of(read),
-                standing.decisions(),
-                standing.version(),
-                standing.outdated(),
+                current.decisions(),
+                current.version(),
+                current.outdated(),
                 viewer.adviser() ? List.of() : suggestions(treeId, survey, read),
                 records.findLastThatCounts(treeId, survey.id(), survey.surveyedOn())
                         .map(visit -> visit.doneOn().toString())
@@ -157,20 +157,21 @@ public class PlanService {
         Asked mine = asked(survey, decisions.marking(List.of()));
         Asked theirs = asked(survey, decisions.underSchool(otherSchool));
         return new TreeAnswers.Beside(
-                mine.wish().school().name(),
-                theirs.wish().school().name(),
+                mine.planRequest().school().name(),
+                theirs.planRequest().school().name(),
                 assessor.plans(mine.planning().all()).get(0),
                 assessor.plans(theirs.planning().all()).get(0),
                 SchoolComparison.of(mine.read().tree(), mine.view(), theirs.view()));
     }
 
     /** A tree read and wished for, with the planning that answers it. */
-    private record Asked(TreeReadings.ReadTree read, TreeReader.Reading sure, PlanRequest wish, Planning planning) {
+    private record Asked(
+            TreeReadings.ReadTree read, TreeReader.Reading sure, PlanRequest planRequest, Planning planning) {
 
         SchoolComparison.View view() {
             return new SchoolComparison.View(
-                    wish.school(),
-                    wish.limits(),
+                    planRequest.school(),
+                    planRequest.limits(),
                     sure.findings(),
                     planning.all().get(0));
         }
@@ -180,12 +181,13 @@ public class PlanService {
         TreeReadings.ReadTree read = read(survey, decisions);
         AssessRequest request = request(read, decisions);
         BlockCalibration learned = learning.of(survey.tree().block());
-        PlanRequest wish = assessor.wish(
+        PlanRequest planRequest = assessor.planRequest(
                         request, read.tree(), operations(decisions), new HashSet<>(decisions.refused()))
                 .knowing(learned);
         TreeReader.Reading sure = sure(survey, read);
-        PlanCache.Key key = new PlanCache.Key(survey.id(), decisions, learned, read.company());
-        return new Asked(read, sure, wish, keeper.of(key, read.tree(), sure, wish, Assessor.seed(request)));
+        PlanCache.Key key = new PlanCache.Key(survey.id(), decisions, learned, read.neighbours());
+        return new Asked(
+                read, sure, planRequest, keeper.of(key, read.tree(), sure, planRequest, Assessor.seed(request)));
     }
 
     @Transactional(readOnly = true)
@@ -203,7 +205,8 @@ public class PlanService {
                 assessor.findings(
                         read.tree(),
                         read.school(),
-                        TreeReader.findings(cut.left(), read.school(), sum.light(), limits.reach(), read.company())));
+                        TreeReader.findings(
+                                cut.left(), read.school(), sum.light(), limits.reach(), read.neighbours())));
     }
 
     /** What the trees of a tree's block have taught about forecasts. */
@@ -227,16 +230,16 @@ public class PlanService {
             return List.of();
         }
         TreeReadings.ReadTree read = read(survey, decisions);
-        PlanRequest wish = assessor.wish(
+        PlanRequest planRequest = assessor.planRequest(
                 request(read, decisions), read.tree(), operations(decisions), new HashSet<>(decisions.refused()));
-        return Planner.marked(read.tree(), read.reading(), wish).steps().stream()
+        return Planner.marked(read.tree(), read.reading(), planRequest).steps().stream()
                 .map(step -> step.operation())
                 .toList();
     }
 
     /** The newest survey of a tree as it was read under what is decided on it. */
     @Transactional(readOnly = true)
-    public TreeReadings.ReadTree standing(long treeId) {
+    public TreeReadings.ReadTree newestReading(long treeId) {
         SurveyEntry survey = newest(treeId);
         return read(survey, decided.on(treeId, survey).decisions());
     }
@@ -272,9 +275,9 @@ public class PlanService {
     @Transactional(readOnly = true)
     public List<Assessment.StepAnswer> sheet(long treeId, Decisions decisions) {
         TreeReadings.ReadTree read = read(newest(treeId), decisions);
-        PlanRequest wish = assessor.wish(
+        PlanRequest planRequest = assessor.planRequest(
                 request(read, decisions), read.tree(), operations(decisions), new HashSet<>(decisions.refused()));
-        return Planner.marked(read.tree(), read.reading(), wish).steps().stream()
+        return Planner.marked(read.tree(), read.reading(), planRequest).steps().stream()
                 .map(step -> assessor.step(step))
                 .toList();
     }
@@ -400,7 +403,7 @@ public class PlanService {
                 decisions.school(),
                 lines(decisions),
                 decisions.hold() == null ? null : decisions.hold().reachM(),
-                readings.companyOf(survey));
+                readings.neighboursOf(survey));
     }
 
     /** The school's own lines as the core wants them: yes and no are kept as 1 and 0. */

@@ -40,11 +40,11 @@ class Suggestions {
 
     /** What an adviser suggests on a survey of a tree; nothing where they suggested nothing yet. */
     @Transactional(readOnly = true)
-    public TreeDecisions.Standing of(long treeId, SurveyEntry survey, String adviser) {
+    public TreeDecisions.Current of(long treeId, SurveyEntry survey, String adviser) {
         return suggestions
                 .findByTreeIdAndSurveyIdAndSuggestedByAndState(treeId, survey.id(), adviser, Suggestion.OPEN)
-                .map(one -> new TreeDecisions.Standing(read(one), one.version(), false))
-                .orElse(new TreeDecisions.Standing(Decisions.none(), NONE_YET, false));
+                .map(one -> new TreeDecisions.Current(read(one), one.version(), false))
+                .orElse(new TreeDecisions.Current(Decisions.none(), NONE_YET, false));
     }
 
     /** The suggestions on a survey of a tree that hold a mark. */

@@ -32,14 +32,14 @@ public class TreeDecisions {
      * @param version to be told when it is changed; -1 where nothing is kept yet
      * @param outdated whether something was decided on an older survey
      */
-    record Standing(Decisions decisions, long version, boolean outdated) {}
+    record Current(Decisions decisions, long version, boolean outdated) {}
 
     /** What is decided on a survey of a tree; nothing where it was decided on another. */
     @Transactional(readOnly = true)
-    public Standing on(long treeId, SurveyEntry survey) {
+    public Current on(long treeId, SurveyEntry survey) {
         return works.findByTreeId(treeId)
-                .map(work -> new Standing(of(work, survey), work.version(), !goesBy(work, survey)))
-                .orElse(new Standing(Decisions.none(), NONE_YET, false));
+                .map(work -> new Current(of(work, survey), work.version(), !goesBy(work, survey)))
+                .orElse(new Current(Decisions.none(), NONE_YET, false));
     }
 
     /** What was decided on a tree's newest survey; nothing where it was decided on an older one. */
@@ -59,8 +59,8 @@ public class TreeDecisions {
     @Transactional
     public long keep(OrchardTree tree, SurveyEntry survey, Decisions decisions, long version) {
         SavedDecisions work = works.findByTreeId(tree.id()).orElse(null);
-        long standing = work == null ? NONE_YET : work.version();
-        if (standing != version) {
+        long current = work == null ? NONE_YET : work.version();
+        if (current != version) {
             throw new StaleVersion("This tree's marks were changed in another window. Load it again to see them.");
         }
         SavedDecisions kept = work == null ? new SavedDecisions(tree) : work;

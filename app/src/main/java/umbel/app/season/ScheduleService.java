@@ -228,16 +228,16 @@ public class ScheduleService {
 
     private Basis basis() {
         LocalDate from = season.today().plusDays(1);
-        List<SeasonService.Standing> standings = season.standings(from, from.plusDays(HORIZON_DAYS), new HashMap<>());
+        List<SeasonService.BlockStatus> statuses = season.statuses(from, from.plusDays(HORIZON_DAYS), new HashMap<>());
         return new Basis(
-                standings.stream().map(one -> work(one, from)).toList(),
+                statuses.stream().map(one -> work(one, from)).toList(),
                 people.findByCrewTrueAndActiveTrueOrderByNameAsc().stream()
                         .map(Person::asMember)
                         .toList(),
                 placings(from));
     }
 
-    private static BlockWork work(SeasonService.Standing one, LocalDate from) {
+    private static BlockWork work(SeasonService.BlockStatus one, LocalDate from) {
         LocalDate end = one.waiting(from).windowEnd();
         TreeMap<LocalDate, DayAdvice.Verdict> days = new TreeMap<>();
         for (DayAdvice day : one.days()) {
@@ -260,16 +260,16 @@ public class ScheduleService {
         record Key(long block, String kind, long person, LocalDate date, boolean pinned) {}
         Map<Key, Integer> minutes = new HashMap<>();
         Map<Key, WorkPackage> one = new HashMap<>();
-        for (WorkPackage chunk : best.chunks()) {
-            if (chunk.shift() != null) {
+        for (WorkPackage workPackage : best.workPackages()) {
+            if (workPackage.shift() != null) {
                 Key key = new Key(
-                        chunk.block().blockId(),
-                        chunk.kind().name(),
-                        chunk.shift().member().id(),
-                        chunk.shift().date(),
-                        chunk.pinned());
-                minutes.merge(key, chunk.minutes(), Integer::sum);
-                one.put(key, chunk);
+                        workPackage.block().blockId(),
+                        workPackage.kind().name(),
+                        workPackage.shift().member().id(),
+                        workPackage.shift().date(),
+                        workPackage.pinned());
+                minutes.merge(key, workPackage.minutes(), Integer::sum);
+                one.put(key, workPackage);
             }
         }
         List<PlacedWork> all = new ArrayList<>();

@@ -96,7 +96,7 @@ public class SeasonService {
     }
 
     /** A block with its calendar, its coming days and what is left to do. */
-    record Standing(
+    record BlockStatus(
             Block block,
             SeasonBlock facts,
             SeasonCalendar calendar,
@@ -135,7 +135,7 @@ public class SeasonService {
         List<SeasonAnswers.BlockSeason> lines = new ArrayList<>();
         Map<Long, Weather> weathers = new HashMap<>();
         Map<Long, Holding> holdings = new HashMap<>();
-        for (Standing one : standings(from, to, weathers)) {
+        for (BlockStatus one : statuses(from, to, weathers)) {
             holdings.put(one.block().holding().id(), one.block().holding());
             lines.add(line(one, today, hands));
         }
@@ -164,12 +164,12 @@ public class SeasonService {
     public SeasonAnswers.DayPage day(LocalDate date) {
         LocalDate to = date.plusDays(330);
         Map<Long, Weather> weathers = new HashMap<>();
-        List<Standing> standings = standings(date, to, weathers);
-        Map<Long, Standing> byId = new HashMap<>();
-        standings.forEach(one -> byId.put(one.block().id(), one));
+        List<BlockStatus> statuses = statuses(date, to, weathers);
+        Map<Long, BlockStatus> byId = new HashMap<>();
+        statuses.forEach(one -> byId.put(one.block().id(), one));
         double hands = crewHours();
         List<DayOrder.Placed> placed =
-                DayOrder.of(standings.stream().map(one -> one.waiting(date)).toList(), Math.max(1, hands));
+                DayOrder.of(statuses.stream().map(one -> one.waiting(date)).toList(), Math.max(1, hands));
         Map<Long, LocalDate> planned = plannedFrom(date);
         List<SeasonAnswers.PlacedBlock> blocksOfDay = placed.stream()
                 .map(one -> {
@@ -220,7 +220,7 @@ public class SeasonService {
     }
 
     /** Every supported block with its days from one to another. */
-    List<Standing> standings(LocalDate from, LocalDate to, Map<Long, Weather> weathers) {
+    List<BlockStatus> statuses(LocalDate from, LocalDate to, Map<Long, Weather> weathers) {
         LocalDate today = today();
         Map<Long, Map<WorkKind, Double>> marked = new HashMap<>();
         Map<Long, Integer> markedTrees = new HashMap<>();
@@ -230,7 +230,7 @@ public class SeasonService {
         surveys.findNewest()
                 .forEach(entry -> sick.computeIfAbsent(entry.tree().block().id(), id -> new HashSet<>())
                         .addAll(diseases(entry)));
-        List<Standing> standings = new ArrayList<>();
+        List<BlockStatus> statuses = new ArrayList<>();
         for (Block block : blocks.findAllByOrderById()) {
             SeasonBlock facts = facts(block, today, sick.getOrDefault(block.id(), Set.of()));
             if (facts == null || block.archived()) {
@@ -249,7 +249,7 @@ public class SeasonService {
                     .computeIfAbsent(since, day -> treesDone(day, waiting))
                     .getOrDefault(block.id(), 0);
             int count = markedTrees.getOrDefault(block.id(), 0);
-            standings.add(new Standing(
+            statuses.add(new BlockStatus(
                     block,
                     facts,
                     calendar,
@@ -258,7 +258,7 @@ public class SeasonService {
                     done,
                     count > 0));
         }
-        return standings;
+        return statuses;
     }
 
     /** Adds up the minutes that are marked and the trees they are on, by block; gives these trees. */
@@ -353,7 +353,7 @@ public class SeasonService {
         return found;
     }
 
-    private static SeasonAnswers.BlockSeason line(Standing one, LocalDate today, double hands) {
+    private static SeasonAnswers.BlockSeason line(BlockStatus one, LocalDate today, double hands) {
         Phenology year = one.calendar().year(today);
         DayOrder.Waiting waiting = one.waiting(today);
         return new SeasonAnswers.BlockSeason(

@@ -70,7 +70,7 @@ class SheetService {
     @Transactional(readOnly = true)
     FieldSheet of(long treeId) {
         OrchardTree tree = trees.findById(treeId).orElseThrow(() -> new NotFound("tree", treeId));
-        TreeReadings.ReadTree read = plans.standing(treeId);
+        TreeReadings.ReadTree read = plans.newestReading(treeId);
         return write(tree, read, plans.markedInOrder(treeId));
     }
 

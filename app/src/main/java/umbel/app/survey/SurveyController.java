@@ -153,7 +153,7 @@ class SurveyController {
     StandDrawing drawing(@PathVariable long id) {
         Survey survey = one(id);
         Tree tree = assessor.tree(AssessRequest.of(survey));
-        return StandDrawing.of(tree, LightModel.glance(tree, 1));
+        return StandDrawing.of(tree, LightModel.readCoarse(tree, 1));
     }
 
     private static SurveyLine line(SurveyEntry entry, Survey survey) {

@@ -33,11 +33,11 @@ public class TreeReadings {
     private final ComputedCache<Long, Neighbours> companies = ComputedCache.freshFor(Duration.ofMinutes(1));
     private final ComputedCache<Long, Double> trunks = ComputedCache.atMost(20_000);
 
-    private record Key(long surveyId, String school, Double reachM, Map<String, Object> lines, Neighbours company) {}
+    private record Key(long surveyId, String school, Double reachM, Map<String, Object> lines, Neighbours neighbours) {}
 
     private static Key key(
-            SurveyEntry survey, String school, Map<String, Object> lines, Double reachM, Neighbours company) {
-        return new Key(survey.id(), school == null ? School.USUAL : school, reachM, lines, company);
+            SurveyEntry survey, String school, Map<String, Object> lines, Double reachM, Neighbours neighbours) {
+        return new Key(survey.id(), school == null ? School.USUAL : school, reachM, lines, neighbours);
     }
 
     /** A saved survey's tree, and what was read on it. */
@@ -46,7 +46,7 @@ public class TreeReadings {
             AssessRequest request,
             Tree tree,
             School school,
-            Neighbours company,
+            Neighbours neighbours,
             TreeReader.Reading reading) {}
 
     public TreeReadings(Assessor assessor, SurveyRepository surveys) {
@@ -65,8 +65,8 @@ public class TreeReadings {
      * @param lines lines of the school set otherwise
      */
     public ReadTree of(
-            SurveyEntry survey, String school, Map<String, Object> lines, Double reachM, Neighbours company) {
-        return kept.get(key(survey, school, lines, reachM, company), () -> {
+            SurveyEntry survey, String school, Map<String, Object> lines, Double reachM, Neighbours neighbours) {
+        return kept.get(key(survey, school, lines, reachM, neighbours), () -> {
             AssessRequest request = new AssessRequest(
                     SurveyReader.read(survey.document()),
                     null,
@@ -82,7 +82,7 @@ public class TreeReadings {
             Tree built = assessor.tree(request);
             double reach = assessor.limits(request, built).reach();
             return new ReadTree(
-                    survey.id(), request, built, judged, company, TreeReader.read(built, judged, reach, company));
+                    survey.id(), request, built, judged, neighbours, TreeReader.read(built, judged, reach, neighbours));
         });
     }
 
@@ -91,13 +91,13 @@ public class TreeReadings {
         AssessRequest request = read.request();
         Double reachM = request.limits() == null ? null : request.limits().reachM();
         return sure.get(
-                key(survey, request.school(), request.schoolLines(), reachM, read.company()),
+                key(survey, request.school(), request.schoolLines(), reachM, read.neighbours()),
                 () -> assessor.certainty(
-                        request, assessor.limits(request, read.tree()).reach(), read.company(), read.reading()));
+                        request, assessor.limits(request, read.tree()).reach(), read.neighbours(), read.reading()));
     }
 
     /** What the newest surveys of its block and its own earlier one tell of a tree; up to a minute old. */
-    public Neighbours companyOf(SurveyEntry survey) {
+    public Neighbours neighboursOf(SurveyEntry survey) {
         return companies.get(survey.id(), () -> lookAround(survey));
     }
 

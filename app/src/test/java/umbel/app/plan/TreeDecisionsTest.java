@@ -67,10 +67,10 @@ class TreeDecisionsTest {
 
     @Test
     void nothingIsDecidedOnATreeNobodyLookedAt() {
-        TreeDecisions.Standing standing = decided.on(TREE, old);
-        assertThat(standing.decisions()).isEqualTo(Decisions.none());
-        assertThat(standing.version()).isEqualTo(-1);
-        assertThat(standing.outdated()).isFalse();
+        TreeDecisions.Current current = decided.on(TREE, old);
+        assertThat(current.decisions()).isEqualTo(Decisions.none());
+        assertThat(current.version()).isEqualTo(-1);
+        assertThat(current.outdated()).isFalse();
     }
 
     @Test
@@ -100,9 +100,9 @@ class TreeDecisionsTest {
     @Test
     void aNewerSurveyLeavesDecisionsBehind() {
         SavedDecisions work = saved(old, marks(ONE));
-        TreeDecisions.Standing standing = decided.on(TREE, newer);
-        assertThat(standing.decisions()).isEqualTo(Decisions.none());
-        assertThat(standing.outdated()).isTrue();
+        TreeDecisions.Current current = decided.on(TREE, newer);
+        assertThat(current.decisions()).isEqualTo(Decisions.none());
+        assertThat(current.outdated()).isTrue();
         when(surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(TREE)).thenReturn(Optional.of(newer));
         assertThat(decided.on(work)).isEqualTo(Decisions.none());
         when(surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(TREE)).thenReturn(Optional.of(old));
