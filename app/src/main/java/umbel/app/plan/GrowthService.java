@@ -63,7 +63,7 @@ public class GrowthService {
     }
 
     private Futures futures(long treeId, Decisions decisions, int years, boolean thinned) {
-        TreeReadings.ReadTree read = plans.current(treeId);
+        TreeReadings.ReadTree read = plans.newestReading(treeId);
         BlockCalibration learned = plans.learned(treeId);
         Asked asked = new Asked(
                 treeId, plans.newestSurvey(treeId), decisions.marks(), decisions.moment(), years, thinned, learned);

@@ -43,7 +43,7 @@ public class MarkedLabour {
         if (decisions.marks().isEmpty()) {
             return Map.of();
         }
-        TreeReadings.ReadTree read = plans.current(work.tree().id());
+        TreeReadings.ReadTree read = plans.newestReading(work.tree().id());
         Tree tree = read.tree();
         double reach = decisions.hold() == null || decisions.hold().reachM() == null
                 ? knowledge.parameters().reach()

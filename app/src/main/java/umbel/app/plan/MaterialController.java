@@ -73,7 +73,7 @@ class MaterialController {
     }
 
     private List<Training> bends(SavedDecisions work) {
-        Tree tree = plans.current(work.tree().id()).tree();
+        Tree tree = plans.newestReading(work.tree().id()).tree();
         return PlanService.operations(decided.on(work)).stream()
                 .filter(operation -> operation.kind() == OperationKind.BEND)
                 .filter(operation -> tree.find(operation.limb()).isPresent())
