@@ -23,6 +23,7 @@ import umbel.plan.Planner;
 import umbel.plan.Step;
 import umbel.plan.Totals;
 import umbel.reading.Finding;
+import umbel.reading.Rule;
 import umbel.reading.FindingConfidence;
 import umbel.reading.Neighbours;
 import umbel.reading.TreeReader;
@@ -178,7 +179,7 @@ public final class Assessor {
 
     private static Assessment.FindingAnswer finding(Finding finding, ThresholdSources sources) {
         return new Assessment.FindingAnswer(
-                finding.rule(),
+                finding.rule().id(),
                 word(finding.stage()),
                 finding.limbs(),
                 finding.measure(),
@@ -223,7 +224,7 @@ public final class Assessor {
                 outlook(plan.outlook()),
                 plan.leftAlone().stream()
                         .map(left -> new Assessment.LeftAnswer(
-                                left.finding().rule(),
+                                left.finding().rule().id(),
                                 left.finding().limbs(),
                                 left.finding().reason(),
                                 left.why()))
@@ -242,6 +243,7 @@ public final class Assessor {
         String answer = StepText.answer(operation, effect);
         String text = title + ". " + step.reason() + " " + place + " " + capital(numbers) + "."
                 + (answer.isEmpty() ? "" : " " + answer);
+        List<String> rules = step.rules().stream().map(Rule::id).toList();
         return new Assessment.StepAnswer(
                 step.order(),
                 step.year(),
@@ -265,7 +267,7 @@ public final class Assessor {
                 round(effect.flowerShare()),
                 Units.round(effect.sprouts(), 1),
                 Units.round(effect.minutes(), 2),
-                step.rules(),
+                rules,
                 round(step.confidence()),
                 step.closeCall(),
                 step.settled(),
@@ -277,7 +279,7 @@ public final class Assessor {
                 numbers,
                 answer,
                 step.reason(),
-                knowledge.plan().leaving(step.rules(), operation.kind().word()),
+                knowledge.plan().leaving(rules, operation.kind().word()),
                 text,
                 StepText.cautions(tree, operation, effect, knowledge.cautions()));
     }

@@ -25,12 +25,12 @@ final class FaultCost {
 
     /** The same however far past its line a finding is. */
     static double certain(Finding finding, Tree tree, PlanRules rules) {
-        double weight = rules.structure().getOrDefault(finding.rule(), 0.0);
+        double weight = rules.structure().getOrDefault(finding.rule().id(), 0.0);
         return weight * finding.confidence() * standing(finding, tree, rules.proven());
     }
 
     private static double standing(Finding finding, Tree tree, PlanRules.Proven proven) {
-        if (!proven.rules().contains(finding.rule())) {
+        if (!proven.rules().contains(finding.rule().id())) {
             return 1;
         }
         Axis limb = tree.find(finding.limbs().get(0)).orElseThrow();

@@ -16,6 +16,8 @@ import umbel.cut.Stubs;
 import umbel.cut.Target;
 import umbel.light.LightResolution;
 import umbel.reading.Finding;
+import umbel.reading.RemedyContext;
+import umbel.reading.Rules;
 import umbel.wood.Tree;
 import umbel.wood.Units;
 
@@ -38,7 +40,7 @@ final class PlanSearch {
     private final List<Candidate> otherWays = new ArrayList<>();
     private final Stubs stubs;
     private final TrainingProgramme programme;
-    private final Remedies remedies;
+    private final RemedyContext remedies;
     private final SystemOperations bySystem;
 
     /**
@@ -58,9 +60,10 @@ final class PlanSearch {
         Set<Operation> beyondLimits = building ? Set.copyOf(operations(bySystem.ends())) : Set.of();
         this.evaluator =
                 new CutSetEvaluator(found, findings, request, beyondLimits, shared == null ? null : shared.evaluator);
-        this.remedies = new Remedies(found, findings, request, stubs);
+        this.remedies = new RemedyContext(
+                found, findings, request.school(), request.summer(), request.rules().lowering(), stubs);
         for (Finding finding : findings) {
-            for (Candidate candidate : remedies.of(finding)) {
+            for (Candidate candidate : remedies(finding)) {
                 if (allowed(candidate)) {
                     // how a limb is taken is the system's choice, not a matter of gain
                     boolean usual =
@@ -71,6 +74,17 @@ final class PlanSearch {
         }
     }
 
+    /** The answers to one finding, the usual one first; it stands outside the weighing where nobody disputes it. */
+    private List<Candidate> remedies(Finding finding) {
+        List<Operation> operations = Rules.remedies(remedies, finding);
+        boolean undisputed = Rules.isUndisputed(finding);
+        List<Candidate> answers = new ArrayList<>();
+        for (int i = 0; i < operations.size(); i++) {
+            answers.add(Candidate.of(operations.get(i), finding, undisputed && i == 0));
+        }
+        return answers;
+    }
+
     /** What is weighed: the answers to the findings, each in the usual way. */
     List<Candidate> candidates() {
         return candidates;
@@ -78,7 +92,7 @@ final class PlanSearch {
 
     /** Why nothing is done about a finding yet, where there is a reason to wait. */
     Optional<String> whyNotYet(Finding finding) {
-        return remedies.whyNotYet(finding);
+        return Rules.reasonToWait(remedies, finding);
     }
 
     /** What the system's choice of scaffolds keeps, of what these leave on the tree. */
@@ -160,7 +174,7 @@ final class PlanSearch {
         List<Candidate> chosen = fixed();
         fill(chosen, least, with(PlanSearch::isOfALimb));
         addEnds(chosen);
-        fill(chosen, least, with(one -> one.finding().rule().equals("water-sprout")));
+        fill(chosen, least, with(one -> one.finding().rule().isYearly()));
         return chosen;
     }
 
@@ -259,8 +273,7 @@ final class PlanSearch {
     }
 
     static boolean isFault(Candidate candidate) {
-        String rule = candidate.finding().rule();
-        return !rule.equals("shade") && !rule.equals("crowding");
+        return !candidate.finding().rule().isWeighedLast();
     }
 
     /** Adds the candidate that brings most, again and again, while one brings enough. */
@@ -281,8 +294,7 @@ final class PlanSearch {
             gains.remove(best);
             gains.keySet()
                     .removeIf(other -> other.finding() == best.finding()
-                            && !best.finding().rule().equals("shade")
-                            && !best.finding().rule().equals("over-height"));
+                            && !best.finding().rule().isAnsweredInParts());
             worth = evaluator.worth(operations(chosen));
         }
     }

@@ -17,6 +17,7 @@ import umbel.growth.Seasons;
 import umbel.light.LightReading;
 import umbel.light.LightResolution;
 import umbel.reading.Finding;
+import umbel.reading.Rule;
 import umbel.reading.Severity;
 import umbel.reading.TreeReader;
 import umbel.wood.Tree;
@@ -290,9 +291,9 @@ public final class Planner {
     }
 
     /** The finding answered, and every other whose limb this operation takes. */
-    private List<String> rulesFor(Candidate candidate) {
-        Set<String> rules = new HashSet<>();
-        List<String> ordered = new ArrayList<>();
+    private List<Rule> rulesFor(Candidate candidate) {
+        Set<Rule> rules = new HashSet<>();
+        List<Rule> ordered = new ArrayList<>();
         if (candidate.finding() != null) {
             ordered.add(candidate.finding().rule());
             rules.add(candidate.finding().rule());
@@ -363,8 +364,8 @@ public final class Planner {
     }
 
     private static boolean sameAs(Finding finding, Finding other) {
-        boolean wholeTree = finding.rule().equals("shade") || finding.rule().equals("over-height");
-        return finding.rule().equals(other.rule())
+        boolean wholeTree = finding.rule().isAnsweredInParts();
+        return finding.rule() == other.rule()
                 && (wholeTree || finding.limbs().equals(other.limbs()));
     }
 }

@@ -2,18 +2,14 @@ package umbel.plan;
 
 import java.util.BitSet;
 import java.util.List;
-import java.util.Set;
 import umbel.reading.Finding;
+import umbel.reading.Rules;
 
 /**
  * Which of the faults a tree was found with still stand once some wood is off: a stacked limb is not stacked any more when
  * the one under it has gone, and is not to be cut for it.
  */
 final class RemainingFaults {
-
-    private static final Set<String> OF_TWO = Set.of("stacked-limbs", "crossing", "crowded-origin");
-    private static final Set<String> OF_ONE =
-            Set.of("tight-crotch", "limb-too-thick", "rival-leader", "inward", "hanger", "water-sprout", "will-drop");
 
     private final List<Finding> asked;
 
@@ -31,7 +27,7 @@ final class RemainingFaults {
         for (int i = 0; i < asked.size(); i++) {
             Finding one = asked.get(i);
             if (one == finding
-                    || one.rule().equals(finding.rule()) && one.limbs().equals(finding.limbs())) {
+                    || one.rule() == finding.rule() && one.limbs().equals(finding.limbs())) {
                 return i;
             }
         }
@@ -49,20 +45,8 @@ final class RemainingFaults {
         BitSet standing = new BitSet(asked.size());
         for (int i = 0; i < asked.size(); i++) {
             Finding one = asked.get(i);
-            standing.set(i, later.stream().anyMatch(other -> isSame(one, other)));
+            standing.set(i, later.stream().anyMatch(other -> Rules.isSame(one, other)));
         }
         return standing;
-    }
-
-    private static boolean isSame(Finding one, Finding other) {
-        if (!one.rule().equals(other.rule())) {
-            return false;
-        }
-        if (OF_TWO.contains(one.rule())) {
-            return other.limbs().containsAll(one.limbs());
-        }
-        // the rest are of the whole tree, and may name other limbs by then
-        return !OF_ONE.contains(one.rule())
-                || one.limbs().get(0).equals(other.limbs().get(0));
     }
 }

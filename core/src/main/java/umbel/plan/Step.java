@@ -3,6 +3,7 @@ package umbel.plan;
 import java.util.List;
 import umbel.cut.Effect;
 import umbel.cut.Operation;
+import umbel.reading.Rule;
 import umbel.reading.Stage;
 import umbel.wood.Tree;
 
@@ -12,7 +13,7 @@ import umbel.wood.Tree;
  * @param order place in the plan, from 1
  * @param year winters from now; 0 is this visit
  * @param on the tree it is made on: as found, or as it is expected in that winter
- * @param rules findings it answers
+ * @param rules rules whose findings it answers, the one it was chosen for first
  * @param reason why, as the finding says it
  * @param gain what it adds to the tree's worth, beside all other steps
  * @param confidence how sure the step is, 0…1
@@ -27,7 +28,7 @@ public record Step(
         Tree on,
         Operation operation,
         Stage stage,
-        List<String> rules,
+        List<Rule> rules,
         String reason,
         Effect effect,
         double gain,

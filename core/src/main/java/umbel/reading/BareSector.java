@@ -1,5 +1,6 @@
 package umbel.reading;
 
+import umbel.cut.Operation;
 import java.util.List;
 import java.util.Locale;
 import umbel.knowledge.TrainingSystem;
@@ -8,7 +9,11 @@ import umbel.wood.Role;
 import umbel.wood.Units;
 
 /** A side of the tree where no main limb stands. */
-final class BareSector implements Rule {
+final class BareSector extends Rule {
+
+    BareSector() {
+        super("bare-sector", Subject.TREE, Stage.FRAME);
+    }
 
     /** The share of five limbs: with more, the line no longer narrows. */
     private static final double LEAST_GAP = 108;
@@ -46,8 +51,7 @@ final class BareSector implements Rule {
             return List.of();
         }
         return List.of(new Finding(
-                "bare-sector",
-                Stage.FRAME,
+                this,
                 List.of(),
                 "widest gap between main limbs, seen from above",
                 widest,
@@ -73,5 +77,10 @@ final class BareSector implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return mains(context).size() <= FEW ? "school.bareSectorOfThree_deg" : "school.bareSectorFactor";
+    }
+
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        return List.of(); // a side is filled by what grows, not by a cut
     }
 }

@@ -94,7 +94,7 @@ public record BlockReading(
         for (TreeRead tree : trees) {
             Map<String, Finding> own = new HashMap<>();
             for (Finding finding : tree.findings()) {
-                own.merge(finding.rule(), finding, (a, b) -> b.severity().compareTo(a.severity()) > 0 ? b : a);
+                own.merge(finding.rule().id(), finding, (a, b) -> b.severity().compareTo(a.severity()) > 0 ? b : a);
             }
             own.forEach((rule, finding) ->
                     strongest.computeIfAbsent(rule, key -> new ArrayList<>()).add(finding));

@@ -1,12 +1,20 @@
 package umbel.reading;
 
+import java.util.Optional;
+import umbel.wood.Role;
+import umbel.cut.Options;
+import umbel.cut.Operation;
 import java.util.List;
 import java.util.Locale;
 import umbel.wood.Envelope;
 import umbel.wood.Setting;
 
 /** Room left empty along the row after the years in which the tree should have filled it. */
-final class BoxNotFilled implements Rule {
+final class BoxNotFilled extends Rule {
+
+    BoxNotFilled() {
+        super("box-not-filled", Subject.TREE, Stage.TRAIN);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -21,8 +29,7 @@ final class BoxNotFilled implements Rule {
             return List.of();
         }
         return List.of(new Finding(
-                "box-not-filled",
-                Stage.TRAIN,
+                this,
                 List.of(),
                 "share of the room along the row left empty",
                 empty,
@@ -41,5 +48,15 @@ final class BoxNotFilled implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return "school.boxGapShare";
+    }
+
+    /** Ends headed so that they branch and fill the room. */
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        return context.tree().limbsOn(context.tree().trunk()).stream()
+                .filter(limb -> limb.conditions().isEmpty() && limb.role() != Role.SUCKER)
+                .map(Options::heading)
+                .flatMap(Optional::stream)
+                .toList();
     }
 }

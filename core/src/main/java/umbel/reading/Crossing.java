@@ -1,5 +1,6 @@
 package umbel.reading;
 
+import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -11,7 +12,11 @@ import umbel.wood.Units;
 import umbel.wood.Vec;
 
 /** Two limbs that touch or will within a year: closest distance less than their radii and a little clearance. */
-final class Crossing implements Rule {
+final class Crossing extends Rule {
+
+    Crossing() {
+        super("crossing", Subject.PAIR, Stage.FRAME);
+    }
 
     /** Limbs from one place are close there by nature; only what lies this far out on both counts. */
     private static final double FROM_ORIGIN = 0.25;
@@ -47,8 +52,7 @@ final class Crossing implements Rule {
                         * Math.toRadians(context.errors().angleDeg())
                         * 0.5;
                 found.add(new Finding(
-                        "crossing",
-                        Stage.FRAME,
+                        this,
                         List.of(worse.id(), better.id()),
                         "clear space between the limbs",
                         gap,
@@ -171,5 +175,10 @@ final class Crossing implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return "school.crossingClearance_cm";
+    }
+
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        return context.oneOfTwo(finding);
     }
 }

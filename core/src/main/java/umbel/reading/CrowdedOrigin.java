@@ -1,5 +1,6 @@
 package umbel.reading;
 
+import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -9,9 +10,13 @@ import umbel.wood.Role;
 import umbel.wood.Units;
 
 /** Two main limbs leaving the trunk too close above one another to both have sound wood at the union. */
-final class CrowdedOrigin implements Rule {
+final class CrowdedOrigin extends Rule {
 
     private static final double MAIN_SHARE = 0.25;
+
+    CrowdedOrigin() {
+        super("crowded-origin", Subject.PAIR, Stage.FRAME);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -39,8 +44,7 @@ final class CrowdedOrigin implements Rule {
             Axis better = worse == lower ? upper : lower;
             double error = context.errors().heightCm();
             found.add(new Finding(
-                    "crowded-origin",
-                    Stage.FRAME,
+                    this,
                     List.of(worse.id(), better.id()),
                     "gap on the trunk",
                     gap,
@@ -75,5 +79,10 @@ final class CrowdedOrigin implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return "system.scaffolds.gap_cm";
+    }
+
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        return List.of(context.wholeOf(context.limb(finding, 0)), context.wholeOf(context.limb(finding, 1)));
     }
 }

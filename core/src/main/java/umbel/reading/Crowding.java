@@ -1,5 +1,7 @@
 package umbel.reading;
 
+import umbel.cut.Target;
+import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -8,9 +10,14 @@ import umbel.wood.Axis;
 import umbel.wood.Condition;
 
 /** More one-year shoots a metre of limb than the kind of tree can light. */
-final class Crowding implements Rule {
+final class Crowding extends Rule {
 
     private static final double LEAST_LENGTH = 0.4;
+    private static final double STRONG_LIMB = 0.015;
+
+    Crowding() {
+        super("crowding", Subject.GROUP, Stage.RENEWAL, Trait.WEIGHED_LAST);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -25,8 +32,7 @@ final class Crowding implements Rule {
                 continue;
             }
             found.add(new Finding(
-                    "crowding",
-                    Stage.RENEWAL,
+                    this,
                     List.of(limb.id() + "/shoots"),
                     "shoots a metre",
                     perMetre,
@@ -50,5 +56,20 @@ final class Crowding implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return "species.smallWood.shootsPerMetreMost";
+    }
+
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        String group = finding.limbs().get(0);
+        Axis limb = context.tree().find(group.substring(0, group.indexOf('/'))).orElseThrow();
+        int count = Target.of(context.tree(), Operation.remove(group)).size();
+        int keep = (int) Math.floor(count * finding.threshold() / finding.value());
+        List<Operation> operations = new ArrayList<>();
+        operations.add(Operation.thin(group, keep));
+        int more = (count + keep) / 2;
+        if (more > keep && limb.baseDiameter() > STRONG_LIMB) {
+            operations.add(Operation.thin(group, more));
+        }
+        return operations;
     }
 }

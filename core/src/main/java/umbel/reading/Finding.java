@@ -5,7 +5,7 @@ import java.util.List;
 /**
  * One thing a practised eye would point at.
  *
- * @param rule kebab-case rule id
+ * @param rule the rule that found it
  * @param stage where it comes in the order of work
  * @param limbs limbs (or groups of small wood) involved, the one to act on first
  * @param measure what was measured, in words
@@ -17,7 +17,7 @@ import java.util.List;
  * @param judgedBy the line of knowledge the threshold comes from, as {@code school.limbRatio}
  */
 public record Finding(
-        String rule,
+        Rule rule,
         Stage stage,
         List<String> limbs,
         String measure,
@@ -33,9 +33,23 @@ public record Finding(
         limbs = List.copyOf(limbs);
     }
 
-    /** A finding whose line of knowledge its rule tells afterwards. */
+    /** A finding at its rule's usual stage. */
     Finding(
-            String rule,
+            Rule rule,
+            List<String> limbs,
+            String measure,
+            double value,
+            double threshold,
+            String unit,
+            Severity severity,
+            double confidence,
+            String reason) {
+        this(rule, rule.stage(), limbs, measure, value, threshold, unit, severity, confidence, reason);
+    }
+
+    /** A finding at a stage of its own, whose line of knowledge its rule tells afterwards. */
+    Finding(
+            Rule rule,
             Stage stage,
             List<String> limbs,
             String measure,

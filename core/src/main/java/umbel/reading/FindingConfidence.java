@@ -108,17 +108,10 @@ public final class FindingConfidence {
     }
 
     private static String key(Finding finding) {
-        return finding.rule()
-                + (finding.limbs().isEmpty() || ofTheWholeTree(finding)
+        return finding.rule().id()
+                + (finding.limbs().isEmpty() || finding.rule().subject() == Subject.TREE
                         ? ""
                         : " " + finding.limbs().get(0));
-    }
-
-    private static boolean ofTheWholeTree(Finding finding) {
-        return switch (finding.rule()) {
-            case "shade", "over-height", "lost-cone", "lop-sided", "old-wood" -> true;
-            default -> false;
-        };
     }
 
     private static Draw draw(
@@ -202,7 +195,7 @@ public final class FindingConfidence {
                 String.format(
                         Locale.ROOT,
                         "It would settle %s, now %.0f %% sure.%s",
-                        first.rule().replace('-', ' ')
+                        first.rule().id().replace('-', ' ')
                                 + (first.limbs().isEmpty()
                                         ? ""
                                         : " of " + first.limbs().get(0)),

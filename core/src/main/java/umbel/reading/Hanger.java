@@ -1,5 +1,6 @@
 package umbel.reading;
 
+import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -8,9 +9,13 @@ import umbel.wood.Axis;
 import umbel.wood.Role;
 
 /** Wood that hangs below level or grows from an underside: shaded, with small fruit, in the way of everything. */
-final class Hanger implements Rule {
+final class Hanger extends Rule {
 
     private static final double LEAST_SHOOTS_METRES = 0.5;
+
+    Hanger() {
+        super("hanger", Subject.LIMB, Stage.UPRIGHTS);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -26,8 +31,7 @@ final class Hanger implements Rule {
                     ? 0.95
                     : ThresholdConfidence.above(lean, most, context.errors().angleDeg());
             found.add(new Finding(
-                    "hanger",
-                    Stage.UPRIGHTS,
+                    this,
                     List.of(limb.id()),
                     "inclination",
                     lean,
@@ -47,15 +51,14 @@ final class Hanger implements Rule {
         return found;
     }
 
-    private static void readShoots(RuleContext context, Axis limb, List<Finding> found) {
+    private void readShoots(RuleContext context, Axis limb, List<Finding> found) {
         List<Axis> shoots = context.noticed(limb, Attitude.DOWN);
         double metres = shoots.stream().mapToDouble(Axis::length).sum();
         if (metres < LEAST_SHOOTS_METRES) {
             return;
         }
         found.add(new Finding(
-                "hanger",
-                Stage.UPRIGHTS,
+                this,
                 List.of(limb.id() + "/shoots/down"),
                 "metres of hanging shoots",
                 metres,
@@ -74,5 +77,10 @@ final class Hanger implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return "system.limbs.hangAngle_deg";
+    }
+
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        return context.strayOff(finding);
     }
 }

@@ -1,5 +1,6 @@
 package umbel.reading;
 
+import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -11,10 +12,14 @@ import umbel.wood.Units;
 import umbel.wood.Vec;
 
 /** Wood that heads back toward the trunk, into the middle of the tree. */
-final class Inward implements Rule {
+final class Inward extends Rule {
 
     private static final double LEAST_AWAY = 0.25;
     private static final double LEAST_SHOOTS_METRES = 0.6;
+
+    Inward() {
+        super("inward", Subject.LIMB, Stage.FRAME);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -31,7 +36,7 @@ final class Inward implements Rule {
         return found;
     }
 
-    private static void readLimb(RuleContext context, Axis limb, List<Finding> found) {
+    private void readLimb(RuleContext context, Axis limb, List<Finding> found) {
         Vec origin = limb.course().point(0);
         Vec tip = limb.course().point(limb.course().size() - 1);
         Vec toTrunk = origin.level().times(-1);
@@ -46,8 +51,7 @@ final class Inward implements Rule {
             return;
         }
         found.add(new Finding(
-                "inward",
-                Stage.FRAME,
+                this,
                 List.of(limb.id()),
                 "heading off the line to the trunk",
                 angle,
@@ -62,14 +66,14 @@ final class Inward implements Rule {
                         angle)));
     }
 
-    private static void readShoots(RuleContext context, Axis limb, List<Finding> found) {
+    private void readShoots(RuleContext context, Axis limb, List<Finding> found) {
         List<Axis> shoots = context.noticed(limb, Attitude.IN);
         double metres = shoots.stream().mapToDouble(Axis::length).sum();
         if (metres < LEAST_SHOOTS_METRES) {
             return;
         }
         found.add(new Finding(
-                "inward",
+                this,
                 Stage.UPRIGHTS,
                 List.of(limb.id() + "/shoots/in"),
                 "metres of shoots heading inward",
@@ -89,5 +93,10 @@ final class Inward implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return "school.inwardAngle_deg";
+    }
+
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        return context.strayOff(finding);
     }
 }

@@ -1,5 +1,8 @@
 package umbel.reading;
 
+import umbel.cut.Options;
+import umbel.cut.OperationKind;
+import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -9,7 +12,11 @@ import umbel.wood.AxisKind;
 import umbel.wood.Units;
 
 /** A limb too thick for the stem that carries it, by ratio or, in slender systems, by thickness alone. */
-final class LimbTooThick implements Rule {
+final class LimbTooThick extends Rule {
+
+    LimbTooThick() {
+        super("limb-too-thick", Subject.LIMB, Stage.FRAME);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -26,8 +33,7 @@ final class LimbTooThick implements Rule {
             double diameter = Units.toMm(limb.baseDiameter());
             if (ratio > most) {
                 found.add(new Finding(
-                        "limb-too-thick",
-                        Stage.FRAME,
+                        this,
                         List.of(limb.id()),
                         "diameter ratio",
                         ratio,
@@ -45,8 +51,7 @@ final class LimbTooThick implements Rule {
             } else if (trunkLimb && limits.diameterMostMm() != null && diameter > limits.diameterMostMm()) {
                 double error = diameter * context.errors().diameterShare();
                 found.add(new Finding(
-                        "limb-too-thick",
-                        Stage.FRAME,
+                        this,
                         List.of(limb.id()),
                         "diameter",
                         diameter,
@@ -77,5 +82,18 @@ final class LimbTooThick implements Rule {
         return context.tree().setting().system().limbs().ratioMost() == null
                 ? "school.limbRatio"
                 : "system.limbs.ratioMost";
+    }
+
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        Axis limb = context.limb(finding, 0);
+        List<Operation> operations = new ArrayList<>();
+        operations.add(context.renewal(limb));
+        if (operations.get(0).kind() != OperationKind.REMOVE) {
+            operations.add(Operation.remove(limb.id()));
+        }
+        operations.addAll(context.reductions(limb));
+        Options.shortening(context.tree(), limb).ifPresent(operations::add);
+        return operations;
     }
 }

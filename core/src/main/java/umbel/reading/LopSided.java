@@ -1,5 +1,8 @@
 package umbel.reading;
 
+import java.util.ArrayList;
+import umbel.cut.Options;
+import umbel.cut.Operation;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -9,9 +12,13 @@ import umbel.wood.Units;
 import umbel.wood.Vec;
 
 /** More wood and crop on one side of the trunk than on the other. */
-final class LopSided implements Rule {
+final class LopSided extends Rule {
 
     private static final int MOST_LIMBS = 3;
+
+    LopSided() {
+        super("lop-sided", Subject.TREE, Stage.FRAME);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -47,8 +54,7 @@ final class LopSided implements Rule {
                 .toList();
         double error = share * context.errors().diameterShare() * 2;
         return List.of(new Finding(
-                "lop-sided",
-                Stage.FRAME,
+                this,
                 heavy,
                 "pull of wood and crop to one side",
                 share,
@@ -71,5 +77,20 @@ final class LopSided implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return "school.lopSidedShare";
+    }
+
+    /** The heavy side lightened limb by limb; a main limb of a lasting frame is not taken for weight alone. */
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        List<Operation> operations = new ArrayList<>();
+        if (context.tree().setting().isFilling()) {
+            return operations; // a tree that still fills its space is evened out by its programme
+        }
+        for (String id : finding.limbs()) {
+            Axis limb = context.tree().find(id).orElseThrow();
+            operations.addAll(context.reductions(limb));
+            Options.shortening(context.tree(), limb).ifPresent(operations::add);
+        }
+        return operations;
     }
 }

@@ -1,5 +1,6 @@
 package umbel.reading;
 
+import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -7,12 +8,16 @@ import java.util.Locale;
 import umbel.wood.Axis;
 
 /** An upper tier that reaches as far as the one below, and shades it. */
-final class LostCone implements Rule {
+final class LostCone extends Rule {
 
     private static final double TIER = 0.6;
     private static final double LEAST_REACH = 0.4;
     private static final double LEAST_SPAN = 0.8;
     private static final int FROM_LEAF = 3;
+
+    LostCone() {
+        super("lost-cone", Subject.TREE, Stage.FRAME);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -52,8 +57,7 @@ final class LostCone implements Rule {
                             .reversed())
                     .toList();
             found.add(new Finding(
-                    "lost-cone",
-                    Stage.FRAME,
+                    this,
                     (tooLong.isEmpty() ? byTier.get(t) : tooLong)
                             .stream().map(Axis::id).toList(),
                     "reach of the tier against the one below",
@@ -88,5 +92,10 @@ final class LostCone implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return "school.coneShare";
+    }
+
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        return context.backInside(finding);
     }
 }

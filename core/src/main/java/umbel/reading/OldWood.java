@@ -1,5 +1,9 @@
 package umbel.reading;
 
+import java.util.Optional;
+import umbel.wood.Tree;
+import umbel.wood.Role;
+import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -11,10 +15,14 @@ import umbel.wood.AxisKind;
 import umbel.wood.Setting;
 
 /** Spurs or limbs past the age at which they bear well. */
-final class OldWood implements Rule {
+final class OldWood extends Rule {
 
     private static final int LEAST_SPURS = 8;
     private static final int MOST_LIMBS = 5;
+
+    OldWood() {
+        super("old-wood", Subject.TREE, Stage.RENEWAL);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -24,7 +32,7 @@ final class OldWood implements Rule {
         return found;
     }
 
-    private static void readSpurs(RuleContext context, List<Finding> found) {
+    private void readSpurs(RuleContext context, List<Finding> found) {
         double most = context.tree().setting().species().renewal().spurAgeMost();
         int all = 0;
         int old = 0;
@@ -64,7 +72,7 @@ final class OldWood implements Rule {
                         100 * context.tree().setting().species().renewal().shareAYear())));
     }
 
-    private static void readLimbs(RuleContext context, List<Finding> found) {
+    private void readLimbs(RuleContext context, List<Finding> found) {
         Setting setting = context.tree().setting();
         Integer bySystem = setting.system().scaffolds().renewedAfter();
         Double bySpecies = setting.species().renewal().limbAgeMost();
@@ -95,12 +103,11 @@ final class OldWood implements Rule {
                         old.get(0).id())));
     }
 
-    private static Finding finding(
+    private Finding finding(
             RuleContext context, List<String> limbs, String measure, double share, String reason) {
         double limit = context.school().oldShareMost();
         return new Finding(
-                "old-wood",
-                Stage.RENEWAL,
+                this,
                 limbs,
                 measure,
                 share,
@@ -114,5 +121,34 @@ final class OldWood implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return "school.oldShareMost";
+    }
+
+    /** The oldest limbs renewed, as many as the species renews in a year; where spurs are old, those thinned. */
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        Tree tree = context.tree();
+        long mains = tree.limbsOn(tree.trunk()).size();
+        long share = Math.max(
+                1, Math.round(mains * tree.setting().species().renewal().shareAYear()));
+        boolean renews = !tree.setting().system().scaffolds().permanent();
+        List<Operation> operations = new ArrayList<>(finding.limbs().stream()
+                .limit(share)
+                .map(id -> tree.find(id).orElseThrow())
+                .filter(limb -> limb.kind() == AxisKind.LIMB && (renews || limb.role() != Role.SCAFFOLD))
+                .map(context::renewal)
+                .toList());
+        finding.limbs().forEach(id -> youngSpurs(tree, id).ifPresent(operations::add));
+        return operations;
+    }
+
+    /** A limb's spurs thinned to those not past their age, where that leaves some and takes some. */
+    private static Optional<Operation> youngSpurs(Tree tree, String limb) {
+        double most = tree.setting().species().renewal().spurAgeMost();
+        List<Axis> spurs = tree.smallWoodOn(limb).stream()
+                .filter(axis -> axis.kind() == AxisKind.SPUR)
+                .toList();
+        int young = (int) spurs.stream().filter(axis -> axis.age() <= most).count();
+        int keep = Math.max(young, spurs.size() / 2);
+        return keep > 0 && keep < spurs.size() ? Optional.of(Operation.thinSpurs(limb, keep)) : Optional.empty();
     }
 }

@@ -1,5 +1,6 @@
 package umbel.reading;
 
+import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -11,7 +12,11 @@ import umbel.wood.Setting;
 import umbel.wood.Units;
 
 /** A limb beyond the room its row, its aisle or its wall gives the tree. */
-final class OutOfBox implements Rule {
+final class OutOfBox extends Rule {
+
+    OutOfBox() {
+        super("out-of-box", Subject.LIMB, Stage.FRAME);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -41,8 +46,7 @@ final class OutOfBox implements Rule {
             }
             String where = !intoAisle ? "into its neighbour" : system.isPlane() ? "out of its plane" : "into the aisle";
             found.add(new Finding(
-                    "out-of-box",
-                    Stage.FRAME,
+                    this,
                     List.of(limb.id()),
                     intoAisle ? "reach across the row" : "reach along the row",
                     value,
@@ -67,5 +71,10 @@ final class OutOfBox implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return "school.boxAllowance_cm";
+    }
+
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        return context.backInside(finding);
     }
 }

@@ -1,11 +1,26 @@
 package umbel.reading;
 
+import java.util.Comparator;
+import java.util.ArrayList;
+import umbel.wood.Tree;
+import umbel.wood.Role;
+import umbel.wood.AxisKind;
+import umbel.wood.Axis;
+import umbel.cut.Operation;
 import java.util.List;
 import java.util.Locale;
 import umbel.crop.CropReading;
 
 /** More fruit in the buds than the tree can finish. */
-final class OverCrop implements Rule {
+final class OverCrop extends Rule {
+
+    private static final int MOST_ANSWERS = 4;
+    private static final int LEAST_SPURS = 6;
+    private static final double SPURS_LEFT = 0.67;
+
+    OverCrop() {
+        super("over-crop", Subject.TREE, Stage.DETAIL);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -15,8 +30,7 @@ final class OverCrop implements Rule {
             return List.of();
         }
         return List.of(new Finding(
-                "over-crop",
-                Stage.DETAIL,
+                this,
                 List.of(),
                 "fruits the buds would set against what trunk and leaf can finish",
                 crop.ratio(),
@@ -41,5 +55,31 @@ final class OverCrop implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return "school.overCropRatio";
+    }
+
+    /** Pruning as the first thinning: the limbs with most flower buds lose a third of their spurs, the old ones. */
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        List<Operation> operations = new ArrayList<>();
+        context.tree().limbs().stream()
+                .filter(limb -> limb.role() != Role.SUCKER)
+                .sorted(Comparator.comparingDouble((Axis limb) -> -buds(context.tree(), limb)))
+                .limit(MOST_ANSWERS)
+                .forEach(limb -> {
+                    int spurs = (int) context.tree().smallWoodOn(limb.id()).stream()
+                            .filter(axis -> axis.kind() == AxisKind.SPUR)
+                            .count();
+                    int keep = (int) Math.ceil(spurs * SPURS_LEFT);
+                    if (keep < spurs && spurs >= LEAST_SPURS) {
+                        operations.add(Operation.thinSpurs(limb.id(), keep));
+                    }
+                });
+        return operations;
+    }
+
+    private static double buds(Tree tree, Axis limb) {
+        return tree.smallWoodOn(limb.id()).stream()
+                .mapToDouble(Axis::flowerBuds)
+                .sum();
     }
 }

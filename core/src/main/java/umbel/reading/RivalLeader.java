@@ -1,5 +1,7 @@
 package umbel.reading;
 
+import umbel.cut.Options;
+import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -8,7 +10,11 @@ import umbel.wood.AxisKind;
 import umbel.wood.Role;
 
 /** An upright nearly as thick and as tall as the leader, in a system that wants one leader. */
-final class RivalLeader implements Rule {
+final class RivalLeader extends Rule {
+
+    RivalLeader() {
+        super("rival-leader", Subject.LIMB, Stage.FRAME);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -40,8 +46,7 @@ final class RivalLeader implements Rule {
                                     context.school().rivalInclinationDeg(),
                                     context.errors().angleDeg());
             found.add(new Finding(
-                    "rival-leader",
-                    Stage.FRAME,
+                    this,
                     List.of(limb.id()),
                     "diameter against the leader at the fork",
                     ratio,
@@ -65,5 +70,15 @@ final class RivalLeader implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return "school.rivalDiameterRatio";
+    }
+
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        Axis limb = context.limb(finding, 0);
+        List<Operation> operations = new ArrayList<>();
+        operations.add(Operation.remove(limb.id()));
+        operations.addAll(context.reductions(limb));
+        Options.bend(context.tree(), limb).ifPresent(operations::add);
+        return operations;
     }
 }

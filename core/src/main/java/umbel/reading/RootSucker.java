@@ -1,5 +1,6 @@
 package umbel.reading;
 
+import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -9,7 +10,11 @@ import umbel.wood.Role;
 import umbel.wood.Units;
 
 /** Growth from the rootstock: it starts below the graft union, or was noted a sucker. It only takes from the top. */
-final class RootSucker implements Rule {
+final class RootSucker extends Rule {
+
+    RootSucker() {
+        super("root-sucker", Subject.LIMB, Stage.SUCKERS, Trait.UNDISPUTED);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -26,8 +31,7 @@ final class RootSucker implements Rule {
                     : ThresholdConfidence.below(
                             limb.at(), union, Units.fromCm(context.errors().heightCm()));
             found.add(new Finding(
-                    "root-sucker",
-                    Stage.SUCKERS,
+                    this,
                     List.of(limb.id()),
                     "origin above ground against the graft union",
                     Units.toCm(limb.at()),
@@ -50,5 +54,10 @@ final class RootSucker implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return "survey.trunk.unionAt_cm";
+    }
+
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        return List.of(context.wholeOf(context.limb(finding, 0)));
     }
 }

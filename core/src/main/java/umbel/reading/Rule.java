@@ -1,13 +1,103 @@
 package umbel.reading;
 
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import umbel.cut.Operation;
 
-/** One rule of reading: looks at a tree and says what it finds. */
-interface Rule {
+/**
+ * One rule of reading: what it is called, what it speaks of, what it finds on a tree, and what a practised hand would weigh
+ * against it. Its cost, its name and its words stand under its id in {@code knowledge/rules.yaml}; {@link Rules#check} holds
+ * the two together.
+ */
+public abstract class Rule {
+
+    /** How a rule's findings differ from the usual in a plan. */
+    enum Trait {
+        /** Its first remedy is done without being weighed against what it costs. */
+        UNDISPUTED,
+        /** Several remedies together answer one finding; one does not make the others unnecessary. */
+        ANSWERED_IN_PARTS,
+        /** Its remedies are weighed after those of single limbs, on what these leave. */
+        WEIGHED_LAST,
+        /** It comes again every year, so that later winters answer it too. */
+        YEARLY
+    }
+
+    private final String id;
+    private final Subject subject;
+    private final Stage stage;
+    private final Set<Trait> traits;
+
+    Rule(String id, Subject subject, Stage stage, Trait... traits) {
+        this.id = id;
+        this.subject = subject;
+        this.stage = stage;
+        this.traits = EnumSet.noneOf(Trait.class);
+        this.traits.addAll(List.of(traits));
+    }
+
+    /** Kebab-case id, as it travels in the open format. */
+    public final String id() {
+        return id;
+    }
+
+    /** What it speaks of. */
+    public final Subject subject() {
+        return subject;
+    }
+
+    /** Where its findings usually come in the order of the work. */
+    public final Stage stage() {
+        return stage;
+    }
+
+    /** Whether several remedies together answer one finding. */
+    public final boolean isAnsweredInParts() {
+        return traits.contains(Trait.ANSWERED_IN_PARTS);
+    }
+
+    /** Whether its remedies are weighed after those of single limbs. */
+    public final boolean isWeighedLast() {
+        return traits.contains(Trait.WEIGHED_LAST);
+    }
+
+    /** Whether it comes again every year. */
+    public final boolean isYearly() {
+        return traits.contains(Trait.YEARLY);
+    }
 
     /** What this rule finds, strongest first; empty when nothing is wrong. */
-    List<Finding> read(RuleContext context);
+    abstract List<Finding> read(RuleContext context);
 
     /** The line of knowledge a finding was judged by, as {@code school.limbRatio}; see docs/model/reading.md. */
-    String judgedBy(RuleContext context, Finding finding);
+    abstract String judgedBy(RuleContext context, Finding finding);
+
+    /** The operations weighed against each other for a finding, the usual one first; empty where no cut answers it. */
+    abstract List<Operation> remedies(RemedyContext context, Finding finding);
+
+    /** Whether the first remedy of a finding is done without being weighed. */
+    boolean isUndisputed(Finding finding) {
+        return traits.contains(Trait.UNDISPUTED);
+    }
+
+    /** Why nothing is done about a finding now that will be later; empty where there is no such reason. */
+    Optional<String> reasonToWait(RemedyContext context, Finding finding) {
+        return Optional.empty();
+    }
+
+    /** Whether two findings of this rule, made on two looks at a tree, are of the same thing. */
+    final boolean isSame(Finding one, Finding other) {
+        return switch (subject) {
+            case LIMB, GROUP -> one.limbs().get(0).equals(other.limbs().get(0));
+            case PAIR -> other.limbs().containsAll(one.limbs());
+            case TREE -> true;
+        };
+    }
+
+    @Override
+    public final String toString() {
+        return id;
+    }
 }

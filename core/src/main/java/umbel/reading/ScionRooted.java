@@ -1,12 +1,17 @@
 package umbel.reading;
 
+import umbel.cut.Operation;
 import java.util.List;
 import java.util.Locale;
 import umbel.wood.Setting;
 import umbel.wood.Units;
 
 /** A tree on dwarfing stock far stronger than its row: the scion may have rooted by itself. */
-final class ScionRooted implements Rule {
+final class ScionRooted extends Rule {
+
+    ScionRooted() {
+        super("scion-rooted", Subject.TREE, Stage.SUCKERS);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -21,8 +26,7 @@ final class ScionRooted implements Rule {
             return List.of();
         }
         return List.of(new Finding(
-                "scion-rooted",
-                Stage.SUCKERS,
+                this,
                 List.of("trunk"),
                 "trunk section against the row's median",
                 ratio,
@@ -42,5 +46,10 @@ final class ScionRooted implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return "school.scionRootedRatio";
+    }
+
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        return List.of(); // the union is looked at; no cut answers it
     }
 }

@@ -1,14 +1,25 @@
 package umbel.reading;
 
+import java.util.ArrayList;
+import umbel.wood.Tree;
+import umbel.wood.Role;
+import umbel.cut.Target;
+import umbel.cut.Operation;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import umbel.wood.Axis;
 
 /** Too many fruiting sites with too little light. */
-final class Shade implements Rule {
+final class Shade extends Rule {
 
     private static final int MOST_LIMBS = 6;
+    private static final int MOST_ANSWERS = 7;
+    private static final int LEAST_UPRIGHTS = 3;
+
+    Shade() {
+        super("shade", Subject.TREE, Stage.FRAME, Trait.ANSWERED_IN_PARTS, Trait.WEIGHED_LAST);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -27,8 +38,7 @@ final class Shade implements Rule {
                 .toList();
         String where = dark.isEmpty() ? "" : " Darkest: limb " + String.join(", ", dark) + ".";
         return List.of(new Finding(
-                "shade",
-                Stage.FRAME,
+                this,
                 dark,
                 "share of fruiting sites under " + Math.round(limit * 100) + " % of open light",
                 share,
@@ -47,5 +57,31 @@ final class Shade implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return "school.shadedShareMost";
+    }
+
+    /** Windows from above: upper and inner limbs out or back, uprights off. */
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        Tree tree = context.tree();
+        double middle = tree.top() / 2;
+        List<Operation> operations = new ArrayList<>();
+        tree.limbs().stream()
+                .filter(limb -> limb.role() != Role.SUCKER && limb.age() >= 2)
+                .filter(limb -> limb.course().top() > middle)
+                .sorted(Comparator.comparingDouble(Axis::baseDiameter).reversed())
+                .limit(MOST_ANSWERS)
+                .forEach(limb -> {
+                    if (limb.role() != Role.LEADER && limb.role() != Role.SCAFFOLD) {
+                        operations.add(Operation.remove(limb.id()));
+                    }
+                    operations.addAll(context.reductions(limb));
+                });
+        tree.limbs().stream()
+                .filter(limb -> limb.role() != Role.SUCKER)
+                .map(limb -> Operation.remove(limb.id() + "/shoots/up"))
+                .filter(operation -> Target.of(tree, operation).size() >= LEAST_UPRIGHTS)
+                .limit(MOST_ANSWERS)
+                .forEach(operations::add);
+        return operations;
     }
 }

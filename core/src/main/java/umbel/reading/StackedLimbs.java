@@ -1,5 +1,6 @@
 package umbel.reading;
 
+import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -8,9 +9,13 @@ import umbel.wood.Axis;
 import umbel.wood.Units;
 
 /** One limb straight above another, so close that the lower stands in its shade. */
-final class StackedLimbs implements Rule {
+final class StackedLimbs extends Rule {
 
     private static final double LEAST_GAP = 0.04;
+
+    StackedLimbs() {
+        super("stacked-limbs", Subject.PAIR, Stage.FRAME);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -47,8 +52,7 @@ final class StackedLimbs implements Rule {
                                 context.school().stackBearingDeg(),
                                 context.errors().bearingDeg());
                 found.add(new Finding(
-                        "stacked-limbs",
-                        Stage.FRAME,
+                        this,
                         List.of(upper.id(), lower.id()),
                         "gap above the lower limb",
                         Units.toCm(gap),
@@ -74,5 +78,10 @@ final class StackedLimbs implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return "system.scaffolds.stackGap_cm";
+    }
+
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        return context.oneOfTwo(finding);
     }
 }

@@ -1,5 +1,7 @@
 package umbel.reading;
 
+import umbel.cut.Options;
+import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -8,9 +10,13 @@ import umbel.wood.Condition;
 import umbel.wood.Units;
 
 /** A crotch so narrow that it encloses bark, splits under load and lets canker in. */
-final class TightCrotch implements Rule {
+final class TightCrotch extends Rule {
 
     private static final double LEAST_DIAMETER = 0.008;
+
+    TightCrotch() {
+        super("tight-crotch", Subject.LIMB, Stage.FRAME);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -33,8 +39,7 @@ final class TightCrotch implements Rule {
                     ? 0.98
                     : ThresholdConfidence.below(angle, least, context.errors().angleDeg());
             found.add(new Finding(
-                    "tight-crotch",
-                    Stage.FRAME,
+                    this,
                     List.of(limb.id()),
                     "crotch angle",
                     angle,
@@ -66,5 +71,17 @@ final class TightCrotch implements Rule {
         return finding.threshold() < context.school().crotchAngleDeg()
                 ? "system.scaffolds.angle_deg"
                 : "school.crotchAngle_deg";
+    }
+
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        Axis limb = context.limb(finding, 0);
+        List<Operation> operations = new ArrayList<>();
+        if (context.school().preferences().bendBeforeCut()) {
+            Options.bend(context.tree(), limb).ifPresent(operations::add);
+        }
+        operations.add(context.wholeOf(limb));
+        operations.addAll(context.reductions(limb));
+        return operations;
     }
 }

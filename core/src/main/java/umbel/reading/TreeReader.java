@@ -12,35 +12,6 @@ import umbel.wood.Tree;
 /** Reads a whole tree: light, crop, and every finding in the order of the work. */
 public final class TreeReader {
 
-    private static final List<Rule> RULES = List.of(
-            new RootSucker(),
-            new ScionRooted(),
-            new UnsoundWood(),
-            new RivalLeader(),
-            new LimbTooThick(),
-            new TightCrotch(),
-            new CrowdedOrigin(),
-            new StackedLimbs(),
-            new BareSector(),
-            new Crossing(),
-            new Inward(),
-            new OverHeight(),
-            new LostCone(),
-            new OutOfBox(),
-            new LopSided(),
-            new WillDrop(),
-            new Shade(),
-            new WaterSprout(),
-            new Hanger(),
-            new OldWood(),
-            new WoodMovedOut(),
-            new Crowding(),
-            new OverCrop(),
-            new UnderCrop(),
-            new OverVigour(),
-            new UnderVigour(),
-            new BoxNotFilled());
-
     private TreeReader() {}
 
     /**
@@ -86,7 +57,7 @@ public final class TreeReader {
             Tree tree, School school, LightReading light, double reach, Neighbours neighbours) {
         RuleContext context = new RuleContext(tree, school, light, reach, neighbours);
         List<Finding> findings = new ArrayList<>();
-        for (Rule rule : RULES) {
+        for (Rule rule : Rules.all()) {
             for (Finding finding : rule.read(context)) {
                 findings.add(finding.judgedBy(rule.judgedBy(context, finding)));
             }

@@ -1,12 +1,17 @@
 package umbel.reading;
 
+import umbel.cut.Operation;
 import java.util.List;
 import java.util.Locale;
 import umbel.crop.CropReading;
 import umbel.wood.Setting;
 
 /** A bearing tree with too few flower buds for the crop it could carry. */
-final class UnderCrop implements Rule {
+final class UnderCrop extends Rule {
+
+    UnderCrop() {
+        super("under-crop", Subject.TREE, Stage.DETAIL);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -18,8 +23,7 @@ final class UnderCrop implements Rule {
             return List.of();
         }
         return List.of(new Finding(
-                "under-crop",
-                Stage.DETAIL,
+                this,
                 List.of(),
                 "fruits the buds would set against what trunk and leaf can finish",
                 crop.ratio(),
@@ -40,5 +44,10 @@ final class UnderCrop implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return "school.underCropRatio";
+    }
+
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        return List.of(); // no cut adds flower buds to this year
     }
 }

@@ -1,10 +1,15 @@
 package umbel.reading;
 
+import umbel.cut.Operation;
 import java.util.List;
 import java.util.Locale;
 
 /** Less extension growth than the tree's kind, stock and age ask for. */
-final class UnderVigour implements Rule {
+final class UnderVigour extends Rule {
+
+    UnderVigour() {
+        super("under-vigour", Subject.TREE, Stage.TRAIN);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -14,8 +19,7 @@ final class UnderVigour implements Rule {
             return List.of();
         }
         return List.of(new Finding(
-                "under-vigour",
-                Stage.TRAIN,
+                this,
                 List.of(),
                 "last extension growth",
                 extension.measured(),
@@ -34,5 +38,10 @@ final class UnderVigour implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return Extension.of(context).line();
+    }
+
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        return List.of(); // vigour chooses season and severity, not single cuts
     }
 }

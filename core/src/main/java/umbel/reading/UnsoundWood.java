@@ -1,16 +1,21 @@
 package umbel.reading;
 
+import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.List;
 import umbel.wood.Axis;
 import umbel.wood.Condition;
 
 /** Dead, broken, diseased, girdled, splitting, damaged or decayed limbs, as noted by the surveyor. Nobody argues about these. */
-final class UnsoundWood implements Rule {
+final class UnsoundWood extends Rule {
 
     private static final Condition[] ACT = {
         Condition.DEAD, Condition.BROKEN, Condition.DISEASED, Condition.GIRDLED, Condition.SPLITTING, Condition.DECAYED
     };
+
+    UnsoundWood() {
+        super("unsound-wood", Subject.LIMB, Stage.UNSOUND);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -23,8 +28,7 @@ final class UnsoundWood implements Rule {
                     " and ", limb.conditions().stream().map(Condition::word).toList());
             String disease = limb.disease().isEmpty() ? "" : " (" + limb.disease() + ")";
             found.add(new Finding(
-                    "unsound-wood",
-                    Stage.UNSOUND,
+                    this,
                     List.of(limb.id()),
                     "noted condition",
                     1,
@@ -40,5 +44,21 @@ final class UnsoundWood implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return "survey.limbs.condition";
+    }
+
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        Axis limb = context.limb(finding, 0);
+        List<Operation> operations = new ArrayList<>();
+        operations.add(Operation.remove(limb.id()));
+        if (limb.is(Condition.BROKEN, Condition.DAMAGED)) {
+            context.reductions(limb).stream().limit(1).forEach(operations::add);
+        }
+        return operations;
+    }
+
+    @Override
+    boolean isUndisputed(Finding finding) {
+        return finding.severity() == Severity.ACT;
     }
 }

@@ -1,5 +1,6 @@
 package umbel.reading;
 
+import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -10,9 +11,13 @@ import umbel.wood.Role;
 import umbel.wood.Units;
 
 /** Vigorous uprights from the upper side of a limb or near an old cut. */
-final class WaterSprout implements Rule {
+final class WaterSprout extends Rule {
 
     private static final int SPROUT_YEARS = 2;
+
+    WaterSprout() {
+        super("water-sprout", Subject.LIMB, Stage.UPRIGHTS, Trait.YEARLY);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -35,8 +40,7 @@ final class WaterSprout implements Rule {
                         : ThresholdConfidence.above(
                                 yearly, least, yearly * context.errors().lengthShare());
                 found.add(new Finding(
-                        "water-sprout",
-                        Stage.UPRIGHTS,
+                        this,
                         List.of(limb.id()),
                         "growth in a year",
                         yearly,
@@ -58,7 +62,7 @@ final class WaterSprout implements Rule {
         return found;
     }
 
-    private static void readShoots(RuleContext context, Axis limb, double least, List<Finding> found) {
+    private void readShoots(RuleContext context, Axis limb, double least, List<Finding> found) {
         List<Axis> uprights = context.noticed(limb, Attitude.UP).stream()
                 .filter(shoot -> shoot.shootClass() == umbel.wood.ShootClass.STRONG)
                 .toList();
@@ -70,8 +74,7 @@ final class WaterSprout implements Rule {
             return;
         }
         found.add(new Finding(
-                "water-sprout",
-                Stage.UPRIGHTS,
+                this,
                 List.of(limb.id() + "/shoots/up/strong"),
                 "longest upright shoot",
                 longest,
@@ -91,5 +94,10 @@ final class WaterSprout implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return "school.sproutLength_cm";
+    }
+
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        return context.strayOff(finding);
     }
 }

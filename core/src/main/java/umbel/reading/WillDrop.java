@@ -1,5 +1,6 @@
 package umbel.reading;
 
+import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -11,7 +12,11 @@ import umbel.wood.Role;
 import umbel.wood.Units;
 
 /** A limb whose tip will hang too low once it carries its crop. */
-final class WillDrop implements Rule {
+final class WillDrop extends Rule {
+
+    WillDrop() {
+        super("will-drop", Subject.LIMB, Stage.FRAME);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -35,8 +40,7 @@ final class WillDrop implements Rule {
             double error = Math.hypot(
                     spread * drop, Units.toCm(limb.length()) * context.errors().lengthShare());
             found.add(new Finding(
-                    "will-drop",
-                    Stage.FRAME,
+                    this,
                     List.of(limb.id()),
                     "height of the tip under its crop",
                     tip,
@@ -59,5 +63,10 @@ final class WillDrop implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return "school.dropClearance_cm";
+    }
+
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        return context.backInside(finding);
     }
 }

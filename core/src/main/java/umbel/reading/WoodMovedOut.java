@@ -1,14 +1,19 @@
 package umbel.reading;
 
+import umbel.cut.Operation;
 import java.util.List;
 import java.util.Locale;
 import umbel.wood.Units;
 
 /** Fruiting wood that has followed the light upward and outward, or does so year on year. */
-final class WoodMovedOut implements Rule {
+final class WoodMovedOut extends Rule {
 
     private static final double ERROR = 0.04;
     private static final int FROM_LEAF = 4;
+
+    WoodMovedOut() {
+        super("wood-moved-out", Subject.TREE, Stage.RENEWAL);
+    }
 
     @Override
     public List<Finding> read(RuleContext context) {
@@ -33,7 +38,7 @@ final class WoodMovedOut implements Rule {
                         100 * now.alongLimbs())));
     }
 
-    private static List<Finding> sinceEarlier(RuleContext context, FruitingCentre now, FruitingCentre earlier) {
+    private List<Finding> sinceEarlier(RuleContext context, FruitingCentre now, FruitingCentre earlier) {
         double years = context.neighbours().yearsSince();
         double up = Units.toCm(now.height() - earlier.height()) / years;
         double out = Units.toCm(now.out() - earlier.out()) / years;
@@ -55,10 +60,9 @@ final class WoodMovedOut implements Rule {
                         out)));
     }
 
-    private static Finding finding(String measure, double value, double most, String unit, double sure, String reason) {
+    private Finding finding(String measure, double value, double most, String unit, double sure, String reason) {
         return new Finding(
-                "wood-moved-out",
-                Stage.RENEWAL,
+                this,
                 List.of(),
                 measure,
                 value,
@@ -72,5 +76,10 @@ final class WoodMovedOut implements Rule {
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         return finding.unit().isEmpty() ? "school.movedOutShare" : "school.movedOutAYear_cm";
+    }
+
+    @Override
+    List<Operation> remedies(RemedyContext context, Finding finding) {
+        return List.of(); // the limbs concerned are renewed by age and shade
     }
 }
