@@ -5,6 +5,7 @@ type Schemas = components['schemas'];
 
 export type HoldingPage = Schemas['HoldingPage'];
 export type BlockLine = Schemas['BlockLine'];
+export type RulePage = Schemas['RulePage'];
 export type BlockEntry = Schemas['BlockEntry'];
 export type TreeLine = Schemas['TreeLine'];
 export type TreePage = Schemas['TreePage'];

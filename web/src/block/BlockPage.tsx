@@ -1,10 +1,11 @@
+import { useRuleNames } from '../guide/useRules';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { answer, api, type BlockProgress } from '../api/client';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
-import { percent, RULE_WORDS } from '../ui/words';
+import { percent } from '../ui/words';
 import { useMayChange, useWho } from '../people/who';
 import { CorrectBlock } from './CorrectBlock';
 import { Labels } from './Labels';
@@ -209,6 +210,7 @@ function ReadBlock({ id }: { id: number }) {
 }
 
 function Result({ result }: { result: NonNullable<BlockProgress['result']> }) {
+  const ruleName = useRuleNames();
   if (result.trees === 0) {
     return <p className="py-3 text-muted">No tree of this block is surveyed yet.</p>;
   }
@@ -225,7 +227,7 @@ function Result({ result }: { result: NonNullable<BlockProgress['result']> }) {
                   to={`/guide?rule=${one.rule}`}
                   className="font-semibold underline-offset-4 hover:underline"
                 >
-                  {RULE_WORDS[one.rule] ?? one.rule}
+                  {ruleName(one.rule)}
                 </Link>
                 <span className="block text-[13.5px] text-muted">For one: {one.example}</span>
               </span>

@@ -4,9 +4,9 @@ import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { answer, api, type Guide } from '../api/client';
 import { Failed, Loading } from '../ui/States';
-import { LINE_WORDS, percent, RULE_WORDS } from '../ui/words';
+import { LINE_WORDS, percent } from '../ui/words';
 import { RuleFigure } from './RuleFigure';
-import { RULES } from './rules';
+import { useRules } from './useRules';
 
 const TABS = [
   ['rules', 'What to look for'],
@@ -104,22 +104,23 @@ function Nothing() {
 
 function Rules({ chosen, has }: { chosen: string | null; has: Has }) {
   const target = useRef<HTMLLIElement>(null);
+  const shown = useRules().filter((page) => has(page.name, page.sees, page.why, page.does));
+  const there = shown.some((page) => page.id === chosen);
   useEffect(() => {
-    target.current?.scrollIntoView({ block: 'center' });
-  }, [chosen]);
-  const shown = RULES.filter((page) => has(RULE_WORDS[page.rule] ?? '', page.sees, page.why, page.does));
+    if (there) target.current?.scrollIntoView({ block: 'center' });
+  }, [chosen, there]);
   if (shown.length === 0) return <Nothing />;
   return (
     <ul className="grid grid-cols-2 gap-x-8 max-md:grid-cols-1">
       {shown.map((page) => (
         <li
-          key={page.rule}
-          ref={page.rule === chosen ? target : undefined}
-          className={`flex gap-4 border-b border-line py-4 ${page.rule === chosen ? 'bg-lichen-wash' : ''}`}
+          key={page.id}
+          ref={page.id === chosen ? target : undefined}
+          className={`flex gap-4 border-b border-line py-4 ${page.id === chosen ? 'bg-lichen-wash' : ''}`}
         >
-          <RuleFigure figure={page.figure} label={`${RULE_WORDS[page.rule] ?? page.rule}, drawn`} />
+          <RuleFigure figure={page.figure} label={`${page.name}, drawn`} />
           <div className="min-w-0 text-[14.5px]">
-            <h2 className="text-[17px] font-bold">{RULE_WORDS[page.rule]}</h2>
+            <h2 className="text-[17px] font-bold">{page.name}</h2>
             <p>{page.sees}</p>
             <p className="mt-1 text-muted">{page.why}</p>
             <p className="mt-1">

@@ -1,12 +1,12 @@
-import type { Figure } from './rules';
+import type { RulePage } from '../api/client';
 
 const DOTS = { fruit: 'var(--color-lichen)', light: '#e0b23c', shade: 'var(--color-later)' } as const;
 
 /** A finding drawn in a few strokes: wood in ink, what is meant in tape, what it is measured by dashed. */
-export function RuleFigure({ figure, label }: { figure: Figure; label: string }) {
+export function RuleFigure({ figure, label }: { figure: RulePage['figure']; label: string }) {
   return (
     <svg viewBox="0 0 100 100" role="img" aria-label={label} className="h-[124px] w-[124px] shrink-0 bg-sand">
-      {figure.line?.map((d) => (
+      {figure.line.map((d) => (
         <path key={d} d={d} fill="none" stroke="var(--color-muted)" strokeWidth="1" strokeDasharray="3 2" />
       ))}
       {figure.wood.map((d) => (
@@ -19,11 +19,17 @@ export function RuleFigure({ figure, label }: { figure: Figure; label: string })
           strokeLinecap="round"
         />
       ))}
-      {figure.marked?.map((d) => (
+      {figure.marked.map((d) => (
         <path key={d} d={d} fill="none" stroke="var(--color-tape)" strokeWidth="3" strokeLinecap="round" />
       ))}
-      {figure.dots?.map(([x, y, kind]) => (
-        <circle key={`${x} ${y}`} cx={x} cy={y} r={kind === 'light' ? 6 : 3.2} fill={DOTS[kind]} />
+      {figure.dots.map(({ x, y, kind }) => (
+        <circle
+          key={`${x} ${y}`}
+          cx={x}
+          cy={y}
+          r={kind === 'light' ? 6 : 3.2}
+          fill={DOTS[kind as keyof typeof DOTS]}
+        />
       ))}
     </svg>
   );

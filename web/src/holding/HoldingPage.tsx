@@ -1,10 +1,11 @@
+import { useRuleNames } from '../guide/useRules';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { answer, api, type BlockEntry, type BlockLine, type BlockSeason, type TreeLine } from '../api/client';
 import { hours, shortDay } from '../season/dates';
 import { Failed, Loading } from '../ui/States';
-import { day, percent, RULE_WORDS } from '../ui/words';
+import { day, percent } from '../ui/words';
 import { UndoNotice } from '../ui/Undone';
 import { CorrectHoldings } from './CorrectHoldings';
 import { Drafts } from './Drafts';
@@ -19,6 +20,7 @@ const STATE_WORDS: Record<string, string> = { 'to-decide': 'to decide', marked: 
 
 /** The whole holding: its blocks, its surveyed trees, and what each needs first. */
 export function HoldingPage() {
+  const ruleName = useRuleNames();
   const page = useQuery({ queryKey: ['holding'], queryFn: () => answer(api.GET('/api/holding')) });
   const season = useQuery({ queryKey: ['season'], queryFn: () => answer(api.GET('/api/season')) });
   const mayChange = useMayChange();
@@ -41,7 +43,7 @@ export function HoldingPage() {
       const text = [
         tree.label,
         tree.first,
-        RULE_WORDS[tree.firstRule] ?? '',
+        ruleName(tree.firstRule),
         block?.cultivar,
         block?.speciesName,
         block?.systemName,
@@ -50,7 +52,7 @@ export function HoldingPage() {
         .toLowerCase();
       return words.every((word) => text.includes(word)) && (need === '' || tree.state === need);
     });
-  }, [page.data, sought, need]);
+  }, [page.data, sought, need, ruleName]);
 
   if (page.isPending) return <Loading what="Reading the trees…" />;
   if (page.isError) return <Failed error={page.error} retry={() => void page.refetch()} />;
@@ -169,6 +171,7 @@ function BlockSection({
   trees: TreeLine[];
   filtered: boolean;
 }) {
+  const ruleName = useRuleNames();
   if (trees.length === 0 && filtered) {
     return null;
   }
@@ -212,7 +215,7 @@ function BlockSection({
                   <span className="text-moss">Well: nothing to cut this winter.</span>
                 ) : (
                   <>
-                    <span className="font-semibold">{RULE_WORDS[tree.firstRule] ?? tree.firstRule}.</span>{' '}
+                    <span className="font-semibold">{ruleName(tree.firstRule)}.</span>{' '}
                     <span className="text-[14px]">{tree.first}</span>
                   </>
                 )}

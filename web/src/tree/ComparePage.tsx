@@ -1,3 +1,4 @@
+import { useRuleNames } from '../guide/useRules';
 import { useQueries, useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -7,7 +8,7 @@ import { prepare, radiusOf } from '../stand/geometry';
 import type { Layer, Showing } from '../stand/paint';
 import { TreeStand } from '../stand/TreeStand';
 import { Failed, Loading } from '../ui/States';
-import { percent, RULE_WORDS } from '../ui/words';
+import { percent } from '../ui/words';
 
 const MARGINS = { top: 70, side: 30, bottom: 44 };
 const NONE: ReadonlyMap<string, string> = new Map();
@@ -177,6 +178,7 @@ function Drawn({
 }
 
 function Facts({ page }: { page: TreePage }) {
+  const ruleName = useRuleNames();
   const { reading, name } = page;
   const act = reading.findings.filter((finding) => finding.severity === 'act');
   return (
@@ -199,7 +201,7 @@ function Facts({ page }: { page: TreePage }) {
         <dd>
           {act.length === 0
             ? 'nothing'
-            : [...new Set(act.map((finding) => RULE_WORDS[finding.rule] ?? finding.rule))].join(', ')}
+            : [...new Set(act.map((finding) => ruleName(finding.rule)))].join(', ')}
           .{' '}
           <Link to={`/trees/${name.id}`} className="font-semibold underline underline-offset-4">
             Go to the tree

@@ -1,6 +1,7 @@
+import { useRuleNames } from '../guide/useRules';
 import { Link } from 'react-router';
 import type { EarlyWarning, Finding, Measure } from '../api/client';
-import { percent, RULE_WORDS, SEVERITY_WORDS, STAGE_WORDS } from '../ui/words';
+import { percent, SEVERITY_WORDS, STAGE_WORDS } from '../ui/words';
 
 interface Props {
   found: Finding[];
@@ -37,6 +38,7 @@ function figures(finding: Finding): string {
 
 /** Everything that is wrong with the tree, in the order of the work, and what the marks have already answered. */
 export function FindingsPanel({ found, early, left, measureNext, onPoint, onSelect }: Props) {
+  const ruleName = useRuleNames();
   if (found.length === 0 && early.length === 0) {
     return <p className="p-5">Nothing is wrong with this tree, as far as it was measured.</p>;
   }
@@ -101,9 +103,7 @@ export function FindingsPanel({ found, early, left, measureNext, onPoint, onSele
                       }}
                     >
                       <span className="flex items-baseline justify-between gap-3">
-                        <b className={answered ? 'text-muted line-through' : ''}>
-                          {RULE_WORDS[finding.rule] ?? finding.rule}
-                        </b>
+                        <b className={answered ? 'text-muted line-through' : ''}>{ruleName(finding.rule)}</b>
                         <span
                           className={`px-1.5 text-[12.5px] ${answered ? 'text-moss' : look(finding.severity)}`}
                         >

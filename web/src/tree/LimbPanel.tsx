@@ -1,10 +1,11 @@
+import { useRuleNames } from '../guide/useRules';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { answer, api, type LightLayer, type LimbLine, type TreePage } from '../api/client';
 import { keyOf, limbOf } from '../api/marks';
 import { Button } from '../ui/Button';
 import { Failed } from '../ui/States';
-import { percent, RULE_WORDS } from '../ui/words';
+import { percent } from '../ui/words';
 import type { Work } from './useWork';
 
 interface Props {
@@ -21,6 +22,7 @@ const compass = ['north', 'north-east', 'east', 'south-east', 'south', 'south-we
 
 /** The selected limb: what it is, its numbers, what is wrong with it, and what each possible cut would do. */
 export function LimbPanel({ id, limb, page, light, work, onClose, onSelect }: Props) {
+  const ruleName = useRuleNames();
   const line = page.limbs.find((one) => one.id === limb);
   const children = page.limbs.filter((one) => one.parent === limb);
   const findings = page.reading.findings.filter((finding) =>
@@ -56,7 +58,7 @@ export function LimbPanel({ id, limb, page, light, work, onClose, onSelect }: Pr
         <ul className="mt-3 border-t border-line">
           {findings.map((finding) => (
             <li key={finding.rule + finding.reason} className="border-b border-line px-5 py-1.5 text-[14px]">
-              <b>{RULE_WORDS[finding.rule]}.</b> {finding.reason}
+              <b>{ruleName(finding.rule)}.</b> {finding.reason}
             </li>
           ))}
         </ul>

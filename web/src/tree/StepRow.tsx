@@ -1,8 +1,9 @@
+import { useRuleNames } from '../guide/useRules';
 import { Link } from 'react-router';
 import type { Mark, Step } from '../api/client';
 import { keyOf, limbOf, markFrom } from '../api/marks';
 import { Button } from '../ui/Button';
-import { RULE_WORDS, sureness } from '../ui/words';
+import { sureness } from '../ui/words';
 import { Stop } from './Stop';
 import type { Work } from './useWork';
 
@@ -23,6 +24,7 @@ interface Props {
 
 /** One step: a sentence; opened, why first, then where and with what, then what the tree will answer. */
 export function StepRow({ step, stop, number, changed, open, onOpen, onPoint, onSelect, work }: Props) {
+  const ruleName = useRuleNames();
   const key = keyOf(step);
   const other = step.alternative;
   const state = number !== undefined ? 'taken' : changed ? 'changed' : '';
@@ -85,7 +87,7 @@ export function StepRow({ step, stop, number, changed, open, onOpen, onPoint, on
               Why:{' '}
               {step.rules.map((rule) => (
                 <Link key={rule} to={`/guide?rule=${rule}`} className="mr-2.5 underline underline-offset-4">
-                  {RULE_WORDS[rule] ?? rule}
+                  {ruleName(rule)}
                 </Link>
               ))}
             </p>

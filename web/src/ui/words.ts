@@ -1,34 +1,3 @@
-/** Plain words for the ids that travel. */
-export const RULE_WORDS: Record<string, string> = {
-  'unsound-wood': 'Unsound wood',
-  'root-sucker': 'Rootstock shoot',
-  'rival-leader': 'Two tops',
-  'limb-too-thick': 'Too thick for its place',
-  'tight-crotch': 'Tight crotch',
-  'crowded-origin': 'Crowded on the trunk',
-  'stacked-limbs': 'One above the other',
-  crossing: 'Crossing',
-  inward: 'Growing inward',
-  'water-sprout': 'Water sprouts',
-  hanger: 'Hanging wood',
-  shade: 'Shade',
-  'over-height': 'Too high',
-  crowding: 'Crowded shoots',
-  'bare-sector': 'Bare side',
-  'lost-cone': 'Top as wide as the base',
-  'out-of-box': 'Out of its room',
-  'box-not-filled': 'Room left empty',
-  'lop-sided': 'Lop-sided',
-  'old-wood': 'Wood too old',
-  'wood-moved-out': 'Fruiting wood moved out',
-  'over-vigour': 'Too much growth',
-  'under-vigour': 'Too little growth',
-  'over-crop': 'More buds than it can carry',
-  'under-crop': 'Few flower buds',
-  'scion-rooted': 'Rooted above the union?',
-  'will-drop': 'Will hang too low',
-};
-
 /** The stages of the work, as they are said at the tree. */
 export const STAGE_WORDS: Record<string, string> = {
   suckers: 'From below the union',

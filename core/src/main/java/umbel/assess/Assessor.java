@@ -23,9 +23,9 @@ import umbel.plan.Planner;
 import umbel.plan.Step;
 import umbel.plan.Totals;
 import umbel.reading.Finding;
-import umbel.reading.Rule;
 import umbel.reading.FindingConfidence;
 import umbel.reading.Neighbours;
+import umbel.reading.Rule;
 import umbel.reading.TreeReader;
 import umbel.reading.YoungTree;
 import umbel.survey.InvalidSurvey;
@@ -89,10 +89,10 @@ public final class Assessor {
         return new PlanRequest(
                 school(request),
                 knowledge.plan(),
-                Goals.of(goals, knowledge.plan().goals()),
+                Goals.of(goals, knowledge.plan().usual().goals()),
                 limits(request, tree),
                 moment(request.phase()),
-                request.years() == null ? knowledge.plan().years() : request.years(),
+                request.years() == null ? knowledge.plan().usual().years() : request.years(),
                 taken,
                 refused);
     }

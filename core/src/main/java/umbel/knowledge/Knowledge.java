@@ -37,9 +37,11 @@ public final class Knowledge {
     private final List<Rootstock> rootstocks;
     private final Parameters parameters;
     private final List<Caution> cautions;
-    private final PlanRules plan;
+    private final PlanParameters plan;
 
     private record Contents(List<String> species, List<String> systems, List<String> schools) {}
+
+    private record RuleList(Map<String, RuleKnowledge> rules) {}
 
     private record Cautions(List<Caution> cautions) {}
 
@@ -50,7 +52,9 @@ public final class Knowledge {
     private Knowledge(Path own) {
         parameters = shippedFile("parameters.yaml").as(Parameters.class);
         cautions = List.copyOf(shippedFile("cautions.yaml").as(Cautions.class).cautions());
-        plan = shippedFile("plan.yaml").as(PlanRules.class);
+        plan = shippedFile("plan.yaml")
+                .as(PlanParameters.class)
+                .with(shippedFile("rules.yaml").as(RuleList.class).rules());
         Contents contents = shippedFile("contents.yaml").as(Contents.class);
         load("species", contents.species(), own).forEach((id, file) -> species.put(id, file.as(Species.class)));
         Map<String, KnowledgeFile> systemFiles = load("systems", contents.systems(), own);
@@ -167,7 +171,7 @@ public final class Knowledge {
     }
 
     /** What a plan weighs. */
-    public PlanRules plan() {
+    public PlanParameters plan() {
         return plan;
     }
 

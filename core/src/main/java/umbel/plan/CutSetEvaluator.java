@@ -51,7 +51,7 @@ final class CutSetEvaluator {
         this.found = found;
         this.request = request;
         this.beyondLimits = beyondLimits;
-        this.ground = alike ? other.ground : CutSetValue.Ground.of(found, findings, request.rules());
+        this.ground = alike ? other.ground : CutSetValue.Ground.of(found, findings, request.parameters());
         this.appraised =
                 alike && other.appraised.size() < MOST_REMEMBERED ? other.appraised : new ConcurrentHashMap<>();
         this.cuts = alike ? other.cuts : new ConcurrentHashMap<>();

@@ -6,7 +6,7 @@ import java.util.List;
 import umbel.crop.CropReading;
 import umbel.cut.CutTree;
 import umbel.cut.Effect;
-import umbel.knowledge.PlanRules;
+import umbel.knowledge.PlanParameters;
 import umbel.knowledge.Species;
 import umbel.knowledge.TrainingSystem;
 import umbel.light.FruitingSite;
@@ -53,7 +53,7 @@ record CutSetValue(
 
     /** What the cut tree is worth by a wish's weights and limits; only differences between appraisals of one tree mean anything. */
     double worth(PlanRequest request) {
-        PlanRules.Worth worth = request.rules().worth();
+        PlanParameters.Worth worth = request.parameters().worth();
         Goals goals = request.goals();
         double share = woodShare / Math.max(0.05, request.limits().woodShare());
         return goals.light() * worth.light() * evenness
@@ -72,12 +72,13 @@ record CutSetValue(
 
         private static final int SITES_LOOKED_AT = 300;
 
-        static Ground of(Tree found, List<Finding> findings, PlanRules rules) {
+        static Ground of(Tree found, List<Finding> findings, PlanParameters parameters) {
             int stride = Math.max(1, FruitingSite.of(found).size() / SITES_LOOKED_AT);
             LightReading light = LightModel.readCoarse(found, stride);
             double lit = 0;
             for (int s = 0; s < light.light().length; s++) {
-                lit += light.sites().get(s).weight() * rules.lightRamp().at(light.light()[s]);
+                lit += light.sites().get(s).weight()
+                        * parameters.worth().lightRamp().at(light.light()[s]);
             }
             return new Ground(found, CropReading.target(found), lit, stride, new RemainingFaults(findings));
         }
@@ -92,14 +93,14 @@ record CutSetValue(
         double low = 0;
         for (int s = 0; s < light.light().length; s++) {
             FruitingSite site = light.sites().get(s);
-            double ramp = request.rules().lightRamp().at(light.light()[s]);
+            double ramp = request.parameters().worth().lightRamp().at(light.light()[s]);
             total += site.weight();
             lit += site.weight() * ramp;
             low += site.place().z() <= request.limits().reach() ? site.weight() * ramp : 0;
             fresh += site.weight() * freshness(site.axis(), left.setting().species());
         }
         double fruits = CropReading.of(left, light, ground.cropTarget()).expectedFruits();
-        double spare = request.rules().worth().spareCrop();
+        double spare = request.parameters().worth().spareCrop();
         Work work = Work.of(cut, request);
         List<Finding> findings = TreeReader.findings(
                 left, request.school(), light, request.limits().reach());
@@ -110,7 +111,8 @@ record CutSetValue(
                 lit == 0 ? 0 : low / lit,
                 total == 0 ? 0 : fresh / total,
                 findings.stream()
-                        .mapToDouble(finding -> FaultCost.of(ground.faults().assured(finding), left, request.rules()))
+                        .mapToDouble(
+                                finding -> FaultCost.of(ground.faults().assured(finding), left, request.parameters()))
                         .sum(),
                 missing(left),
                 tooHigh(ground, left, request),

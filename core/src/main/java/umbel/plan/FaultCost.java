@@ -1,6 +1,7 @@
 package umbel.plan;
 
-import umbel.knowledge.PlanRules;
+import umbel.knowledge.PlanParameters;
+import umbel.knowledge.RuleKnowledge;
 import umbel.reading.Finding;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -17,28 +18,27 @@ final class FaultCost {
     private FaultCost() {}
 
     /** Cost of a finding on the tree it was made on; 0 for rules that are weighed otherwise. */
-    static double of(Finding finding, Tree tree, PlanRules rules) {
+    static double of(Finding finding, Tree tree, PlanParameters parameters) {
         double past = Math.min(
                 1, Math.abs(finding.value() - finding.threshold()) / Math.max(1e-9, Math.abs(finding.threshold())));
-        return certain(finding, tree, rules) * (0.5 + 0.5 * past);
+        return certain(finding, tree, parameters) * (0.5 + 0.5 * past);
     }
 
     /** The same however far past its line a finding is. */
-    static double certain(Finding finding, Tree tree, PlanRules rules) {
-        double weight = rules.structure().getOrDefault(finding.rule().id(), 0.0);
-        return weight * finding.confidence() * standing(finding, tree, rules.proven());
+    static double certain(Finding finding, Tree tree, PlanParameters parameters) {
+        RuleKnowledge rule = parameters.rules().get(finding.rule().id());
+        double held = rule.isProven() ? held(finding, tree, parameters.unions()) : 1;
+        return rule.cost() * finding.confidence() * held;
     }
 
-    private static double standing(Finding finding, Tree tree, PlanRules.Proven proven) {
-        if (!proven.rules().contains(finding.rule().id())) {
-            return 1;
-        }
+    /** Share of its weight that a fault of a union keeps, by how long the union has held. */
+    private static double held(Finding finding, Tree tree, PlanParameters.Unions unions) {
         Axis limb = tree.find(finding.limbs().get(0)).orElseThrow();
         if (limb.is(Condition.SPLITTING)) {
             return 1;
         }
-        double years = (limb.age() - proven.young()) / (proven.old() - proven.young());
-        double held = 1 - (1 - proven.least()) * Math.max(0, Math.min(1, years));
-        return tree.axis(limb.parent()).kind() == AxisKind.TRUNK ? held : held * proven.fork();
+        double years = (limb.age() - unions.young()) / (unions.old() - unions.young());
+        double held = 1 - (1 - unions.least()) * Math.max(0, Math.min(1, years));
+        return tree.axis(limb.parent()).kind() == AxisKind.TRUNK ? held : held * unions.fork();
     }
 }

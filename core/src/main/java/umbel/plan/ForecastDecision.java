@@ -11,7 +11,7 @@ import umbel.cut.Operation;
 import umbel.growth.Forecast;
 import umbel.growth.Season;
 import umbel.growth.Seasons;
-import umbel.knowledge.PlanRules;
+import umbel.knowledge.PlanParameters;
 
 /**
  * Lets the coming seasons decide what the tree of this winter leaves close. Each close choice is made the other way, both
@@ -24,13 +24,13 @@ final class ForecastDecision {
 
     private final PlanSearch search;
     private final CutSetEvaluator evaluator;
-    private final PlanRules rules;
+    private final PlanParameters parameters;
     private final Seasons seasons;
 
     ForecastDecision(PlanSearch search, Seasons seasons) {
         this.search = search;
         this.evaluator = search.evaluator();
-        this.rules = evaluator.request().rules();
+        this.parameters = evaluator.request().parameters();
         this.seasons = seasons;
     }
 
@@ -58,12 +58,15 @@ final class ForecastDecision {
         for (int i = 0; i < close.size(); i++) {
             Grown other = grown.get(i + 1);
             double behind = asChosen.value() - other.value();
-            if (other.value() > best.value() && behind < -rules.ahead().lead()) {
+            if (other.value() > best.value() && behind < -parameters.ahead().lead()) {
                 best = other;
                 turned = close.get(i);
-            } else if (behind > -rules.ahead().lead()) {
+            } else if (behind > -parameters.ahead().lead()) {
                 told.replaceAll(tell(
-                        close.get(i), asChosen, other, behind > rules.ahead().lead()));
+                        close.get(i),
+                        asChosen,
+                        other,
+                        behind > parameters.ahead().lead()));
             }
         }
         if (turned == null) {
@@ -101,12 +104,12 @@ final class ForecastDecision {
             Candidate swap = search.bestOther(rest, step);
             double swapped = swap == null ? left : evaluator.worth(CutSetEvaluator.with(others, swap.operation()));
             double lead = worth - Math.max(left, swapped);
-            if (lead < rules.closeCall()) {
+            if (lead < parameters.confidence().closeCall()) {
                 close.add(new Close(step, swapped > left ? swap : null, lead));
             }
         }
         close.sort(Comparator.comparingDouble(Close::lead));
-        return close.subList(0, Math.min(close.size(), rules.ahead().choices()));
+        return close.subList(0, Math.min(close.size(), parameters.ahead().choices()));
     }
 
     private Grown grown(List<Candidate> visit) {
@@ -114,7 +117,7 @@ final class ForecastDecision {
         List<Season.Work> works = new ArrayList<>(Collections.nCopies(SEASONS, Season.Work.NONE));
         works.set(0, Planner.work(evaluator.request().moment(), operations));
         List<Forecast.Figures> years = Forecast.middle(seasons, works);
-        PlanRules.Ahead ahead = rules.ahead();
+        PlanParameters.Ahead ahead = parameters.ahead();
         double value = ahead.now() * evaluator.worth(operations)
                 + ahead.one() * evaluator.worthOf(years.get(0).tree())
                 + ahead.three() * evaluator.worthOf(years.get(SEASONS - 1).tree());

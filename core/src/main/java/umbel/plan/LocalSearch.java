@@ -76,7 +76,7 @@ final class LocalSearch {
                 && step.finding() != null
                 && PlanSearch.isFault(step)
                 && evaluator.cut(List.of(step.operation())).woodShare()
-                        >= request.rules().heavyShare();
+                        >= request.parameters().search().heavyShare();
     }
 
     /** What stands whatever is chosen, with another answer in a heavy step's place; empty where that cannot be done. */

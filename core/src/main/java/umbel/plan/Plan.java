@@ -2,7 +2,7 @@ package umbel.plan;
 
 import java.util.List;
 import umbel.growth.Forecast;
-import umbel.knowledge.PlanRules;
+import umbel.knowledge.PlanParameters;
 import umbel.reading.Finding;
 
 /**
@@ -31,7 +31,7 @@ public record Plan(String name, List<Step> steps, Totals totals, List<Forecast.O
     }
 
     /** Whether later winters have heavy work, put off or on what will have grown by then. */
-    boolean leavesMuchForLater(PlanRules.Renovation rule) {
+    boolean leavesMuchForLater(PlanParameters.Renovation rule) {
         List<Step> later = steps.stream().filter(step -> step.year() > 0).toList();
         double share =
                 later.stream().mapToDouble(step -> step.effect().woodShare()).sum();

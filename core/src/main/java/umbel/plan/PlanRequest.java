@@ -7,12 +7,13 @@ import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.growth.BlockCalibration;
 import umbel.growth.Moment;
-import umbel.knowledge.PlanRules;
+import umbel.knowledge.PlanParameters;
 import umbel.knowledge.School;
 
 /**
  * What a plan is asked for.
  *
+ * @param parameters what a plan weighs and how finely it searches
  * @param moment when in its year the tree is worked on; in summer only light hand work is planned
  * @param years winters to plan over, this visit included; at least 1
  * @param taken operations the grower has already decided on for this visit
@@ -21,7 +22,7 @@ import umbel.knowledge.School;
  */
 public record PlanRequest(
         School school,
-        PlanRules rules,
+        PlanParameters parameters,
         Goals goals,
         Limits limits,
         Moment moment,
@@ -30,22 +31,22 @@ public record PlanRequest(
         Set<String> refused,
         BlockCalibration learned) {
 
-    /** A wish for trees that have taught nothing yet. */
+    /** A request for trees that have taught nothing yet. */
     public PlanRequest(
             School school,
-            PlanRules rules,
+            PlanParameters parameters,
             Goals goals,
             Limits limits,
             Moment moment,
             int years,
             List<Operation> taken,
             Set<String> refused) {
-        this(school, rules, goals, limits, moment, years, taken, refused, BlockCalibration.NOTHING);
+        this(school, parameters, goals, limits, moment, years, taken, refused, BlockCalibration.NOTHING);
     }
 
-    /** The same wish with what was learned. */
+    /** The same request with what was learned. */
     public PlanRequest knowing(BlockCalibration what) {
-        return new PlanRequest(school, rules, goals, limits, moment, years, taken, refused, what);
+        return new PlanRequest(school, parameters, goals, limits, moment, years, taken, refused, what);
     }
 
     public PlanRequest {
@@ -64,7 +65,7 @@ public record PlanRequest(
     }
 
     /**
-     * The same wish for a later winter: nothing is taken yet.
+     * The same request for a later winter: nothing is taken yet.
      *
      * @param kept limbs that grow on from an earlier winter's cuts, which are not to be taken after all
      */
@@ -75,25 +76,28 @@ public record PlanRequest(
                 kept.forEach(limb -> more.add(key(Operation.whole(kind, limb))));
             }
         }
-        return new PlanRequest(school, rules, goals, limits, Moment.DORMANT, 1, List.of(), more, learned);
+        return new PlanRequest(school, parameters, goals, limits, Moment.DORMANT, 1, List.of(), more, learned);
     }
 
-    /** Whether a tree is appraised the same under both wishes; goals and limits only weigh what was appraised. */
+    /** Whether a tree is appraised the same under both requests; goals and limits only weigh what was appraised. */
     boolean sees(PlanRequest other) {
-        return school.equals(other.school) && rules.equals(other.rules) && limits.reach() == other.limits.reach();
+        return school.equals(other.school)
+                && parameters.equals(other.parameters)
+                && limits.reach() == other.limits.reach();
     }
 
-    /** The same wish with everything done in one winter. */
+    /** The same request with everything done in one winter. */
     PlanRequest unlimited() {
-        Limits none = limits.within(Math.max(rules.mostShare(), limits.woodShare()), Integer.MAX_VALUE);
-        return new PlanRequest(school, rules, goals, none, moment, 1, taken, refused, learned);
+        Limits none = limits.within(Math.max(parameters.variants().mostShare(), limits.woodShare()), Integer.MAX_VALUE);
+        return new PlanRequest(school, parameters, goals, none, moment, 1, taken, refused, learned);
     }
 
     /** The same wish, to go less far or further. */
-    PlanRequest within(PlanRules.Variant variant) {
-        Limits other = limits.within(Math.min(rules.mostShare(), limits.woodShare() * variant.woodShare()), (int)
-                Math.ceil(limits.bigCuts() * variant.bigCuts()));
+    PlanRequest within(PlanParameters.Variant variant) {
+        Limits other = limits.within(
+                Math.min(parameters.variants().mostShare(), limits.woodShare() * variant.woodShare()),
+                (int) Math.ceil(limits.bigCuts() * variant.bigCuts()));
         return new PlanRequest(
-                school, rules, goals.lightTimes(variant.light()), other, moment, years, taken, refused, learned);
+                school, parameters, goals.lightTimes(variant.light()), other, moment, years, taken, refused, learned);
     }
 }

@@ -61,7 +61,12 @@ final class PlanSearch {
         this.evaluator =
                 new CutSetEvaluator(found, findings, request, beyondLimits, shared == null ? null : shared.evaluator);
         this.remedies = new RemedyContext(
-                found, findings, request.school(), request.summer(), request.rules().lowering(), stubs);
+                found,
+                findings,
+                request.school(),
+                request.summer(),
+                request.parameters().lowering(),
+                stubs);
         for (Finding finding : findings) {
             for (Candidate candidate : remedies(finding)) {
                 if (allowed(candidate)) {
@@ -131,7 +136,7 @@ final class PlanSearch {
      * @param carefully whether heavy steps are weighed a second time against their alternatives
      */
     List<Candidate> choose(double leastGainFactor, boolean carefully) {
-        double least = request.rules().leastGain() * leastGainFactor;
+        double least = request.parameters().search().leastGain() * leastGainFactor;
         List<Candidate> chosen = fixed();
         fillAll(chosen, least);
         improve(chosen, least);
@@ -145,7 +150,7 @@ final class PlanSearch {
      */
     List<Candidate> beyond(List<Candidate> other, double leastGainFactor) {
         List<Candidate> chosen = new ArrayList<>(other);
-        fillAll(chosen, request.rules().leastGain() * leastGainFactor);
+        fillAll(chosen, request.parameters().search().leastGain() * leastGainFactor);
         return withoutRedundant(chosen);
     }
 
@@ -155,7 +160,7 @@ final class PlanSearch {
      * @param leastGainFactor as for {@link #choose}
      */
     List<Candidate> within(List<Candidate> other, double leastGainFactor) {
-        double least = request.rules().leastGain() * leastGainFactor;
+        double least = request.parameters().search().leastGain() * leastGainFactor;
         Set<Operation> there = new HashSet<>(operations(other));
         List<Candidate> open = with(one -> there.contains(one.operation()) && isWeighed(one));
         List<Candidate> chosen = fixed();
@@ -170,7 +175,7 @@ final class PlanSearch {
      * to be judged when it has grown.
      */
     List<Candidate> chooseAhead(double leastGainFactor) {
-        double least = request.rules().leastGain() * leastGainFactor;
+        double least = request.parameters().search().leastGain() * leastGainFactor;
         List<Candidate> chosen = fixed();
         fill(chosen, least, with(PlanSearch::isOfALimb));
         addEnds(chosen);
@@ -439,7 +444,7 @@ final class PlanSearch {
     /** The simple greedy search, for comparison: the step that brings most, again and again, never looked at twice. */
     List<Candidate> simplyGreedy() {
         List<Candidate> chosen = fixed();
-        fillAll(chosen, request.rules().leastGain());
+        fillAll(chosen, request.parameters().search().leastGain());
         return chosen;
     }
 

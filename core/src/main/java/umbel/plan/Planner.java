@@ -212,7 +212,7 @@ public final class Planner {
                     boolean measured = limb.indexOf('/') < 0 && found.find(limb).isPresent();
                     Operation watch = Operation.whole(OperationKind.WATCH, limb);
                     boolean wanted = measured
-                            && watched.size() < request.rules().mostWatched()
+                            && watched.size() < request.parameters().search().mostWatched()
                             && weightOf(one.finding()) > 0
                             && !request.refused().contains(PlanRequest.key(watch));
                     if (wanted && touched.add(limb)) {
@@ -225,7 +225,7 @@ public final class Planner {
     }
 
     private double weightOf(Finding finding) {
-        return FaultCost.certain(finding, found, request.rules());
+        return FaultCost.certain(finding, found, request.parameters());
     }
 
     /** A step that does nothing to the tree and so needs no weighing: keeping, watching. */
@@ -263,7 +263,8 @@ public final class Planner {
                 : evaluator.worth(CutSetEvaluator.with(without, other.operation())) - evaluator.worth(without);
         boolean leave = other == null || otherGain <= 0;
         double lead = candidate.settled() || year > 0 ? gain : leadOver(rest, candidate, gain, without);
-        boolean close = !candidate.settled() && lead < request.rules().closeCall();
+        boolean close =
+                !candidate.settled() && lead < request.parameters().confidence().closeCall();
         return new Step(
                 0,
                 year,
@@ -274,7 +275,8 @@ public final class Planner {
                 candidate.reason(),
                 Effect.of(evaluator.cut(all), index, request.limits().reach()),
                 gain,
-                confidence(candidate, lead) * Math.pow(request.rules().ahead().sureness(), year),
+                confidence(candidate, lead)
+                        * Math.pow(request.parameters().ahead().sureness(), year),
                 close,
                 leave ? null : other.operation(),
                 leave ? 0 : otherGain,
@@ -313,12 +315,13 @@ public final class Planner {
     /** A step is as sure as its finding, less where its lead over the next best choice is small. */
     private double confidence(Candidate candidate, double lead) {
         double finding = candidate.finding() == null
-                ? request.rules().sureOfSystem()
+                ? request.parameters().confidence().sureOfSystem()
                 : candidate.finding().confidence();
         if (candidate.settled()) {
             return finding;
         }
-        double sure = Math.max(0, Math.min(1, lead / request.rules().sureGain()));
+        double sure =
+                Math.max(0, Math.min(1, lead / request.parameters().confidence().sureGain()));
         return finding * (0.6 + 0.4 * sure);
     }
 
@@ -365,7 +368,6 @@ public final class Planner {
 
     private static boolean sameAs(Finding finding, Finding other) {
         boolean wholeTree = finding.rule().isAnsweredInParts();
-        return finding.rule() == other.rule()
-                && (wholeTree || finding.limbs().equals(other.limbs()));
+        return finding.rule() == other.rule() && (wholeTree || finding.limbs().equals(other.limbs()));
     }
 }

@@ -9,7 +9,7 @@ import umbel.growth.InitialState;
 import umbel.growth.Moment;
 import umbel.growth.Season;
 import umbel.growth.Seasons;
-import umbel.knowledge.PlanRules;
+import umbel.knowledge.PlanParameters;
 import umbel.reading.TreeReader;
 import umbel.wood.Tree;
 
@@ -87,14 +87,14 @@ public final class Planning {
         Forecast alone = seasons.leftAlone(Planner.YEARS_AHEAD);
         List<Supplier<Plan>> drafts = new ArrayList<>();
         Plan first = recommended();
-        PlanRules.Variant less = request.rules().gentler();
-        PlanRules.Variant more = request.rules().firmer();
+        PlanParameters.Variant less = request.parameters().variants().gentler();
+        PlanParameters.Variant more = request.parameters().variants().firmer();
         drafts.add(() -> first);
         drafts.add(() -> beside(request.within(less)).gentler(middle, less.leastGain()));
         drafts.add(() -> beside(request.within(more)).firmer(middle, more.leastGain()));
         // where limbs come and go every year, a heavy winter ahead is no renovation
         boolean lasting = found.setting().system().scaffolds().permanent();
-        if (lasting && first.leavesMuchForLater(request.rules().renovation())) {
+        if (lasting && first.leavesMuchForLater(request.parameters().renovation())) {
             drafts.add(() -> beside(request.unlimited()).inOneWinter());
         }
         List<Plan> plans = new ArrayList<>();
@@ -110,7 +110,7 @@ public final class Planning {
     /** Whether heavy work was put off at all: what later winters take of new growth could not be taken now. */
     private boolean takesMore(Plan atOnce, Plan overWinters) {
         return atOnce.totals().woodShare() - overWinters.totals().woodShare()
-                >= request.rules().renovation().laterShare();
+                >= request.parameters().renovation().laterShare();
     }
 
     /** A planner for another wish that uses again what the recommended plan weighed. */

@@ -1,12 +1,12 @@
 package umbel.reading;
 
-import java.util.Optional;
-import umbel.wood.Role;
-import umbel.cut.Options;
-import umbel.cut.Operation;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import umbel.cut.Operation;
+import umbel.cut.Options;
 import umbel.wood.Envelope;
+import umbel.wood.Role;
 import umbel.wood.Setting;
 
 /** Room left empty along the row after the years in which the tree should have filled it. */

@@ -1,11 +1,11 @@
 package umbel.reading;
 
-import umbel.cut.Target;
-import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.wood.Axis;
 import umbel.wood.Condition;
 

@@ -1,11 +1,11 @@
 package umbel.reading;
 
-import umbel.cut.Options;
-import umbel.cut.OperationKind;
-import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import umbel.cut.Operation;
+import umbel.cut.OperationKind;
+import umbel.cut.Options;
 import umbel.knowledge.TrainingSystem;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;

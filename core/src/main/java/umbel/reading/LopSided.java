@@ -1,12 +1,12 @@
 package umbel.reading;
 
 import java.util.ArrayList;
-import umbel.cut.Options;
-import umbel.cut.Operation;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import umbel.crop.HarvestLoad;
+import umbel.cut.Operation;
+import umbel.cut.Options;
 import umbel.wood.Axis;
 import umbel.wood.Units;
 import umbel.wood.Vec;

@@ -1,18 +1,18 @@
 package umbel.reading;
 
-import java.util.Optional;
-import umbel.wood.Tree;
-import umbel.wood.Role;
-import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import umbel.cut.Operation;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
+import umbel.wood.Role;
 import umbel.wood.Setting;
+import umbel.wood.Tree;
 
 /** Spurs or limbs past the age at which they bear well. */
 final class OldWood extends Rule {
@@ -103,8 +103,7 @@ final class OldWood extends Rule {
                         old.get(0).id())));
     }
 
-    private Finding finding(
-            RuleContext context, List<String> limbs, String measure, double share, String reason) {
+    private Finding finding(RuleContext context, List<String> limbs, String measure, double share, String reason) {
         double limit = context.school().oldShareMost();
         return new Finding(
                 this,

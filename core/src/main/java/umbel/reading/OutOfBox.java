@@ -1,10 +1,10 @@
 package umbel.reading;
 
-import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import umbel.cut.Operation;
 import umbel.knowledge.TrainingSystem;
 import umbel.wood.Axis;
 import umbel.wood.Role;

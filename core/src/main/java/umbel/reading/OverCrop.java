@@ -1,15 +1,15 @@
 package umbel.reading;
 
-import java.util.Comparator;
 import java.util.ArrayList;
-import umbel.wood.Tree;
-import umbel.wood.Role;
-import umbel.wood.AxisKind;
-import umbel.wood.Axis;
-import umbel.cut.Operation;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import umbel.crop.CropReading;
+import umbel.cut.Operation;
+import umbel.wood.Axis;
+import umbel.wood.AxisKind;
+import umbel.wood.Role;
+import umbel.wood.Tree;
 
 /** More fruit in the buds than the tree can finish. */
 final class OverCrop extends Rule {

@@ -1,18 +1,18 @@
 package umbel.reading;
 
-import umbel.wood.Units;
-import umbel.wood.Tree;
-import umbel.wood.AxisKind;
-import umbel.cut.Options;
-import umbel.cut.OperationKind;
-import umbel.cut.Operation;
-import java.util.Optional;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import umbel.cut.Operation;
+import umbel.cut.OperationKind;
+import umbel.cut.Options;
 import umbel.wood.Axis;
+import umbel.wood.AxisKind;
 import umbel.wood.Role;
+import umbel.wood.Tree;
+import umbel.wood.Units;
 
 /** Wood above what the grower's reach and the system allow. */
 final class OverHeight extends Rule {
@@ -66,9 +66,8 @@ final class OverHeight extends Rule {
         for (String id : finding.limbs()) {
             Axis limb = context.tree().find(id).orElseThrow();
             boolean leader = limb.kind() == AxisKind.TRUNK;
-            double most = leader
-                    ? context.lowering().leader()
-                    : context.lowering().limb();
+            double most =
+                    leader ? context.lowering().leader() : context.lowering().limb();
             double lowest = Math.max(limit * 0.75, limb.course().top() - most);
             if (!leader) {
                 operations.addAll(loweredLimb(context, limb, lowest, limit));
@@ -114,7 +113,8 @@ final class OverHeight extends Rule {
      */
     private static List<Operation> loweredLimb(RemedyContext context, Axis limb, double lowest, double limit) {
         List<Operation> operations = new ArrayList<>();
-        lowerBranch(context.tree(), limb, lowest, limit).ifPresent(branch -> operations.add(RemedyContext.reduce(limb, branch)));
+        lowerBranch(context.tree(), limb, lowest, limit)
+                .ifPresent(branch -> operations.add(RemedyContext.reduce(limb, branch)));
         if (limb.role() != Role.SCAFFOLD && limb.role() != Role.LEADER) {
             operations.add(Operation.remove(limb.id()));
         }
@@ -124,7 +124,8 @@ final class OverHeight extends Rule {
         }
         Optional<Operation> through = shortenBelow(limb, Math.max(limit, lowest));
         boolean atNeed = operations.isEmpty();
-        through.filter(cut -> Options.isThinAt(context.tree(), limb, cut.at(), atNeed)).ifPresent(operations::add);
+        through.filter(cut -> Options.isThinAt(context.tree(), limb, cut.at(), atNeed))
+                .ifPresent(operations::add);
         return operations;
     }
 

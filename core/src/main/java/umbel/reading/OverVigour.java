@@ -1,8 +1,8 @@
 package umbel.reading;
 
-import umbel.cut.Operation;
 import java.util.List;
 import java.util.Locale;
+import umbel.cut.Operation;
 
 /** More extension growth than the tree's kind, stock and age ask for. */
 final class OverVigour extends Rule {

@@ -7,7 +7,7 @@ import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Options;
 import umbel.cut.Stubs;
-import umbel.knowledge.PlanRules;
+import umbel.knowledge.PlanParameters;
 import umbel.knowledge.School;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -25,7 +25,7 @@ public final class RemedyContext {
     private final Tree tree;
     private final School school;
     private final boolean inLeaf;
-    private final PlanRules.Lowering lowering;
+    private final PlanParameters.Lowering lowering;
     private final boolean comesDownFar;
     private final Stubs stubs;
 
@@ -41,7 +41,7 @@ public final class RemedyContext {
             List<Finding> findings,
             School school,
             boolean inLeaf,
-            PlanRules.Lowering lowering,
+            PlanParameters.Lowering lowering,
             Stubs stubs) {
         this.tree = tree;
         this.school = school;
@@ -61,7 +61,7 @@ public final class RemedyContext {
         return school;
     }
 
-    PlanRules.Lowering lowering() {
+    PlanParameters.Lowering lowering() {
         return lowering;
     }
 

@@ -1,9 +1,9 @@
 package umbel.reading;
 
-import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import umbel.cut.Operation;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Role;

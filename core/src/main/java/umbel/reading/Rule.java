@@ -8,7 +8,7 @@ import umbel.cut.Operation;
 
 /**
  * One rule of reading: what it is called, what it speaks of, what it finds on a tree, and what a practised hand would weigh
- * against it. Its cost, its name and its words stand under its id in {@code knowledge/rules.yaml}; {@link Rules#check} holds
+ * against it. Its cost, its name and its words stand under its id in {@code knowledge/rules.yaml}; a test holds
  * the two together.
  */
 public abstract class Rule {
@@ -76,6 +76,11 @@ public abstract class Rule {
 
     /** The operations weighed against each other for a finding, the usual one first; empty where no cut answers it. */
     abstract List<Operation> remedies(RemedyContext context, Finding finding);
+
+    /** Whether its first remedy is always done without being weighed. */
+    final boolean isUndisputed() {
+        return traits.contains(Trait.UNDISPUTED);
+    }
 
     /** Whether the first remedy of a finding is done without being weighed. */
     boolean isUndisputed(Finding finding) {

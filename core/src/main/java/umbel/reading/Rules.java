@@ -1,11 +1,15 @@
 package umbel.reading;
 
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import umbel.cut.Operation;
+import umbel.knowledge.RuleKnowledge;
 
 /** The rules there are, in the order they are read; the only list of them. */
 public final class Rules {
@@ -39,7 +43,8 @@ public final class Rules {
             new UnderVigour(),
             new BoxNotFilled());
 
-    private static final Map<String, Rule> BY_ID = ALL.stream().collect(Collectors.toMap(Rule::id, Function.identity()));
+    private static final Map<String, Rule> BY_ID =
+            ALL.stream().collect(Collectors.toMap(Rule::id, Function.identity()));
 
     private Rules() {}
 
@@ -59,6 +64,48 @@ public final class Rules {
             throw new IllegalArgumentException("There is no rule '" + id + "'.");
         }
         return rule;
+    }
+
+    /**
+     * What is missing between rules and what is known of them: a rule without knowledge, knowledge without a rule, a rule
+     * that is not told, or one that is cut for and does not say what comes of leaving it.
+     *
+     * @param known by id, as {@code knowledge/rules.yaml} has it
+     * @return a sentence for each gap; empty where all is there
+     */
+    static List<String> gaps(List<Rule> rules, Map<String, RuleKnowledge> known) {
+        List<String> gaps = new ArrayList<>();
+        Set<String> ids = new HashSet<>();
+        for (Rule rule : rules) {
+            if (!ids.add(rule.id())) {
+                gaps.add("Two rules are called " + rule.id() + ".");
+            }
+            RuleKnowledge told = known.get(rule.id());
+            if (told == null) {
+                gaps.add("rules.yaml says nothing of " + rule.id() + ".");
+                continue;
+            }
+            tell(gaps, rule, "name", told.name());
+            tell(gaps, rule, "sees", told.sees());
+            tell(gaps, rule, "why", told.why());
+            tell(gaps, rule, "does", told.does());
+            if (told.cost() > 0 || rule.isUndisputed() || rule.isAnsweredInParts()) {
+                tell(gaps, rule, "leaving", told.leaving());
+            }
+            if (told.figure() == null || told.figure().wood().isEmpty()) {
+                gaps.add(rule.id() + " has no figure in rules.yaml.");
+            }
+        }
+        known.keySet().stream()
+                .filter(id -> !ids.contains(id))
+                .forEach(id -> gaps.add("rules.yaml speaks of " + id + ", and there is no such rule."));
+        return gaps;
+    }
+
+    private static void tell(List<String> gaps, Rule rule, String part, String text) {
+        if (text == null || text.isBlank()) {
+            gaps.add(rule.id() + " has no " + part + " in rules.yaml.");
+        }
     }
 
     /** The operations weighed against each other for a finding, the usual one first; empty where no cut answers it. */

@@ -1,8 +1,8 @@
 package umbel.reading;
 
-import umbel.cut.Operation;
 import java.util.List;
 import java.util.Locale;
+import umbel.cut.Operation;
 import umbel.wood.Setting;
 import umbel.wood.Units;
 

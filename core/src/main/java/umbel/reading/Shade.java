@@ -1,14 +1,14 @@
 package umbel.reading;
 
 import java.util.ArrayList;
-import umbel.wood.Tree;
-import umbel.wood.Role;
-import umbel.cut.Target;
-import umbel.cut.Operation;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.wood.Axis;
+import umbel.wood.Role;
+import umbel.wood.Tree;
 
 /** Too many fruiting sites with too little light. */
 final class Shade extends Rule {

@@ -1,10 +1,10 @@
 package umbel.reading;
 
-import umbel.cut.Options;
-import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import umbel.cut.Operation;
+import umbel.cut.Options;
 import umbel.wood.Axis;
 import umbel.wood.Condition;
 import umbel.wood.Units;

@@ -1,9 +1,9 @@
 package umbel.reading;
 
-import umbel.cut.Operation;
 import java.util.List;
 import java.util.Locale;
 import umbel.crop.CropReading;
+import umbel.cut.Operation;
 import umbel.wood.Setting;
 
 /** A bearing tree with too few flower buds for the crop it could carry. */

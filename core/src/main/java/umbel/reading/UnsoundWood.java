@@ -1,8 +1,8 @@
 package umbel.reading;
 
-import umbel.cut.Operation;
 import java.util.ArrayList;
 import java.util.List;
+import umbel.cut.Operation;
 import umbel.wood.Axis;
 import umbel.wood.Condition;
 

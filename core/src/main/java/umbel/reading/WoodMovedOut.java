@@ -1,8 +1,8 @@
 package umbel.reading;
 
-import umbel.cut.Operation;
 import java.util.List;
 import java.util.Locale;
+import umbel.cut.Operation;
 import umbel.wood.Units;
 
 /** Fruiting wood that has followed the light upward and outward, or does so year on year. */
@@ -62,15 +62,7 @@ final class WoodMovedOut extends Rule {
 
     private Finding finding(String measure, double value, double most, String unit, double sure, String reason) {
         return new Finding(
-                this,
-                List.of(),
-                measure,
-                value,
-                most,
-                unit,
-                ThresholdConfidence.severity(value, most),
-                sure,
-                reason);
+                this, List.of(), measure, value, most, unit, ThresholdConfidence.severity(value, most), sure, reason);
     }
 
     @Override

@@ -166,13 +166,14 @@ class KnowledgeTest {
 
     @Test
     void everyPurposeWeighsEveryGoal() {
-        PlanRules plan = knowledge.plan();
+        PlanParameters plan = knowledge.plan();
         assertThat(plan.purposes()).hasSizeGreaterThan(3);
         plan.purposes()
                 .forEach(purpose -> assertThat(purpose.goals().keySet())
-                        .containsExactlyInAnyOrderElementsOf(plan.goals().keySet()));
-        assertThat(plan.lightRamp().at(0)).isZero();
-        assertThat(plan.lightRamp().at(1)).isEqualTo(1);
+                        .containsExactlyInAnyOrderElementsOf(
+                                plan.usual().goals().keySet()));
+        assertThat(plan.worth().lightRamp().at(0)).isZero();
+        assertThat(plan.worth().lightRamp().at(1)).isEqualTo(1);
     }
 
     @Test
@@ -186,17 +187,10 @@ class KnowledgeTest {
     }
 
     @Test
-    void whatComesOfLeavingItIsToldForEveryFindingThatIsCutFor() {
-        assertThat(Knowledge.shipped().plan().skipped().keySet())
-                .contains("rival-leader", "limb-too-thick", "tight-crotch", "shade", "over-height", "water-sprout")
-                .isSubsetOf(Knowledge.shipped().plan().structure().keySet());
-    }
-
-    @Test
     void whatComesOfLeavingItIsToldForWhatASystemDoesAsWell() {
-        PlanRules plan = Knowledge.shipped().plan();
+        PlanParameters plan = Knowledge.shipped().plan();
         assertThat(plan.leaving(List.of("shade", "crowding"), "remove"))
-                .isEqualTo(plan.skipped().get("shade"));
+                .isEqualTo(plan.rules().get("shade").leaving());
         for (String operation :
                 List.of("head", "tip", "bend", "remove", "renew-stub", "short-spur", "deflower", "rub")) {
             assertThat(plan.leaving(List.of(), operation)).as(operation).endsWith(".");

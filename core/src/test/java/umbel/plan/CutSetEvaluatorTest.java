@@ -28,7 +28,7 @@ class CutSetEvaluatorTest {
         return new PlanRequest(
                 KNOWLEDGE.school("classic"),
                 KNOWLEDGE.plan(),
-                Goals.of(Map.of(), KNOWLEDGE.plan().goals()),
+                Goals.of(Map.of(), KNOWLEDGE.plan().usual().goals()),
                 limits,
                 Moment.DORMANT,
                 1,

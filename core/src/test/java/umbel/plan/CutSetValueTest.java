@@ -14,7 +14,7 @@ import umbel.cut.CutTree;
 import umbel.cut.Operation;
 import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
-import umbel.knowledge.PlanRules;
+import umbel.knowledge.PlanParameters;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
 import umbel.wood.Tree;
@@ -51,7 +51,7 @@ class CutSetValueTest {
         return new PlanRequest(
                 KNOWLEDGE.school("classic"),
                 KNOWLEDGE.plan(),
-                Goals.of(goals, KNOWLEDGE.plan().goals()),
+                Goals.of(goals, KNOWLEDGE.plan().usual().goals()),
                 LIMITS,
                 Moment.DORMANT,
                 3,
@@ -81,7 +81,7 @@ class CutSetValueTest {
 
     @Test
     void woundsCostWhateverIsWanted() {
-        PlanRules.Worth worth = KNOWLEDGE.plan().worth();
+        PlanParameters.Worth worth = KNOWLEDGE.plan().worth();
         assertThat(only(9, 1).worth(request(Map.of()))).isCloseTo(-worth.wound(), within(1e-12));
     }
 
@@ -92,7 +92,8 @@ class CutSetValueTest {
         double much = only(WOOD_SHARE, 0.3).worth(request);
         assertThat(little).isNegative();
         assertThat(much).isCloseTo(9 * little, within(1e-9));
-        assertThat(only(WOOD_SHARE, 0.3).worth(request.within(KNOWLEDGE.plan().firmer())))
+        assertThat(only(WOOD_SHARE, 0.3)
+                        .worth(request.within(KNOWLEDGE.plan().variants().firmer())))
                 .as("the same share is less of a larger allowance")
                 .isGreaterThan(much);
     }

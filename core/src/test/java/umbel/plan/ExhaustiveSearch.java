@@ -13,7 +13,7 @@ final class ExhaustiveSearch {
     ExhaustiveSearch(PlanSearch search) {
         this.search = search;
         this.evaluator = search.evaluator();
-        this.least = evaluator.request().rules().leastGain();
+        this.least = evaluator.request().parameters().search().leastGain();
     }
 
     /** The best of all sets. Nothing beyond what is fixed is taken for granted, and the limits hold. */

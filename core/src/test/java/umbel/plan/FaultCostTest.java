@@ -8,7 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import umbel.knowledge.Knowledge;
-import umbel.knowledge.PlanRules;
+import umbel.knowledge.PlanParameters;
 import umbel.reading.Finding;
 import umbel.reading.TreeReader;
 import umbel.survey.Surveys;
@@ -18,11 +18,11 @@ import umbel.wood.Tree;
 class FaultCostTest {
 
     private static final Knowledge KNOWLEDGE = Knowledge.shipped();
-    private static final PlanRules RULES = KNOWLEDGE.plan();
+    private static final PlanParameters PARAMETERS = KNOWLEDGE.plan();
 
     private static Finding tight(Tree tree, String limb) {
         return TreeReader.read(tree, KNOWLEDGE.school("classic"), 2.4).findings().stream()
-                .filter(finding -> finding.rule().equals("tight-crotch"))
+                .filter(finding -> finding.rule().id().equals("tight-crotch"))
                 .filter(finding -> finding.limbs().equals(List.of(limb)))
                 .findFirst()
                 .orElseThrow();
@@ -38,8 +38,8 @@ class FaultCostTest {
     void aUnionThatHasHeldForYearsWeighsLess(int age, double left) {
         Tree tree = scaffoldOf(age).tree();
         Finding sure = tight(tree, "1").withConfidence(1);
-        assertThat(FaultCost.certain(sure, tree, RULES))
-                .isCloseTo(RULES.structure().get("tight-crotch") * left, within(1e-9));
+        assertThat(FaultCost.certain(sure, tree, PARAMETERS))
+                .isCloseTo(PARAMETERS.rules().get("tight-crotch").cost() * left, within(1e-9));
     }
 
     @Test
@@ -47,7 +47,7 @@ class FaultCostTest {
         double before = Double.MAX_VALUE;
         for (int age = 3; age <= 10; age++) {
             Tree tree = scaffoldOf(age).tree();
-            double cost = FaultCost.certain(tight(tree, "1").withConfidence(1), tree, RULES);
+            double cost = FaultCost.certain(tight(tree, "1").withConfidence(1), tree, PARAMETERS);
             assertThat(cost).isLessThan(before);
             before = cost;
         }
@@ -56,8 +56,8 @@ class FaultCostTest {
     @Test
     void aUnionThatSplitsWeighsInFullHoweverOld() {
         Tree tree = scaffoldOf(18).noted("splitting", null).tree();
-        assertThat(FaultCost.certain(tight(tree, "1").withConfidence(1), tree, RULES))
-                .isEqualTo(RULES.structure().get("tight-crotch"));
+        assertThat(FaultCost.certain(tight(tree, "1").withConfidence(1), tree, PARAMETERS))
+                .isEqualTo(PARAMETERS.rules().get("tight-crotch").cost());
     }
 
     @Test
@@ -66,23 +66,27 @@ class FaultCostTest {
                 .scaffold("1", 80, 0, 55, 45, 220)
                 .limb("1a", "1", "lateral", 90, 10, 70, 18, 90, 2, Surveys.bare())
                 .tree();
-        assertThat(FaultCost.certain(tight(tree, "1a").withConfidence(1), tree, RULES))
+        assertThat(FaultCost.certain(tight(tree, "1a").withConfidence(1), tree, PARAMETERS))
                 .isCloseTo(
-                        RULES.structure().get("tight-crotch") * RULES.proven().fork(), within(1e-9));
+                        PARAMETERS.rules().get("tight-crotch").cost()
+                                * PARAMETERS.unions().fork(),
+                        within(1e-9));
     }
 
     @Test
     void otherFaultsDoNotAgeAway() {
         Tree tree = Surveys.apple().leaf(20).scaffold("1", 90, 40, 55, 70, 240).tree();
         Finding thick = TreeReader.read(tree, KNOWLEDGE.school("classic"), 2.4).findings().stream()
-                .filter(finding -> finding.rule().equals("limb-too-thick"))
+                .filter(finding -> finding.rule().id().equals("limb-too-thick"))
                 .findFirst()
                 .orElseThrow()
                 .withConfidence(1);
-        assertThat(FaultCost.certain(thick, tree, RULES))
-                .isEqualTo(RULES.structure().get("limb-too-thick"));
+        assertThat(FaultCost.certain(thick, tree, PARAMETERS))
+                .isEqualTo(PARAMETERS.rules().get("limb-too-thick").cost());
         double past = (thick.value() - thick.threshold()) / thick.threshold();
-        assertThat(FaultCost.of(thick, tree, RULES))
-                .isCloseTo(RULES.structure().get("limb-too-thick") * (0.5 + 0.5 * Math.min(1, past)), within(1e-9));
+        assertThat(FaultCost.of(thick, tree, PARAMETERS))
+                .isCloseTo(
+                        PARAMETERS.rules().get("limb-too-thick").cost() * (0.5 + 0.5 * Math.min(1, past)),
+                        within(1e-9));
     }
 }

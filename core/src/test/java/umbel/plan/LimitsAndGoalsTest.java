@@ -43,9 +43,9 @@ class LimitsAndGoalsTest {
 
     @Test
     void goalsNotNamedAreTheUsualOnes() {
-        Goals goals = Goals.of(Map.of("height", 3.0), KNOWLEDGE.plan().goals());
+        Goals goals = Goals.of(Map.of("height", 3.0), KNOWLEDGE.plan().usual().goals());
         assertThat(goals.height()).isEqualTo(3);
-        assertThat(goals.light()).isEqualTo(KNOWLEDGE.plan().goals().get("light"));
+        assertThat(goals.light()).isEqualTo(KNOWLEDGE.plan().usual().goals().get("light"));
         assertThat(goals.labour()).isEqualTo(0.3);
     }
 
@@ -104,7 +104,7 @@ class LimitsAndGoalsTest {
         return new PlanRequest(
                 KNOWLEDGE.school("classic"),
                 KNOWLEDGE.plan(),
-                Goals.of(Map.of(), KNOWLEDGE.plan().goals()),
+                Goals.of(Map.of(), KNOWLEDGE.plan().usual().goals()),
                 new Limits(0.33, 3, 2.4),
                 Moment.DORMANT,
                 3,

@@ -63,7 +63,7 @@ record PlanCase(Tree tree, PlanRequest request, TreeReader.Reading reading) {
     PlanCase wishing(List<Operation> taken, Set<String> refused, Map<String, Double> named) {
         Goals goals = named.isEmpty()
                 ? request.goals()
-                : Goals.of(named, request.rules().goals());
+                : Goals.of(named, request.parameters().usual().goals());
         return asked(goals, request.limits(), request.moment(), taken, refused);
     }
 
@@ -80,7 +80,7 @@ record PlanCase(Tree tree, PlanRequest request, TreeReader.Reading reading) {
     private PlanCase asked(Goals goals, Limits limits, Moment moment, List<Operation> taken, Set<String> refused) {
         PlanRequest other = new PlanRequest(
                 request.school(),
-                request.rules(),
+                request.parameters(),
                 goals,
                 limits,
                 moment,

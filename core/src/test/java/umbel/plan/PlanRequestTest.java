@@ -11,7 +11,7 @@ import umbel.cut.OperationKind;
 import umbel.growth.BlockCalibration;
 import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
-import umbel.knowledge.PlanRules;
+import umbel.knowledge.PlanParameters;
 
 /** What becomes of a wish under other limits, in later winters and without limits. */
 class PlanRequestTest {
@@ -21,7 +21,7 @@ class PlanRequestTest {
     private final PlanRequest request = new PlanRequest(
                     KNOWLEDGE.school("classic"),
                     KNOWLEDGE.plan(),
-                    Goals.of(Map.of(), KNOWLEDGE.plan().goals()),
+                    Goals.of(Map.of(), KNOWLEDGE.plan().usual().goals()),
                     new Limits(0.3, 3, 2.4),
                     Moment.DORMANT,
                     3,
@@ -51,10 +51,10 @@ class PlanRequestTest {
 
     @Test
     void gentlerAndFirmerScaleTheLimitsAndNeverTakeAllOfATree() {
-        Limits gentler = request.within(KNOWLEDGE.plan().gentler()).limits();
+        Limits gentler = request.within(KNOWLEDGE.plan().variants().gentler()).limits();
         assertThat(gentler.woodShare()).isEqualTo(0.3 * 0.55);
         assertThat(gentler.bigCuts()).isEqualTo(2);
-        Limits all = request.within(new PlanRules.Variant(10, 2, 1, 1)).limits();
+        Limits all = request.within(new PlanParameters.Variant(10, 2, 1, 1)).limits();
         assertThat(all.woodShare()).isEqualTo(0.75);
         assertThat(all.bigCuts()).isEqualTo(6);
     }
@@ -62,19 +62,22 @@ class PlanRequestTest {
     @Test
     void firmerWantsMoreLightAndGentlerLess() {
         double usual = request.goals().light();
-        assertThat(request.within(KNOWLEDGE.plan().firmer()).goals().light()).isEqualTo(2 * usual);
-        assertThat(request.within(KNOWLEDGE.plan().gentler()).goals().light()).isEqualTo(usual / 2);
-        assertThat(request.within(KNOWLEDGE.plan().firmer()).goals().crop())
+        assertThat(request.within(KNOWLEDGE.plan().variants().firmer()).goals().light())
+                .isEqualTo(2 * usual);
+        assertThat(request.within(KNOWLEDGE.plan().variants().gentler()).goals().light())
+                .isEqualTo(usual / 2);
+        assertThat(request.within(KNOWLEDGE.plan().variants().firmer()).goals().crop())
                 .isEqualTo(request.goals().crop());
     }
 
     @Test
     void theSameEyeSeesATreeWhateverIsWantedOfIt() {
-        assertThat(request.sees(request.within(KNOWLEDGE.plan().firmer()))).isTrue();
+        assertThat(request.sees(request.within(KNOWLEDGE.plan().variants().firmer())))
+                .isTrue();
         assertThat(request.sees(request.unlimited())).isTrue();
         PlanRequest further = new PlanRequest(
                 request.school(),
-                request.rules(),
+                request.parameters(),
                 request.goals(),
                 new Limits(0.3, 3, 3.0),
                 request.moment(),
@@ -84,7 +87,7 @@ class PlanRequestTest {
         assertThat(request.sees(further)).as("another reach").isFalse();
         PlanRequest otherSchool = new PlanRequest(
                 KNOWLEDGE.school("gentle"),
-                request.rules(),
+                request.parameters(),
                 request.goals(),
                 request.limits(),
                 request.moment(),

@@ -13,6 +13,7 @@ import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
+import umbel.reading.Rules;
 import umbel.reading.Stage;
 import umbel.survey.Survey;
 import umbel.survey.Surveys;
@@ -154,7 +155,7 @@ class PlannedTreesTest {
         Plan plan = Planner.marked(one.tree(), one.reading(), one.request());
         assertThat(plan.steps()).extracting(step -> step.operation().limb()).containsExactly("s2", "r1", "5");
         assertThat(plan.steps().get(2).reason()).isEqualTo("Marked by hand.");
-        assertThat(plan.steps().get(1).rules()).contains("rival-leader");
+        assertThat(plan.steps().get(1).rules()).contains(Rules.of("rival-leader"));
     }
 
     @Test

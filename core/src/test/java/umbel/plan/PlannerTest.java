@@ -137,11 +137,13 @@ class PlannerTest {
                         .as(
                                 "the step is the better of the two, the coming seasons turned a close choice, or only the cut differs")
                         .isLessThanOrEqualTo(step.gain()
-                                + (bySeasons || sameLimbGoes ? KNOWLEDGE.plan().closeCall() : 1e-9));
+                                + (bySeasons || sameLimbGoes
+                                        ? KNOWLEDGE.plan().confidence().closeCall()
+                                        : 1e-9));
             }
             if (step.closeCall()) {
                 assertThat(step.gain() - step.alternativeGain())
-                        .isLessThan(KNOWLEDGE.plan().closeCall());
+                        .isLessThan(KNOWLEDGE.plan().confidence().closeCall());
             }
         }
     }

@@ -114,7 +114,7 @@ class PlanningTest {
                     .findFirst();
             growing += atOnce.isEmpty()
                             && recommended.leavesMuchForLater(
-                                    one.request().rules().renovation())
+                                    one.request().parameters().renovation())
                     ? 1
                     : 0;
             atOnce.ifPresent(plan -> assertThat(plan.totals().woodShare())

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import umbel.reading.Finding;
+import umbel.reading.Rules;
 import umbel.reading.Severity;
 import umbel.reading.Stage;
 
@@ -13,7 +14,17 @@ class RemainingFaultsTest {
 
     private static Finding of(String rule, String... limbs) {
         return new Finding(
-                rule, Stage.FRAME, List.of(limbs), "measure", 2, 1, "", Severity.ACT, 0.9, "reason", "school.line");
+                Rules.of(rule),
+                Stage.FRAME,
+                List.of(limbs),
+                "measure",
+                2,
+                1,
+                "",
+                Severity.ACT,
+                0.9,
+                "reason",
+                "school.line");
     }
 
     private static boolean stands(Finding asked, Finding... later) {

@@ -73,7 +73,7 @@ final class SearchAgainstBest {
             PlanRequest asked = assessor.planRequest(assessed, tree, List.of(), Set.of());
             PlanRequest request = new PlanRequest(
                     asked.school(),
-                    asked.rules(),
+                    asked.parameters(),
                     asked.goals(),
                     asked.limits(),
                     Moment.DORMANT,
@@ -103,7 +103,8 @@ final class SearchAgainstBest {
     }
 
     private static double worth(PlanSearch search, List<Candidate> chosen) {
-        return search.value(chosen, search.evaluator().request().rules().leastGain());
+        return search.value(
+                chosen, search.evaluator().request().parameters().search().leastGain());
     }
 
     /** Share of trees within a part of the best. */

@@ -12,7 +12,7 @@ import umbel.growth.InitialState;
 import umbel.growth.Season;
 import umbel.growth.Seasons;
 import umbel.growth.TreeState;
-import umbel.knowledge.PlanRules;
+import umbel.knowledge.PlanParameters;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
 
@@ -50,7 +50,7 @@ final class SeasonsAgainstNow {
 
     /** The worth over now and three seasons, worked out here from the definition and not by the class under test. */
     static double overTheYears(PlanCase one, List<Candidate> visit) {
-        PlanRules.Ahead ahead = one.request().rules().ahead();
+        PlanParameters.Ahead ahead = one.request().parameters().ahead();
         CutSetEvaluator evaluator = one.search().evaluator();
         TreeState stand = InitialState.of(one.tree(), 1);
         List<Season.Work> works = new ArrayList<>(Collections.nCopies(3, Season.Work.NONE));

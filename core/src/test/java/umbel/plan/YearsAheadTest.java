@@ -30,7 +30,7 @@ class YearsAheadTest {
                 turned++;
                 assertThat(SeasonsAgainstNow.overTheYears(one, then))
                         .isGreaterThan(SeasonsAgainstNow.overTheYears(one, now)
-                                + one.request().rules().ahead().lead()
+                                + one.request().parameters().ahead().lead()
                                 - 1e-9);
             }
         }
@@ -93,7 +93,7 @@ class YearsAheadTest {
     @Test
     void aStepFurtherAheadIsLessSure() {
         for (PlanCase one : SeasonsAgainstNow.manyTrees(6)) {
-            double sureness = one.request().rules().ahead().sureness();
+            double sureness = one.request().parameters().ahead().sureness();
             for (Step step : one.plans().get(0).steps()) {
                 assertThat(step.confidence()).isLessThanOrEqualTo(Math.pow(sureness, step.year()) + 1e-9);
             }
@@ -104,7 +104,7 @@ class YearsAheadTest {
     void aRenovationIsShownBesideTheSameInOneWinter() {
         PlanCase one = PlanCase.neglected();
         List<Plan> plans = one.plans();
-        assertThat(plans.get(0).leavesMuchForLater(one.request().rules().renovation()))
+        assertThat(plans.get(0).leavesMuchForLater(one.request().parameters().renovation()))
                 .isTrue();
         Plan atOnce = plans.stream()
                 .filter(plan -> plan.name().equals(Plan.IN_ONE_WINTER))

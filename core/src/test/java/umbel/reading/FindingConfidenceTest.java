@@ -28,7 +28,7 @@ class FindingConfidenceTest {
 
     private static Finding find(FindingConfidence.Answer answer, String rule) {
         return answer.findings().stream()
-                .filter(one -> one.rule().equals(rule))
+                .filter(one -> one.rule().id().equals(rule))
                 .findFirst()
                 .orElseThrow();
     }

@@ -65,10 +65,10 @@ class FindingsTest {
             List<Finding> faulty = read(PracticeTree.survey(system, leaf, seed, fault));
             List<Finding> sound = read(PracticeTree.survey(system, leaf, seed));
             long more = faulty.stream()
-                    .filter(finding -> finding.rule().equals(rule))
+                    .filter(finding -> finding.rule().id().equals(rule))
                     .count();
             long before = sound.stream()
-                    .filter(finding -> finding.rule().equals(rule))
+                    .filter(finding -> finding.rule().id().equals(rule))
                     .count();
             assertThat(more).as("%s, seed %d", fault, seed).isGreaterThan(before);
             assertThat(before).as("%s on the sound twin, seed %d", rule, seed).isZero();
@@ -99,7 +99,7 @@ class FindingsTest {
                 Fault.WATER_SPROUTS,
                 Fault.THICKET));
         assertThat(findings).isSortedAccordingTo(java.util.Comparator.comparing(Finding::stage));
-        assertThat(findings.get(0).rule()).isEqualTo("root-sucker");
+        assertThat(findings.get(0).rule().id()).isEqualTo("root-sucker");
     }
 
     @ParameterizedTest
@@ -199,7 +199,7 @@ class FindingsTest {
                 .tree();
         List<Finding> findings = TreeReader.read(tree, Knowledge.shipped().school("classic"), reach)
                 .findings();
-        assertThat(findings.stream().anyMatch(finding -> finding.rule().equals("over-height")))
+        assertThat(findings.stream().anyMatch(finding -> finding.rule().id().equals("over-height")))
                 .isEqualTo(found);
     }
 
@@ -255,9 +255,9 @@ class FindingsTest {
                 .findings();
         List<Finding> gentle = TreeReader.read(tree, Knowledge.shipped().school("gentle"), REACH)
                 .findings();
-        assertThat(strict.stream().filter(finding -> finding.rule().equals("shade")))
+        assertThat(strict.stream().filter(finding -> finding.rule().id().equals("shade")))
                 .hasSize(1);
-        assertThat(gentle.stream().filter(finding -> finding.rule().equals("shade")))
+        assertThat(gentle.stream().filter(finding -> finding.rule().id().equals("shade")))
                 .isEmpty();
     }
 
@@ -280,12 +280,12 @@ class FindingsTest {
     }
 
     private static boolean has(Tree tree, String rule) {
-        return read(tree).stream().anyMatch(finding -> finding.rule().equals(rule));
+        return read(tree).stream().anyMatch(finding -> finding.rule().id().equals(rule));
     }
 
     private static Finding find(Tree tree, String rule) {
         return read(tree).stream()
-                .filter(finding -> finding.rule().equals(rule))
+                .filter(finding -> finding.rule().id().equals(rule))
                 .findFirst()
                 .orElseThrow();
     }

@@ -189,7 +189,7 @@ class ShapeFindingsTest {
         List<Finding> findings = TreeReader.read(
                         tree, KNOWLEDGE.school("classic"), REACH, new Neighbours(median, null, 0))
                 .findings();
-        assertThat(findings.stream().anyMatch(one -> one.rule().equals("scion-rooted")))
+        assertThat(findings.stream().anyMatch(one -> one.rule().id().equals("scion-rooted")))
                 .isEqualTo(found);
     }
 
@@ -219,7 +219,7 @@ class ShapeFindingsTest {
                 .tree();
         assertThat(has(tree, "will-drop")).isFalse();
         Finding finding = TreeReader.read(tree, KNOWLEDGE.school("classic", strict), REACH).findings().stream()
-                .filter(one -> one.rule().equals("will-drop"))
+                .filter(one -> one.rule().id().equals("will-drop"))
                 .findFirst()
                 .orElseThrow();
         assertThat(finding.threshold()).isEqualTo(120);
@@ -228,7 +228,7 @@ class ShapeFindingsTest {
 
     private static boolean moved(Tree tree, Neighbours neighbours) {
         return TreeReader.read(tree, KNOWLEDGE.school("classic"), REACH, neighbours).findings().stream()
-                .anyMatch(one -> one.rule().equals("wood-moved-out"));
+                .anyMatch(one -> one.rule().id().equals("wood-moved-out"));
     }
 
     private static Tree grown(int leaf, double cm) {
@@ -246,7 +246,7 @@ class ShapeFindingsTest {
 
     private static List<String> rules(Tree tree) {
         return TreeReader.read(tree, KNOWLEDGE.school("classic"), REACH).findings().stream()
-                .map(Finding::rule)
+                .map(finding -> finding.rule().id())
                 .toList();
     }
 
@@ -261,7 +261,7 @@ class ShapeFindingsTest {
 
     private static Finding find(Tree tree, String rule) {
         return TreeReader.read(tree, KNOWLEDGE.school("classic"), REACH).findings().stream()
-                .filter(one -> one.rule().equals(rule))
+                .filter(one -> one.rule().id().equals(rule))
                 .findFirst()
                 .orElseThrow();
     }

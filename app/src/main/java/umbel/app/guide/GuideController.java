@@ -1,15 +1,19 @@
 package umbel.app.guide;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import umbel.knowledge.Knowledge;
+import umbel.knowledge.RuleKnowledge;
 import umbel.knowledge.School;
 import umbel.knowledge.SchoolLines;
 import umbel.knowledge.Species;
 import umbel.knowledge.TrainingSystem;
+import umbel.reading.Rule;
+import umbel.reading.Rules;
 
 /** What the program knows, for reading: kinds of tree, systems, schools side by side. */
 @RestController
@@ -72,7 +76,23 @@ class GuideController {
     /** A school and its lines by name; yes and no as 1 and 0. */
     public record SchoolPage(String id, String name, String why, Map<String, Double> lines, List<String> switches) {}
 
-    /** All of it. */
+    /**
+     * A rule of reading as it is told.
+     *
+     * @param stage where it comes in the order of the work
+     * @param leaving what comes of leaving it; empty where no cut answers it
+     */
+    public record RulePage(
+            String id,
+            String name,
+            String stage,
+            String leaving,
+            String sees,
+            String why,
+            String does,
+            RuleKnowledge.Figure figure) {}
+
+    /** All of it but the rules. */
     public record Guide(List<SpeciesPage> species, List<SystemPage> systems, List<SchoolPage> schools) {}
 
     /** What the program knows. */
@@ -82,6 +102,25 @@ class GuideController {
                 knowledge.allSpecies().stream().map(GuideController::page).toList(),
                 knowledge.allSystems().stream().map(GuideController::page).toList(),
                 knowledge.allSchools().stream().map(GuideController::page).toList());
+    }
+
+    /** Every rule of reading, in the order in which they are read. */
+    @GetMapping("/rules")
+    List<RulePage> rules() {
+        return Rules.all().stream().map(this::page).toList();
+    }
+
+    private RulePage page(Rule rule) {
+        RuleKnowledge told = knowledge.plan().rules().get(rule.id());
+        return new RulePage(
+                rule.id(),
+                told.name(),
+                rule.stage().name().toLowerCase(Locale.ROOT),
+                told.leaving() == null ? "" : told.leaving(),
+                told.sees(),
+                told.why(),
+                told.does(),
+                told.figure());
     }
 
     private static SpeciesPage page(Species one) {

@@ -22,7 +22,7 @@ import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.app.survey.TreeReadings;
 import umbel.knowledge.Knowledge;
-import umbel.knowledge.PlanRules;
+import umbel.knowledge.PlanParameters;
 import umbel.knowledge.Species;
 import umbel.knowledge.TrainingSystem;
 import umbel.reading.Finding;
@@ -136,7 +136,7 @@ public class HoldingService {
             List<Choice> species,
             List<SystemChoice> systems,
             List<Choice> schools,
-            List<PlanRules.Purpose> purposes,
+            List<PlanParameters.Purpose> purposes,
             List<NamedCultivar> cultivars,
             List<NamedStock> rootstocks) {}
 
@@ -235,7 +235,7 @@ public class HoldingService {
                         .count(),
                 findings.size(),
                 findings.isEmpty() ? "" : findings.get(0).reason(),
-                findings.isEmpty() ? "" : findings.get(0).rule(),
+                findings.isEmpty() ? "" : findings.get(0).rule().id(),
                 Units.round(read.reading().light().shareUnder(0.30), 3),
                 marked ? "marked" : done != null ? "done" : "to-decide",
                 done != null ? done.doneOn() + ", " + done.who() : "");

@@ -5,7 +5,7 @@ import umbel.app.harvest.PickingRepository;
 import umbel.app.log.RecordRepository;
 import umbel.app.orchard.TreeRecords;
 import umbel.app.plan.SavedDecisionsRepository;
-import umbel.app.season.PlacedWorkRepository;
+import umbel.app.season.ScheduledWorkRepository;
 import umbel.app.survey.SurveyRepository;
 
 /** What is kept about trees and blocks: surveys, marks, visits, harvests, planned work. */
@@ -16,14 +16,14 @@ class RecordsOfTrees implements TreeRecords {
     private final SavedDecisionsRepository works;
     private final RecordRepository records;
     private final PickingRepository pickings;
-    private final PlacedWorkRepository placed;
+    private final ScheduledWorkRepository placed;
 
     RecordsOfTrees(
             SurveyRepository surveys,
             SavedDecisionsRepository works,
             RecordRepository records,
             PickingRepository pickings,
-            PlacedWorkRepository placed) {
+            ScheduledWorkRepository placed) {
         this.surveys = surveys;
         this.works = works;
         this.records = records;

@@ -68,7 +68,7 @@ public final class ScheduleAnswers {
             double hours,
             boolean pinned) {
 
-        static PlacedLine of(PlacedWork work) {
+        static PlacedLine of(ScheduledWork work) {
             return new PlacedLine(
                     work.id(),
                     work.block().id(),
@@ -76,7 +76,7 @@ public final class ScheduleAnswers {
                     work.kind().word(),
                     work.person().id(),
                     work.person().name(),
-                    work.doneOn(),
+                    work.plannedOn(),
                     Math.round(work.minutes() / 6.0) / 10.0,
                     work.pinned());
         }

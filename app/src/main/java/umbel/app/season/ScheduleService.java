@@ -53,7 +53,7 @@ public class ScheduleService {
     private static final int HORIZON_DAYS = 330;
 
     private final SeasonService season;
-    private final PlacedWorkRepository placed;
+    private final ScheduledWorkRepository placed;
     private final BlockRepository blocks;
     private final PersonRepository people;
     private final TransactionTemplate transactions;
@@ -76,7 +76,7 @@ public class ScheduleService {
 
     ScheduleService(
             SeasonService season,
-            PlacedWorkRepository placed,
+            ScheduledWorkRepository placed,
             BlockRepository blocks,
             PersonRepository people,
             TransactionTemplate transactions,
@@ -151,7 +151,7 @@ public class ScheduleService {
 
     private List<ScheduleAnswers.PlacedLine> lines() {
         return placed
-                .findByDoneOnGreaterThanEqualOrderByDoneOnAscIdAsc(
+                .findByPlannedOnGreaterThanEqualOrderByPlannedOnAscIdAsc(
                         season.today().plusDays(1))
                 .stream()
                 .map(ScheduleAnswers.PlacedLine::of)
@@ -219,8 +219,8 @@ public class ScheduleService {
     }
 
     private List<Scheduler.Placing> placings(LocalDate from) {
-        return placed.findByDoneOnGreaterThanEqualOrderByDoneOnAscIdAsc(from).stream()
-                .map(PlacedWork::asPlacing)
+        return placed.findByPlannedOnGreaterThanEqualOrderByPlannedOnAscIdAsc(from).stream()
+                .map(ScheduledWork::asPlacing)
                 .toList();
     }
 
@@ -255,7 +255,7 @@ public class ScheduleService {
     }
 
     private void keep(CrewSchedule best) {
-        placed.deleteByDoneOnGreaterThanEqual(season.today().plusDays(1));
+        placed.deleteByPlannedOnGreaterThanEqual(season.today().plusDays(1));
         placed.flush();
         record Key(long block, String kind, long person, LocalDate date, boolean pinned) {}
         Map<Key, Integer> minutes = new HashMap<>();
@@ -272,8 +272,8 @@ public class ScheduleService {
                 one.put(key, workPackage);
             }
         }
-        List<PlacedWork> all = new ArrayList<>();
-        minutes.forEach((key, sum) -> all.add(new PlacedWork(
+        List<ScheduledWork> all = new ArrayList<>();
+        minutes.forEach((key, sum) -> all.add(new ScheduledWork(
                 blocks.getReferenceById(key.block()),
                 one.get(key).kind(),
                 people.getReferenceById(key.person()),
@@ -352,13 +352,13 @@ public class ScheduleService {
 
     /** Gives a piece that was put by hand back to the schedule. */
     public ScheduleAnswers.SchedulePage letGo(long id) {
-        return changeByHand(id, PlacedWork::letGo);
+        return changeByHand(id, ScheduledWork::letGo);
     }
 
-    private ScheduleAnswers.SchedulePage changeByHand(long id, Consumer<PlacedWork> change) {
+    private ScheduleAnswers.SchedulePage changeByHand(long id, Consumer<ScheduledWork> change) {
         synchronized (byHand) {
             transactions.executeWithoutResult(status -> {
-                PlacedWork work = find(id);
+                ScheduledWork work = find(id);
                 change.accept(work);
                 placed.saveAndFlush(work);
             });
@@ -366,7 +366,7 @@ public class ScheduleService {
         return transactions.execute(status -> page());
     }
 
-    private PlacedWork find(long id) {
+    private ScheduledWork find(long id) {
         return placed.findById(id).orElseThrow(() -> new NotFound("piece of work", id));
     }
 }

@@ -60,7 +60,7 @@ public class SeasonService {
     private final RecordRepository records;
     private final PickingRepository pickings;
     private final PersonRepository people;
-    private final PlacedWorkRepository placedWork;
+    private final ScheduledWorkRepository placedWork;
     private final MarkedLabour labour;
     private final WeatherStations stations;
     private final Knowledge knowledge;
@@ -76,7 +76,7 @@ public class SeasonService {
             RecordRepository records,
             PickingRepository pickings,
             PersonRepository people,
-            PlacedWorkRepository placedWork,
+            ScheduledWorkRepository placedWork,
             MarkedLabour labour,
             WeatherStations stations,
             Knowledge knowledge,
@@ -187,8 +187,8 @@ public class SeasonService {
     private Map<Long, LocalDate> plannedFrom(LocalDate date) {
         Map<Long, LocalDate> first = new HashMap<>();
         placedWork
-                .findByDoneOnGreaterThanEqualOrderByDoneOnAscIdAsc(date)
-                .forEach(work -> first.putIfAbsent(work.block().id(), work.doneOn()));
+                .findByPlannedOnGreaterThanEqualOrderByPlannedOnAscIdAsc(date)
+                .forEach(work -> first.putIfAbsent(work.block().id(), work.plannedOn()));
         return first;
     }
 

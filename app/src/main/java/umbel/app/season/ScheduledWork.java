@@ -14,8 +14,8 @@ import umbel.crew.WorkKind;
 
 /** So much work of a kind in a block on somebody's day. */
 @Entity
-@Table(name = "placed_work")
-class PlacedWork {
+@Table(name = "scheduled_work")
+class ScheduledWork {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -29,17 +29,17 @@ class PlacedWork {
     @ManyToOne(optional = false)
     private Person person;
 
-    private LocalDate doneOn;
+    private LocalDate plannedOn;
     private int minutes;
     private boolean pinned;
 
-    protected PlacedWork() {}
+    protected ScheduledWork() {}
 
-    PlacedWork(Block block, WorkKind kind, Person person, LocalDate doneOn, int minutes, boolean pinned) {
+    ScheduledWork(Block block, WorkKind kind, Person person, LocalDate plannedOn, int minutes, boolean pinned) {
         this.block = block;
         this.kind = kind.name();
         this.person = person;
-        this.doneOn = doneOn;
+        this.plannedOn = plannedOn;
         this.minutes = minutes;
         this.pinned = pinned;
     }
@@ -60,8 +60,8 @@ class PlacedWork {
         return person;
     }
 
-    LocalDate doneOn() {
-        return doneOn;
+    LocalDate plannedOn() {
+        return plannedOn;
     }
 
     int minutes() {
@@ -75,7 +75,7 @@ class PlacedWork {
     /** Puts it onto somebody's day by hand; it stays there until it is let go. */
     void pin(Person who, LocalDate day) {
         person = who;
-        doneOn = day;
+        plannedOn = day;
         pinned = true;
     }
 
@@ -85,6 +85,6 @@ class PlacedWork {
     }
 
     Scheduler.Placing asPlacing() {
-        return new Scheduler.Placing(block.id(), kind(), person.id(), doneOn, minutes, pinned);
+        return new Scheduler.Placing(block.id(), kind(), person.id(), plannedOn, minutes, pinned);
     }
 }

@@ -5,38 +5,72 @@ import java.util.List;
 import java.util.Map;
 
 /** What a plan weighs and how finely it searches; from {@code knowledge/plan.yaml}, where each line is explained. */
-public record PlanRules(
-        Map<String, Double> structure,
-        Proven proven,
+public record PlanParameters(
+        Map<String, RuleKnowledge> rules,
+        Unions unions,
         Worth worth,
-        Ramp lightRamp,
-        double leastGain,
-        double heavyShare,
-        double closeCall,
-        double sureGain,
-        double sureOfSystem,
+        Search search,
+        Confidence confidence,
         Ahead ahead,
         Renovation renovation,
-        int mostWatched,
-        double mostShare,
-        Variant gentler,
-        Variant firmer,
+        Variants variants,
+        Usual usual,
         List<Purpose> purposes,
-        Map<String, Double> goals,
-        int years,
         Lowering lowering,
-        Map<String, String> skipped,
-        Map<String, String> skippedOfSystem) {
+        Map<String, String> leavingOfSystem) {
+
+    /** The same with what is known of each rule of reading, by its id. */
+    PlanParameters with(Map<String, RuleKnowledge> known) {
+        return new PlanParameters(
+                known,
+                unions,
+                worth,
+                search,
+                confidence,
+                ahead,
+                renovation,
+                variants,
+                usual,
+                purposes,
+                lowering,
+                leavingOfSystem);
+    }
 
     /**
      * What comes of leaving a step, in a sentence; null where nothing is known to.
      *
-     * @param rules the findings it answers, the first one first; none for what the system does
+     * @param answered ids of the rules it answers, the first one first; none for what the system does
      * @param operation what it is
      */
-    public String leaving(List<String> rules, String operation) {
-        return rules.isEmpty() ? skippedOfSystem.get(operation) : skipped.get(rules.get(0));
+    public String leaving(List<String> answered, String operation) {
+        return answered.isEmpty()
+                ? leavingOfSystem.get(operation)
+                : rules.get(answered.get(0)).leaving();
     }
+
+    /**
+     * How finely a plan searches.
+     *
+     * @param leastGain a step that brings less is left
+     * @param heavyShare a step that takes this much small wood is weighed a second time against its alternative
+     * @param mostWatched limbs a plan asks to look at again
+     */
+    public record Search(double leastGain, double heavyShare, int mostWatched) {}
+
+    /**
+     * How sure a step is.
+     *
+     * @param closeCall a choice ahead of the next by less is called close
+     * @param sureGain a lead of this much makes a step as sure as its finding
+     * @param sureOfSystem how sure what a system does every year is on one tree
+     */
+    public record Confidence(double closeCall, double sureGain, double sureOfSystem) {}
+
+    /** Plans beside the recommended one, and the most of the small wood any of them takes in one winter. */
+    public record Variants(double mostShare, Variant gentler, Variant firmer) {}
+
+    /** What is taken where nobody says otherwise: weights of the goals, and years planned for. */
+    public record Usual(Map<String, Double> goals, int years) {}
 
     /** A common purpose of pruning, as goal weights. */
     public record Purpose(String id, String name, Map<String, Double> goals) {}
@@ -44,14 +78,12 @@ public record PlanRules(
     /**
      * Faults of unions that weigh less the longer the union has held.
      *
-     * @param rules which findings
      * @param young years of a limb up to which they weigh in full
      * @param old years from which they weigh least
      * @param least share of the weight then
      * @param fork share of the weight where the limb leaves another limb and not the trunk
      */
-    public record Proven(
-            List<String> rules,
+    public record Unions(
             @JsonProperty("young_y") double young,
             @JsonProperty("old_y") double old,
             double least,
@@ -70,7 +102,8 @@ public record PlanRules(
             double renewal,
             double labourMinutes,
             double cutting,
-            double wound) {}
+            double wound,
+            Ramp lightRamp) {}
 
     /**
      * How the coming seasons count in a close choice.

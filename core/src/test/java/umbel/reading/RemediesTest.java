@@ -1,10 +1,8 @@
-package umbel.plan;
+package umbel.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -13,13 +11,10 @@ import umbel.cut.CutTree;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Stubs;
-import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
 import umbel.light.LightResolution;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
-import umbel.reading.Finding;
-import umbel.reading.TreeReader;
 import umbel.survey.Survey;
 import umbel.survey.Surveys;
 import umbel.wood.Tree;
@@ -34,10 +29,10 @@ class RemediesTest {
     void everythingWeighedCanBeCut(Fault fault) {
         for (String system : List.of("central-leader", "tall-spindle", "open-centre")) {
             Tree tree = TreeBuilder.build(PracticeTree.survey(system, 9, 4, fault), KNOWLEDGE, 1);
-            Remedies remedies = remedies(tree, false);
+            RemedyContext remedies = remedies(tree, false);
             for (Finding finding : findings(tree)) {
-                for (Candidate candidate : remedies.of(finding)) {
-                    Tree left = CutTree.of(tree, List.of(candidate.operation())).left();
+                for (Operation operation : Rules.remedies(remedies, finding)) {
+                    Tree left = CutTree.of(tree, List.of(operation)).left();
                     assertThat(left.axes().size())
                             .isLessThanOrEqualTo(tree.axes().size());
                     assertThat(left.trunk().id()).isEqualTo("trunk");
@@ -52,13 +47,11 @@ class RemediesTest {
                 PracticeTree.survey("central-leader", 18, 2, Fault.SUCKERS, Fault.DEAD_LIMB, Fault.RIVAL_LEADER),
                 KNOWLEDGE,
                 1);
-        Remedies remedies = remedies(tree, false);
+        RemedyContext remedies = remedies(tree, false);
         for (Finding finding : findings(tree)) {
-            boolean settled =
-                    finding.rule().equals("root-sucker") || finding.rule().equals("unsound-wood");
-            assertThat(remedies.of(finding).stream().anyMatch(Candidate::settled))
-                    .as(finding.rule())
-                    .isEqualTo(settled);
+            boolean settled = finding.rule().id().equals("root-sucker")
+                    || finding.rule().id().equals("unsound-wood");
+            assertThat(Rules.isUndisputed(finding)).as(finding.rule().id()).isEqualTo(settled);
         }
     }
 
@@ -71,13 +64,12 @@ class RemediesTest {
                 .limb("low", "trunk", "limb", 390, 120, 60, 26, 70, 4, Surveys.bare())
                 .limb("high", "trunk", "limb", 520, 240, 60, 22, 60, 4, Surveys.bare())
                 .tree();
-        Remedies remedies = remedies(tree, false);
+        RemedyContext remedies = remedies(tree, false);
         Finding height = findings(tree).stream()
-                .filter(finding -> finding.rule().equals("over-height"))
+                .filter(finding -> finding.rule().id().equals("over-height"))
                 .findFirst()
                 .orElseThrow();
-        List<Operation> operations =
-                remedies.of(height).stream().map(Candidate::operation).toList();
+        List<Operation> operations = Rules.remedies(remedies, height);
         assertThat(operations)
                 .anyMatch(operation -> operation.kind() == OperationKind.LOWER_LEADER
                         && operation.toLimb().equals("high"));
@@ -93,15 +85,15 @@ class RemediesTest {
         Tree tree = Surveys.peach()
                 .limb("1", "trunk", "scaffold", 50, 0, 45, 45, 260, 5, thicket)
                 .tree();
-        Remedies remedies = remedies(tree, false);
+        RemedyContext remedies = remedies(tree, false);
         Finding crowding = findings(tree).stream()
-                .filter(finding -> finding.rule().equals("crowding"))
+                .filter(finding -> finding.rule().id().equals("crowding"))
                 .findFirst()
                 .orElseThrow();
-        List<Candidate> candidates = remedies.of(crowding);
+        List<Operation> answers = Rules.remedies(remedies, crowding);
         // two metres of older wood, eight shoots a metre
-        assertThat(candidates.get(0).operation().keep()).isEqualTo(16);
-        assertThat(candidates.get(1).operation().keep()).isBetween(20, 34);
+        assertThat(answers.get(0).keep()).isEqualTo(16);
+        assertThat(answers.get(1).keep()).isBetween(20, 34);
     }
 
     @ParameterizedTest
@@ -112,25 +104,22 @@ class RemediesTest {
                 .limb("soft", "trunk", "sucker", 4, 0, 10, 6, 50, 1, null)
                 .limb("woody", "trunk", "sucker", 3, 90, 10, 14, 120, 2, null)
                 .tree();
-        Remedies remedies = remedies(tree, inLeaf);
+        RemedyContext remedies = remedies(tree, inLeaf);
         List<OperationKind> kinds = findings(tree).stream()
-                .filter(finding -> finding.rule().equals("root-sucker"))
-                .map(finding -> remedies.of(finding).get(0).operation().kind())
+                .filter(finding -> finding.rule().id().equals("root-sucker"))
+                .map(finding -> Rules.remedies(remedies, finding).get(0).kind())
                 .toList();
         assertThat(kinds).containsExactlyInAnyOrder(soft, OperationKind.REMOVE);
     }
 
-    private static Remedies remedies(Tree tree, boolean inLeaf) {
-        PlanRequest request = new PlanRequest(
+    private static RemedyContext remedies(Tree tree, boolean inLeaf) {
+        return new RemedyContext(
+                tree,
+                findings(tree),
                 KNOWLEDGE.school("classic"),
-                KNOWLEDGE.plan(),
-                Goals.of(Map.of(), KNOWLEDGE.plan().goals()),
-                new Limits(0.33, 3, 2.4),
-                inLeaf ? Moment.SUMMER : Moment.DORMANT,
-                1,
-                List.of(),
-                Set.of());
-        return new Remedies(tree, findings(tree), request, new Stubs(tree, LightResolution.CLOSE));
+                inLeaf,
+                KNOWLEDGE.plan().lowering(),
+                new Stubs(tree, LightResolution.CLOSE));
     }
 
     private static List<Finding> findings(Tree tree) {
