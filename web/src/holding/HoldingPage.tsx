@@ -230,7 +230,7 @@ function BlockSection({
                   </>
                 )}
               </span>
-              <Shade share={tree.under30} />
+              <Shade share={tree.shade} />
               <span className="text-right max-md:order-first max-md:col-start-2 max-md:row-start-1">
                 <span
                   className={`inline-block rounded-sm px-2 py-0.5 text-[13px] font-semibold ${stateLook(tree.state)}`}

@@ -21,7 +21,7 @@ export function usePreview(form: SurveyForm) {
           setErrors([]);
           setTrouble('');
           setSummary(
-            `${preview.drawing.axes.length} pieces of wood; ${percent(preview.light.under30)} of the fruiting wood in shade.` +
+            `${preview.drawing.axes.length} pieces of wood; ${percent(preview.light.underFruitLight)} of the fruiting wood in shade.` +
               (preview.estimated.length > 0
                 ? ` Estimated: ${preview.estimated.map((field) => field.split('.').pop() ?? field).join(', ')}.`
                 : ''),

@@ -186,7 +186,7 @@ function Facts({ page }: { page: TreePage }) {
       {(
         [
           ['Kind', `${name.speciesName}, leaf ${name.leaf}`],
-          ['In shade', percent(reading.light.under30)],
+          ['In shade', percent(reading.light.underFruitLight)],
           ['Fruits set, wanted', `${reading.crop.expectedFruits}, ${reading.crop.targetFruits}`],
           ['Catches', `${percent(reading.light.interception)} of the light`],
         ] as const

@@ -27,8 +27,8 @@ export function Gauges({ reading, limits, totals, work }: Props) {
   const { saveState, markError: error } = work;
   const wood = totals?.woodShare ?? 0;
   const big = totals?.bigCuts ?? 0;
-  const shadeBefore = reading.light.under30;
-  const shade = totals?.under30After ?? shadeBefore;
+  const shadeBefore = reading.light.underFruitLight;
+  const shade = totals?.lightAfter.underFruitLight ?? shadeBefore;
   const target = reading.crop.targetFruits;
   const fruits = totals?.expectedFruits ?? reading.crop.expectedFruits;
   const times = target > 0 ? fruits / target : 0;

@@ -73,7 +73,7 @@ export function LimbPanel({ id, limb, page, light, work, onClose, onSelect }: Pr
         {(options.data ?? []).map((option) => {
           const key = keyOf(option.mark);
           const on = work.marks.some((mark) => keyOf(mark) === key && mark.toLimb === option.mark.toLimb);
-          const lightChange = option.under30Before - option.under30After;
+          const lightChange = option.shadeBefore - option.shadeAfter;
           return (
             <li
               key={key + (option.mark.toLimb ?? '')}
@@ -86,7 +86,7 @@ export function LimbPanel({ id, limb, page, light, work, onClose, onSelect }: Pr
                   {option.numbers}. Takes {percent(option.woodShare)} of the small wood,{' '}
                   {percent(option.flowerShare)} of the flower buds
                   {Math.abs(lightChange) >= 0.005
-                    ? `; shade ${percent(option.under30Before)} → ${percent(option.under30After)}`
+                    ? `; shade ${percent(option.shadeBefore)} → ${percent(option.shadeAfter)}`
                     : '; light stays as it is'}
                   .{option.answer ? ` ${option.answer}` : ''}
                 </p>

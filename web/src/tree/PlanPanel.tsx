@@ -129,8 +129,8 @@ export function PlanPanel({
       </p>
       {plan.name === 'nothing' ? (
         <p className="px-5 py-4">
-          Left alone, {percent(plan.totals.under30After)} of its fruiting wood stays in shade. Nothing is cut,
-          nothing sprouts; what is dead, broken or from below the union stays too.
+          Left alone, {percent(plan.totals.lightAfter.underFruitLight)} of its fruiting wood stays in shade.
+          Nothing is cut, nothing sprouts; what is dead, broken or from below the union stays too.
         </p>
       ) : (
         <div className="flex items-center gap-2 px-5 pt-3">
@@ -215,7 +215,7 @@ function Sum({ plan, known }: { plan: Plan; known: boolean }) {
   const cuts = `${plan.totals.cuts} ${plan.totals.cuts === 1 ? 'cut' : 'cuts'}`;
   const lines =
     plan.name === 'nothing'
-      ? [`${percent(plan.totals.under30After)} in shade`, '']
+      ? [`${percent(plan.totals.lightAfter.underFruitLight)} in shade`, '']
       : [cuts, minutes(plan.totals.minutes)];
   return lines.map((line, i) => (
     <span key={i} className="block text-[12px] font-normal">

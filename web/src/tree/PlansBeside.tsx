@@ -62,7 +62,7 @@ const ROWS: [string, (plan: Plan) => string | undefined][] = [
   ['small wood', (plan) => percent(plan.totals.woodShare)],
   ['big cuts', (plan) => String(plan.totals.bigCuts)],
   ['time', (plan) => (plan.totals.minutes < 0.5 ? 'none' : minutes(plan.totals.minutes))],
-  ['in shade now', (plan) => percent(plan.totals.under30After)],
+  ['in shade now', (plan) => percent(plan.totals.lightAfter.underFruitLight)],
   ['crop this year', (plan) => percent(plan.totals.cropThisYear)],
   ['sprouts to come', (plan) => range(plan, 0, (year) => year.sprouts)],
   ['fruits, season 1', (plan) => range(plan, 0, (year) => year.fruits)],

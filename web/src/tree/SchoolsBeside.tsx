@@ -102,7 +102,7 @@ export function SchoolsBeside({ id, decisions, onPoint }: Props) {
 
 const OUTCOMES: [string, (plan: Plan) => string][] = [
   ['small wood taken', (plan) => percent(plan.totals.woodShare)],
-  ['in shade after', (plan) => percent(plan.totals.under30After)],
+  ['in shade after', (plan) => percent(plan.totals.lightAfter.underFruitLight)],
   ['crop this year', (plan) => percent(plan.totals.cropThisYear)],
   ['fruits in the third year', (plan) => range(plan, 2)],
   ['sprouts next summer', (plan) => sprouts(plan)],

@@ -48,7 +48,11 @@ export function StageBar(props: Props) {
     return { found: at('found'), marks: at('marks'), after: at('after') };
   }, [showing]);
   const cards = [
-    { id: 'found', words: 'As found', note: nothing ? `${percent(nothing.under30After)} in shade` : '' },
+    {
+      id: 'found',
+      words: 'As found',
+      note: nothing ? `${percent(nothing.lightAfter.underFruitLight)} in shade` : '',
+    },
     {
       id: 'marks',
       words: 'Marked',
@@ -59,7 +63,7 @@ export function StageBar(props: Props) {
       words: 'After',
       note:
         totals && totals.cuts > 0
-          ? `${percent(totals.under30After)} in shade, ${Math.round(totals.mass_kg)} kg off`
+          ? `${percent(totals.lightAfter.underFruitLight)} in shade, ${Math.round(totals.mass_kg)} kg off`
           : 'as found',
     },
   ] as const;

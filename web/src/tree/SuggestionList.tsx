@@ -31,7 +31,9 @@ export function SuggestionList({ id, page, work }: { id: number; page: TreePage;
               weight="ink"
               disabled={reply.isPending}
               onClick={() => {
-                work.change(one.marks.reduce(taking, work.decisions));
+                work.change(
+                  one.marks.reduce((all, mark) => taking(all, mark, page.together), work.decisions),
+                );
                 reply.mutate({ suggestion: one.id, accepted: true });
               }}
             >

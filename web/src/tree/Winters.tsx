@@ -72,8 +72,8 @@ function AtOnce({ plan, atOnce }: { plan: Plan; atOnce: Plan }) {
           />
           <Line
             name={`in shade after season ${plan.years.length}`}
-            a={percent(last.under30.middle)}
-            b={percent(otherLast.under30.middle)}
+            a={percent(last.underFruitLight.middle)}
+            b={percent(otherLast.underFruitLight.middle)}
           />
         </tbody>
       </table>

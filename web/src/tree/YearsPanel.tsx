@@ -12,7 +12,12 @@ interface Curve {
 
 const CURVES: Curve[] = [
   { name: 'Crop', tells: 'fruits finished', of: (y) => y.fruits, say: (v) => `${Math.round(v)}` },
-  { name: 'In shade', tells: 'fruiting places under 30 % light', of: (y) => y.under30, say: percent },
+  {
+    name: 'In shade',
+    tells: 'fruiting places with less light than fruit needs',
+    of: (y) => y.underFruitLight,
+    say: percent,
+  },
   {
     name: 'Growth',
     tells: 'mean length of ends and new shoots',

@@ -15,6 +15,9 @@ import {
   type Event,
 } from './decisions';
 
+/** As the server tells it of the operations used here. */
+const TOGETHER = { bend: ['head', 'deflower'], head: ['bend', 'deflower'], remove: ['deflower'] };
+
 const NONE: Decisions = { marks: [], refused: [], schoolLines: {} };
 const marked = (...limbs: string[]): Decisions => ({
   ...NONE,
@@ -122,10 +125,10 @@ describe('what is decided on a tree', () => {
 
 describe('marks', () => {
   it('stand beside each other on a limb only where both can be done', () => {
-    const bent = taking(NONE, { operation: 'bend', limb: '1', toAngle_deg: 60 });
-    const both = taking(bent, { operation: 'head', limb: '1', at_cm: 50 });
+    const bent = taking(NONE, { operation: 'bend', limb: '1', toAngle_deg: 60 }, TOGETHER);
+    const both = taking(bent, { operation: 'head', limb: '1', at_cm: 50 }, TOGETHER);
     expect(both.marks).toHaveLength(2);
-    expect(taking(both, { operation: 'remove', limb: '1' }).marks).toEqual([
+    expect(taking(both, { operation: 'remove', limb: '1' }, TOGETHER).marks).toEqual([
       { operation: 'remove', limb: '1' },
     ]);
   });
@@ -133,7 +136,7 @@ describe('marks', () => {
   it('are taken off by a refusal, and a refusal by a mark', () => {
     const refused = refusing(marked('1'), 'remove@1');
     expect([refused.marks, refused.refused]).toEqual([[], ['remove@1']]);
-    expect(taking(refused, { operation: 'remove', limb: '1' }).refused).toEqual([]);
+    expect(taking(refused, { operation: 'remove', limb: '1' }, TOGETHER).refused).toEqual([]);
     expect(unmarking(marked('1', '2'), 'remove@1').marks).toHaveLength(1);
   });
 });

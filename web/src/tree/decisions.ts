@@ -152,19 +152,15 @@ export function waitBeforeSending(deciding: Deciding): number {
   return deciding.failures === 0 ? 400 : Math.min(30_000, 1_500 * 2 ** (deciding.failures - 1));
 }
 
-const PARTIAL: ReadonlySet<string> = new Set(['head', 'tip', 'shorten', 'reduce']);
-
-/** Whether two marks may stand on one limb: a cut partway and a bend of what it leaves, or flowers taken off. */
-function goTogether(one: Mark, other: Mark): boolean {
-  const kinds = [one.operation ?? '', other.operation ?? ''];
-  if (kinds[0] === kinds[1]) return false;
-  if (kinds.includes('deflower')) return true;
-  return kinds.includes('bend') && kinds.some((kind) => PARTIAL.has(kind));
-}
+/** By operation, those that may be marked on the same limb beside it; the server tells. */
+export type Together = Readonly<Record<string, readonly string[]>>;
 
 /** With a mark taken: others on its limb that cannot stand beside it go, and it is no longer refused. */
-export function taking(decisions: Decisions, mark: Mark): Decisions {
-  const others = (decisions.marks ?? []).filter((one) => one.limb !== mark.limb || goTogether(one, mark));
+export function taking(decisions: Decisions, mark: Mark, together: Together): Decisions {
+  const beside = together[mark.operation ?? ''] ?? [];
+  const others = (decisions.marks ?? []).filter(
+    (one) => one.limb !== mark.limb || beside.includes(one.operation ?? ''),
+  );
   const refused = (decisions.refused ?? []).filter((key) => key !== keyOf(mark));
   return { ...decisions, marks: [...others, mark], refused };
 }

@@ -163,7 +163,7 @@ export function useWork(id: number, page: TreePage): Work {
     canUndo: deciding.now > 0,
     canRedo: deciding.now < deciding.past.length - 1,
     take: (mark) => {
-      change(taking(decisions, mark));
+      change(taking(decisions, mark, page.together));
     },
     unmark: (key) => {
       change(unmarking(decisions, key));

@@ -5,6 +5,7 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.domain.JavaModifier;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import org.junit.jupiter.api.Test;
@@ -41,7 +42,9 @@ class ArchitectureTest {
     void everyReadingRuleIsAClassOfItsOwn() {
         classes()
                 .that()
-                .implement("umbel.reading.Rule")
+                .areAssignableTo("umbel.reading.Rule")
+                .and()
+                .doNotHaveModifier(JavaModifier.ABSTRACT)
                 .should()
                 .bePackagePrivate()
                 .andShould()

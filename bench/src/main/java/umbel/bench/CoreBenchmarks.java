@@ -127,7 +127,7 @@ public class CoreBenchmarks {
     @Benchmark
     public List<Finding> oneMark() {
         CutTree cut = CutTree.of(tree, mark);
-        Totals.Sum sum = Totals.read(cut, reading.crop(), REACH);
+        Totals.Sum sum = Totals.read(cut, reading.crop(), reading.lines(), REACH);
         return TreeReader.findings(cut.left(), school, sum.light(), REACH);
     }
 
@@ -158,7 +158,8 @@ public class CoreBenchmarks {
     /** Three seasons of the tree left alone, the middle course. */
     @Benchmark
     public List<Forecast.Figures> threeYears() {
-        return Forecast.middle(stand, Collections.nCopies(3, Season.Work.NONE));
+        return Forecast.middle(
+                stand, Collections.nCopies(3, Season.Work.NONE), reading.lines().fruit());
     }
 
     public static void main(String[] args) throws RunnerException {

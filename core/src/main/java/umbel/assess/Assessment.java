@@ -3,6 +3,8 @@ package umbel.assess;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
+import umbel.light.LightSummary;
+import umbel.wood.Units;
 
 /**
  * The answer to an {@link AssessRequest}, in the units and names of the open format.
@@ -47,8 +49,38 @@ public record Assessment(
             @JsonProperty("droop_deg") double droopDeg,
             double breakRisk) {}
 
-    /** Shares of fruiting sites under 30 and 50 % of open light; share of the ground's light caught. */
-    public record LightAnswer(double under30, double under50, double interception) {}
+    /**
+     * Light over the season.
+     *
+     * @param underFruitLight share of fruiting sites with less light than fruit needs by the school
+     * @param underBudLight share with less light than flower buds need by it
+     * @param fruitLight light that fruit needs, share of open sky
+     * @param budLight light that flower buds need
+     * @param under30 share under 0.30, whatever the school; an older name that stays
+     * @param under50 share under 0.50, whatever the school; an older name that stays
+     * @param interception share of the ground's light caught
+     */
+    public record LightAnswer(
+            double underFruitLight,
+            double underBudLight,
+            double fruitLight,
+            double budLight,
+            double under30,
+            double under50,
+            double interception) {
+
+        /** The light of a tree. */
+        public static LightAnswer of(LightSummary light) {
+            return new LightAnswer(
+                    Units.round(light.underFruitLight(), 3),
+                    Units.round(light.underBudLight(), 3),
+                    light.lines().fruit(),
+                    light.lines().buds(),
+                    Units.round(light.under30(), 3),
+                    Units.round(light.under50(), 3),
+                    Units.round(light.interception(), 3));
+        }
+    }
 
     /** Flower buds, fruits they would set, fruits wanted, fruits its leaf can finish, fruits to thin by hand. */
     public record CropAnswer(
@@ -125,7 +157,7 @@ public record Assessment(
             @JsonProperty("growth_m") RangeAnswer growth,
             @JsonProperty("extension_cm") RangeAnswer extensionCm,
             RangeAnswer sprouts,
-            RangeAnswer under30,
+            RangeAnswer underFruitLight,
             RangeAnswer interception,
             @JsonProperty("height_m") RangeAnswer height,
             RangeAnswer flowerBuds) {}
@@ -225,6 +257,7 @@ public record Assessment(
             int cuts,
             double minutes,
             double ladderMinutes,
+            LightAnswer lightAfter,
             double under30After,
             double under50After,
             double cropThisYear,

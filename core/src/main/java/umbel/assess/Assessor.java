@@ -15,6 +15,7 @@ import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.School;
 import umbel.light.LightReading;
+import umbel.light.LightSummary;
 import umbel.plan.Goals;
 import umbel.plan.Limits;
 import umbel.plan.Plan;
@@ -116,7 +117,8 @@ public final class Assessor {
                 TreeReader.read(tree, planRequest.school(), planRequest.limits().reach(), neighbours);
         FindingConfidence.Answer certainty =
                 certainty(request, planRequest.limits().reach(), neighbours, first);
-        TreeReader.Reading reading = new TreeReader.Reading(first.light(), first.crop(), certainty.findings());
+        TreeReader.Reading reading =
+                new TreeReader.Reading(first.light(), first.crop(), first.lines(), certainty.findings());
         List<Plan> plans = Planner.plans(tree, reading, planRequest, seed(request));
         return new Assessment(
                 reading(tree, reading, planRequest.school()),
@@ -144,8 +146,7 @@ public final class Assessor {
         LightReading light = reading.light();
         ThresholdSources sources = new ThresholdSources(knowledge, tree.setting(), school);
         return new Assessment.ReadingAnswer(
-                new Assessment.LightAnswer(
-                        round(light.shareUnder(0.30)), round(light.shareUnder(0.50)), round(light.interception())),
+                Assessment.LightAnswer.of(LightSummary.of(light, reading.lines())),
                 crop(reading.crop()),
                 reading.findings().stream()
                         .map(finding -> finding(finding, sources))
@@ -181,7 +182,7 @@ public final class Assessor {
         return new Assessment.FindingAnswer(
                 finding.rule().id(),
                 word(finding.stage()),
-                finding.limbs(),
+                finding.paths(),
                 finding.measure(),
                 round(finding.value()),
                 round(finding.threshold()),
@@ -225,7 +226,7 @@ public final class Assessor {
                 plan.leftAlone().stream()
                         .map(left -> new Assessment.LeftAnswer(
                                 left.finding().rule().id(),
-                                left.finding().limbs(),
+                                left.finding().paths(),
                                 left.finding().reason(),
                                 left.why()))
                         .toList(),
@@ -248,7 +249,7 @@ public final class Assessor {
                 step.order(),
                 step.year(),
                 word(step.stage()),
-                operation.limb(),
+                operation.target().path(),
                 operation.kind().word(),
                 cm(operation.at()),
                 blankToNull(operation.toLimb()),
@@ -287,7 +288,7 @@ public final class Assessor {
     /** How an operation's limb is held at its new angle; null where it bends nothing. */
     public static Assessment.TrainingAnswer trainingOf(Tree tree, Operation operation) {
         return operation.kind() == OperationKind.BEND
-                ? training(tree, Training.of(tree, tree.find(operation.limb()).orElseThrow(), operation.toAngle()))
+                ? training(tree, Training.of(tree, tree.find(operation.onLimb()).orElseThrow(), operation.toAngle()))
                 : null;
     }
 
@@ -320,10 +321,17 @@ public final class Assessor {
         Operation other = step.alternative();
         return other == null
                 ? new Assessment.Alternative(
-                        "keep", step.operation().limb(), 0, null, null, null, "Leave it and look again next year", 0)
+                        "keep",
+                        step.operation().target().path(),
+                        0,
+                        null,
+                        null,
+                        null,
+                        "Leave it and look again next year",
+                        0)
                 : new Assessment.Alternative(
                         other.kind().word(),
-                        other.limb(),
+                        other.target().path(),
                         cm(other.at()),
                         blankToNull(other.toLimb()),
                         angle(other),
@@ -349,7 +357,7 @@ public final class Assessor {
                         range(year.newLength(), 1),
                         range(year.extension(), 0, 100),
                         range(year.sprouts(), 0),
-                        range(year.under30(), 3),
+                        range(year.underFruitLight(), 3),
                         range(year.interception(), 3),
                         range(year.height(), 2),
                         range(year.flowerBuds(), 0)))
@@ -373,14 +381,16 @@ public final class Assessor {
     }
 
     private static Assessment.TotalsAnswer totals(Totals totals, Double cropYear3) {
+        Assessment.LightAnswer light = Assessment.LightAnswer.of(totals.light());
         return new Assessment.TotalsAnswer(
                 round(totals.woodShare()),
                 totals.bigCuts(),
                 totals.cuts(),
                 Units.round(totals.minutes(), 1),
                 Units.round(totals.ladderMinutes(), 1),
-                round(totals.under30()),
-                round(totals.under50()),
+                light,
+                light.under30(),
+                light.under50(),
                 round(totals.cropShare()),
                 cropYear3,
                 Math.round(totals.sprouts()),
@@ -417,7 +427,7 @@ public final class Assessor {
     private static String bud(Tree tree, Operation operation) {
         boolean headed = operation.kind() == OperationKind.HEAD || operation.kind() == OperationKind.TIP;
         return headed
-                ? BudSide.of(tree, tree.find(operation.limb()).orElseThrow()).word()
+                ? BudSide.of(tree, tree.find(operation.onLimb()).orElseThrow()).word()
                 : operation.kind() == OperationKind.SHORTEN ? "outward" : null;
     }
 

@@ -6,14 +6,16 @@ import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.text.MessageFormat;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Properties;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.knowledge.Caution;
+import umbel.wood.Attitude;
+import umbel.wood.ShootClass;
 import umbel.wood.Units;
 
 /** Few words for those who cut, in their own language; the texts are files, one a language. */
@@ -42,7 +44,7 @@ public final class CrewText {
     /** A step's head. */
     public String title(Operation operation) {
         String limb = limb(operation.onLimb());
-        String other = operation.onGroup() ? group(operation.limb()) : limb(operation.toLimb());
+        String other = operation.onGroup() ? group(operation.target()) : limb(operation.toLimb());
         String count = operation.keep() > 0 ? String.valueOf(operation.keep()) : other;
         String measure = Double.isNaN(operation.toAngle())
                 ? whole(Units.toCm(operation.at()))
@@ -76,9 +78,13 @@ public final class CrewText {
         return id.equals("trunk") ? say("trunk") : say("limb", id);
     }
 
-    private String group(String target) {
-        List<String> parts = List.of(target.split("/"));
-        String which = parts.get(parts.size() - 1);
+    private String group(Target target) {
+        String which = target instanceof Target.Shoots shoots
+                ? shoots.shootClass()
+                        .map(ShootClass::word)
+                        .or(() -> shoots.attitude().map(Attitude::word))
+                        .orElse("all")
+                : target.path().substring(target.path().lastIndexOf('/') + 1);
         return texts.containsKey("group." + which) ? say("group." + which) : say("group.all");
     }
 

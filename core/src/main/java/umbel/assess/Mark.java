@@ -6,6 +6,7 @@ import java.util.Objects;
 import umbel.cut.ImpossibleCut;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
+import umbel.cut.Target;
 import umbel.wood.Units;
 
 /**
@@ -33,7 +34,7 @@ public record Mark(
     public static Mark of(Operation operation) {
         return new Mark(
                 operation.kind().word(),
-                operation.limb(),
+                operation.target().path(),
                 operation.at() > 0 ? Units.round(Units.toCm(operation.at()), 3) : null,
                 operation.toLimb().isEmpty() ? null : operation.toLimb(),
                 operation.kind() == OperationKind.BEND ? Units.round(Units.toDegrees(operation.toAngle()), 3) : null,
@@ -66,12 +67,9 @@ public record Mark(
     public Operation toOperation() {
         OperationKind kind = OperationKind.of(operation == null ? "" : operation)
                 .orElseThrow(() -> new ImpossibleCut("operation", "There is no operation '" + operation + "'."));
-        if (limb == null || limb.isBlank() || limb.endsWith("/")) {
-            throw new ImpossibleCut("limb", "Say which limb.");
-        }
         return new Operation(
                 kind,
-                limb,
+                Target.parse(limb == null ? "" : limb),
                 atCm == null ? 0 : Units.fromCm(atCm),
                 toLimb == null ? "" : toLimb,
                 toAngleDeg == null ? Double.NaN : Units.fromDegrees(toAngleDeg),

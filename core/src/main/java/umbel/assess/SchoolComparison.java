@@ -42,8 +42,8 @@ public final class SchoolComparison {
     /** Where two schools' plans for this visit differ, in the order of the first one's work. */
     public static List<Difference> of(Tree tree, View mine, View other) {
         Set<String> limbs = new LinkedHashSet<>();
-        steps(mine).forEach(step -> limbs.add(step.operation().limb()));
-        steps(other).forEach(step -> limbs.add(step.operation().limb()));
+        steps(mine).forEach(step -> limbs.add(step.operation().target().path()));
+        steps(other).forEach(step -> limbs.add(step.operation().target().path()));
         List<Difference> differences = new ArrayList<>();
         for (String limb : limbs) {
             Optional<Step> here = on(mine, limb);
@@ -64,7 +64,7 @@ public final class SchoolComparison {
 
     private static Optional<Step> on(View view, String limb) {
         return steps(view).stream()
-                .filter(step -> step.operation().limb().equals(limb))
+                .filter(step -> step.operation().target().path().equals(limb))
                 .findFirst();
     }
 
@@ -93,7 +93,7 @@ public final class SchoolComparison {
                 .filter(finding -> finding.judgedBy().startsWith("school."))
                 .filter(finding -> lacks.findings().stream()
                         .noneMatch(one -> one.rule().equals(finding.rule())
-                                && (one.limbs().isEmpty() || one.limbs().contains(limb))))
+                                && (one.targets().isEmpty() || one.paths().contains(limb))))
                 .map(finding -> finding.judgedBy().substring("school.".length()))
                 .findFirst();
     }

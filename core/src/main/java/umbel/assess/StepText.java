@@ -9,6 +9,7 @@ import umbel.cut.Effect;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Target;
+import umbel.cut.TargetAxes;
 import umbel.knowledge.Caution;
 import umbel.training.Device;
 import umbel.training.Training;
@@ -34,7 +35,7 @@ public final class StepText {
                         ? String.format(Locale.ROOT, "Thin shoots on %s to the best %d", limb, operation.keep())
                         : operation.onGroup()
                                 ? String.format("Take %s on %s", groupName(tree, operation), limb)
-                                : "Remove " + limb + whatItIs(tree, operation.limb());
+                                : "Remove " + limb + whatItIs(tree, operation.onLimb());
             case RENEW_BEVEL -> "Renew " + limb + " by a bevel cut";
             case REDUCE -> "Cut " + limb + " back to " + name(operation.toLimb());
             case LOWER_LEADER -> "Lower the leader to " + name(operation.toLimb());
@@ -55,9 +56,11 @@ public final class StepText {
             case THIN_SPURS ->
                 String.format(Locale.ROOT, "Thin the spurs on %s to the young %d", limb, operation.keep());
             case DEFLOWER ->
-                operation.limb().equals("trunk") ? "Take the flowers off the tree" : "Take the flowers off " + limb;
+                operation.target().equals(Target.TRUNK)
+                        ? "Take the flowers off the tree"
+                        : "Take the flowers off " + limb;
             case KEEP -> "Keep " + limb;
-            case WATCH -> operation.limb().equals("trunk") ? "Look again next winter" : "Watch " + limb;
+            case WATCH -> operation.target().equals(Target.TRUNK) ? "Look again next winter" : "Watch " + limb;
         };
     }
 
@@ -69,7 +72,7 @@ public final class StepText {
                         ? operation.keep() > 0
                                 ? "Thin and rank ones first, then those growing in, hanging or straight up; leave no stubs."
                                 : "Each at its base, no stub."
-                        : removePlace(tree, operation.limb());
+                        : removePlace(tree, operation.onLimb());
             case RENEW_BEVEL ->
                 "Sloped cut at the union: upper side flush, underside left long, so that a flat shoot comes from beneath.";
             case REDUCE, LOWER_LEADER ->
@@ -113,7 +116,7 @@ public final class StepText {
     }
 
     private static String headPlace(Tree tree, Operation operation) {
-        Axis axis = tree.find(operation.limb()).orElseThrow();
+        Axis axis = tree.find(operation.onLimb()).orElseThrow();
         BudSide bud = BudSide.of(tree, axis);
         return String.format(
                 Locale.ROOT,
@@ -139,7 +142,7 @@ public final class StepText {
     }
 
     private static String bendPlace(Tree tree, Operation operation) {
-        Axis limb = tree.find(operation.limb()).orElseThrow();
+        Axis limb = tree.find(operation.onLimb()).orElseThrow();
         return String.format(
                 Locale.ROOT,
                 "From %.0f°: %s",
@@ -196,23 +199,23 @@ public final class StepText {
     }
 
     private static String groupName(Tree tree, Operation operation) {
-        List<Axis> group = Target.of(tree, operation);
+        List<Axis> group = TargetAxes.of(tree, operation);
         List<String> how = new ArrayList<>();
-        for (ShootClass shootClass : ShootClass.values()) {
-            if (operation.limb().contains("/" + shootClass.word())) {
-                how.add(shootClass == ShootClass.MATCHSTICK ? "thin" : shootClass.word());
-            }
+        if (operation.target() instanceof Target.Shoots shoots) {
+            shoots.shootClass()
+                    .map(one -> one == ShootClass.MATCHSTICK ? "thin" : one.word())
+                    .ifPresent(how::add);
+            shoots.attitude()
+                    .map(attitude -> switch (attitude) {
+                        case UP -> "upright";
+                        case SIDE -> "side";
+                        case OUT -> "outward";
+                        case DOWN -> "hanging";
+                        case IN -> "inward";
+                    })
+                    .ifPresent(how::add);
         }
-        Target.attitudes(operation.limb())
-                .forEach(attitude -> how.add(
-                        switch (attitude) {
-                            case UP -> "upright";
-                            case SIDE -> "side";
-                            case OUT -> "outward";
-                            case DOWN -> "hanging";
-                            case IN -> "inward";
-                        }));
-        String noun = operation.limb().contains("/spurs") ? "spur" : "shoot";
+        String noun = operation.target() instanceof Target.Spurs ? "spur" : "shoot";
         return group.size() + " " + (how.isEmpty() ? "" : String.join(" ", how) + " ") + noun
                 + (group.size() == 1 ? "" : "s");
     }

@@ -47,7 +47,7 @@ public final class CutTree {
                 continue;
             }
             double at = operation.kind().takesAll() ? 0 : operation.at();
-            for (Axis target : Target.of(found, operation)) {
+            for (Axis target : TargetAxes.of(found, operation)) {
                 if (at < kept[target.index()] - 1e-9) {
                     kept[target.index()] = at;
                     takenBy[target.index()] = i;
@@ -61,9 +61,9 @@ public final class CutTree {
         for (Operation operation : operations) {
             boolean there = left.find(operation.onLimb()).isPresent();
             if (there && operation.kind() == OperationKind.BEND) {
-                left = left.bent(operation.limb(), operation.toAngle());
+                left = left.bent(operation.onLimb(), operation.toAngle());
             } else if (there && operation.kind() == OperationKind.DEFLOWER) {
-                left = left.deflowered(operation.limb());
+                left = left.deflowered(operation.onLimb());
             }
         }
         return new CutTree(found, List.copyOf(operations), kept, takenBy, left);
@@ -84,13 +84,13 @@ public final class CutTree {
     }
 
     private static void check(Tree found, Operation operation) {
-        List<Axis> targets = Target.of(found, operation);
+        List<Axis> targets = TargetAxes.of(found, operation);
         if (operation.onBuds()) {
             checkBuds(targets, operation);
             return;
         }
         if (targets.isEmpty() && operation.keep() == 0 && operation.kind() != OperationKind.THIN_SPURS) {
-            throw new ImpossibleCut("limb", "There is no '" + operation.limb() + "' on this tree.");
+            throw new ImpossibleCut("limb", "There is no '" + operation.target().path() + "' on this tree.");
         }
         if (operation.kind() == OperationKind.BEND && (operation.onGroup() || Double.isNaN(operation.toAngle()))) {
             throw new ImpossibleCut("toAngle_deg", "A bend needs one limb and the angle to bring it to.");
@@ -98,7 +98,7 @@ public final class CutTree {
         if (operation.kind() == OperationKind.SHORT_SPUR && !(operation.onGroup() && operation.at() > 0)) {
             throw new ImpossibleCut("at_cm", "Short-spurring cuts a group of shoots to a length of more than 0 cm.");
         }
-        if (operation.kind() == OperationKind.THIN_SPURS && !operation.limb().endsWith("/spurs")) {
+        if (operation.kind() == OperationKind.THIN_SPURS && !(operation.target() instanceof Target.Spurs)) {
             throw new ImpossibleCut("limb", "Spur thinning is for a limb's spurs, such as '4/spurs'.");
         }
         boolean partway =
@@ -109,7 +109,7 @@ public final class CutTree {
                         || operation.at() >= targets.get(0).length())) {
             throw new ImpossibleCut("at_cm", "The cut must lie on the limb, between its origin and its tip.");
         }
-        if (operation.kind().takesAll() && operation.limb().equals("trunk")) {
+        if (operation.kind().takesAll() && operation.target().equals(Target.TRUNK)) {
             throw new ImpossibleCut("operation", "The trunk itself is not removed here.");
         }
     }

@@ -74,7 +74,7 @@ public record Effect(
     }
 
     private static Effect bend(Tree found, Operation operation, double reach) {
-        Axis limb = found.find(operation.limb()).orElseThrow();
+        Axis limb = found.find(operation.onLimb()).orElseThrow();
         double height = limb.course().at(limb.length() / 3).z();
         boolean ladder = height > reach;
         double minutes = Labour.minutes(
@@ -85,7 +85,7 @@ public record Effect(
     /** Flowers come off by hand, cluster by cluster. */
     private static Effect deflowering(CutTree cut, Operation operation, Losses losses, double reach) {
         Tree found = cut.found();
-        Axis limb = found.find(operation.limb()).orElseThrow();
+        Axis limb = found.find(operation.onLimb()).orElseThrow();
         double buds = 0;
         double top = 0;
         for (Axis axis : found.axes()) {
@@ -207,7 +207,7 @@ public record Effect(
 
         static Cuts of(CutTree cut, int index) {
             Operation operation = cut.operations().get(index);
-            List<Axis> targets = Target.of(cut.found(), operation).stream()
+            List<Axis> targets = TargetAxes.of(cut.found(), operation).stream()
                     .filter(axis -> cut.takenBy(axis) == index)
                     .toList();
             double thickest = 0;

@@ -1,7 +1,11 @@
 package umbel.cut;
 
+import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 
 /** What can be done to a limb; the words are those of the open format. */
 public enum OperationKind {
@@ -54,6 +58,31 @@ public enum OperationKind {
     /** Whether the whole target goes. */
     public boolean takesAll() {
         return this == REMOVE || this == RENEW_BEVEL || this == RUB || this == THIN_SPURS;
+    }
+
+    /**
+     * Whether both may be done to one limb in one visit: a bend of what a cut partway leaves, or flowers taken off beside
+     * anything else.
+     */
+    public boolean goesWith(OperationKind other) {
+        if (this == DEFLOWER || other == DEFLOWER) {
+            return this != other;
+        }
+        return (this == BEND) != (other == BEND) && !takesAll() && !other.takesAll();
+    }
+
+    /** By the word of each kind, the words of those that may be done to the same limb in the same visit. */
+    public static Map<String, List<String>> together() {
+        Map<String, List<String>> together = new TreeMap<>();
+        for (OperationKind kind : values()) {
+            together.put(
+                    kind.word(),
+                    Arrays.stream(values())
+                            .filter(kind::goesWith)
+                            .map(OperationKind::word)
+                            .toList());
+        }
+        return together;
     }
 
     /** Whether wood is cut at all. */

@@ -32,19 +32,18 @@ public final class Options {
         Setting setting = tree.setting();
         if (limb.kind() == AxisKind.TRUNK) {
             weakerSideBranch(tree, limb, 0)
-                    .ifPresent(branch -> options.add(Operation.reduce(
-                            OperationKind.LOWER_LEADER, limb.id(), branch.id(), pastUnion(limb, branch))));
+                    .ifPresent(branch -> options.add(
+                            Operation.reduce(OperationKind.LOWER_LEADER, limb, branch, pastUnion(limb, branch))));
             heading(limb).ifPresent(options::add);
             return options;
         }
         if (setting.system().thickLimbCut().equals("renew-bevel") && limb.parent() == 0 && !limb.is(Condition.DEAD)) {
-            options.add(Operation.whole(OperationKind.RENEW_BEVEL, limb.id()));
+            options.add(Operation.whole(OperationKind.RENEW_BEVEL, limb));
         }
-        options.add(
-                Operation.whole(inLeaf && isSoft(tree, limb) ? OperationKind.RUB : OperationKind.REMOVE, limb.id()));
+        options.add(Operation.whole(inLeaf && isSoft(tree, limb) ? OperationKind.RUB : OperationKind.REMOVE, limb));
         sideBranches(tree, limb)
-                .forEach(branch -> options.add(
-                        Operation.reduce(OperationKind.REDUCE, limb.id(), branch.id(), pastUnion(limb, branch))));
+                .forEach(branch ->
+                        options.add(Operation.reduce(OperationKind.REDUCE, limb, branch, pastUnion(limb, branch))));
         shortening(tree, limb).ifPresent(options::add);
         heading(limb).ifPresent(options::add);
         bend(tree, limb).ifPresent(options::add);
@@ -100,7 +99,7 @@ public final class Options {
             at = Math.min(older, at + STEP_OUT);
         }
         return isThinAt(tree, limb, at, false)
-                ? Optional.of(Operation.cutAt(OperationKind.SHORTEN, limb.id(), at))
+                ? Optional.of(Operation.cutAt(OperationKind.SHORTEN, limb, at))
                 : Optional.empty();
     }
 
@@ -117,7 +116,7 @@ public final class Options {
     /** A heading cut that takes a third of the last year's growth. */
     public static Optional<Operation> heading(Axis limb) {
         return limb.lastGrowth() >= 0.25 && !limb.is(Condition.DEAD)
-                ? Optional.of(Operation.cutAt(OperationKind.HEAD, limb.id(), limb.length() - limb.lastGrowth() / 3))
+                ? Optional.of(Operation.cutAt(OperationKind.HEAD, limb, limb.length() - limb.lastGrowth() / 3))
                 : Optional.empty();
     }
 
@@ -131,7 +130,7 @@ public final class Options {
         boolean crotchHolds = limb.baseDiameter()
                 <= tree.setting().parameters().training().bending().crotchRatioMost() * parent.diameterAt(limb.at());
         return worth && crotchHolds && Bending.judge(limb, to, tree.setting()).possible()
-                ? Optional.of(Operation.bend(limb.id(), to))
+                ? Optional.of(Operation.bend(limb, to))
                 : Optional.empty();
     }
 }

@@ -58,7 +58,7 @@ public final class Stubs {
 
     /** Above an old scaffold's stub once its own limb is gone. */
     private double lightAboveOld(Axis limb) {
-        Tree without = CutTree.of(tree, List.of(Operation.remove(limb.id()))).left();
+        Tree without = CutTree.of(tree, List.of(Operation.remove(limb))).left();
         return LightModel.at(without, List.of(placeAbove(limb)), look)[0];
     }
 
@@ -115,6 +115,6 @@ public final class Stubs {
         double least = isOldScaffold(tree, limb) ? stub.scaffoldLightLeast() : stub.lightLeast();
         return lightAbove(limb)
                 .filter(light -> light >= least)
-                .map(light -> Operation.cutAt(OperationKind.RENEW_STUB, limb.id(), length(tree, limb)));
+                .map(light -> Operation.cutAt(OperationKind.RENEW_STUB, limb, length(tree, limb)));
     }
 }

@@ -1,106 +1,225 @@
 package umbel.cut;
 
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
-import umbel.knowledge.Species;
+import java.util.Optional;
 import umbel.wood.Attitude;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.ShootClass;
-import umbel.wood.Tree;
-import umbel.wood.Units;
 
 /**
- * Finds what an operation's {@code limb} means on a tree: a measured limb, or a group of small wood written as
- * {@code limb/shoots[/attitude[/class]]}, {@code limb/shoots/class} or {@code limb/spurs}.
+ * What an operation is aimed at, or a finding speaks of: a limb, the trunk's top, shoots or spurs of a limb, or its buds. In
+ * the open format a target is a path: {@code 4}, {@code trunk}, {@code 4/shoots[/attitude][/class]}, {@code 4/spurs},
+ * {@code trunk/buds}; {@link #parse} and {@link #path} are the only places that know it.
  */
-public final class Target {
+public sealed interface Target {
 
-    private Target() {}
+    /** The trunk's top: its leader. */
+    Target TRUNK = new TrunkTop();
 
-    /** The axes an operation is aimed at; empty when the tree has none such. */
-    public static List<Axis> of(Tree tree, Operation operation) {
-        if (operation.onBuds()) {
-            return tree.find(operation.onLimb())
-                    .filter(Axis::isFrame)
-                    .map(List::of)
-                    .orElse(List.of());
-        }
-        if (!operation.onGroup()) {
-            return tree.find(operation.limb())
-                    .filter(Axis::isFrame)
-                    .map(List::of)
-                    .orElse(List.of());
-        }
-        List<Axis> group = group(tree, operation.limb());
-        if (operation.keep() <= 0 || group.isEmpty()) {
-            return group;
-        }
-        List<Axis> worstFirst = new ArrayList<>(group);
-        Species.Ideal ideal = tree.setting().species().smallWood().ideal();
-        boolean spurs = operation.kind() == OperationKind.THIN_SPURS;
-        worstFirst.sort(Comparator.comparingDouble((Axis axis) -> spurs ? axis.age() : badness(tree, axis, ideal))
-                .reversed()
-                .thenComparing(Axis::index));
-        return worstFirst.subList(0, Math.max(0, worstFirst.size() - operation.keep()));
+    /** The measured limb it is, or stands on; {@code trunk} for the trunk. */
+    String limb();
+
+    /** The open format's name for it. */
+    String path();
+
+    /** Whether it is shoots or spurs on a limb. */
+    default boolean isSmallWood() {
+        return false;
     }
 
-    private static List<Axis> group(Tree tree, String path) {
-        String[] parts = path.split("/");
-        AxisKind kind = parts[1].equals("spurs") ? AxisKind.SPUR : AxisKind.SHOOT;
-        List<Axis> group = new ArrayList<>();
-        for (Axis axis : tree.smallWoodOn(parts[0])) {
-            if (axis.kind() == kind && matches(axis, parts)) {
-                group.add(axis);
-            }
-        }
-        return group;
+    /** Whether it is a whole limb or the trunk, and not something that stands on one. */
+    default boolean isLimb() {
+        return false;
     }
 
-    private static boolean matches(Axis axis, String[] parts) {
+    /** Whether an axis of the limb's small wood belongs to it. */
+    default boolean holds(Axis axis) {
+        return false;
+    }
+
+    /** Whether both hold some of the same small wood. */
+    default boolean overlaps(Target other) {
+        return false;
+    }
+
+    /** A limb of the frame. */
+    record Limb(String limb) implements Target {
+
+        @Override
+        public String path() {
+            return limb;
+        }
+
+        @Override
+        public boolean isLimb() {
+            return true;
+        }
+    }
+
+    /** The trunk's top. */
+    record TrunkTop() implements Target {
+
+        private static final String ID = "trunk";
+
+        @Override
+        public String limb() {
+            return ID;
+        }
+
+        @Override
+        public String path() {
+            return ID;
+        }
+
+        @Override
+        public boolean isLimb() {
+            return true;
+        }
+    }
+
+    /** One-year shoots of a limb; of any attitude or class where none is named. */
+    record Shoots(String limb, Optional<Attitude> attitude, Optional<ShootClass> shootClass) implements Target {
+
+        static final String WORD = "shoots";
+
+        @Override
+        public String path() {
+            return limb + "/" + WORD + attitude.map(one -> "/" + one.word()).orElse("")
+                    + shootClass.map(one -> "/" + one.word()).orElse("");
+        }
+
+        @Override
+        public boolean isSmallWood() {
+            return true;
+        }
+
+        @Override
+        public boolean holds(Axis axis) {
+            return axis.kind() == AxisKind.SHOOT
+                    && attitude.map(one -> one == axis.attitude()).orElse(true)
+                    && shootClass.map(one -> one == axis.shootClass()).orElse(true);
+        }
+
+        @Override
+        public boolean overlaps(Target other) {
+            return other instanceof Shoots shoots
+                    && limb.equals(shoots.limb)
+                    && agree(attitude, shoots.attitude)
+                    && agree(shootClass, shoots.shootClass);
+        }
+
+        private static boolean agree(Optional<?> one, Optional<?> other) {
+            return one.isEmpty() || other.isEmpty() || one.equals(other);
+        }
+    }
+
+    /** Spurs of a limb. */
+    record Spurs(String limb) implements Target {
+
+        static final String WORD = "spurs";
+
+        @Override
+        public String path() {
+            return limb + "/" + WORD;
+        }
+
+        @Override
+        public boolean isSmallWood() {
+            return true;
+        }
+
+        @Override
+        public boolean holds(Axis axis) {
+            return axis.kind() == AxisKind.SPUR;
+        }
+
+        @Override
+        public boolean overlaps(Target other) {
+            return equals(other);
+        }
+    }
+
+    /** Buds of a limb's last growth. */
+    record Buds(String limb) implements Target {
+
+        static final String WORD = "buds";
+
+        @Override
+        public String path() {
+            return limb + "/" + WORD;
+        }
+    }
+
+    /** A limb by its id, or the trunk. */
+    static Target limb(String id) {
+        return id.equals(TrunkTop.ID) ? TRUNK : new Limb(id);
+    }
+
+    /** An axis of the frame. */
+    static Target of(Axis limb) {
+        return limb(limb.id());
+    }
+
+    /** Axes of the frame. */
+    static List<Target> all(List<Axis> limbs) {
+        return limbs.stream().map(Target::of).toList();
+    }
+
+    /** All shoots of a limb. */
+    static Target shoots(String limb) {
+        return new Shoots(limb, Optional.empty(), Optional.empty());
+    }
+
+    /** Shoots of a limb that leave it this way. */
+    static Target shoots(String limb, Attitude attitude) {
+        return new Shoots(limb, Optional.of(attitude), Optional.empty());
+    }
+
+    /** Shoots of a limb of one attitude and class. */
+    static Target shoots(String limb, Attitude attitude, ShootClass shootClass) {
+        return new Shoots(limb, Optional.of(attitude), Optional.of(shootClass));
+    }
+
+    /**
+     * Reads the open format's name of a target.
+     *
+     * @throws ImpossibleCut when it names nothing that can stand on a tree
+     */
+    static Target parse(String path) {
+        String[] parts = path.split("/", -1);
+        if (parts[0].isBlank()) {
+            throw new ImpossibleCut("limb", "Say which limb.");
+        }
+        if (parts.length == 1) {
+            return limb(parts[0]);
+        }
+        if (parts.length == 2 && parts[1].equals(Spurs.WORD)) {
+            return new Spurs(parts[0]);
+        }
+        if (parts.length == 2 && parts[1].equals(Buds.WORD)) {
+            return new Buds(parts[0]);
+        }
+        if (!parts[1].equals(Shoots.WORD) || parts.length > 4) {
+            throw none(path);
+        }
+        Optional<Attitude> attitude = Optional.empty();
+        Optional<ShootClass> shootClass = Optional.empty();
         for (int i = 2; i < parts.length; i++) {
-            boolean named = axis.kind() == AxisKind.SHOOT
-                    && (axis.attitude().word().equals(parts[i])
-                            || axis.shootClass().word().equals(parts[i]));
-            if (!named) {
-                return false;
+            Optional<Attitude> way = Attitude.named(parts[i]);
+            Optional<ShootClass> size = ShootClass.named(parts[i]);
+            if (way.isPresent() && attitude.isEmpty()) {
+                attitude = way;
+            } else if (size.isPresent() && shootClass.isEmpty()) {
+                shootClass = size;
+            } else {
+                throw none(path);
             }
         }
-        return true;
+        return new Shoots(parts[0], attitude, shootClass);
     }
 
-    /** How little a shoot is worth keeping: wrong size first, then wrong direction, then far from the frame. */
-    private static double badness(Tree tree, Axis shoot, Species.Ideal ideal) {
-        double length = Units.toCm(shoot.length());
-        double size = shoot.shootClass() == ShootClass.PENCIL
-                ? outside(length, ideal.lengthCm().get(0), ideal.lengthCm().get(1)) / 10
-                : 2.5;
-        double direction = switch (shoot.attitude()) {
-            case IN, DOWN -> 2.2;
-            case UP -> 1.6;
-            case OUT -> 0.4;
-            case SIDE -> 0;
-        };
-        double away = tree.find(shoot.limb())
-                .map(limb ->
-                        shoot.course().point(0).minus(limb.course().point(0)).length() / limb.length())
-                .orElse(0.0);
-        return size + direction + away;
-    }
-
-    private static double outside(double value, double low, double high) {
-        return value < low ? low - value : Math.max(0, value - high);
-    }
-
-    /** The attitudes a group path names, for words about it; all when it names none. */
-    public static List<Attitude> attitudes(String path) {
-        List<Attitude> named = new ArrayList<>();
-        for (Attitude attitude : Attitude.values()) {
-            if (path.contains("/" + attitude.word())) {
-                named.add(attitude);
-            }
-        }
-        return named;
+    private static ImpossibleCut none(String path) {
+        return new ImpossibleCut("limb", "There is no '" + path + "' on this tree.");
     }
 }

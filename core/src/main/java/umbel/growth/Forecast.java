@@ -19,7 +19,6 @@ import umbel.wood.Tree;
  */
 public record Forecast(List<Outlook> years) {
 
-    private static final double FRUIT_LIGHT = 0.30;
     private static final double[][] SEASONS = {{0, 0}, {1, 1}, {-1, -1}};
 
     /**
@@ -41,7 +40,7 @@ public record Forecast(List<Outlook> years) {
                     as.extension().about(now.extension()),
                     as.sprouts().about(now.sprouts()),
                     as.height().about(now.height()),
-                    as.under30().about(now.under30()),
+                    as.underFruitLight().about(now.underFruitLight()),
                     as.interception().about(now.interception()),
                     as.wood().about(now.wood())));
         }
@@ -85,7 +84,7 @@ public record Forecast(List<Outlook> years) {
      * @param extension mean length of new shoots and of ends that grew long, metres
      * @param sprouts shoots from dormant buds about wounds, and upright ones stronger than the kind's fruiting shoots
      * @param height of the tree, metres
-     * @param under30 share of fruiting sites under 30 % of open light, on the scale of a full reading
+     * @param underFruitLight share of fruiting sites with less light than fruit needs, on the scale of a full reading
      * @param interception share of the ground's light caught
      * @param wood dry mass above ground, kilograms
      */
@@ -98,12 +97,16 @@ public record Forecast(List<Outlook> years) {
             Range extension,
             Range sprouts,
             Range height,
-            Range under30,
+            Range underFruitLight,
             Range interception,
             Range wood) {}
 
-    /** The years of a tree as ranges. */
-    public static Forecast of(TreeState start, List<Season.Work> works) {
+    /**
+     * The years of a tree as ranges.
+     *
+     * @param fruitLight light that fruit needs, share of open sky
+     */
+    public static Forecast of(TreeState start, List<Season.Work> works, double fruitLight) {
         Parameters parameters = start.tree().setting().parameters();
         GrowthParameters.Spread spread = parameters.growth().spread();
         // no forecast is surer than the counting and measuring it starts from
@@ -115,7 +118,8 @@ public record Forecast(List<Outlook> years) {
                 .map(Cancellation.carried((Integer n) -> course(
                         start.with(start.traits().inSeason(1 + SEASONS[n][0] * spread.vigour())),
                         works,
-                        1 + SEASONS[n][1] * spread.set())))
+                        1 + SEASONS[n][1] * spread.set(),
+                        fruitLight)))
                 .toList();
         List<Outlook> years = new ArrayList<>();
         for (int y = 0; y < works.size(); y++) {
@@ -131,7 +135,7 @@ public record Forecast(List<Outlook> years) {
                     range(these, Figures::extension).atLeast(measured),
                     range(these, Figures::sprouts).atLeast(counted),
                     range(these, Figures::height).atLeast(measured),
-                    range(these, Figures::under30),
+                    range(these, Figures::underFruitLight),
                     range(these, Figures::interception),
                     range(these, Figures::wood).atLeast(counted)));
         }
@@ -139,15 +143,15 @@ public record Forecast(List<Outlook> years) {
     }
 
     /** The middle course alone: quicker, without ranges. */
-    public static List<Figures> middle(TreeState start, List<Season.Work> works) {
-        return middle(new Seasons(start), works);
+    public static List<Figures> middle(TreeState start, List<Season.Work> works, double fruitLight) {
+        return middle(new Seasons(start, fruitLight), works);
     }
 
     /** The same, of seasons that others ask for too. */
     public static List<Figures> middle(Seasons seasons, List<Season.Work> works) {
         List<Figures> figures = new ArrayList<>();
         for (int year = 1; year <= works.size(); year++) {
-            figures.add(figures(seasons.after(works.subList(0, year))));
+            figures.add(figures(seasons.after(works.subList(0, year)), seasons.fruitLight()));
         }
         return figures;
     }
@@ -161,26 +165,26 @@ public record Forecast(List<Outlook> years) {
             double extension,
             double sprouts,
             double height,
-            double under30,
+            double underFruitLight,
             double interception,
             double wood) {}
 
-    private static List<Figures> course(TreeState start, List<Season.Work> works, double set) {
+    private static List<Figures> course(TreeState start, List<Season.Work> works, double set, double fruitLight) {
         List<Figures> figures = new ArrayList<>();
         TreeState stand = start;
         for (Season.Work work : works) {
             Season.Year year = Season.grow(stand, work, set);
             stand = year.after();
-            figures.add(figures(year));
+            figures.add(figures(year, fruitLight));
         }
         return figures;
     }
 
-    private static Figures figures(Season.Year year) {
+    private static Figures figures(Season.Year year, double fruitLight) {
         Tree tree = year.after().tree();
         double shaded = 0;
         double sites = 0;
-        double dark = FRUIT_LIGHT * year.after().brighter();
+        double dark = fruitLight * year.after().brighter();
         for (FruitingSite site : FruitingSite.of(tree)) {
             sites += site.weight();
             shaded += year.after().light().at(site.place()) < dark ? site.weight() : 0;

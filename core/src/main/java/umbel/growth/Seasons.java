@@ -12,12 +12,23 @@ import java.util.concurrent.ConcurrentHashMap;
 public final class Seasons {
 
     private final TreeState start;
+    private final double fruitLight;
     private final Map<List<Season.Work>, Season.Year> grown = new ConcurrentHashMap<>();
     private final Map<Integer, Forecast> alone = new ConcurrentHashMap<>();
 
-    /** The seasons after a stand. */
-    public Seasons(TreeState start) {
+    /**
+     * The seasons after a tree's state.
+     *
+     * @param fruitLight light that fruit needs, share of open sky; shade is told against it
+     */
+    public Seasons(TreeState start, double fruitLight) {
         this.start = start;
+        this.fruitLight = fruitLight;
+    }
+
+    /** Light that fruit needs, share of open sky. */
+    double fruitLight() {
+        return fruitLight;
     }
 
     /** The tree as it stands before any of them. */
@@ -45,7 +56,7 @@ public final class Seasons {
     public Forecast leftAlone(int years) {
         Forecast known = alone.get(years);
         if (known == null) {
-            known = Forecast.of(start, Collections.nCopies(years, Season.Work.NONE));
+            known = Forecast.of(start, Collections.nCopies(years, Season.Work.NONE), fruitLight);
             alone.put(years, known);
         }
         return known;

@@ -38,7 +38,13 @@ public record School(String id, String name, String why, String base, Thresholds
             double overCropRatio,
             double underCropRatio,
             double scionRootedRatio,
-            @JsonProperty("dropClearance_cm") double dropClearanceCm) {}
+            @JsonProperty("dropClearance_cm") double dropClearanceCm) {
+
+        /** Light under which this school counts fruiting wood as shaded. */
+        public LightLines lightLines() {
+            return new LightLines(lightForFruit, lightForFlowers);
+        }
+    }
 
     /** How hard, and which kind of cut first. */
     public record Preferences(double woodShareFactor, double bigCutsFactor, boolean bendBeforeCut, boolean bench) {}

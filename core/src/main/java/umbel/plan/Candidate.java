@@ -34,7 +34,7 @@ record Candidate(Operation operation, Finding finding, boolean settled, Stage st
 
     /** Whether both take the same limb off as a whole, in whatever way. */
     boolean decidesAs(Candidate other) {
-        return operation.limb().equals(other.operation.limb())
+        return operation.target().equals(other.operation.target())
                 && operation.keep() == other.operation.keep()
                 && operation.kind().takesAll()
                 && other.operation.kind().takesAll();

@@ -12,7 +12,7 @@ import umbel.cut.CutTree;
 import umbel.cut.Effect;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
-import umbel.cut.Target;
+import umbel.cut.TargetAxes;
 import umbel.reading.Finding;
 import umbel.wood.Axis;
 import umbel.wood.Tree;
@@ -21,7 +21,8 @@ import umbel.wood.Tree;
 final class CutSetEvaluator {
 
     private static final int MOST_REMEMBERED = 20_000;
-    private static final Comparator<Operation> BY_PLACE = Comparator.comparing(Operation::limb)
+    private static final Comparator<Operation> BY_PLACE = Comparator.comparing(
+                    (Operation one) -> one.target().path())
             .thenComparing(Operation::kind)
             .thenComparingDouble(Operation::at)
             .thenComparing(Operation::toLimb)
@@ -133,7 +134,7 @@ final class CutSetEvaluator {
     /** Whether the operation still has its whole target on what the others leave, and leaves them what they fall back to. */
     boolean fits(List<Operation> others, Operation operation) {
         Tree left = cut(others).left();
-        List<Axis> there = Target.of(found, operation);
+        List<Axis> there = TargetAxes.of(found, operation);
         if (there.isEmpty() || left.find(operation.onLimb()).isEmpty()) {
             return false;
         }
@@ -141,9 +142,10 @@ final class CutSetEvaluator {
             return false;
         }
         // what another falls back to, or renews, is to stay
-        boolean takesTheLimb = operation.kind().takesAll() || operation.kind() == OperationKind.RENEW_STUB;
+        boolean takesTheLimb = operation.target().isLimb()
+                && (operation.kind().takesAll() || operation.kind() == OperationKind.RENEW_STUB);
         if (takesTheLimb
-                && others.stream().anyMatch(other -> other.growsOnFrom().equals(operation.limb()))) {
+                && others.stream().anyMatch(other -> other.growsOnFrom().equals(operation.onLimb()))) {
             return false;
         }
         if (operation.onBuds()) {
@@ -153,24 +155,12 @@ final class CutSetEvaluator {
         }
         if (operation.onGroup()) {
             return there.stream().anyMatch(axis -> left.find(axis.id()).isPresent())
-                    && others.stream().noneMatch(other -> other.onGroup() && overlaps(other.limb(), operation.limb()));
+                    && others.stream().noneMatch(other -> other.target().overlaps(operation.target()));
         }
-        return others.stream().noneMatch(other -> other.limb().equals(operation.limb()) && clash(other, operation))
-                && operation.at() < left.find(operation.limb()).orElseThrow().length();
-    }
-
-    /** Two operations on one limb clash, but for a bend of what a cut partway leaves, and flowers taken off it. */
-    private static boolean clash(Operation one, Operation other) {
-        if (one.kind() == OperationKind.DEFLOWER || other.kind() == OperationKind.DEFLOWER) {
-            return one.kind() == other.kind();
-        }
-        boolean bendOne = one.kind() == OperationKind.BEND;
-        boolean bendOther = other.kind() == OperationKind.BEND;
-        return bendOne == bendOther || (bendOne ? other : one).kind().takesAll();
-    }
-
-    private static boolean overlaps(String group, String other) {
-        return group.startsWith(other) || other.startsWith(group);
+        return others.stream()
+                        .noneMatch(other -> other.target().equals(operation.target())
+                                && !other.kind().goesWith(operation.kind()))
+                && operation.at() < left.find(operation.onLimb()).orElseThrow().length();
     }
 
     /** Whether a visit with one operation more keeps to the limits; the yearly short-spurring of arms stands outside them. */
@@ -208,7 +198,7 @@ final class CutSetEvaluator {
                 || found.setting().system().scaffolds().permanent()) {
             return false;
         }
-        Axis limb = found.find(operation.limb()).orElseThrow();
+        Axis limb = found.find(operation.onLimb()).orElseThrow();
         return limb.parent() == 0 && limb.age() >= 2 && isStrong(limb);
     }
 

@@ -33,7 +33,7 @@ final class FaultCost {
 
     /** Share of its weight that a fault of a union keeps, by how long the union has held. */
     private static double held(Finding finding, Tree tree, PlanParameters.Unions unions) {
-        Axis limb = tree.find(finding.limbs().get(0)).orElseThrow();
+        Axis limb = tree.find(finding.first().limb()).orElseThrow();
         if (limb.is(Condition.SPLITTING)) {
             return 1;
         }

@@ -141,9 +141,12 @@ final class ForecastDecision {
         if (Math.round(then.fruits()) != Math.round(instead.fruits())) {
             differs.add(String.format(Locale.ROOT, "%.0f fruits against %.0f", then.fruits(), instead.fruits()));
         }
-        if (Math.round(100 * then.under30()) != Math.round(100 * instead.under30())) {
+        if (Math.round(100 * then.underFruitLight()) != Math.round(100 * instead.underFruitLight())) {
             differs.add(String.format(
-                    Locale.ROOT, "%.0f %% against %.0f %% in shade", 100 * then.under30(), 100 * instead.under30()));
+                    Locale.ROOT,
+                    "%.0f %% against %.0f %% in shade",
+                    100 * then.underFruitLight(),
+                    100 * instead.underFruitLight()));
         }
         return String.format(
                 Locale.ROOT,

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Set;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
+import umbel.cut.Target;
 import umbel.growth.BlockCalibration;
 import umbel.growth.Moment;
 import umbel.knowledge.PlanParameters;
@@ -61,7 +62,7 @@ public record PlanRequest(
 
     /** The name an operation is refused by: what and where. */
     public static String key(Operation operation) {
-        return operation.kind().word() + "@" + operation.limb();
+        return operation.kind().word() + "@" + operation.target().path();
     }
 
     /**
@@ -73,7 +74,7 @@ public record PlanRequest(
         Set<String> more = new HashSet<>(refused);
         for (OperationKind kind : OperationKind.values()) {
             if (kind.takesAll() || kind == OperationKind.RENEW_STUB) {
-                kept.forEach(limb -> more.add(key(Operation.whole(kind, limb))));
+                kept.forEach(limb -> more.add(key(Operation.whole(kind, Target.limb(limb)))));
             }
         }
         return new PlanRequest(school, parameters, goals, limits, Moment.DORMANT, 1, List.of(), more, learned);

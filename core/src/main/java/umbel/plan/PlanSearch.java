@@ -13,7 +13,7 @@ import java.util.stream.Stream;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Stubs;
-import umbel.cut.Target;
+import umbel.cut.TargetAxes;
 import umbel.light.LightResolution;
 import umbel.reading.Finding;
 import umbel.reading.RemedyContext;
@@ -107,7 +107,7 @@ final class PlanSearch {
                 .filter(one -> evaluator
                         .cut(operations(chosen))
                         .left()
-                        .find(one.operation().limb())
+                        .find(one.operation().onLimb())
                         .isPresent())
                 .toList();
     }
@@ -126,7 +126,7 @@ final class PlanSearch {
         double most =
                 Units.fromMm(found.setting().parameters().cutting().tools().handPrunerMm());
         return candidate.operation().kind() == OperationKind.BEND
-                || Target.of(found, candidate.operation()).stream().allMatch(axis -> axis.baseDiameter() <= most);
+                || TargetAxes.of(found, candidate.operation()).stream().allMatch(axis -> axis.baseDiameter() <= most);
     }
 
     /**
@@ -410,8 +410,8 @@ final class PlanSearch {
         List<Candidate> swaps = among.filter(candidate -> candidate.finding() == instead.finding()
                         || candidate
                                 .operation()
-                                .limb()
-                                .equals(instead.operation().limb()))
+                                .target()
+                                .equals(instead.operation().target()))
                 .filter(candidate -> !candidate.operation().equals(instead.operation())
                         && isAskedFor(others, candidate)
                         && evaluator.fits(others, candidate.operation())

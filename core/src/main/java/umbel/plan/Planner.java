@@ -11,6 +11,7 @@ import umbel.cut.CutTree;
 import umbel.cut.Effect;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
+import umbel.cut.Target;
 import umbel.growth.Moment;
 import umbel.growth.Season;
 import umbel.growth.Seasons;
@@ -120,13 +121,18 @@ public final class Planner {
     Plan nothing() {
         CutTree uncut = evaluator.cut(List.of());
         Totals.Sum sum = Totals.read(
-                uncut, reading.crop(), reading.light(), request.limits().reach());
+                uncut,
+                reading.crop(),
+                reading.light(),
+                reading.lines(),
+                request.limits().reach());
         return new Plan("nothing", List.of(), sum.totals(), List.of(), List.of());
     }
 
     private Plan described(String name, List<Step> now, List<Step> later, boolean watching) {
         CutTree cut = evaluator.cut(operations(now));
-        Totals.Sum sum = Totals.read(cut, reading.crop(), request.limits().reach());
+        Totals.Sum sum = Totals.read(
+                cut, reading.crop(), reading.lines(), request.limits().reach());
         List<Step> worked = Stream.concat(now.stream(), later.stream()).toList();
         List<Plan.Left> left = leftAlone(cut, sum.light(), worked);
         List<Step> watched = watching ? toWatch(left, worked) : List.of();
@@ -155,7 +161,7 @@ public final class Planner {
                 .thenComparing(
                         Comparator.comparingDouble((Step step) -> step.effect().diameter())
                                 .reversed())
-                .thenComparing(step -> step.operation().limb()));
+                .thenComparing(step -> step.operation().target().path()));
         List<Effect> effects =
                 Effect.ofAll(evaluator.cut(operations(order)), request.limits().reach());
         List<Step> told = new ArrayList<>();
@@ -205,17 +211,18 @@ public final class Planner {
         List<Step> watched = new ArrayList<>();
         left.stream()
                 .filter(one -> one.finding().severity() == Severity.ACT)
-                .filter(one -> !one.finding().limbs().isEmpty())
+                .filter(one -> !one.finding().targets().isEmpty())
                 .sorted(Comparator.comparingDouble((Plan.Left one) -> -weightOf(one.finding())))
                 .forEach(one -> {
-                    String limb = one.finding().limbs().get(0);
-                    boolean measured = limb.indexOf('/') < 0 && found.find(limb).isPresent();
-                    Operation watch = Operation.whole(OperationKind.WATCH, limb);
+                    Target target = one.finding().first();
+                    boolean measured =
+                            target.isLimb() && found.find(target.limb()).isPresent();
+                    Operation watch = Operation.whole(OperationKind.WATCH, target);
                     boolean wanted = measured
                             && watched.size() < request.parameters().search().mostWatched()
                             && weightOf(one.finding()) > 0
                             && !request.refused().contains(PlanRequest.key(watch));
-                    if (wanted && touched.add(limb)) {
+                    if (wanted && touched.add(target.limb())) {
                         String reason = one.finding().reason() + " Left for now: " + one.why() + ".";
                         watched.add(unweighed(
                                 Candidate.of(watch, one.finding(), true).because(reason)));
@@ -302,8 +309,8 @@ public final class Planner {
         }
         for (Finding finding : reading.findings()) {
             boolean answers = candidate.operation().kind().takesAll()
-                    && !finding.limbs().isEmpty()
-                    && finding.limbs().get(0).equals(candidate.operation().limb())
+                    && !finding.targets().isEmpty()
+                    && finding.first().equals(candidate.operation().target())
                     && rules.add(finding.rule());
             if (answers) {
                 ordered.add(finding.rule());
@@ -342,7 +349,7 @@ public final class Planner {
         boolean later = steps.stream()
                 .anyMatch(step -> step.year() > 0
                         && step.rules().contains(finding.rule())
-                        && finding.limbs().contains(step.operation().limb()));
+                        && finding.targets().contains(step.operation().target()));
         if (later) {
             List<Operation> could = PlanSearch.operations(answers).stream()
                     .filter(one -> evaluator.fits(now, one))
@@ -368,6 +375,6 @@ public final class Planner {
 
     private static boolean sameAs(Finding finding, Finding other) {
         boolean wholeTree = finding.rule().isAnsweredInParts();
-        return finding.rule() == other.rule() && (wholeTree || finding.limbs().equals(other.limbs()));
+        return finding.rule() == other.rule() && (wholeTree || finding.targets().equals(other.targets()));
     }
 }

@@ -53,7 +53,9 @@ public final class Planning {
                 && before.request.learned().equals(request.learned());
         this.seasons = sameStand
                 ? before.seasons
-                : new Seasons(request.learned().applied(InitialState.of(found, reading.light(), seed)));
+                : new Seasons(
+                        request.learned().applied(InitialState.of(found, reading.light(), seed)),
+                        reading.lines().fruit());
         this.middle = new Planner(found, reading, request, seasons, before == null ? null : before.middle);
     }
 

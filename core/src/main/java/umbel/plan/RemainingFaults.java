@@ -26,7 +26,7 @@ final class RemainingFaults {
     int indexOf(Finding finding) {
         for (int i = 0; i < asked.size(); i++) {
             Finding one = asked.get(i);
-            if (one == finding || one.rule() == finding.rule() && one.limbs().equals(finding.limbs())) {
+            if (one == finding || one.rule() == finding.rule() && one.targets().equals(finding.targets())) {
                 return i;
             }
         }

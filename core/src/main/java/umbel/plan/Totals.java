@@ -3,8 +3,10 @@ package umbel.plan;
 import umbel.crop.CropReading;
 import umbel.cut.CutTree;
 import umbel.cut.Effect;
+import umbel.knowledge.LightLines;
 import umbel.light.LightModel;
 import umbel.light.LightReading;
+import umbel.light.LightSummary;
 import umbel.wood.Tree;
 
 /**
@@ -13,8 +15,7 @@ import umbel.wood.Tree;
  * @param woodShare share of leaf-bearing small wood taken, 0…1
  * @param minutes all work, looking included
  * @param ladderMinutes of which on a ladder
- * @param under30 share of fruiting sites under 30 % of open light afterwards
- * @param under50 the same under 50 %
+ * @param light of the tree that is left, by the school's lines
  * @param crop flower buds and fruits afterwards, against the target of the tree as found
  * @param cropShare crop the tree can finish this year, against the same tree left alone
  * @param sprouts new shoots to expect from the cuts
@@ -26,9 +27,7 @@ public record Totals(
         int cuts,
         double minutes,
         double ladderMinutes,
-        double under30,
-        double under50,
-        double interception,
+        LightSummary light,
         CropReading crop,
         double cropShare,
         double sprouts,
@@ -38,22 +37,23 @@ public record Totals(
      * Adds up a visit.
      *
      * @param uncut the crop of the tree as found
+     * @param lines light under which the school counts fruiting wood as shaded
      * @param reach height a person on the ground reaches, metres
      */
-    public static Totals of(CutTree cut, CropReading uncut, double reach) {
-        return read(cut, uncut, reach).totals();
+    public static Totals of(CutTree cut, CropReading uncut, LightLines lines, double reach) {
+        return read(cut, uncut, lines, reach).totals();
     }
 
     /** Totals with the light they were worked out from. */
     public record Sum(Totals totals, LightReading light) {}
 
     /** Adds up a visit, and gives the light of the tree that is left as well. */
-    public static Sum read(CutTree cut, CropReading uncut, double reach) {
-        return read(cut, uncut, LightModel.read(cut.left()), reach);
+    public static Sum read(CutTree cut, CropReading uncut, LightLines lines, double reach) {
+        return read(cut, uncut, LightModel.read(cut.left()), lines, reach);
     }
 
     /** The same where the light of the tree that is left is known. */
-    static Sum read(CutTree cut, CropReading uncut, LightReading light, double reach) {
+    static Sum read(CutTree cut, CropReading uncut, LightReading light, LightLines lines, double reach) {
         int big = 0;
         int cuts = 0;
         double minutes = cut.operations().isEmpty()
@@ -78,9 +78,7 @@ public record Totals(
                 cuts,
                 minutes,
                 ladder,
-                light.shareUnder(0.30),
-                light.shareUnder(0.50),
-                light.interception(),
+                LightSummary.of(light, lines),
                 crop,
                 share(crop, uncut),
                 sprouts,

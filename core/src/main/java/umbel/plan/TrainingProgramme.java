@@ -9,6 +9,7 @@ import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Options;
 import umbel.cut.Stubs;
+import umbel.cut.Target;
 import umbel.knowledge.TrainingSystem;
 import umbel.reading.Stage;
 import umbel.wood.Attitude;
@@ -62,7 +63,7 @@ final class TrainingProgramme {
         for (TrainingSystem.Act act : tree.setting().system().programme()) {
             if (act.act().equals("choose-scaffolds") && act.due(tree.setting().leaf(), summer)) {
                 for (Axis limb : chosenScaffolds(act.keep())) {
-                    Operation keep = Operation.whole(OperationKind.KEEP, limb.id());
+                    Operation keep = Operation.whole(OperationKind.KEEP, limb);
                     kept.add(Candidate.bySystem(keep, stage(act), scaffoldReason(limb)));
                 }
             }
@@ -124,7 +125,7 @@ final class TrainingProgramme {
     }
 
     private String stubWords(Operation operation) {
-        Axis limb = tree.find(operation.limb()).orElseThrow();
+        Axis limb = tree.find(operation.onLimb()).orElseThrow();
         return String.format(
                 Locale.ROOT,
                 " The stub is %.0f cm: it starts %.1f m up.",
@@ -137,13 +138,13 @@ final class TrainingProgramme {
             case "strip" ->
                 mains().stream()
                         .filter(limb -> limb.age() <= 1)
-                        .map(limb -> Operation.remove(limb.id()))
+                        .map(limb -> Operation.remove(limb))
                         .toList();
             case "head-whip" -> headWhip(Units.fromCm(act.at())).stream().toList();
             case "clear-low" ->
                 mains().stream()
                         .filter(limb -> limb.course().point(0).z() < Units.fromCm(act.at()) - 1e-9)
-                        .map(limb -> Operation.remove(limb.id()))
+                        .map(limb -> Operation.remove(limb))
                         .toList();
             case "choose-scaffolds" -> chooseScaffolds(act.keep());
             case "centre-out" -> centreOut();
@@ -157,7 +158,7 @@ final class TrainingProgramme {
                         .flatMap(Optional::stream)
                         .toList();
             case "deflower" ->
-                flowers() < LEAST_FLOWERS ? List.of() : List.of(Operation.whole(OperationKind.DEFLOWER, "trunk"));
+                flowers() < LEAST_FLOWERS ? List.of() : List.of(Operation.whole(OperationKind.DEFLOWER, Target.TRUNK));
             case "renew-share" -> renewal.share(act, mains());
             case "short-spur" -> renewal.shortSpur();
             case "outward-off" -> renewal.groups(Attitude.OUT);
@@ -192,7 +193,7 @@ final class TrainingProgramme {
                 || mains().size() >= tree.setting().system().scaffolds().count().get(0);
         return built || tree.trunk().length() < at + CLEARANCE
                 ? Optional.empty()
-                : Optional.of(Operation.cutAt(OperationKind.HEAD, "trunk", at));
+                : Optional.of(Operation.cutAt(OperationKind.HEAD, Target.TRUNK, at));
     }
 
     /**
@@ -205,7 +206,7 @@ final class TrainingProgramme {
                 ? List.of()
                 : mains().stream()
                         .filter(limb -> !chosen.contains(limb))
-                        .map(limb -> Operation.remove(limb.id()))
+                        .map(limb -> Operation.remove(limb))
                         .toList();
     }
 
@@ -249,7 +250,7 @@ final class TrainingProgramme {
         return stands
                         && mains().size()
                                 >= tree.setting().system().scaffolds().count().get(0)
-                ? List.of(Operation.cutAt(OperationKind.SHORTEN, "trunk", highest + 0.02))
+                ? List.of(Operation.cutAt(OperationKind.SHORTEN, Target.TRUNK, highest + 0.02))
                 : List.of();
     }
 
@@ -267,7 +268,7 @@ final class TrainingProgramme {
         boolean tall = leader.length() > at + CLEARANCE && at <= last + above + MOST_HIGHER;
         boolean full = leader.course().top() >= tree.setting().system().shape().height();
         return last > 0 && tall && !full
-                ? Optional.of(Operation.cutAt(OperationKind.HEAD, "trunk", at))
+                ? Optional.of(Operation.cutAt(OperationKind.HEAD, Target.TRUNK, at))
                 : Optional.empty();
     }
 
@@ -314,7 +315,7 @@ final class TrainingProgramme {
     private List<Operation> ends(OperationKind kind, double share, List<Axis> limbs) {
         return limbs.stream()
                 .filter(limb -> limb.lastGrowth() >= LEAST_END)
-                .map(limb -> Operation.cutAt(kind, limb.id(), limb.length() - share * limb.lastGrowth()))
+                .map(limb -> Operation.cutAt(kind, limb, limb.length() - share * limb.lastGrowth()))
                 .toList();
     }
 }

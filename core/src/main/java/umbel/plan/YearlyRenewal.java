@@ -11,6 +11,7 @@ import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Stubs;
 import umbel.cut.Target;
+import umbel.cut.TargetAxes;
 import umbel.knowledge.Species;
 import umbel.knowledge.TrainingSystem;
 import umbel.reading.Stage;
@@ -58,7 +59,7 @@ final class YearlyRenewal {
                     Optional<Operation> cut = renewed(limb, act.cut(), mains);
                     if (cut.isPresent()
                             && renewals.size() < count
-                            && taken.add(cut.get().limb())) {
+                            && taken.add(cut.get().onLimb())) {
                         renewals.add(cut.get());
                     }
                 });
@@ -67,7 +68,7 @@ final class YearlyRenewal {
 
     private Optional<Operation> renewed(Axis limb, String cut, List<Axis> mains) {
         if (!OperationKind.RENEW_STUB.word().equals(cut)) {
-            return Optional.of(Operation.whole(OperationKind.of(cut).orElse(OperationKind.REMOVE), limb.id()));
+            return Optional.of(Operation.whole(OperationKind.of(cut).orElse(OperationKind.REMOVE), limb));
         }
         Optional<Operation> stub = stubs.of(limb);
         return stub.isPresent() ? stub : above(limb, mains).flatMap(shading -> renewed(shading, cut, mains));
@@ -99,7 +100,7 @@ final class YearlyRenewal {
                 act.bySet() == null ? 1 : act.bySet().get(setOf(tree.setting().setFactor()));
         return weak.stream()
                 .limit(Math.round(weak.size() * share))
-                .map(limb -> Operation.remove(limb.id()))
+                .map(limb -> Operation.remove(limb))
                 .toList();
     }
 
@@ -118,8 +119,9 @@ final class YearlyRenewal {
         }
         double at = Units.fromCm(tree.setting().parameters().cutting().places().shortSpurCm());
         return groups(Attitude.UP).stream()
-                .filter(group -> Target.of(tree, group).stream().anyMatch(shoot -> shoot.length() > at + LEAST_UPRIGHT))
-                .map(group -> Operation.cutAt(OperationKind.SHORT_SPUR, group.limb(), at))
+                .filter(group ->
+                        TargetAxes.of(tree, group).stream().anyMatch(shoot -> shoot.length() > at + LEAST_UPRIGHT))
+                .map(group -> Operation.cutAt(OperationKind.SHORT_SPUR, group.target(), at))
                 .toList();
     }
 
@@ -129,7 +131,7 @@ final class YearlyRenewal {
                 .filter(limb -> !limb.is(Condition.DEAD))
                 .filter(limb -> tree.smallWoodOn(limb.id()).stream()
                         .anyMatch(axis -> axis.kind() == AxisKind.SHOOT && axis.attitude() == attitude))
-                .map(limb -> Operation.remove(limb.id() + "/shoots/" + attitude.word()))
+                .map(limb -> Operation.remove(Target.shoots(limb.id(), attitude)))
                 .toList();
     }
 
@@ -147,10 +149,8 @@ final class YearlyRenewal {
         }
         double share = part * species.renewal().shareAYear();
         for (Axis limb : tree.limbs()) {
-            String group = limb.id() + "/shoots";
-            int count = limb.is(Condition.DEAD)
-                    ? 0
-                    : Target.of(tree, Operation.remove(group)).size();
+            Target group = Target.shoots(limb.id());
+            int count = limb.is(Condition.DEAD) ? 0 : TargetAxes.of(tree, group).size();
             int keep = (int) Math.max(1, Math.round(count * (1 - share)));
             if (part >= 1) {
                 keep = Math.min(keep, (int) Math.ceil(species.smallWood().shootsPerMetreMost() * limb.length()));

@@ -41,7 +41,7 @@ public record BlockReading(
             boolean dwarfed,
             boolean alive,
             double height,
-            double under30,
+            double underFruitLight,
             double cropRatio,
             List<Finding> findings) {
 
@@ -59,7 +59,7 @@ public record BlockReading(
                             .mapToDouble(axis -> axis.course().top())
                             .max()
                             .orElse(0),
-                    reading.light().shareUnder(0.30),
+                    reading.underFruitLight(),
                     reading.crop().ratio(),
                     reading.findings());
         }
@@ -155,7 +155,7 @@ public record BlockReading(
         return List.of(
                 evenness(alive, "trunk section", "cm²", tree -> Units.toCm2(tree.section())),
                 evenness(alive, "height", "m", TreeRead::height),
-                evenness(alive, "fruiting wood under 30 % light", "%", tree -> 100 * tree.under30()),
+                evenness(alive, "fruiting wood with too little light", "%", tree -> 100 * tree.underFruitLight()),
                 evenness(alive, "fruits set against what can be finished", "", TreeRead::cropRatio));
     }
 

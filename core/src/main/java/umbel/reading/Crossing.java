@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.wood.Axis;
 import umbel.wood.Course;
 import umbel.wood.Role;
@@ -53,7 +54,7 @@ final class Crossing extends Rule {
                         * 0.5;
                 found.add(new Finding(
                         this,
-                        List.of(worse.id(), better.id()),
+                        List.of(Target.of(worse), Target.of(better)),
                         "clear space between the limbs",
                         gap,
                         clearance,

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.wood.Axis;
 import umbel.wood.Role;
 import umbel.wood.Units;
@@ -45,7 +46,7 @@ final class CrowdedOrigin extends Rule {
             double error = context.errors().heightCm();
             found.add(new Finding(
                     this,
-                    List.of(worse.id(), better.id()),
+                    List.of(Target.of(worse), Target.of(better)),
                     "gap on the trunk",
                     gap,
                     gapCm,

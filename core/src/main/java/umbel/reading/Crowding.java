@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import umbel.cut.Operation;
 import umbel.cut.Target;
+import umbel.cut.TargetAxes;
 import umbel.wood.Axis;
 import umbel.wood.Condition;
 
@@ -33,7 +34,7 @@ final class Crowding extends Rule {
             }
             found.add(new Finding(
                     this,
-                    List.of(limb.id() + "/shoots"),
+                    List.of(Target.shoots(limb.id())),
                     "shoots a metre",
                     perMetre,
                     most,
@@ -60,9 +61,9 @@ final class Crowding extends Rule {
 
     @Override
     List<Operation> remedies(RemedyContext context, Finding finding) {
-        String group = finding.limbs().get(0);
-        Axis limb = context.tree().find(group.substring(0, group.indexOf('/'))).orElseThrow();
-        int count = Target.of(context.tree(), Operation.remove(group)).size();
+        Target group = finding.first();
+        Axis limb = context.limb(finding, 0);
+        int count = TargetAxes.of(context.tree(), group).size();
         int keep = (int) Math.floor(count * finding.threshold() / finding.value());
         List<Operation> operations = new ArrayList<>();
         operations.add(Operation.thin(group, keep));

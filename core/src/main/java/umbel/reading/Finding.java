@@ -1,13 +1,14 @@
 package umbel.reading;
 
 import java.util.List;
+import umbel.cut.Target;
 
 /**
  * One thing a practised eye would point at.
  *
  * @param rule the rule that found it
  * @param stage where it comes in the order of work
- * @param limbs limbs (or groups of small wood) involved, the one to act on first
+ * @param targets limbs (or groups of small wood) involved, the one to act on first
  * @param measure what was measured, in words
  * @param value what it came to
  * @param threshold where the school draws the line
@@ -19,7 +20,7 @@ import java.util.List;
 public record Finding(
         Rule rule,
         Stage stage,
-        List<String> limbs,
+        List<Target> targets,
         String measure,
         double value,
         double threshold,
@@ -30,13 +31,23 @@ public record Finding(
         String judgedBy) {
 
     public Finding {
-        limbs = List.copyOf(limbs);
+        targets = List.copyOf(targets);
+    }
+
+    /** The one to act on first; only where {@link #targets} is not empty. */
+    public Target first() {
+        return targets.get(0);
+    }
+
+    /** The open format's names of what is involved. */
+    public List<String> paths() {
+        return targets.stream().map(Target::path).toList();
     }
 
     /** A finding at its rule's usual stage. */
     Finding(
             Rule rule,
-            List<String> limbs,
+            List<Target> targets,
             String measure,
             double value,
             double threshold,
@@ -44,14 +55,14 @@ public record Finding(
             Severity severity,
             double confidence,
             String reason) {
-        this(rule, rule.stage(), limbs, measure, value, threshold, unit, severity, confidence, reason);
+        this(rule, rule.stage(), targets, measure, value, threshold, unit, severity, confidence, reason);
     }
 
     /** A finding at a stage of its own, whose line of knowledge its rule tells afterwards. */
     Finding(
             Rule rule,
             Stage stage,
-            List<String> limbs,
+            List<Target> targets,
             String measure,
             double value,
             double threshold,
@@ -59,15 +70,15 @@ public record Finding(
             Severity severity,
             double confidence,
             String reason) {
-        this(rule, stage, limbs, measure, value, threshold, unit, severity, confidence, reason, "");
+        this(rule, stage, targets, measure, value, threshold, unit, severity, confidence, reason, "");
     }
 
     Finding judgedBy(String line) {
-        return new Finding(rule, stage, limbs, measure, value, threshold, unit, severity, confidence, reason, line);
+        return new Finding(rule, stage, targets, measure, value, threshold, unit, severity, confidence, reason, line);
     }
 
     /** The same finding, this sure. */
     public Finding withConfidence(double sure) {
-        return new Finding(rule, stage, limbs, measure, value, threshold, unit, severity, sure, reason, judgedBy);
+        return new Finding(rule, stage, targets, measure, value, threshold, unit, severity, sure, reason, judgedBy);
     }
 }

@@ -109,9 +109,9 @@ public final class FindingConfidence {
 
     private static String key(Finding finding) {
         return finding.rule().id()
-                + (finding.limbs().isEmpty() || finding.rule().subject() == Subject.TREE
+                + (finding.targets().isEmpty() || finding.rule().subject() == Subject.TREE
                         ? ""
-                        : " " + finding.limbs().get(0));
+                        : " " + finding.first().path());
     }
 
     private static Draw draw(
@@ -180,8 +180,8 @@ public final class FindingConfidence {
     private static boolean concerns(String measure, Finding finding) {
         String limb = measure.substring(0, measure.indexOf(' '));
         return limb.equals(Survey.TRUNK)
-                || finding.limbs().isEmpty()
-                || finding.limbs().stream().anyMatch(id -> id.equals(limb) || id.startsWith(limb + "/"));
+                || finding.targets().isEmpty()
+                || finding.targets().stream().anyMatch(target -> target.limb().equals(limb));
     }
 
     private static Measure measure(String key, List<Finding> settles) {
@@ -196,9 +196,9 @@ public final class FindingConfidence {
                         Locale.ROOT,
                         "It would settle %s, now %.0f %% sure.%s",
                         first.rule().id().replace('-', ' ')
-                                + (first.limbs().isEmpty()
+                                + (first.targets().isEmpty()
                                         ? ""
-                                        : " of " + first.limbs().get(0)),
+                                        : " of " + first.first().path()),
                         100 * first.confidence(),
                         more));
     }

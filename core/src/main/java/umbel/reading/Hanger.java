@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.wood.Attitude;
 import umbel.wood.Axis;
 import umbel.wood.Role;
@@ -32,7 +33,7 @@ final class Hanger extends Rule {
                     : ThresholdConfidence.above(lean, most, context.errors().angleDeg());
             found.add(new Finding(
                     this,
-                    List.of(limb.id()),
+                    List.of(Target.of(limb)),
                     "inclination",
                     lean,
                     most,
@@ -59,7 +60,7 @@ final class Hanger extends Rule {
         }
         found.add(new Finding(
                 this,
-                List.of(limb.id() + "/shoots/down"),
+                List.of(Target.shoots(limb.id(), Attitude.DOWN)),
                 "metres of hanging shoots",
                 metres,
                 LEAST_SHOOTS_METRES,

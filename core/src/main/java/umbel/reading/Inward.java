@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.wood.Attitude;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -52,7 +53,7 @@ final class Inward extends Rule {
         }
         found.add(new Finding(
                 this,
-                List.of(limb.id()),
+                List.of(Target.of(limb)),
                 "heading off the line to the trunk",
                 angle,
                 most,
@@ -75,7 +76,7 @@ final class Inward extends Rule {
         found.add(new Finding(
                 this,
                 Stage.UPRIGHTS,
-                List.of(limb.id() + "/shoots/in"),
+                List.of(Target.shoots(limb.id(), Attitude.IN)),
                 "metres of shoots heading inward",
                 metres,
                 LEAST_SHOOTS_METRES,

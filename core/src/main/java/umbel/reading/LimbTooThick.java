@@ -6,6 +6,7 @@ import java.util.Locale;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Options;
+import umbel.cut.Target;
 import umbel.knowledge.TrainingSystem;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -34,7 +35,7 @@ final class LimbTooThick extends Rule {
             if (ratio > most) {
                 found.add(new Finding(
                         this,
-                        List.of(limb.id()),
+                        List.of(Target.of(limb)),
                         "diameter ratio",
                         ratio,
                         most,
@@ -52,7 +53,7 @@ final class LimbTooThick extends Rule {
                 double error = diameter * context.errors().diameterShare();
                 found.add(new Finding(
                         this,
-                        List.of(limb.id()),
+                        List.of(Target.of(limb)),
                         "diameter",
                         diameter,
                         limits.diameterMostMm(),
@@ -90,7 +91,7 @@ final class LimbTooThick extends Rule {
         List<Operation> operations = new ArrayList<>();
         operations.add(context.renewal(limb));
         if (operations.get(0).kind() != OperationKind.REMOVE) {
-            operations.add(Operation.remove(limb.id()));
+            operations.add(Operation.remove(limb));
         }
         operations.addAll(context.reductions(limb));
         Options.shortening(context.tree(), limb).ifPresent(operations::add);

@@ -7,6 +7,7 @@ import java.util.Locale;
 import umbel.crop.HarvestLoad;
 import umbel.cut.Operation;
 import umbel.cut.Options;
+import umbel.cut.Target;
 import umbel.wood.Axis;
 import umbel.wood.Units;
 import umbel.wood.Vec;
@@ -45,17 +46,16 @@ final class LopSided extends Rule {
         }
         double bearing =
                 plane ? context.tree().setting().rowBearing() + (x < 0 ? Math.PI : 0) : new Vec(x, y, 0).bearing();
-        List<String> heavy = mains.stream()
+        List<Axis> heavy = mains.stream()
                 .filter(limb -> Math.cos(limb.bearing() - bearing) > 0.5)
                 .sorted(Comparator.comparingDouble((Axis limb) -> massOf(context, limb))
                         .reversed())
                 .limit(MOST_LIMBS)
-                .map(Axis::id)
                 .toList();
         double error = share * context.errors().diameterShare() * 2;
         return List.of(new Finding(
                 this,
-                heavy,
+                Target.all(heavy),
                 "pull of wood and crop to one side",
                 share,
                 most,
@@ -86,8 +86,7 @@ final class LopSided extends Rule {
         if (context.tree().setting().isFilling()) {
             return operations; // a tree that still fills its space is evened out by its programme
         }
-        for (String id : finding.limbs()) {
-            Axis limb = context.tree().find(id).orElseThrow();
+        for (Axis limb : context.limbs(finding)) {
             operations.addAll(context.reductions(limb));
             Options.shortening(context.tree(), limb).ifPresent(operations::add);
         }

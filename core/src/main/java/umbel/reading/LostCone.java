@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.wood.Axis;
 
 /** An upper tier that reaches as far as the one below, and shades it. */
@@ -58,8 +59,7 @@ final class LostCone extends Rule {
                     .toList();
             found.add(new Finding(
                     this,
-                    (tooLong.isEmpty() ? byTier.get(t) : tooLong)
-                            .stream().map(Axis::id).toList(),
+                    Target.all(tooLong.isEmpty() ? byTier.get(t) : tooLong),
                     "reach of the tier against the one below",
                     ratio,
                     most,

@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Role;
@@ -107,7 +108,7 @@ final class OldWood extends Rule {
         double limit = context.school().oldShareMost();
         return new Finding(
                 this,
-                limbs,
+                limbs.stream().map(Target::limb).toList(),
                 measure,
                 share,
                 limit,
@@ -130,13 +131,12 @@ final class OldWood extends Rule {
         long share = Math.max(
                 1, Math.round(mains * tree.setting().species().renewal().shareAYear()));
         boolean renews = !tree.setting().system().scaffolds().permanent();
-        List<Operation> operations = new ArrayList<>(finding.limbs().stream()
+        List<Operation> operations = new ArrayList<>(context.limbs(finding).stream()
                 .limit(share)
-                .map(id -> tree.find(id).orElseThrow())
                 .filter(limb -> limb.kind() == AxisKind.LIMB && (renews || limb.role() != Role.SCAFFOLD))
                 .map(context::renewal)
                 .toList());
-        finding.limbs().forEach(id -> youngSpurs(tree, id).ifPresent(operations::add));
+        context.limbs(finding).forEach(limb -> youngSpurs(tree, limb.id()).ifPresent(operations::add));
         return operations;
     }
 

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.knowledge.TrainingSystem;
 import umbel.wood.Axis;
 import umbel.wood.Role;
@@ -47,7 +48,7 @@ final class OutOfBox extends Rule {
             String where = !intoAisle ? "into its neighbour" : system.isPlane() ? "out of its plane" : "into the aisle";
             found.add(new Finding(
                     this,
-                    List.of(limb.id()),
+                    List.of(Target.of(limb)),
                     intoAisle ? "reach across the row" : "reach along the row",
                     value,
                     most,

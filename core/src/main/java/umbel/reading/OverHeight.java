@@ -8,6 +8,7 @@ import java.util.Optional;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Options;
+import umbel.cut.Target;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Role;
@@ -39,7 +40,7 @@ final class OverHeight extends Rule {
         double error = top * context.errors().lengthShare();
         return List.of(new Finding(
                 this,
-                tall.stream().map(Axis::id).toList(),
+                Target.all(tall),
                 "height of the top",
                 top,
                 most,
@@ -63,8 +64,7 @@ final class OverHeight extends Rule {
     List<Operation> remedies(RemedyContext context, Finding finding) {
         double limit = finding.threshold();
         List<Operation> operations = new ArrayList<>();
-        for (String id : finding.limbs()) {
-            Axis limb = context.tree().find(id).orElseThrow();
+        for (Axis limb : context.limbs(finding)) {
             boolean leader = limb.kind() == AxisKind.TRUNK;
             double most =
                     leader ? context.lowering().leader() : context.lowering().limb();
@@ -81,7 +81,7 @@ final class OverHeight extends Rule {
     @Override
     Optional<String> reasonToWait(RemedyContext context, Finding finding) {
         Axis leader = context.tree().trunk();
-        return finding.limbs().contains(leader.id()) && !hasSlowed(context.tree(), leader)
+        return finding.targets().contains(Target.TRUNK) && !hasSlowed(context.tree(), leader)
                 ? Optional.of(String.format(
                         Locale.ROOT,
                         "the top grew %.0f cm last season and would answer with a thicket: it comes down once it has fruited and slowed",
@@ -102,7 +102,7 @@ final class OverHeight extends Rule {
         List<Operation> operations = new ArrayList<>();
         lowerBranch(context.tree(), leader, lowest, limit)
                 .ifPresent(branch -> operations.add(Operation.reduce(
-                        OperationKind.LOWER_LEADER, leader.id(), branch.id(), Options.pastUnion(leader, branch))));
+                        OperationKind.LOWER_LEADER, leader, branch, Options.pastUnion(leader, branch))));
         shortenBelow(leader, Math.max(limit, lowest)).ifPresent(operations::add);
         return operations;
     }
@@ -116,7 +116,7 @@ final class OverHeight extends Rule {
         lowerBranch(context.tree(), limb, lowest, limit)
                 .ifPresent(branch -> operations.add(RemedyContext.reduce(limb, branch)));
         if (limb.role() != Role.SCAFFOLD && limb.role() != Role.LEADER) {
-            operations.add(Operation.remove(limb.id()));
+            operations.add(Operation.remove(limb));
         }
         boolean renews = context.tree().setting().system().thickLimbCut().equals(OperationKind.RENEW_STUB.word());
         if (limb.parent() == 0 && (renews || isOldAndFarTooTall(context, limb, limit))) {
@@ -157,7 +157,7 @@ final class OverHeight extends Rule {
             if (limb.course().point(i).z() <= height) {
                 double at = limb.course().along(i);
                 boolean worth = at > 0.3 && at < limb.length() * 0.95;
-                return worth ? Optional.of(Operation.cutAt(OperationKind.SHORTEN, limb.id(), at)) : Optional.empty();
+                return worth ? Optional.of(Operation.cutAt(OperationKind.SHORTEN, limb, at)) : Optional.empty();
             }
         }
         return Optional.empty();

@@ -7,6 +7,7 @@ import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Options;
 import umbel.cut.Stubs;
+import umbel.cut.Target;
 import umbel.knowledge.PlanParameters;
 import umbel.knowledge.School;
 import umbel.wood.Axis;
@@ -71,7 +72,14 @@ public final class RemedyContext {
 
     /** A limb that a finding names. */
     Axis limb(Finding finding, int i) {
-        return tree.find(finding.limbs().get(i)).orElseThrow();
+        return tree.find(finding.targets().get(i).limb()).orElseThrow();
+    }
+
+    /** The limbs that a finding names. */
+    List<Axis> limbs(Finding finding) {
+        return finding.targets().stream()
+                .map(target -> tree.find(target.limb()).orElseThrow())
+                .toList();
     }
 
     /**
@@ -89,7 +97,7 @@ public final class RemedyContext {
             return stub.get();
         }
         boolean soft = inLeaf && Options.isSoft(tree, limb);
-        return soft ? Operation.whole(OperationKind.RUB, limb.id()) : Operation.remove(limb.id());
+        return soft ? Operation.whole(OperationKind.RUB, limb) : Operation.remove(limb);
     }
 
     /** One of two limbs, or the first of them back: whichever the tree loses least by. */
@@ -106,11 +114,11 @@ public final class RemedyContext {
 
     /** A limb that stands where none is wanted: off, or shortened; shoots of that kind off. */
     List<Operation> strayOff(Finding finding) {
-        String target = finding.limbs().get(0);
-        if (target.indexOf('/') >= 0) {
+        Target target = finding.first();
+        if (target.isSmallWood()) {
             return List.of(Operation.remove(target));
         }
-        Axis limb = tree.find(target).orElseThrow();
+        Axis limb = limb(finding, 0);
         List<Operation> operations = new ArrayList<>();
         operations.add(wholeOf(limb));
         Options.shortening(tree, limb).ifPresent(operations::add);
@@ -120,8 +128,7 @@ public final class RemedyContext {
     /** Each limb back to the side branch that lies inside, shortened, or as a whole where limbs are renewed. */
     List<Operation> backInside(Finding finding) {
         List<Operation> operations = new ArrayList<>();
-        for (String id : finding.limbs()) {
-            Axis limb = tree.find(id).orElseThrow();
+        for (Axis limb : limbs(finding)) {
             operations.addAll(reductions(limb));
             Options.shortening(tree, limb).ifPresent(operations::add);
             if (!tree.setting().system().scaffolds().permanent() || limb.role() != Role.SCAFFOLD) {
@@ -136,11 +143,11 @@ public final class RemedyContext {
         boolean onTrunk = tree.axis(limb.parent()).kind() == AxisKind.TRUNK;
         String way = tree.setting().system().thickLimbCut();
         if (onTrunk && way.equals(OperationKind.RENEW_BEVEL.word())) {
-            return Operation.whole(OperationKind.RENEW_BEVEL, limb.id());
+            return Operation.whole(OperationKind.RENEW_BEVEL, limb);
         }
         return onTrunk && way.equals(OperationKind.RENEW_STUB.word())
-                ? stubs.of(limb).orElse(Operation.remove(limb.id()))
-                : Operation.remove(limb.id());
+                ? stubs.of(limb).orElse(Operation.remove(limb))
+                : Operation.remove(limb);
     }
 
     List<Operation> reductions(Axis limb) {
@@ -151,6 +158,6 @@ public final class RemedyContext {
     }
 
     static Operation reduce(Axis limb, Axis branch) {
-        return Operation.reduce(OperationKind.REDUCE, limb.id(), branch.id(), Options.pastUnion(limb, branch));
+        return Operation.reduce(OperationKind.REDUCE, limb, branch, Options.pastUnion(limb, branch));
     }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import umbel.cut.Operation;
 import umbel.cut.Options;
+import umbel.cut.Target;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Role;
@@ -47,7 +48,7 @@ final class RivalLeader extends Rule {
                                     context.errors().angleDeg());
             found.add(new Finding(
                     this,
-                    List.of(limb.id()),
+                    List.of(Target.of(limb)),
                     "diameter against the leader at the fork",
                     ratio,
                     context.school().rivalDiameterRatio(),
@@ -76,7 +77,7 @@ final class RivalLeader extends Rule {
     List<Operation> remedies(RemedyContext context, Finding finding) {
         Axis limb = context.limb(finding, 0);
         List<Operation> operations = new ArrayList<>();
-        operations.add(Operation.remove(limb.id()));
+        operations.add(Operation.remove(limb));
         operations.addAll(context.reductions(limb));
         Options.bend(context.tree(), limb).ifPresent(operations::add);
         return operations;

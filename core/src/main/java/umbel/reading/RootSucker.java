@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Role;
@@ -32,7 +33,7 @@ final class RootSucker extends Rule {
                             limb.at(), union, Units.fromCm(context.errors().heightCm()));
             found.add(new Finding(
                     this,
-                    List.of(limb.id()),
+                    List.of(Target.of(limb)),
                     "origin above ground against the graft union",
                     Units.toCm(limb.at()),
                     Units.toCm(union),

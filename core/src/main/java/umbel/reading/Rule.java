@@ -95,8 +95,8 @@ public abstract class Rule {
     /** Whether two findings of this rule, made on two looks at a tree, are of the same thing. */
     final boolean isSame(Finding one, Finding other) {
         return switch (subject) {
-            case LIMB, GROUP -> one.limbs().get(0).equals(other.limbs().get(0));
-            case PAIR -> other.limbs().containsAll(one.limbs());
+            case LIMB, GROUP -> one.first().equals(other.first());
+            case PAIR -> other.targets().containsAll(one.targets());
             case TREE -> true;
         };
     }

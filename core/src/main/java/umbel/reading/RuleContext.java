@@ -86,7 +86,7 @@ final class RuleContext {
 
     /** The limb a finding names first. */
     Axis limb(Finding finding) {
-        return tree.find(finding.limbs().get(0)).orElseThrow();
+        return tree.find(finding.first().limb()).orElseThrow();
     }
 
     /** Live frame limbs of two years and more that leave the trunk above the union, from below upward. */

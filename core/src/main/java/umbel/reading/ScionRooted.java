@@ -3,6 +3,7 @@ package umbel.reading;
 import java.util.List;
 import java.util.Locale;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.wood.Setting;
 import umbel.wood.Units;
 
@@ -27,7 +28,7 @@ final class ScionRooted extends Rule {
         }
         return List.of(new Finding(
                 this,
-                List.of("trunk"),
+                List.of(Target.TRUNK),
                 "trunk section against the row's median",
                 ratio,
                 most,

@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Locale;
 import umbel.cut.Operation;
 import umbel.cut.Target;
+import umbel.cut.TargetAxes;
+import umbel.wood.Attitude;
 import umbel.wood.Axis;
 import umbel.wood.Role;
 import umbel.wood.Tree;
@@ -39,7 +41,7 @@ final class Shade extends Rule {
         String where = dark.isEmpty() ? "" : " Darkest: limb " + String.join(", ", dark) + ".";
         return List.of(new Finding(
                 this,
-                dark,
+                dark.stream().map(Target::limb).toList(),
                 "share of fruiting sites under " + Math.round(limit * 100) + " % of open light",
                 share,
                 most,
@@ -72,14 +74,14 @@ final class Shade extends Rule {
                 .limit(MOST_ANSWERS)
                 .forEach(limb -> {
                     if (limb.role() != Role.LEADER && limb.role() != Role.SCAFFOLD) {
-                        operations.add(Operation.remove(limb.id()));
+                        operations.add(Operation.remove(limb));
                     }
                     operations.addAll(context.reductions(limb));
                 });
         tree.limbs().stream()
                 .filter(limb -> limb.role() != Role.SUCKER)
-                .map(limb -> Operation.remove(limb.id() + "/shoots/up"))
-                .filter(operation -> Target.of(tree, operation).size() >= LEAST_UPRIGHTS)
+                .map(limb -> Operation.remove(Target.shoots(limb.id(), Attitude.UP)))
+                .filter(operation -> TargetAxes.of(tree, operation).size() >= LEAST_UPRIGHTS)
                 .limit(MOST_ANSWERS)
                 .forEach(operations::add);
         return operations;

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.wood.Axis;
 import umbel.wood.Units;
 
@@ -53,7 +54,7 @@ final class StackedLimbs extends Rule {
                                 context.errors().bearingDeg());
                 found.add(new Finding(
                         this,
-                        List.of(upper.id(), lower.id()),
+                        List.of(Target.of(upper), Target.of(lower)),
                         "gap above the lower limb",
                         Units.toCm(gap),
                         stackGap,

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import umbel.cut.Operation;
 import umbel.cut.Options;
+import umbel.cut.Target;
 import umbel.wood.Axis;
 import umbel.wood.Condition;
 import umbel.wood.Units;
@@ -40,7 +41,7 @@ final class TightCrotch extends Rule {
                     : ThresholdConfidence.below(angle, least, context.errors().angleDeg());
             found.add(new Finding(
                     this,
-                    List.of(limb.id()),
+                    List.of(Target.of(limb)),
                     "crotch angle",
                     angle,
                     least,

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import umbel.crop.CropReading;
+import umbel.knowledge.LightLines;
 import umbel.knowledge.School;
 import umbel.light.LightModel;
 import umbel.light.LightReading;
@@ -19,9 +20,16 @@ public final class TreeReader {
      *
      * @param light light at the fruiting sites
      * @param crop flower buds and fruits against the target
+     * @param lines light under which the school counts fruiting wood as shaded
      * @param findings in the order of the work
      */
-    public record Reading(LightReading light, CropReading crop, List<Finding> findings) {}
+    public record Reading(LightReading light, CropReading crop, LightLines lines, List<Finding> findings) {
+
+        /** Share of fruiting sites with less light than fruit needs. */
+        public double underFruitLight() {
+            return light.shareUnder(lines.fruit());
+        }
+    }
 
     /**
      * Reads a tree for itself.
@@ -44,7 +52,8 @@ public final class TreeReader {
 
     private static Reading read(Tree tree, School school, LightReading light, double reach, Neighbours neighbours) {
         CropReading crop = CropReading.of(tree, light, CropReading.target(tree));
-        return new Reading(light, crop, findings(tree, school, light, reach, neighbours));
+        return new Reading(
+                light, crop, school.thresholds().lightLines(), findings(tree, school, light, reach, neighbours));
     }
 
     /** The findings of a tree whose light is known, in the order of the work. */

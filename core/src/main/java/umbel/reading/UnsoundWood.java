@@ -3,6 +3,7 @@ package umbel.reading;
 import java.util.ArrayList;
 import java.util.List;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.wood.Axis;
 import umbel.wood.Condition;
 
@@ -29,7 +30,7 @@ final class UnsoundWood extends Rule {
             String disease = limb.disease().isEmpty() ? "" : " (" + limb.disease() + ")";
             found.add(new Finding(
                     this,
-                    List.of(limb.id()),
+                    List.of(Target.of(limb)),
                     "noted condition",
                     1,
                     0,
@@ -50,7 +51,7 @@ final class UnsoundWood extends Rule {
     List<Operation> remedies(RemedyContext context, Finding finding) {
         Axis limb = context.limb(finding, 0);
         List<Operation> operations = new ArrayList<>();
-        operations.add(Operation.remove(limb.id()));
+        operations.add(Operation.remove(limb));
         if (limb.is(Condition.BROKEN, Condition.DAMAGED)) {
             context.reductions(limb).stream().limit(1).forEach(operations::add);
         }

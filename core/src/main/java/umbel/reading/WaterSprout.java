@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.wood.Attitude;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Role;
+import umbel.wood.ShootClass;
 import umbel.wood.Units;
 
 /** Vigorous uprights from the upper side of a limb or near an old cut. */
@@ -41,7 +43,7 @@ final class WaterSprout extends Rule {
                                 yearly, least, yearly * context.errors().lengthShare());
                 found.add(new Finding(
                         this,
-                        List.of(limb.id()),
+                        List.of(Target.of(limb)),
                         "growth in a year",
                         yearly,
                         least,
@@ -75,7 +77,7 @@ final class WaterSprout extends Rule {
         }
         found.add(new Finding(
                 this,
-                List.of(limb.id() + "/shoots/up/strong"),
+                List.of(Target.shoots(limb.id(), Attitude.UP, ShootClass.STRONG)),
                 "longest upright shoot",
                 longest,
                 least,

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import umbel.crop.HarvestLoad;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.wood.Axis;
 import umbel.wood.Condition;
 import umbel.wood.Role;
@@ -41,7 +42,7 @@ final class WillDrop extends Rule {
                     spread * drop, Units.toCm(limb.length()) * context.errors().lengthShare());
             found.add(new Finding(
                     this,
-                    List.of(limb.id()),
+                    List.of(Target.of(limb)),
                     "height of the tip under its crop",
                     tip,
                     least,

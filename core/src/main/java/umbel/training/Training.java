@@ -116,8 +116,7 @@ public record Training(
         return Options.sideBranches(tree, limb).stream()
                 .filter(branch -> branch.baseInclination() > limb.baseInclination())
                 .max(Comparator.comparingDouble(Axis::baseInclination))
-                .map(branch -> Operation.reduce(
-                        OperationKind.REDUCE, limb.id(), branch.id(), Options.pastUnion(limb, branch)));
+                .map(branch -> Operation.reduce(OperationKind.REDUCE, limb, branch, Options.pastUnion(limb, branch)));
     }
 
     private record Held(

@@ -111,6 +111,11 @@ public record Axis(
         return kind == AxisKind.TRUNK || kind == AxisKind.LIMB;
     }
 
+    /** Whether the survey named it; what is arranged or has grown since is known by the place it stands at. */
+    public boolean isNamed() {
+        return id.indexOf('/') < 0;
+    }
+
     /** Whether any of the conditions was noted. */
     public boolean is(Condition... any) {
         for (Condition condition : any) {

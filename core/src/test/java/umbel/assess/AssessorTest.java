@@ -16,6 +16,7 @@ import tools.jackson.databind.node.ObjectNode;
 import umbel.cut.ImpossibleCut;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
+import umbel.cut.Target;
 import umbel.format.FieldError;
 import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
@@ -243,35 +244,38 @@ class AssessorTest {
     void wordsSayWhereExactly() {
         Survey survey = PracticeTree.survey("central-leader", 18, 2, Fault.CANKER, Fault.SUCKERS);
         var tree = assessor.tree(AssessRequest.of(survey));
-        assertThat(StepText.place(tree, Operation.remove("2")))
+        assertThat(StepText.place(tree, Operation.remove(Target.parse("2"))))
                 .contains("collar")
                 .contains("no stub");
-        assertThat(StepText.title(tree, Operation.remove("s1"))).contains("rootstock");
-        assertThat(StepText.title(tree, Operation.remove("1/shoots/up")))
+        assertThat(StepText.title(tree, Operation.remove(Target.parse("s1")))).contains("rootstock");
+        assertThat(StepText.title(tree, Operation.remove(Target.parse("1/shoots/up"))))
                 .contains("upright")
                 .contains("limb 1");
-        assertThat(StepText.place(tree, Operation.cutAt(OperationKind.HEAD, "2", 0.8)))
+        assertThat(StepText.place(tree, Operation.cutAt(OperationKind.HEAD, Target.parse("2"), 0.8)))
                 .contains("6 mm")
                 .contains("80 cm");
-        assertThat(StepText.title(tree, Operation.bend("2", Math.toRadians(55))))
+        assertThat(StepText.title(tree, Operation.bend(Target.parse("2"), Math.toRadians(55))))
                 .contains("55°");
-        assertThat(StepText.title(tree, Operation.thin("1/shoots", 4))).contains("best 4");
+        assertThat(StepText.title(tree, Operation.thin(Target.parse("1/shoots"), 4)))
+                .contains("best 4");
         String diseased = survey.limbs().get(1).id();
-        assertThat(StepText.place(tree, Operation.remove(diseased))).contains("35 cm");
+        assertThat(StepText.place(tree, Operation.remove(Target.parse(diseased))))
+                .contains("35 cm");
     }
 
     @Test
     void aMarkSurvivesTheRoundTrip() {
         for (Operation operation : List.of(
-                Operation.remove("4"),
-                Operation.remove("4/shoots/up/strong"),
-                Operation.thin("4/shoots", 6),
-                Operation.cutAt(OperationKind.SHORTEN, "4", 0.85),
-                Operation.reduce(OperationKind.REDUCE, "4", "4a", 0.6),
-                Operation.whole(OperationKind.RENEW_BEVEL, "4"))) {
+                Operation.remove(Target.parse("4")),
+                Operation.remove(Target.parse("4/shoots/up/strong")),
+                Operation.thin(Target.parse("4/shoots"), 6),
+                Operation.cutAt(OperationKind.SHORTEN, Target.parse("4"), 0.85),
+                Operation.reduce(OperationKind.REDUCE, Target.parse("4"), "4a", 0.6),
+                Operation.whole(OperationKind.RENEW_BEVEL, Target.parse("4")))) {
             assertThat(Mark.of(operation).toOperation()).isEqualTo(operation);
         }
-        Operation bend = Mark.of(Operation.bend("4", Math.toRadians(55))).toOperation();
+        Operation bend =
+                Mark.of(Operation.bend(Target.parse("4"), Math.toRadians(55))).toOperation();
         assertThat(Math.toDegrees(bend.toAngle())).isCloseTo(55, within(0.01));
     }
 

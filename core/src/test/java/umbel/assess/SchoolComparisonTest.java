@@ -57,12 +57,14 @@ class SchoolComparisonTest {
         List<SchoolComparison.Difference> told = SchoolComparison.of(TREE, mine, other);
         for (Step step : now(mine)) {
             boolean shared = now(other).stream()
-                    .anyMatch(one ->
-                            one.operation().limb().equals(step.operation().limb())
-                                    && one.operation().kind()
-                                            == step.operation().kind());
+                    .anyMatch(one -> one.operation()
+                                    .target()
+                                    .path()
+                                    .equals(step.operation().target().path())
+                            && one.operation().kind() == step.operation().kind());
             assertThat(told.stream()
-                            .anyMatch(one -> one.limb().equals(step.operation().limb())))
+                            .anyMatch(one ->
+                                    one.limb().equals(step.operation().target().path())))
                     .as(step.operation().toString())
                     .isEqualTo(!shared);
         }

@@ -12,6 +12,7 @@ import umbel.cut.Effect;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Options;
+import umbel.cut.Target;
 import umbel.knowledge.Knowledge;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
@@ -49,70 +50,72 @@ class StepTextTest {
 
     @Test
     void groupsAreCountedAndSaidInWords() {
-        assertThat(title(Operation.remove("1/shoots/up/strong"))).isEqualTo("Take 2 strong upright shoots on limb 1");
-        assertThat(title(Operation.remove("1/shoots/in"))).isEqualTo("Take 1 inward shoot on limb 1");
-        assertThat(title(Operation.remove("1/shoots/down"))).isEqualTo("Take 3 hanging shoots on limb 1");
-        assertThat(title(Operation.remove("1/shoots/matchstick"))).isEqualTo("Take 1 thin shoot on limb 1");
-        assertThat(title(Operation.remove("1/spurs"))).isEqualTo("Take 9 spurs on limb 1");
+        assertThat(title(Operation.remove(Target.parse("1/shoots/up/strong"))))
+                .isEqualTo("Take 2 strong upright shoots on limb 1");
+        assertThat(title(Operation.remove(Target.parse("1/shoots/in")))).isEqualTo("Take 1 inward shoot on limb 1");
+        assertThat(title(Operation.remove(Target.parse("1/shoots/down")))).isEqualTo("Take 3 hanging shoots on limb 1");
+        assertThat(title(Operation.remove(Target.parse("1/shoots/matchstick"))))
+                .isEqualTo("Take 1 thin shoot on limb 1");
+        assertThat(title(Operation.remove(Target.parse("1/spurs")))).isEqualTo("Take 9 spurs on limb 1");
     }
 
     @Test
     void limbsAndLeaderAreNamed() {
-        assertThat(title(Operation.remove("1"))).isEqualTo("Remove limb 1");
-        assertThat(title(Operation.reduce(OperationKind.REDUCE, "1", "1a", 1.21)))
+        assertThat(title(Operation.remove(Target.parse("1")))).isEqualTo("Remove limb 1");
+        assertThat(title(Operation.reduce(OperationKind.REDUCE, Target.parse("1"), "1a", 1.21)))
                 .isEqualTo("Cut limb 1 back to limb 1a");
-        assertThat(title(Operation.reduce(OperationKind.LOWER_LEADER, "trunk", "9", 3.52)))
+        assertThat(title(Operation.reduce(OperationKind.LOWER_LEADER, Target.parse("trunk"), "9", 3.52)))
                 .isEqualTo("Lower the leader to limb 9");
-        assertThat(title(Operation.cutAt(OperationKind.SHORTEN, "trunk", 3.6)))
+        assertThat(title(Operation.cutAt(OperationKind.SHORTEN, Target.TRUNK, 3.6)))
                 .isEqualTo("Shorten the leader to 360 cm");
-        assertThat(title(Operation.whole(OperationKind.RUB, "2"))).isEqualTo("Rub off limb 2");
+        assertThat(title(Operation.whole(OperationKind.RUB, Target.parse("2")))).isEqualTo("Rub off limb 2");
     }
 
     @Test
     void placesGiveCentimetresAndTheWayToCut() {
-        assertThat(StepText.place(tree, Operation.reduce(OperationKind.REDUCE, "1", "1a", 1.21)))
+        assertThat(StepText.place(tree, Operation.reduce(OperationKind.REDUCE, Target.parse("1"), "1a", 1.21)))
                 .contains("121 cm")
                 .contains("limb 1a");
-        assertThat(StepText.place(tree, Operation.bend("2", Math.toRadians(55))))
+        assertThat(StepText.place(tree, Operation.bend(Target.parse("2"), Math.toRadians(55))))
                 .startsWith("From 30°")
                 .contains("crotch");
-        assertThat(StepText.place(tree, Operation.bend("2", Math.toRadians(85))))
+        assertThat(StepText.place(tree, Operation.bend(Target.parse("2"), Math.toRadians(85))))
                 .contains("in 2 steps");
-        assertThat(StepText.place(tree, Operation.whole(OperationKind.RENEW_BEVEL, "1")))
+        assertThat(StepText.place(tree, Operation.whole(OperationKind.RENEW_BEVEL, Target.parse("1"))))
                 .contains("underside left long");
     }
 
     @Test
     void numbersTellToolStepsMassAndMinutes() {
-        Effect thick = effect(Operation.remove("1"));
+        Effect thick = effect(Operation.remove(Target.parse("1")));
         assertThat(StepText.numbers(thick))
                 .startsWith("62 mm, saw, three-step cut")
                 .contains("kg falls")
                 .endsWith("min");
-        Effect shoots = effect(Operation.remove("1/shoots/up/strong"));
+        Effect shoots = effect(Operation.remove(Target.parse("1/shoots/up/strong")));
         assertThat(StepText.numbers(shoots))
                 .contains("hand pruner")
                 .doesNotContain("kg")
                 .endsWith(" s");
-        Effect bend = effect(Operation.bend("2", Math.toRadians(55)));
+        Effect bend = effect(Operation.bend(Target.parse("2"), Math.toRadians(55)));
         assertThat(StepText.numbers(bend)).startsWith("tie or spreader");
     }
 
     @Test
     void theTreesAnswerIsToldWhereThereIsOne() {
-        Operation heading = Operation.cutAt(OperationKind.HEAD, "2", 0.8);
+        Operation heading = Operation.cutAt(OperationKind.HEAD, Target.parse("2"), 0.8);
         assertThat(StepText.answer(heading, effect(heading))).startsWith("About 3 sprouts");
-        Operation shoots = Operation.remove("1/shoots/in");
+        Operation shoots = Operation.remove(Target.parse("1/shoots/in"));
         assertThat(StepText.answer(shoots, effect(shoots))).isEmpty();
-        Operation bevel = Operation.whole(OperationKind.RENEW_BEVEL, "9");
+        Operation bevel = Operation.whole(OperationKind.RENEW_BEVEL, Target.parse("9"));
         assertThat(StepText.answer(bevel, effect(bevel))).contains("one flat shoot");
     }
 
     @Test
     void cautionsGoByCircumstance() {
-        assertThat(cautions(Operation.remove("9"))).anyMatch(one -> one.contains("ladder"));
-        assertThat(cautions(Operation.remove("1/shoots/in"))).isEmpty();
-        assertThat(cautions(Operation.bend("2", 1)))
+        assertThat(cautions(Operation.remove(Target.parse("9")))).anyMatch(one -> one.contains("ladder"));
+        assertThat(cautions(Operation.remove(Target.parse("1/shoots/in")))).isEmpty();
+        assertThat(cautions(Operation.bend(Target.parse("2"), 1)))
                 .hasSize(1)
                 .first()
                 .asString()
@@ -145,9 +148,10 @@ class StepTextTest {
         Locale before = Locale.getDefault();
         try {
             Locale.setDefault(Locale.GERMANY);
-            assertThat(title(Operation.cutAt(OperationKind.SHORTEN, "1", 1.255)))
+            assertThat(title(Operation.cutAt(OperationKind.SHORTEN, Target.parse("1"), 1.255)))
                     .doesNotContain(",");
-            assertThat(StepText.numbers(effect(Operation.remove("1")))).startsWith("62 mm");
+            assertThat(StepText.numbers(effect(Operation.remove(Target.parse("1")))))
+                    .startsWith("62 mm");
         } finally {
             Locale.setDefault(before);
         }

@@ -37,7 +37,7 @@ class CutTreeTest {
 
     @Test
     void aLimbGoesWithAllItCarries() {
-        CutTree cut = CutTree.of(twoLimbs(), List.of(Operation.remove("1")));
+        CutTree cut = CutTree.of(twoLimbs(), List.of(Operation.remove(Target.parse("1"))));
         assertThat(cut.left().find("1")).isEmpty();
         assertThat(cut.left().find("1a")).isEmpty();
         assertThat(cut.left().smallWoodOn("1")).isEmpty();
@@ -51,7 +51,8 @@ class CutTreeTest {
         Tree tree = twoLimbs();
         Axis limb = tree.find("1").orElseThrow();
         Axis branch = tree.find("1a").orElseThrow();
-        Operation operation = Operation.reduce(OperationKind.REDUCE, "1", "1a", Options.pastUnion(limb, branch));
+        Operation operation =
+                Operation.reduce(OperationKind.REDUCE, Target.parse("1"), "1a", Options.pastUnion(limb, branch));
         CutTree cut = CutTree.of(tree, List.of(operation));
         assertThat(cut.left().find("1a")).isPresent();
         assertThat(cut.left().find("1").orElseThrow().length()).isCloseTo(1.0 + 0.6 * 0.016, within(1e-9));
@@ -63,7 +64,7 @@ class CutTreeTest {
     @Test
     void shorteningTakesOnlyWhatGrowsBeyondTheCut() {
         Tree tree = twoLimbs();
-        CutTree cut = CutTree.of(tree, List.of(Operation.cutAt(OperationKind.SHORTEN, "1", 0.9)));
+        CutTree cut = CutTree.of(tree, List.of(Operation.cutAt(OperationKind.SHORTEN, Target.parse("1"), 0.9)));
         assertThat(cut.left().find("1").orElseThrow().length()).isCloseTo(0.9, within(1e-9));
         assertThat(cut.left().find("1a")).as("it left at one metre").isEmpty();
         for (Axis axis : tree.axes()) {
@@ -124,7 +125,7 @@ class CutTreeTest {
                                 new Survey.SpurCount(0, 1.0),
                                 null))
                 .tree();
-        CutTree cut = CutTree.of(tree, List.of(Operation.thin("1/shoots", 8)));
+        CutTree cut = CutTree.of(tree, List.of(Operation.thin(Target.parse("1/shoots"), 8)));
         List<Axis> kept = cut.left().smallWoodOn("1");
         assertThat(kept).hasSize(8);
         assertThat(kept).allMatch(shoot -> shoot.shootClass() == ShootClass.PENCIL);
@@ -139,20 +140,20 @@ class CutTreeTest {
         Tree tree = Surveys.apple()
                 .limb("1", "trunk", "scaffold", 80, 0, 60, 40, 200, 6, Surveys.shoots("pencil", "side", 5, 30))
                 .tree();
-        CutTree cut = CutTree.of(tree, List.of(Operation.thin("1/shoots", 9)));
+        CutTree cut = CutTree.of(tree, List.of(Operation.thin(Target.parse("1/shoots"), 9)));
         assertThat(cut.left().axes()).hasSameSizeAs(tree.axes());
         assertThat(cut.woodShare()).isZero();
     }
 
     static Stream<Arguments> impossible() {
         return Stream.of(
-                Arguments.of(Operation.remove("9"), "limb"),
-                Arguments.of(Operation.remove("1/shoots/up"), "limb"),
-                Arguments.of(Operation.remove("trunk"), "operation"),
-                Arguments.of(Operation.cutAt(OperationKind.SHORTEN, "1", 0), "at_cm"),
-                Arguments.of(Operation.cutAt(OperationKind.SHORTEN, "1", 2.5), "at_cm"),
-                Arguments.of(Operation.cutAt(OperationKind.HEAD, "1/spurs", 0.5), "at_cm"),
-                Arguments.of(Operation.bend("1", Double.NaN), "toAngle_deg"));
+                Arguments.of(Operation.remove(Target.parse("9")), "limb"),
+                Arguments.of(Operation.remove(Target.parse("1/shoots/up")), "limb"),
+                Arguments.of(Operation.remove(Target.parse("trunk")), "operation"),
+                Arguments.of(Operation.cutAt(OperationKind.SHORTEN, Target.parse("1"), 0), "at_cm"),
+                Arguments.of(Operation.cutAt(OperationKind.SHORTEN, Target.parse("1"), 2.5), "at_cm"),
+                Arguments.of(Operation.cutAt(OperationKind.HEAD, Target.parse("1/spurs"), 0.5), "at_cm"),
+                Arguments.of(Operation.bend(Target.parse("1"), Double.NaN), "toAngle_deg"));
     }
 
     @ParameterizedTest
@@ -171,10 +172,15 @@ class CutTreeTest {
                 .limb("2", "trunk", "scaffold", 100, 120, 60, 40, 200, 6, Surveys.spurs(30, 2))
                 .limb("s", "trunk", "sucker", 3, 200, 10, 8, 90, 1, null)
                 .tree();
-        assertThat(CutTree.of(tree, List.of(Operation.remove("s"))).woodShare()).isZero();
-        double one = CutTree.of(tree, List.of(Operation.remove("1"))).woodShare();
-        double two = CutTree.of(tree, List.of(Operation.remove("2"))).woodShare();
-        double both = CutTree.of(tree, List.of(Operation.remove("1"), Operation.remove("2")))
+        assertThat(CutTree.of(tree, List.of(Operation.remove(Target.parse("s"))))
+                        .woodShare())
+                .isZero();
+        double one =
+                CutTree.of(tree, List.of(Operation.remove(Target.parse("1")))).woodShare();
+        double two =
+                CutTree.of(tree, List.of(Operation.remove(Target.parse("2")))).woodShare();
+        double both = CutTree.of(
+                        tree, List.of(Operation.remove(Target.parse("1")), Operation.remove(Target.parse("2"))))
                 .woodShare();
         assertThat(one).isBetween(0.2, 0.5);
         assertThat(both).isCloseTo(one + two, within(1e-9));
@@ -188,10 +194,10 @@ class CutTreeTest {
                     Knowledge.shipped(),
                     seed);
             List<Operation> operations = List.of(
-                    Operation.remove("s1"),
-                    Operation.remove("1/shoots/up/strong"),
-                    Operation.remove("5"),
-                    Operation.cutAt(OperationKind.SHORTEN, "2", 1.1));
+                    Operation.remove(Target.parse("s1")),
+                    Operation.remove(Target.parse("1/shoots/up/strong")),
+                    Operation.remove(Target.parse("5")),
+                    Operation.cutAt(OperationKind.SHORTEN, Target.parse("2"), 1.1));
             CutTree cut = CutTree.of(tree, operations);
             double sum = Effect.ofAll(cut, REACH).stream()
                     .mapToDouble(Effect::woodShare)
@@ -216,7 +222,7 @@ class CutTreeTest {
         Tree tree = Surveys.apple()
                 .limb("1", "trunk", "scaffold", 80, 0, 60, 60, 200, 6, Surveys.bare())
                 .tree();
-        Effect effect = Effect.of(CutTree.of(tree, List.of(Operation.remove("1"))), 0, REACH);
+        Effect effect = Effect.of(CutTree.of(tree, List.of(Operation.remove(Target.parse("1")))), 0, REACH);
         // a cone-like limb of 60 mm and 2 m holds between a third and two thirds of its cylinder, at 1 000 kg/m³
         double cylinder = Math.PI * 0.03 * 0.03 * 2 * 1000;
         assertThat(effect.mass()).isBetween(cylinder / 3, cylinder * 2 / 3);
@@ -235,7 +241,7 @@ class CutTreeTest {
                 .limb("1", "trunk", "scaffold", 80, 0, 60, 60, 200, 6, Surveys.spurs(20, 2))
                 .noted("dead", null)
                 .tree();
-        CutTree cut = CutTree.of(tree, List.of(Operation.remove("1")));
+        CutTree cut = CutTree.of(tree, List.of(Operation.remove(Target.parse("1"))));
         assertThat(cut.woodShare()).isZero();
         assertThat(Effect.of(cut, 0, REACH).wound()).isZero();
         assertThat(Effect.of(cut, 0, REACH).sprouts()).isZero();
@@ -246,8 +252,9 @@ class CutTreeTest {
         Tree tree = Surveys.apple()
                 .limb("1", "trunk", "limb", 80, 0, 60, 9, 60, 1, null)
                 .tree();
-        Effect head = Effect.of(CutTree.of(tree, List.of(Operation.cutAt(OperationKind.HEAD, "1", 0.3))), 0, REACH);
-        Effect remove = Effect.of(CutTree.of(tree, List.of(Operation.remove("1"))), 0, REACH);
+        Effect head = Effect.of(
+                CutTree.of(tree, List.of(Operation.cutAt(OperationKind.HEAD, Target.parse("1"), 0.3))), 0, REACH);
+        Effect remove = Effect.of(CutTree.of(tree, List.of(Operation.remove(Target.parse("1")))), 0, REACH);
         assertThat(head.sprouts()).isBetween(2.0, 4.0).isGreaterThan(remove.sprouts());
     }
 
@@ -257,10 +264,10 @@ class CutTreeTest {
                 .trunk(120, 420)
                 .scaffold("9", 350, 0, 60, 25, 80)
                 .tree();
-        assertThat(Effect.of(CutTree.of(tree, List.of(Operation.remove("9"))), 0, REACH)
+        assertThat(Effect.of(CutTree.of(tree, List.of(Operation.remove(Target.parse("9")))), 0, REACH)
                         .ladder())
                 .isTrue();
-        assertThat(Effect.of(CutTree.of(tree, List.of(Operation.remove("9"))), 0, 4.0)
+        assertThat(Effect.of(CutTree.of(tree, List.of(Operation.remove(Target.parse("9")))), 0, 4.0)
                         .ladder())
                 .isFalse();
     }
@@ -270,7 +277,7 @@ class CutTreeTest {
         Tree tree = Surveys.apple()
                 .limb("1", "trunk", "scaffold", 80, 0, 35, 15, 90, 2, null)
                 .tree();
-        CutTree cut = CutTree.of(tree, List.of(Operation.bend("1", Math.toRadians(60))));
+        CutTree cut = CutTree.of(tree, List.of(Operation.bend(Target.parse("1"), Math.toRadians(60))));
         Effect effect = Effect.of(cut, 0, REACH);
         assertThat(cut.woodShare()).isZero();
         assertThat(effect.tool()).isEqualTo(Tool.TIE);
@@ -281,7 +288,7 @@ class CutTreeTest {
 
     private static int taken(Tree tree, String group) {
         return tree.axes().size()
-                - CutTree.of(tree, List.of(Operation.remove(group)))
+                - CutTree.of(tree, List.of(Operation.remove(Target.parse(group))))
                         .left()
                         .axes()
                         .size();

@@ -34,14 +34,14 @@ class MoreOperationsTest {
 
     @Test
     void aStubLeavesTheFootOfTheLimbAndNothingBeyond() {
-        Tree left = after(Operation.cutAt(OperationKind.RENEW_STUB, "1", 0.2));
+        Tree left = after(Operation.cutAt(OperationKind.RENEW_STUB, Target.parse("1"), 0.2));
         assertThat(left.find("1").orElseThrow().length()).isCloseTo(0.2, within(1e-9));
         assertThat(left.smallWoodOn("1")).allMatch(axis -> axis.at() <= 0.2 + 1e-9);
     }
 
     @Test
     void shortSpurringCutsEveryShootOfTheGroupToThreeBuds() {
-        Tree left = after(Operation.cutAt(OperationKind.SHORT_SPUR, "2/shoots/up", 0.1));
+        Tree left = after(Operation.cutAt(OperationKind.SHORT_SPUR, Target.parse("2/shoots/up"), 0.1));
         List<Axis> shoots = left.smallWoodOn("2").stream()
                 .filter(axis -> axis.kind() == AxisKind.SHOOT)
                 .toList();
@@ -50,7 +50,7 @@ class MoreOperationsTest {
 
     @Test
     void shortSpurringIsForGroups() {
-        assertThatThrownBy(() -> after(Operation.cutAt(OperationKind.SHORT_SPUR, "2", 0.1)))
+        assertThatThrownBy(() -> after(Operation.cutAt(OperationKind.SHORT_SPUR, Target.parse("2"), 0.1)))
                 .isInstanceOf(ImpossibleCut.class)
                 .hasMessageContaining("group of shoots");
     }
@@ -71,7 +71,7 @@ class MoreOperationsTest {
 
     @Test
     void flowersComeOffALimbAndStayOnTheOthers() {
-        Tree left = after(Operation.whole(OperationKind.DEFLOWER, "1"));
+        Tree left = after(Operation.whole(OperationKind.DEFLOWER, Target.parse("1")));
         assertThat(left.smallWoodOn("1")).allMatch(axis -> axis.flowerBuds() == 0);
         assertThat(left.axes()).hasSameSizeAs(tree().axes());
         assertThat(left.smallWoodOn("2").stream().mapToDouble(Axis::flowerBuds).sum())
@@ -82,7 +82,7 @@ class MoreOperationsTest {
 
     @Test
     void flowersOffTheTrunkAreFlowersOffTheTree() {
-        assertThat(after(Operation.whole(OperationKind.DEFLOWER, "trunk")).axes())
+        assertThat(after(Operation.whole(OperationKind.DEFLOWER, Target.TRUNK)).axes())
                 .allMatch(axis -> axis.flowerBuds() == 0);
     }
 
@@ -90,7 +90,9 @@ class MoreOperationsTest {
     void keepingAndWatchingChangeNothingAndCostNothing() {
         CutTree kept = CutTree.of(
                 tree(),
-                List.of(Operation.whole(OperationKind.KEEP, "1"), Operation.whole(OperationKind.WATCH, "trunk")));
+                List.of(
+                        Operation.whole(OperationKind.KEEP, Target.parse("1")),
+                        Operation.whole(OperationKind.WATCH, Target.TRUNK)));
         assertThat(kept.left().axes()).hasSameSizeAs(tree().axes());
         assertThat(kept.woodShare()).isZero();
         assertThat(Effect.ofAll(kept, 2.4)).allMatch(effect -> effect.minutes() == 0 && effect.cuts() == 0);
@@ -98,8 +100,9 @@ class MoreOperationsTest {
 
     @Test
     void workPlannedForALimbThatIsGoneIsPassedOver() {
-        assertThat(CutTree.possible(tree(), List.of(Operation.remove("9"), Operation.remove("1"))))
-                .containsExactly(Operation.remove("1"));
+        assertThat(CutTree.possible(
+                        tree(), List.of(Operation.remove(Target.parse("9")), Operation.remove(Target.parse("1")))))
+                .containsExactly(Operation.remove(Target.parse("1")));
     }
 
     @Test

@@ -108,10 +108,12 @@ class StubsTest {
 
     @Test
     void aLimbRenewedFromAStubGrowsOnFromIt() {
-        assertThat(Operation.cutAt(OperationKind.RENEW_STUB, "4", 0.2).growsOnFrom())
+        assertThat(Operation.cutAt(OperationKind.RENEW_STUB, Target.parse("4"), 0.2)
+                        .growsOnFrom())
                 .isEqualTo("4");
-        assertThat(Operation.reduce(OperationKind.REDUCE, "4", "4b", 0.8).growsOnFrom())
+        assertThat(Operation.reduce(OperationKind.REDUCE, Target.parse("4"), "4b", 0.8)
+                        .growsOnFrom())
                 .isEqualTo("4b");
-        assertThat(Operation.remove("4").growsOnFrom()).isEmpty();
+        assertThat(Operation.remove(Target.parse("4")).growsOnFrom()).isEmpty();
     }
 }

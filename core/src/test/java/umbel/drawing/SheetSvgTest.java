@@ -11,6 +11,7 @@ import org.w3c.dom.Element;
 import org.w3c.dom.NodeList;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.survey.Surveys;
 import umbel.wood.Tree;
 import umbel.wood.Vec;
@@ -32,8 +33,9 @@ class SheetSvgTest {
     @Test
     void everyCutHasABoxAndWhatGoesIsBroken() throws Exception {
         List<Vec> cuts = List.of(new Vec(0.1, 0, 0.8), new Vec(-0.1, 0, 1.2), new Vec(0.2, 0, 0.82));
-        assertThat(drawn("rect", cuts, Operation.remove("1")).getLength()).isEqualTo(3);
-        NodeList paths = drawn("path", cuts, Operation.remove("1"));
+        assertThat(drawn("rect", cuts, Operation.remove(Target.parse("1"))).getLength())
+                .isEqualTo(3);
+        NodeList paths = drawn("path", cuts, Operation.remove(Target.parse("1")));
         int broken = 0;
         for (int i = 0; i < paths.getLength(); i++) {
             broken += ((Element) paths.item(i)).hasAttribute("stroke-dasharray") ? 1 : 0;

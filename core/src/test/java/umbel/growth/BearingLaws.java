@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.growth.Grove.Specimen;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -251,7 +252,7 @@ final class BearingLaws {
     }
 
     private static Operation level(String limb) {
-        return Operation.bend(limb, Math.PI / 2);
+        return Operation.bend(Target.parse(limb), Math.PI / 2);
     }
 
     private static Optional<Axis> toBend(Tree tree) {

@@ -92,22 +92,22 @@ class BlockCalibrationTest {
         for (int seed = 1; seed <= 8; seed++) {
             TreeState stand = InitialState.of(
                     TreeBuilder.build(PracticeTree.survey("central-leader", 8, seed), Knowledge.shipped(), 1), 1);
-            Tree truth = Forecast.middle(new BlockCalibration(1, 1.35, 1, 1, 1).applied(stand), season)
+            Tree truth = Forecast.middle(new BlockCalibration(1, 1.35, 1, 1, 1).applied(stand), season, 0.3)
                     .get(0)
                     .tree();
-            seen.add(Comparison.of(Forecast.of(stand, season).years().get(0), truth));
+            seen.add(Comparison.of(Forecast.of(stand, season, 0.3).years().get(0), truth));
         }
         BlockCalibration learned = BlockCalibration.of(seen, RULES);
         assertThat(learned.vigour()).isGreaterThan(1.03);
         for (int seed = 21; seed <= 26; seed++) {
             TreeState stand = InitialState.of(
                     TreeBuilder.build(PracticeTree.survey("central-leader", 8, seed), Knowledge.shipped(), 1), 1);
-            double truth = Forecast.middle(new BlockCalibration(1, 1.35, 1, 1, 1).applied(stand), season)
+            double truth = Forecast.middle(new BlockCalibration(1, 1.35, 1, 1, 1).applied(stand), season, 0.3)
                     .get(0)
                     .newLength();
-            off += Math.abs(Math.log(Forecast.middle(stand, season).get(0).newLength() / truth));
+            off += Math.abs(Math.log(Forecast.middle(stand, season, 0.3).get(0).newLength() / truth));
             offAfter += Math.abs(Math.log(
-                    Forecast.middle(learned.applied(stand), season).get(0).newLength() / truth));
+                    Forecast.middle(learned.applied(stand), season, 0.3).get(0).newLength() / truth));
         }
         assertThat(offAfter).isLessThan(0.8 * off);
     }

@@ -9,6 +9,7 @@ import umbel.cut.CutTree;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Target;
+import umbel.cut.TargetAxes;
 import umbel.growth.Grove.Specimen;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -92,8 +93,8 @@ final class CuttingLaws {
         Tree grown = Season.grow(stand, Season.Work.NONE).after().tree();
         List<Operation> there = new ArrayList<>();
         for (Axis limb : grown.limbs()) {
-            Operation all = Operation.remove(limb.id() + "/shoots");
-            if (!Target.of(grown, all).isEmpty()) {
+            Operation all = Operation.remove(Target.shoots(limb.id()));
+            if (!TargetAxes.of(grown, all).isEmpty()) {
                 there.add(all);
             }
         }
@@ -116,12 +117,12 @@ final class CuttingLaws {
             return OptionalDouble.empty();
         }
         TreeState headed = Season.grow(
-                        stand, Season.Work.dormant(List.of(Operation.cutAt(OperationKind.HEAD, limb.id(), at))))
+                        stand, Season.Work.dormant(List.of(Operation.cutAt(OperationKind.HEAD, limb, at))))
                 .after();
         TreeState thinned =
                 Season.grow(stand, Season.Work.dormant(List.of(thinning.get()))).after();
         Tree free = Season.grow(stand, Season.Work.NONE).after().tree();
-        double cut = Target.of(tree, thinning.get()).get(0).at();
+        double cut = TargetAxes.of(tree, thinning.get()).get(0).at();
         double byHeading = below(newShoots(headed.tree(), tree, limb.id(), at), limb, at)
                 - below(newShoots(free, tree, limb.id(), at), limb, at);
         double byThinning = newShoots(thinned.tree(), tree, limb.id(), cut).size()
@@ -145,11 +146,14 @@ final class CuttingLaws {
                 .map(axis -> limb.id() + "/shoots/" + axis.attitude().word())
                 .distinct()
                 .map(group -> Operation.thin(
-                        group, Target.of(tree, Operation.remove(group)).size() - 1))
+                        Target.parse(group),
+                        TargetAxes.of(tree, Operation.remove(Target.parse(group)))
+                                        .size()
+                                - 1))
                 .filter(one -> one.keep() > 0)
-                .filter(one -> Target.of(tree, one).get(0).parent() == limb.index())
+                .filter(one -> TargetAxes.of(tree, one).get(0).parent() == limb.index())
                 .min(Comparator.comparingDouble(one -> {
-                    Axis shoot = Target.of(tree, one).get(0);
+                    Axis shoot = TargetAxes.of(tree, one).get(0);
                     return Math.abs(shoot.volume(0, shoot.length()) - mass);
                 }));
     }
@@ -178,7 +182,7 @@ final class CuttingLaws {
     private static List<Axis> answers(TreeState stand, Axis limb, double share) {
         double at = limb.length() - limb.lastGrowth() * share;
         TreeState headed = Season.grow(
-                        stand, Season.Work.dormant(List.of(Operation.cutAt(OperationKind.HEAD, limb.id(), at))))
+                        stand, Season.Work.dormant(List.of(Operation.cutAt(OperationKind.HEAD, limb, at))))
                 .after();
         return newShoots(headed.tree(), stand.tree(), limb.id(), at);
     }
@@ -198,8 +202,8 @@ final class CuttingLaws {
         double sum = 0;
         for (Axis limb : tree.limbs()) {
             for (String attitude : List.of("up", "side", "out", "down", "in")) {
-                Operation group = Operation.remove(limb.id() + "/shoots/" + attitude);
-                double here = Target.of(tree, group).stream()
+                Operation group = Operation.remove(Target.parse(limb.id() + "/shoots/" + attitude));
+                double here = TargetAxes.of(tree, group).stream()
                         .mapToDouble(shoot -> Units.section(shoot.baseDiameter()))
                         .sum();
                 if (here > 0 && sum < section) {
@@ -213,7 +217,8 @@ final class CuttingLaws {
         }
         double byLarge = Season.grow(
                         stand,
-                        Season.Work.dormant(List.of(Operation.remove(big.get().id()))))
+                        Season.Work.dormant(
+                                List.of(Operation.remove(Target.parse(big.get().id())))))
                 .woken();
         double bySmall = Season.grow(stand, Season.Work.dormant(small)).woken();
         return OptionalDouble.of((byLarge + 0.01) / (bySmall + 0.01));
@@ -239,7 +244,7 @@ final class CuttingLaws {
             return OptionalDouble.empty();
         }
         List<Operation> cuts =
-                mains.stream().map(limb -> Operation.remove(limb.id())).toList();
+                mains.stream().map(limb -> Operation.remove(limb)).toList();
         List<Season.Work> atOnce = new ArrayList<>();
         List<Season.Work> byAndBy = new ArrayList<>();
         for (int year = 0; year < 5; year++) {
@@ -266,7 +271,7 @@ final class CuttingLaws {
         List<Operation> tips = new ArrayList<>();
         for (Axis limb : stand.tree().limbs()) {
             if (limb.lastGrowth() >= 0.3) {
-                tips.add(Operation.cutAt(OperationKind.TIP, limb.id(), limb.length() - 0.2 * limb.lastGrowth()));
+                tips.add(Operation.cutAt(OperationKind.TIP, limb, limb.length() - 0.2 * limb.lastGrowth()));
             }
         }
         if (tips.isEmpty()) {
@@ -284,8 +289,8 @@ final class CuttingLaws {
                 .tree();
         double sum = 0;
         for (Operation tip : tips) {
-            Axis was = start.tree().find(tip.limb()).orElseThrow();
-            Optional<Axis> now = later.find(tip.limb());
+            Axis was = start.tree().find(tip.onLimb()).orElseThrow();
+            Optional<Axis> now = later.find(tip.onLimb());
             if (now.isPresent()) {
                 for (Axis spur : later.axes()) {
                     boolean there = spur.kind() == AxisKind.SPUR
@@ -304,8 +309,8 @@ final class CuttingLaws {
         List<Operation> cuts = new ArrayList<>();
         for (String attitude : List.of("up", "in", "down", "side", "out")) {
             for (Axis limb : tree.limbs()) {
-                Operation group = Operation.remove(limb.id() + "/shoots/" + attitude);
-                if (!Target.of(tree, group).isEmpty()) {
+                Operation group = Operation.remove(Target.parse(limb.id() + "/shoots/" + attitude));
+                if (!TargetAxes.of(tree, group).isEmpty()) {
                     cuts.add(group);
                     if (CutTree.of(tree, cuts).woodShare() >= 0.33) {
                         return cuts;

@@ -7,6 +7,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.knowledge.Knowledge;
 import umbel.practice.PracticeTree;
 import umbel.survey.Survey;
@@ -26,7 +27,8 @@ class ExpectedSurveyTest {
     @Test
     void withoutASeasonOnlyWhatWasCutIsMissing() {
         String gone = LAST.limbs().get(0).id();
-        Tree left = CutTree.of(built(LAST), List.of(Operation.remove(gone))).left();
+        Tree left = CutTree.of(built(LAST), List.of(Operation.remove(Target.parse(gone))))
+                .left();
         Survey next = ExpectedSurvey.of(LAST, left, false, DAY);
         assertThat(next.limbs())
                 .noneMatch(limb -> limb.id().equals(gone) || limb.parent().equals(gone));
@@ -37,7 +39,7 @@ class ExpectedSurveyTest {
 
     @Test
     void aSeasonMakesTheFrameOlderThickerAndLonger() {
-        Tree grown = Forecast.middle(InitialState.of(built(LAST), 1), List.of(Season.Work.NONE))
+        Tree grown = Forecast.middle(InitialState.of(built(LAST), 1), List.of(Season.Work.NONE), 0.3)
                 .get(0)
                 .tree();
         Survey next = ExpectedSurvey.of(LAST, grown, true, DAY);
@@ -58,7 +60,7 @@ class ExpectedSurveyTest {
 
     @Test
     void whatIsExpectedIsASurveyThatCanBeSaved() {
-        Tree grown = Forecast.middle(InitialState.of(built(LAST), 1), List.of(Season.Work.NONE))
+        Tree grown = Forecast.middle(InitialState.of(built(LAST), 1), List.of(Season.Work.NONE), 0.3)
                 .get(0)
                 .tree();
         Survey next = ExpectedSurvey.of(LAST, grown, true, DAY);

@@ -10,6 +10,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.knowledge.GrowthParameters;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.Species;
@@ -91,7 +92,7 @@ class FlowerTermsTest {
                 .limb("2", "trunk", "scaffold", 110, 120, 60, 30, 160, 8, Surveys.spurs(30, 3))
                 .limb("3", "trunk", "scaffold", 130, 240, 60, 28, 150, 8, Surveys.spurs(30, 3))
                 .tree();
-        CutTree cut = CutTree.of(tree, List.of(Operation.remove("2")));
+        CutTree cut = CutTree.of(tree, List.of(Operation.remove(Target.parse("2"))));
         Tree after = Season.grow(InitialState.of(tree, 1), Season.Work.dormant(cut.operations()))
                 .after()
                 .tree();

@@ -10,6 +10,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
+import umbel.cut.Target;
 import umbel.knowledge.GrowthParameters;
 import umbel.knowledge.Knowledge;
 import umbel.light.LightField;
@@ -86,7 +87,7 @@ class GrowthPiecesTest {
     @Test
     void aLimbTakenOffLeavesOneWoundWithAllItsPipes() {
         Axis limb = TREE.find("1").orElseThrow();
-        CutTree cut = CutTree.of(TREE, List.of(Operation.remove("1")));
+        CutTree cut = CutTree.of(TREE, List.of(Operation.remove(Target.parse("1"))));
         List<Wounds.Wound> onTrunk = new Wounds(cut, LEAF).on(0);
         assertThat(onTrunk).as("what hangs on it falls with it").hasSize(1);
         Wounds.Wound wound = onTrunk.get(0);
@@ -101,7 +102,7 @@ class GrowthPiecesTest {
     void aCutPartwayLeavesTheWoundAtItsEnd() {
         Axis limb = TREE.find("2").orElseThrow();
         double at = 0.6 * limb.length();
-        CutTree cut = CutTree.of(TREE, List.of(Operation.cutAt(OperationKind.SHORTEN, "2", at)));
+        CutTree cut = CutTree.of(TREE, List.of(Operation.cutAt(OperationKind.SHORTEN, Target.parse("2"), at)));
         List<Wounds.Wound> wounds = new Wounds(cut, LEAF).on(limb.index());
         Wounds.Wound end =
                 wounds.stream().filter(wound -> !wound.whole()).findFirst().orElseThrow();

@@ -14,6 +14,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Target;
+import umbel.cut.TargetAxes;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.Species;
 import umbel.light.FruitingSite;
@@ -103,8 +104,8 @@ class SeasonTest {
 
     @Test
     void workOnALimbThatIsNotThereIsPassedOver() {
-        Season.Year year =
-                Season.grow(InitialState.of(TREE, 1), Season.Work.dormant(List.of(Operation.remove("no such limb"))));
+        Season.Year year = Season.grow(
+                InitialState.of(TREE, 1), Season.Work.dormant(List.of(Operation.remove(Target.parse("no such limb")))));
         assertThat(year.after().tree().axes())
                 .hasSameSizeAs(grown().after().tree().axes());
     }
@@ -113,7 +114,7 @@ class SeasonTest {
     void aCutInLeafTakesWhatHasGrownByThen() {
         TreeState stand = InitialState.of(TREE, 1);
         String limb = TREE.limbs().get(0).id();
-        Tree tree = Season.grow(stand, Season.Work.inLeaf(List.of(Operation.remove(limb))))
+        Tree tree = Season.grow(stand, Season.Work.inLeaf(List.of(Operation.remove(Target.parse(limb)))))
                 .after()
                 .tree();
         assertThat(tree.find(limb)).isEmpty();
@@ -125,7 +126,7 @@ class SeasonTest {
         Tree summer = Season.grow(stand, Season.Work.NONE).after().tree();
         List<Operation> heads = summer.limbs().stream()
                 .filter(limb -> limb.lastGrowth() > 0.3)
-                .map(limb -> Operation.cutAt(OperationKind.HEAD, limb.id(), limb.length() - limb.lastGrowth() / 2))
+                .map(limb -> Operation.cutAt(OperationKind.HEAD, limb, limb.length() - limb.lastGrowth() / 2))
                 .toList();
         assertThat(heads).isNotEmpty();
         Season.Year inLeaf = Season.grow(stand, Season.Work.inLeaf(heads));
@@ -152,7 +153,7 @@ class SeasonTest {
         Tree tree = Season.grow(
                         stand,
                         Season.Work.inLeaf(List.of(
-                                Operation.cutAt(OperationKind.HEAD, limb.id(), limb.length() - limb.lastGrowth() / 2))))
+                                Operation.cutAt(OperationKind.HEAD, limb, limb.length() - limb.lastGrowth() / 2))))
                 .after()
                 .tree();
         Set<String> ids = new HashSet<>();
@@ -164,9 +165,9 @@ class SeasonTest {
     @CsvSource({"DORMANT, DELAYED_DORMANT", "DELAYED_DORMANT, BLOOM", "DORMANT, SUMMER", "AFTER_HARVEST, EARLY_SUMMER"})
     void theSameCutsLeaveLessToGrowOnTheMoreHasMovedOrIsStillToBeMade(Moment calmer, Moment harder) {
         List<Operation> cuts = TREE.limbs().stream()
-                .filter(limb -> !Target.of(TREE, Operation.remove(limb.id() + "/shoots"))
+                .filter(limb -> !TargetAxes.of(TREE, Operation.remove(Target.shoots(limb.id())))
                         .isEmpty())
-                .map(limb -> Operation.remove(limb.id() + "/shoots"))
+                .map(limb -> Operation.remove(Target.shoots(limb.id())))
                 .toList();
         TreeState stand = InitialState.of(TREE, 1);
         assertThat(Season.grow(stand, Season.Work.at(harder, cuts)).newLength())
@@ -243,11 +244,11 @@ class SeasonTest {
             Tree tree = TreeBuilder.build(
                     PracticeTree.survey(kind.id(), kind.defaultSystem(), 4, 2), Knowledge.shipped(), 1);
             List<Forecast.Figures> years =
-                    Forecast.middle(InitialState.of(tree, 1), Collections.nCopies(3, Season.Work.NONE));
+                    Forecast.middle(InitialState.of(tree, 1), Collections.nCopies(3, Season.Work.NONE), 0.3);
             for (Forecast.Figures year : years) {
                 assertThat(year.height()).as(kind.id()).isBetween(0.3, 25.0);
                 assertThat(year.wood()).as(kind.id()).isPositive();
-                assertThat(year.under30()).as(kind.id()).isBetween(0.0, 1.0);
+                assertThat(year.underFruitLight()).as(kind.id()).isBetween(0.0, 1.0);
                 assertThat(year.fruits()).as(kind.id()).isNotNegative();
             }
         }
@@ -262,10 +263,10 @@ class SeasonTest {
             Tree tree = TreeBuilder.build(PracticeTree.survey("apple", system, 10, 3), Knowledge.shipped(), 1);
             TreeState start = InitialState.of(tree, 1);
             Forecast.Figures year =
-                    Forecast.middle(start, List.of(Season.Work.NONE)).get(0);
+                    Forecast.middle(start, List.of(Season.Work.NONE), 0.3).get(0);
             LightField coarse = Season.grow(start, Season.Work.NONE).after().light();
             double read = LightModel.read(year.tree()).shareUnder(0.3);
-            off += Math.abs(year.under30() - read);
+            off += Math.abs(year.underFruitLight() - read);
             offUnscaled += Math.abs(shareUnder(coarse, year.tree(), 0.3) - read);
         }
         assertThat(off / systems.length).isLessThan(0.08);
@@ -284,17 +285,17 @@ class SeasonTest {
 
     @Test
     void rangesHoldTheirMiddle() {
-        Forecast forecast = Forecast.of(InitialState.of(TREE, 1), Collections.nCopies(3, Season.Work.NONE));
+        Forecast forecast = Forecast.of(InitialState.of(TREE, 1), Collections.nCopies(3, Season.Work.NONE), 0.3);
         assertThat(forecast.years()).hasSize(3);
         for (Forecast.Outlook year : forecast.years()) {
             for (Forecast.Range range :
-                    List.of(year.fruits(), year.height(), year.under30(), year.newLength(), year.sprouts())) {
+                    List.of(year.fruits(), year.height(), year.underFruitLight(), year.newLength(), year.sprouts())) {
                 assertThat(range.low()).isLessThanOrEqualTo(range.middle());
                 assertThat(range.middle()).isLessThanOrEqualTo(range.high());
             }
         }
         Forecast like = Forecast.like(
-                forecast, new Seasons(InitialState.of(TREE, 1)), Collections.nCopies(3, Season.Work.NONE));
+                forecast, new Seasons(InitialState.of(TREE, 1), 0.3), Collections.nCopies(3, Season.Work.NONE));
         assertThat(like.years().get(2).fruits().middle())
                 .isCloseTo(forecast.years().get(2).fruits().middle(), within(1e-9));
     }

@@ -7,6 +7,7 @@ import java.util.Collections;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.knowledge.Knowledge;
 import umbel.practice.PracticeTree;
 import umbel.wood.Axis;
@@ -18,7 +19,7 @@ class SeasonsTest {
 
     private static final Tree TREE =
             TreeBuilder.build(PracticeTree.survey("apple", "central-leader", 7, 4), Knowledge.shipped(), 1);
-    private static final Season.Work CUT = Season.Work.dormant(List.of(Operation.remove("1")));
+    private static final Season.Work CUT = Season.Work.dormant(List.of(Operation.remove(Target.parse("1"))));
 
     private static List<Double> lengths(Season.Year year) {
         return year.after().tree().axes().stream().map(Axis::length).toList();
@@ -29,7 +30,7 @@ class SeasonsTest {
         TreeState start = InitialState.of(TREE, 1);
         Season.Year first = Season.grow(start, CUT);
         Season.Year second = Season.grow(first.after(), Season.Work.NONE);
-        Seasons seasons = new Seasons(start);
+        Seasons seasons = new Seasons(start, 0.3);
         assertThat(lengths(seasons.after(List.of(CUT, Season.Work.NONE)))).isEqualTo(lengths(second));
         assertThat(lengths(seasons.after(List.of(CUT)))).isEqualTo(lengths(first));
         assertThat(seasons.start()).isSameAs(start);
@@ -37,7 +38,7 @@ class SeasonsTest {
 
     @Test
     void whatTwoPlansShareIsGrownOnce() {
-        Seasons seasons = new Seasons(InitialState.of(TREE, 1));
+        Seasons seasons = new Seasons(InitialState.of(TREE, 1), 0.3);
         Season.Year once = seasons.after(List.of(CUT, CUT));
         assertThat(seasons.after(List.of(CUT, CUT))).isSameAs(once);
         seasons.forget();
@@ -47,7 +48,7 @@ class SeasonsTest {
 
     @Test
     void aListThatGoesOnGrowingDoesNotChangeWhatWasGrown() {
-        Seasons seasons = new Seasons(InitialState.of(TREE, 1));
+        Seasons seasons = new Seasons(InitialState.of(TREE, 1), 0.3);
         List<Season.Work> works = new ArrayList<>(List.of(CUT));
         Season.Year first = seasons.after(works);
         works.add(Season.Work.NONE);
@@ -59,9 +60,9 @@ class SeasonsTest {
     @Test
     void leftAloneItIsTheForecastOfNothingDone() {
         TreeState start = InitialState.of(TREE, 1);
-        Seasons seasons = new Seasons(start);
+        Seasons seasons = new Seasons(start, 0.3);
         Forecast alone = seasons.leftAlone(3);
-        Forecast byItself = Forecast.of(start, Collections.nCopies(3, Season.Work.NONE));
+        Forecast byItself = Forecast.of(start, Collections.nCopies(3, Season.Work.NONE), 0.3);
         for (int year = 0; year < 3; year++) {
             assertThat(alone.years().get(year).fruits())
                     .isEqualTo(byItself.years().get(year).fruits());

@@ -9,6 +9,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.knowledge.Knowledge;
 import umbel.practice.PracticeTree;
 import umbel.survey.Surveys;
@@ -59,7 +60,8 @@ class LightModelTest {
         Tree tree = grow(system, 5);
         double[] before = LightModel.read(tree).light();
         String limb = tree.limbs().get(1).id();
-        Tree cut = CutTree.of(tree, List.of(Operation.remove(limb))).left();
+        Tree cut =
+                CutTree.of(tree, List.of(Operation.remove(Target.parse(limb)))).left();
         assertThat(LightModel.read(cut).light()).isNotEqualTo(before);
         Tree back = CutTree.of(tree, List.of()).left();
         assertThat(LightModel.read(back).light()).isEqualTo(before);
@@ -69,7 +71,8 @@ class LightModelTest {
     void removingALimbNeverDarkensWhatIsLeft() {
         Tree tree = grow("central-leader", 7);
         LightReading before = LightModel.read(tree);
-        Tree left = CutTree.of(tree, List.of(Operation.remove("5"))).left();
+        Tree left =
+                CutTree.of(tree, List.of(Operation.remove(Target.parse("5")))).left();
         LightReading after = LightModel.read(left);
         int i = 0;
         double gained = 0;
@@ -118,7 +121,7 @@ class LightModelTest {
         Tree tree = grow("central-leader", 2);
         double before = LightModel.read(tree).mean();
         double glanced = LightModel.readCoarse(tree, 1).mean();
-        Tree open = CutTree.of(tree, List.of(Operation.remove("5"), Operation.remove("6")))
+        Tree open = CutTree.of(tree, List.of(Operation.remove(Target.parse("5")), Operation.remove(Target.parse("6"))))
                 .left();
         assertThat(LightModel.read(open).mean()).isGreaterThan(before);
         assertThat(LightModel.readCoarse(open, 1).mean()).isGreaterThan(glanced);

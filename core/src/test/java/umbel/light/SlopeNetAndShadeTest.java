@@ -9,6 +9,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.knowledge.Knowledge;
 import umbel.practice.PracticeTree;
 import umbel.survey.Surveys;
@@ -87,7 +88,8 @@ class SlopeNetAndShadeTest {
         List<ShadeBetweenLimbs.Shade> shades = ShadeBetweenLimbs.of(tree);
         assertThat(shades).isSortedAccordingTo((a, b) -> Double.compare(b.fromTree(), a.fromTree()));
         ShadeBetweenLimbs.Shade first = shades.get(0);
-        Tree without = CutTree.of(tree, List.of(Operation.remove(first.limb()))).left();
+        Tree without = CutTree.of(tree, List.of(Operation.remove(Target.parse(first.limb()))))
+                .left();
         LightReading before = LightModel.readCoarse(tree, 1);
         LightReading after = LightModel.readCoarse(without, 1);
         double sum = 0;

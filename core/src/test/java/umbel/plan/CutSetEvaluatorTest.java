@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
+import umbel.cut.Target;
 import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
 import umbel.practice.PracticeTree;
@@ -62,10 +63,11 @@ class CutSetEvaluatorTest {
 
     @Test
     void whatGrowsOnALimbThatIsGoneCannotBeCutAnyMore() {
-        Operation off = Operation.remove(parent().id());
+        Operation off = Operation.remove(Target.parse(parent().id()));
         assertThat(usual().fits(List.of(), off)).isTrue();
-        assertThat(usual().fits(List.of(off), Operation.remove(child().id()))).isFalse();
-        assertThat(usual().fits(List.of(off), Operation.remove(parent().id() + "/shoots")))
+        assertThat(usual().fits(List.of(off), Operation.remove(Target.parse(child().id()))))
+                .isFalse();
+        assertThat(usual().fits(List.of(off), Operation.remove(Target.parse(parent().id() + "/shoots"))))
                 .isFalse();
     }
 
@@ -77,17 +79,18 @@ class CutSetEvaluatorTest {
                 .filter(one -> tree.smallWoodOn(one.id()).size() > 5)
                 .findFirst()
                 .orElseThrow();
-        Operation shoots = Operation.remove(limb.id() + "/shoots");
-        Operation stub = Operation.cutAt(OperationKind.RENEW_STUB, limb.id(), 0.1);
-        Operation shorter = Operation.cutAt(OperationKind.SHORTEN, limb.id(), limb.length() * 0.9);
+        Operation shoots = Operation.remove(Target.shoots(limb.id()));
+        Operation stub = Operation.cutAt(OperationKind.RENEW_STUB, limb, 0.1);
+        Operation shorter = Operation.cutAt(OperationKind.SHORTEN, limb, limb.length() * 0.9);
         assertThat(usual().fits(List.of(stub), shoots)).isFalse();
         assertThat(usual().fits(List.of(shorter), shoots)).isTrue();
     }
 
     @Test
     void aVisitIsWorthTheSameInWhateverOrderItWasThoughtOf() {
-        Operation off = Operation.remove(child().id());
-        Operation shorter = Operation.cutAt(OperationKind.SHORTEN, parent().id(), parent().length() * 0.9);
+        Operation off = Operation.remove(Target.parse(child().id()));
+        Operation shorter =
+                Operation.cutAt(OperationKind.SHORTEN, Target.parse(parent().id()), parent().length() * 0.9);
         double one = usual().worth(List.of(off, shorter));
         assertThat(usual().worth(List.of(shorter, off))).isEqualTo(one);
         assertThat(usual().worth(List.of(off))).isNotEqualTo(one);
@@ -96,30 +99,29 @@ class CutSetEvaluatorTest {
     @Test
     void aReductionNeedsTheBranchItEndsOn() {
         Axis branch = child();
-        Operation back = Operation.reduce(OperationKind.REDUCE, parent().id(), branch.id(), branch.at() + 0.02);
+        Operation back =
+                Operation.reduce(OperationKind.REDUCE, Target.parse(parent().id()), branch.id(), branch.at() + 0.02);
         assertThat(usual().fits(List.of(), back)).isTrue();
-        assertThat(usual().fits(List.of(Operation.remove(branch.id())), back)).isFalse();
+        assertThat(usual().fits(List.of(Operation.remove(branch)), back)).isFalse();
     }
 
     @Test
     void oneLimbIsCutOnceButMayBeBentAfterACutPartway() {
         Axis limb = parent();
-        Operation shorter = Operation.cutAt(OperationKind.SHORTEN, limb.id(), limb.length() * 0.8);
-        Operation other = Operation.cutAt(OperationKind.SHORTEN, limb.id(), limb.length() * 0.6);
-        Operation bend = Operation.bend(limb.id(), 1.2);
+        Operation shorter = Operation.cutAt(OperationKind.SHORTEN, limb, limb.length() * 0.8);
+        Operation other = Operation.cutAt(OperationKind.SHORTEN, limb, limb.length() * 0.6);
+        Operation bend = Operation.bend(limb, 1.2);
         assertThat(usual().fits(List.of(shorter), other)).isFalse();
         assertThat(usual().fits(List.of(shorter), bend)).isTrue();
         assertThat(usual().fits(List.of(bend), shorter)).isTrue();
-        assertThat(usual().fits(List.of(bend), Operation.remove(limb.id()))).isFalse();
+        assertThat(usual().fits(List.of(bend), Operation.remove(limb))).isFalse();
     }
 
     @Test
     void flowersMayComeOffWhateverElseIsDoneButOnce() {
         Axis limb = parent();
-        Operation flowers = Operation.whole(OperationKind.DEFLOWER, limb.id());
-        assertThat(usual().fits(
-                                List.of(Operation.cutAt(OperationKind.SHORTEN, limb.id(), limb.length() * 0.8)),
-                                flowers))
+        Operation flowers = Operation.whole(OperationKind.DEFLOWER, limb);
+        assertThat(usual().fits(List.of(Operation.cutAt(OperationKind.SHORTEN, limb, limb.length() * 0.8)), flowers))
                 .isTrue();
         assertThat(usual().fits(List.of(flowers), flowers)).isFalse();
     }
@@ -133,17 +135,17 @@ class CutSetEvaluatorTest {
                                 axis.kind() == umbel.wood.AxisKind.SHOOT && axis.attitude() == umbel.wood.Attitude.UP))
                 .findFirst()
                 .orElseThrow();
-        Operation ups = Operation.remove(limb + "/shoots/up");
-        assertThat(usual().fits(List.of(ups), Operation.remove(limb + "/shoots")))
+        Operation ups = Operation.remove(Target.parse(limb + "/shoots/up"));
+        assertThat(usual().fits(List.of(ups), Operation.remove(Target.parse(limb + "/shoots"))))
                 .isFalse();
-        assertThat(usual().fits(List.of(Operation.remove(limb + "/shoots")), ups))
+        assertThat(usual().fits(List.of(Operation.remove(Target.parse(limb + "/shoots"))), ups))
                 .isFalse();
     }
 
     @Test
     void theShareOfWoodHoldsToTheLastTwig() {
         Axis limb = parent();
-        Operation off = Operation.remove(limb.id());
+        Operation off = Operation.remove(limb);
         double share = CutTree.of(tree, List.of(off)).woodShare();
         assertThat(evaluator(new Limits(share + 1e-6, 9, 2.4)).withinLimits(List.of(), off))
                 .isTrue();
@@ -159,14 +161,15 @@ class CutSetEvaluatorTest {
                 .toList();
         if (thick.size() == 2) {
             CutSetEvaluator one = evaluator(new Limits(0.95, 1, 2.4));
-            Operation first = Operation.remove(thick.get(0).id());
+            Operation first = Operation.remove(Target.parse(thick.get(0).id()));
             assertThat(one.withinLimits(List.of(), first)).isTrue();
             assertThat(one.withinLimits(
-                            List.of(first), Operation.remove(thick.get(1).id())))
+                            List.of(first),
+                            Operation.remove(Target.parse(thick.get(1).id()))))
                     .isFalse();
         }
         CutSetEvaluator none = evaluator(new Limits(0.95, 0, 2.4));
-        Operation twig = Operation.remove(child().id() + "/shoots");
+        Operation twig = Operation.remove(Target.parse(child().id() + "/shoots"));
         assertThat(none.withinLimits(List.of(), twig))
                 .as("twigs are no big cuts")
                 .isTrue();
@@ -179,7 +182,7 @@ class CutSetEvaluatorTest {
                 .filter(limb -> limb.parent() == 0 && limb.age() >= 2)
                 .max(java.util.Comparator.comparingDouble(Axis::baseDiameter))
                 .orElseThrow();
-        Operation renew = Operation.whole(OperationKind.RENEW_BEVEL, strong.id());
+        Operation renew = Operation.whole(OperationKind.RENEW_BEVEL, strong);
         assertThat(new CutSetEvaluator(spindle, List.of(), request(new Limits(0.95, 0, 2.4)), Set.of(), null)
                         .withinLimits(List.of(), renew))
                 .isFalse();
@@ -194,8 +197,8 @@ class CutSetEvaluatorTest {
         CutSetEvaluator strict =
                 new CutSetEvaluator(espalier, List.of(), request(new Limits(0.02, 0, 2.4)), Set.of(), null);
         List<Operation> spurring = espalier.limbs().stream()
-                .map(limb -> Operation.cutAt(OperationKind.SHORT_SPUR, limb.id() + "/shoots/up", 0.1))
-                .filter(one -> !umbel.cut.Target.of(espalier, one).isEmpty())
+                .map(limb -> Operation.cutAt(OperationKind.SHORT_SPUR, Target.parse(limb.id() + "/shoots/up"), 0.1))
+                .filter(one -> !umbel.cut.TargetAxes.of(espalier, one).isEmpty())
                 .toList();
         assertThat(spurring).isNotEmpty();
         assertThat(CutTree.of(espalier, spurring).woodShare()).isGreaterThan(0.02);
@@ -205,7 +208,7 @@ class CutSetEvaluatorTest {
 
     @Test
     void aTreeIsWorthTheSameHoweverOftenItIsAsked() {
-        List<Operation> off = List.of(Operation.remove(child().id()));
+        List<Operation> off = List.of(Operation.remove(Target.parse(child().id())));
         CutSetEvaluator one = usual();
         double worth = one.worth(off);
         assertThat(one.worth(off)).isEqualTo(worth);

@@ -12,6 +12,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.PlanParameters;
@@ -115,7 +116,7 @@ class CutSetValueTest {
     void aCutCostsMinutesWoodAndAWoundAndTakesAFaultAway() {
         Tree tree = TreeBuilder.build(PracticeTree.survey("central-leader", 14, 3, Fault.RIVAL_LEADER), KNOWLEDGE, 1);
         CutSetValue before = appraised(tree);
-        CutSetValue after = appraised(tree, Operation.remove("r1"));
+        CutSetValue after = appraised(tree, Operation.remove(Target.parse("r1")));
         assertThat(after.faults()).isLessThan(before.faults());
         assertThat(after.minutes()).isPositive();
         double rival = tree.find("r1").orElseThrow().baseDiameter();
@@ -128,7 +129,7 @@ class CutSetValueTest {
     void aFrameTakenAwayIsMissed() {
         Tree tree = TreeBuilder.build(PracticeTree.survey("peach", "open-centre", 8, 3), KNOWLEDGE, 1);
         Operation[] all = tree.limbsOn(tree.trunk()).stream()
-                .map(limb -> Operation.remove(limb.id()))
+                .map(limb -> Operation.remove(limb))
                 .toArray(Operation[]::new);
         assertThat(appraised(tree).missing()).isZero();
         assertThat(appraised(tree, all).missing()).isEqualTo(1);

@@ -23,7 +23,7 @@ class FaultCostTest {
     private static Finding tight(Tree tree, String limb) {
         return TreeReader.read(tree, KNOWLEDGE.school("classic"), 2.4).findings().stream()
                 .filter(finding -> finding.rule().id().equals("tight-crotch"))
-                .filter(finding -> finding.limbs().equals(List.of(limb)))
+                .filter(finding -> finding.paths().equals(List.of(limb)))
                 .findFirst()
                 .orElseThrow();
     }

@@ -12,6 +12,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import umbel.crop.CropReading;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.Species;
@@ -51,31 +52,38 @@ class LimitsAndGoalsTest {
 
     @Test
     void aRefusalNamesWhatAndWhere() {
-        assertThat(PlanRequest.key(Operation.remove("4/shoots/up"))).isEqualTo("remove@4/shoots/up");
-        assertThat(PlanRequest.key(Operation.bend("2", 1))).isEqualTo("bend@2");
+        assertThat(PlanRequest.key(Operation.remove(Target.parse("4/shoots/up"))))
+                .isEqualTo("remove@4/shoots/up");
+        assertThat(PlanRequest.key(Operation.bend(Target.parse("2"), 1))).isEqualTo("bend@2");
     }
 
     @Test
     void doingNothingTakesNothingAndCostsNothing() {
         Tree tree = TreeBuilder.build(PracticeTree.survey("tall-spindle", 4, 2), KNOWLEDGE, 1);
         TreeReader.Reading reading = TreeReader.read(tree, KNOWLEDGE.school("classic"), 2.4);
-        Totals nothing = Totals.of(CutTree.of(tree, List.of()), reading.crop(), 2.4);
+        Totals nothing = Totals.of(CutTree.of(tree, List.of()), reading.crop(), reading.lines(), 2.4);
         assertThat(nothing.minutes()).isZero();
         assertThat(nothing.mass()).isZero();
-        assertThat(nothing.under30()).isEqualTo(reading.light().shareUnder(0.3));
+        assertThat(nothing.light().underFruitLight()).isEqualTo(reading.light().shareUnder(0.3));
         assertThat(nothing.crop().expectedFruits()).isEqualTo(reading.crop().expectedFruits());
     }
 
     @Test
     void theCropShareIsOfWhatTheTreeCanFinish() {
         Tree tree = TreeBuilder.build(PracticeTree.survey("tall-spindle", 4, 2), KNOWLEDGE, 1);
-        CutTree cut = CutTree.of(tree, List.of(Operation.remove("1"), Operation.remove("2"), Operation.remove("3")));
+        CutTree cut = CutTree.of(
+                tree,
+                List.of(
+                        Operation.remove(Target.parse("1")),
+                        Operation.remove(Target.parse("2")),
+                        Operation.remove(Target.parse("3"))));
+        TreeReader.Reading reading = TreeReader.read(tree, KNOWLEDGE.school("classic"), 2.4);
         CropReading rich = new CropReading(9999, 9999, 10, 9999);
-        assertThat(Totals.of(cut, rich, 2.4).cropShare())
+        assertThat(Totals.of(cut, rich, reading.lines(), 2.4).cropShare())
                 .as("buds to spare: the small target is still met")
                 .isCloseTo(1, within(1e-9));
-        TreeReader.Reading reading = TreeReader.read(tree, KNOWLEDGE.school("classic"), 2.4);
-        assertThat(Totals.of(cut, reading.crop(), 2.4).cropShare()).isLessThan(0.95);
+        assertThat(Totals.of(cut, reading.crop(), reading.lines(), 2.4).cropShare())
+                .isLessThan(0.95);
     }
 
     @Test
@@ -95,8 +103,9 @@ class LimitsAndGoalsTest {
     }
 
     private static double worth(CutSetValue.Ground ground, Tree tree, PlanRequest request, String... limbs) {
-        List<Operation> operations =
-                java.util.Arrays.stream(limbs).map(Operation::remove).toList();
+        List<Operation> operations = java.util.Arrays.stream(limbs)
+                .map(limb -> Operation.remove(Target.parse(limb)))
+                .toList();
         return CutSetValue.of(ground, CutTree.of(tree, operations), request).worth(request);
     }
 

@@ -8,6 +8,7 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
+import umbel.cut.Target;
 import umbel.growth.BlockCalibration;
 import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
@@ -25,7 +26,7 @@ class PlanRequestTest {
                     new Limits(0.3, 3, 2.4),
                     Moment.DORMANT,
                     3,
-                    List.of(Operation.remove("4")),
+                    List.of(Operation.remove(Target.parse("4"))),
                     Set.of("remove@7"))
             .knowing(new BlockCalibration(3, 1.2, 1, 1, 1));
 
@@ -99,8 +100,9 @@ class PlanRequestTest {
 
     @Test
     void anOperationIsRefusedByWhatAndWhere() {
-        assertThat(PlanRequest.key(Operation.remove("4/shoots/up"))).isEqualTo("remove@4/shoots/up");
-        assertThat(PlanRequest.key(Operation.cutAt(OperationKind.HEAD, "trunk", 0.7)))
+        assertThat(PlanRequest.key(Operation.remove(Target.parse("4/shoots/up"))))
+                .isEqualTo("remove@4/shoots/up");
+        assertThat(PlanRequest.key(Operation.cutAt(OperationKind.HEAD, Target.TRUNK, 0.7)))
                 .isEqualTo("head@trunk");
         assertThat(PlanRequest.key(Operation.chooseBuds("trunk", 0.6, 9))).isEqualTo("rub@trunk/buds");
     }

@@ -11,6 +11,7 @@ import umbel.crop.CropReading;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
+import umbel.cut.Target;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
 import umbel.reading.Rules;
@@ -31,7 +32,7 @@ class PlannedTreesTest {
         Survey survey = PracticeTree.survey("central-leader", 18, 3, Fault.RIVAL_LEADER, Fault.SUCKERS);
         Plan first = PlanCase.of(survey).recommended();
         String refused = PlanRequest.key(first.steps().stream()
-                .filter(step -> step.operation().limb().equals("r1"))
+                .filter(step -> step.operation().target().path().equals("r1"))
                 .findFirst()
                 .orElseThrow()
                 .operation());
@@ -45,11 +46,12 @@ class PlannedTreesTest {
     @Test
     void whatTheGrowerTookIsInThePlanAndCountsTowardsTheLimit() {
         Survey survey = PracticeTree.survey("central-leader", 18, 4, Fault.STACKED_LIMBS, Fault.WATER_SPROUTS);
-        List<Operation> taken = List.of(Operation.remove("2"), Operation.remove("3"));
+        List<Operation> taken = List.of(Operation.remove(Target.parse("2")), Operation.remove(Target.parse("3")));
         PlanCase one = PlanCase.of(survey).wishing(taken, Set.of(), Map.of());
         Plan plan = one.recommended();
         assertThat(plan.steps()).extracting(Step::operation).containsAll(taken);
-        assertThat(plan.steps().stream().filter(step -> step.operation().limb().equals("2")))
+        assertThat(plan.steps().stream()
+                        .filter(step -> step.operation().target().path().equals("2")))
                 .allMatch(step -> step.year() == 0);
     }
 
@@ -88,11 +90,12 @@ class PlannedTreesTest {
         Plan plan = one.recommended();
         assertThat(plan.steps())
                 .anyMatch(step -> step.operation().kind() == OperationKind.RENEW_BEVEL
-                        && step.operation().limb().equals("1"));
+                        && step.operation().target().path().equals("1"));
         assertThat(plan.totals().cuts()).isLessThanOrEqualTo(4);
         assertThat(plan.steps())
                 .as("the leader is left alone")
-                .noneMatch(step -> step.year() == 0 && step.operation().limb().equals("trunk"));
+                .noneMatch(step ->
+                        step.year() == 0 && step.operation().target().path().equals("trunk"));
     }
 
     @Test
@@ -106,7 +109,7 @@ class PlannedTreesTest {
                 .survey();
         Plan plan = PlanCase.of(survey).under(new Limits(0.33, 2, REACH)).recommended();
         Step step = plan.steps().stream()
-                .filter(one -> one.operation().limb().equals("2"))
+                .filter(one -> one.operation().target().path().equals("2"))
                 .findFirst()
                 .orElseThrow();
         assertThat(step.operation().kind()).isEqualTo(OperationKind.BEND);
@@ -119,7 +122,8 @@ class PlannedTreesTest {
         PlanCase one = PlanCase.of(PracticeTree.survey("open-centre", 6, 2, Fault.THICKET));
         Plan plan = one.recommended();
         assertThat(plan.totals().woodShare()).isBetween(0.3, 0.5 + 1e-6);
-        assertThat(plan.totals().under30()).isLessThan(one.reading().light().shareUnder(0.3) - 0.1);
+        assertThat(plan.totals().light().underFruitLight())
+                .isLessThan(one.reading().light().shareUnder(0.3) - 0.1);
         List<Operation> visit = plan.steps().stream()
                 .filter(step -> step.year() == 0)
                 .map(Step::operation)
@@ -150,10 +154,15 @@ class PlannedTreesTest {
     @Test
     void theGrowersOwnMarksAreDescribedInTheOrderOfTheWork() {
         Survey survey = PracticeTree.survey("central-leader", 18, 3, Fault.SUCKERS, Fault.RIVAL_LEADER);
-        List<Operation> taken = List.of(Operation.remove("5"), Operation.remove("r1"), Operation.remove("s2"));
+        List<Operation> taken = List.of(
+                Operation.remove(Target.parse("5")),
+                Operation.remove(Target.parse("r1")),
+                Operation.remove(Target.parse("s2")));
         PlanCase one = PlanCase.of(survey).wishing(taken, Set.of(), Map.of());
         Plan plan = Planner.marked(one.tree(), one.reading(), one.request());
-        assertThat(plan.steps()).extracting(step -> step.operation().limb()).containsExactly("s2", "r1", "5");
+        assertThat(plan.steps())
+                .extracting(step -> step.operation().target().path())
+                .containsExactly("s2", "r1", "5");
         assertThat(plan.steps().get(2).reason()).isEqualTo("Marked by hand.");
         assertThat(plan.steps().get(1).rules()).contains(Rules.of("rival-leader"));
     }

@@ -132,7 +132,10 @@ class PlannerTest {
                 boolean bySeasons = step.reason().contains("grown on three seasons it comes out ahead");
                 boolean sameLimbGoes = step.operation().kind().takesAll()
                         && step.alternative().kind().takesAll()
-                        && step.operation().limb().equals(step.alternative().limb());
+                        && step.operation()
+                                .target()
+                                .path()
+                                .equals(step.alternative().target().path());
                 assertThat(step.alternativeGain())
                         .as(
                                 "the step is the better of the two, the coming seasons turned a close choice, or only the cut differs")
@@ -156,7 +159,9 @@ class PlannerTest {
             for (int year = 0; year < 3; year++) {
                 List<Step> steps = inWinter(plan, year);
                 List<Operation> done = operations(steps);
-                assertThat(done.stream().map(Operation::limb)).as(plan.name()).doesNotHaveDuplicates();
+                assertThat(done.stream().map(operation -> operation.target().path()))
+                        .as(plan.name())
+                        .doesNotHaveDuplicates();
                 if (steps.isEmpty()) {
                     continue;
                 }
@@ -198,7 +203,7 @@ class PlannerTest {
         Set<String> must = new HashSet<>();
         one.reading().findings().stream()
                 .filter(finding -> finding.stage() == Stage.SUCKERS || finding.stage() == Stage.UNSOUND)
-                .forEach(finding -> must.add(finding.limbs().get(0)));
+                .forEach(finding -> must.add(finding.first().path()));
         for (Plan plan : one.plans().subList(0, 3)) {
             Tree left = CutTree.of(
                             one.tree(),

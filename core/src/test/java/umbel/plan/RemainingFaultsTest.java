@@ -2,8 +2,10 @@ package umbel.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import umbel.cut.Target;
 import umbel.reading.Finding;
 import umbel.reading.Rules;
 import umbel.reading.Severity;
@@ -16,7 +18,7 @@ class RemainingFaultsTest {
         return new Finding(
                 Rules.of(rule),
                 Stage.FRAME,
-                List.of(limbs),
+                Arrays.stream(limbs).map(Target::parse).toList(),
                 "measure",
                 2,
                 1,

@@ -55,7 +55,7 @@ final class SeasonsAgainstNow {
         TreeState stand = InitialState.of(one.tree(), 1);
         List<Season.Work> works = new ArrayList<>(Collections.nCopies(3, Season.Work.NONE));
         works.set(0, Season.Work.dormant(PlanSearch.operations(visit)));
-        List<Forecast.Figures> years = Forecast.middle(stand, works);
+        List<Forecast.Figures> years = Forecast.middle(stand, works, 0.3);
         return ahead.now() * evaluator.worth(PlanSearch.operations(visit))
                 + ahead.one() * evaluator.worthOf(years.get(0).tree())
                 + ahead.three() * evaluator.worthOf(years.get(2).tree());
@@ -70,7 +70,8 @@ final class SeasonsAgainstNow {
         for (PlanCase one : manyTrees(count)) {
             PlanSearch search = one.search();
             List<Candidate> now = search.choose(1, true);
-            List<Candidate> then = new ForecastDecision(search, new Seasons(InitialState.of(one.tree(), 1))).of(now);
+            List<Candidate> then =
+                    new ForecastDecision(search, new Seasons(InitialState.of(one.tree(), 1), 0.3)).of(now);
             if (!Set.copyOf(PlanSearch.operations(now)).equals(Set.copyOf(PlanSearch.operations(then)))) {
                 turned++;
                 gained += overTheYears(one, then) - overTheYears(one, now);
@@ -90,6 +91,8 @@ final class SeasonsAgainstNow {
     private static double inThree(PlanCase one, List<Candidate> visit) {
         List<Season.Work> works = new ArrayList<>(Collections.nCopies(3, Season.Work.NONE));
         works.set(0, Season.Work.dormant(PlanSearch.operations(visit)));
-        return Forecast.middle(InitialState.of(one.tree(), 1), works).get(2).fruits();
+        return Forecast.middle(InitialState.of(one.tree(), 1), works, 0.3)
+                .get(2)
+                .fruits();
     }
 }

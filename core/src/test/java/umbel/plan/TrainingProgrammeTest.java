@@ -11,6 +11,7 @@ import umbel.assess.Assessor;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Stubs;
+import umbel.cut.Target;
 import umbel.knowledge.Knowledge;
 import umbel.light.LightResolution;
 import umbel.practice.PracticeTree;
@@ -39,7 +40,7 @@ class TrainingProgrammeTest {
     @Test
     void aWhipInACentralLeaderIsHeadedAtThreeQuartersOfAMetre() {
         assertThat(programme(whip("central-leader", 150), false))
-                .containsExactly(Operation.cutAt(OperationKind.HEAD, "trunk", 0.75));
+                .containsExactly(Operation.cutAt(OperationKind.HEAD, Target.TRUNK, 0.75));
     }
 
     @Test
@@ -73,7 +74,7 @@ class TrainingProgrammeTest {
         }
         assertThat(programme(tree.survey(), false))
                 .filteredOn(operation -> operation.kind() == OperationKind.REMOVE)
-                .extracting(Operation::limb)
+                .extracting(one -> one.target().path())
                 .hasSize(4)
                 .doesNotContain("6");
     }
@@ -97,7 +98,11 @@ class TrainingProgrammeTest {
     }
 
     private static double foot(Tree tree, Operation operation) {
-        return tree.find(operation.limb()).orElseThrow().course().point(0).z();
+        return tree.find(operation.target().path())
+                .orElseThrow()
+                .course()
+                .point(0)
+                .z();
     }
 
     @Test

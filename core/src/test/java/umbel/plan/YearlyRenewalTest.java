@@ -11,6 +11,7 @@ import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Stubs;
 import umbel.cut.Target;
+import umbel.cut.TargetAxes;
 import umbel.knowledge.TrainingSystem;
 import umbel.light.LightResolution;
 import umbel.survey.Surveys;
@@ -63,8 +64,8 @@ class YearlyRenewalTest {
         Tree tree = slenderCherry(set);
         List<Operation> out = of(tree).weakOut(act, mains(tree));
         assertThat(out).hasSize(gone).allMatch(one -> one.kind() == OperationKind.REMOVE);
-        assertThat(out).extracting(Operation::limb).noneMatch(limb -> limb.startsWith("f"));
-        assertThat(out.get(0).limb()).as("the thinnest first").isEqualTo("t0");
+        assertThat(out).extracting(one -> one.target().path()).noneMatch(limb -> limb.startsWith("f"));
+        assertThat(out.get(0).target().path()).as("the thinnest first").isEqualTo("t0");
     }
 
     @Test
@@ -87,10 +88,11 @@ class YearlyRenewalTest {
         List<Operation> renewed = of(tree).share(act, mains(tree));
         assertThat(renewed).hasSizeGreaterThan(3).allMatch(one -> one.kind() == OperationKind.RENEW_STUB);
         assertThat(renewed)
-                .allMatch(one -> stubs.of(tree.find(one.limb()).orElseThrow()).isPresent());
+                .allMatch(one ->
+                        stubs.of(tree.find(one.target().path()).orElseThrow()).isPresent());
         assertThat(renewed)
                 .as("a young limb goes for the sake of an older one below it")
-                .anyMatch(one -> tree.find(one.limb()).orElseThrow().age() == 2);
+                .anyMatch(one -> tree.find(one.target().path()).orElseThrow().age() == 2);
     }
 
     private static Tree peach(int shoots) {
@@ -106,7 +108,7 @@ class YearlyRenewalTest {
     @CsvSource({"10, 1, 6", "10, 0.5, 8", "60, 1, 20", "20, 1, 11"})
     void nearlyHalfOfAPeachsShootsGoEachWinterAndNoMoreStayThanCanBeLit(int shoots, double part, int kept) {
         List<Candidate> thinnings = of(peach(shoots)).oneYearWood(part);
-        assertThat(thinnings.get(0).operation()).isEqualTo(Operation.thin("1/shoots", kept));
+        assertThat(thinnings.get(0).operation()).isEqualTo(Operation.thin(Target.parse("1/shoots"), kept));
         assertThat(thinnings.get(0).settled()).isTrue();
     }
 
@@ -118,7 +120,7 @@ class YearlyRenewalTest {
                 .limb("2", "trunk", "scaffold", 60, 120, 46, 50, 240, 7, Surveys.bare())
                 .tree();
         Operation thin = of(tree).oneYearWood(1).get(0).operation();
-        assertThat(Target.of(tree, thin)).hasSize(2);
+        assertThat(TargetAxes.of(tree, thin)).hasSize(2);
     }
 
     @Test

@@ -25,7 +25,8 @@ class YearsAheadTest {
         for (PlanCase one : SeasonsAgainstNow.manyTrees(80)) {
             PlanSearch search = one.search();
             List<Candidate> now = search.choose(1, true);
-            List<Candidate> then = new ForecastDecision(search, new Seasons(InitialState.of(one.tree(), 1))).of(now);
+            List<Candidate> then =
+                    new ForecastDecision(search, new Seasons(InitialState.of(one.tree(), 1), 0.3)).of(now);
             if (!Set.copyOf(PlanSearch.operations(now)).equals(Set.copyOf(PlanSearch.operations(then)))) {
                 turned++;
                 assertThat(SeasonsAgainstNow.overTheYears(one, then))
@@ -79,7 +80,8 @@ class YearsAheadTest {
             Set<String> growingOn = new HashSet<>();
             for (Step step : one.plans().get(0).steps()) {
                 if (step.operation().kind().takesAll()) {
-                    assertThat(growingOn).doesNotContain(step.operation().limb());
+                    assertThat(growingOn)
+                            .doesNotContain(step.operation().target().path());
                 }
                 growingOn.add(step.operation().growsOnFrom());
                 reduced += step.operation().toLimb().isEmpty() ? 0 : 1;
@@ -132,12 +134,13 @@ class YearsAheadTest {
         for (Plan plan : plans) {
             List<String> watched = plan.steps().stream()
                     .filter(step -> step.operation().kind() == OperationKind.WATCH)
-                    .map(step -> step.operation().limb())
+                    .map(step -> step.operation().target().path())
                     .toList();
             assertThat(watched).hasSizeLessThanOrEqualTo(3).doesNotHaveDuplicates();
             assertThat(plan.steps())
                     .filteredOn(step -> step.operation().kind().cuts())
-                    .noneMatch(step -> watched.contains(step.operation().limb()));
+                    .noneMatch(
+                            step -> watched.contains(step.operation().target().path()));
         }
     }
 
@@ -162,7 +165,7 @@ class YearsAheadTest {
     private static List<String> limbsOf(List<Step> steps, OperationKind kind) {
         return steps.stream()
                 .filter(step -> step.year() == 0 && step.operation().kind() == kind)
-                .map(step -> step.operation().limb())
+                .map(step -> step.operation().target().path())
                 .toList();
     }
 }

@@ -42,7 +42,7 @@ class SurveyYearLaterTest {
         assertThat(after.trunk().diameterMm())
                 .isGreaterThanOrEqualTo(before.trunk().diameterMm());
         Tree found = TreeBuilder.build(after, Knowledge.shipped(), 1);
-        Forecast.Outlook foretold = Forecast.of(InitialState.of(stood, 1), List.of(Season.Work.NONE))
+        Forecast.Outlook foretold = Forecast.of(InitialState.of(stood, 1), List.of(Season.Work.NONE), 0.3)
                 .years()
                 .get(0);
         Comparison seen = Comparison.of(foretold, found);

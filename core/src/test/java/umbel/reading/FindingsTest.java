@@ -151,7 +151,7 @@ class FindingsTest {
                 .scaffold("good", 80, 0, 53, 35, 150)
                 .scaffold("steep", 84, 140, 42, 35, 150)
                 .tree();
-        assertThat(find(tree, "crowded-origin").limbs()).containsExactly("steep", "good");
+        assertThat(find(tree, "crowded-origin").paths()).containsExactly("steep", "good");
     }
 
     @ParameterizedTest
@@ -212,7 +212,7 @@ class FindingsTest {
                 .limb("3", "2", "lateral", 40, 135, 90, 10, 70, 4, Surveys.bare())
                 .tree();
         Finding finding = find(tree, "crossing");
-        assertThat(finding.limbs()).containsExactlyInAnyOrder("3", "1");
+        assertThat(finding.paths()).containsExactlyInAnyOrder("3", "1");
         assertThat(finding.value()).isLessThan(3);
     }
 

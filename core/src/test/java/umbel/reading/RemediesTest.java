@@ -75,7 +75,7 @@ class RemediesTest {
                         && operation.toLimb().equals("high"));
         assertThat(operations)
                 .as("no more than the most for one winter")
-                .noneMatch(operation -> operation.limb().equals("trunk") && operation.at() < 6.2 - 1.2 - 0.11);
+                .noneMatch(operation -> operation.target().path().equals("trunk") && operation.at() < 6.2 - 1.2 - 0.11);
     }
 
     @Test

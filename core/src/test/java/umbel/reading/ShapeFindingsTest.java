@@ -127,7 +127,7 @@ class ShapeFindingsTest {
                 .scaffold("4", 215, 270, 60, 35, 150);
         Finding lost = find(tree.tree(), "lost-cone");
         assertThat(lost.value()).as("150 cm against 120 cm at one angle").isCloseTo(1.25, within(0.06));
-        assertThat(lost.limbs()).containsExactlyInAnyOrder("3", "4");
+        assertThat(lost.paths()).containsExactlyInAnyOrder("3", "4");
         assertThat(has(tree.as("open-centre").tree(), "lost-cone"))
                 .as("an open centre has no cone to lose")
                 .isFalse();
@@ -143,7 +143,7 @@ class ShapeFindingsTest {
                 .limb("short", "trunk", "limb", 110, 90, 90, 14, 50, 3, Surveys.bare())
                 .tree();
         Finding out = find(tree, "out-of-box");
-        assertThat(out.limbs()).containsExactly("long");
+        assertThat(out.paths()).containsExactly("long");
         assertThat(out.threshold()).as("(3.5 - 2.0) / 2 + 0.2").isCloseTo(0.95, within(1e-9));
         assertThat(out.value()).isCloseTo(1.2, within(0.05));
         assertThat(out.reason()).contains("aisle");

@@ -10,6 +10,7 @@ import umbel.cut.CutTree;
 import umbel.cut.Effect;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
+import umbel.cut.Target;
 import umbel.survey.Surveys;
 import umbel.wood.Tree;
 
@@ -55,7 +56,7 @@ class FollowUpsTest {
 
     @Test
     void aLargeWinterCutIsComeBackToForItsSproutsByTheYearsOwnPetalFall() {
-        List<FollowUps.FollowUp> all = after(WINTER, false, Operation.remove("1"));
+        List<FollowUps.FollowUp> all = after(WINTER, false, Operation.remove(Target.parse("1")));
         assertThat(kinds(all)).containsExactly("rub-sprouts", "scout");
         assertThat(all.get(0).from()).isEqualTo(LocalDate.of(2027, 6, 2));
         assertThat(all.get(1).from()).isEqualTo(LocalDate.of(2027, 8, 23));
@@ -63,7 +64,7 @@ class FollowUpsTest {
 
     @Test
     void bentLimbsAreCheckedAndUntied() {
-        List<FollowUps.FollowUp> all = after(WINTER, false, Operation.bend("2", Math.toRadians(80)));
+        List<FollowUps.FollowUp> all = after(WINTER, false, Operation.bend(Target.parse("2"), Math.toRadians(80)));
         assertThat(kinds(all)).containsExactly("check-ties", "take-off-ties", "scout");
         assertThat(all.get(0).from()).isEqualTo(LocalDate.of(2027, 2, 24));
         assertThat(all.get(1).from()).as("twenty weeks to set").isEqualTo(LocalDate.of(2027, 6, 30));
@@ -71,20 +72,23 @@ class FollowUpsTest {
 
     @Test
     void aStubOfAnOldScaffoldAsksForItsNextStageNextWinter() {
-        List<FollowUps.FollowUp> all = after(WINTER, false, Operation.cutAt(OperationKind.RENEW_STUB, "1", 0.3));
+        List<FollowUps.FollowUp> all =
+                after(WINTER, false, Operation.cutAt(OperationKind.RENEW_STUB, Target.parse("1"), 0.3));
         assertThat(kinds(all)).contains("next-stage");
         assertThat(all.get(all.size() - 1).from()).isEqualTo(LocalDate.of(2028, 1, 31));
     }
 
     @Test
     void fruitIsThinnedOnlyWhereMoreIsExpectedThanTheTreeCanFinish() {
-        assertThat(kinds(after(WINTER, true, Operation.remove("2/shoots/up")))).contains("thin-fruit");
-        assertThat(kinds(after(WINTER, false, Operation.remove("2/shoots/up")))).doesNotContain("thin-fruit");
+        assertThat(kinds(after(WINTER, true, Operation.remove(Target.parse("2/shoots/up")))))
+                .contains("thin-fruit");
+        assertThat(kinds(after(WINTER, false, Operation.remove(Target.parse("2/shoots/up")))))
+                .doesNotContain("thin-fruit");
     }
 
     @Test
     void shortSpurringInLeafIsRepeatedWhileThereIsTime() {
-        Operation shortened = Operation.cutAt(OperationKind.SHORT_SPUR, "2/shoots/up", 0.1);
+        Operation shortened = Operation.cutAt(OperationKind.SHORT_SPUR, Target.parse("2/shoots/up"), 0.1);
         assertThat(kinds(after(LocalDate.of(2027, 6, 25), false, shortened))).contains("short-spur-again");
         assertThat(kinds(after(LocalDate.of(2027, 7, 20), false, shortened))).doesNotContain("short-spur-again");
         assertThat(kinds(after(WINTER, false, shortened))).doesNotContain("short-spur-again");

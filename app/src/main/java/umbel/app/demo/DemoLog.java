@@ -21,6 +21,7 @@ import umbel.app.visit.RecordController;
 import umbel.app.visit.VisitService;
 import umbel.assess.Mark;
 import umbel.cut.Operation;
+import umbel.cut.Target;
 import umbel.survey.Survey;
 import umbel.survey.SurveyReader;
 
@@ -92,7 +93,7 @@ class DemoLog {
                 .filter(limb -> limb.parent().equals(Survey.TRUNK) && limb.angleDeg() < 60)
                 .limit(2)
                 .map(limb -> new RecordController.DoneStep(
-                        Mark.of(Operation.bend(limb.id(), Math.toRadians(62))),
+                        Mark.of(Operation.bend(Target.limb(limb.id()), Math.toRadians(62))),
                         "Bring limb " + limb.id() + " to 62°",
                         "as-planned",
                         ""))

@@ -98,7 +98,7 @@ public class HoldingService {
      * @param act findings that call for action
      * @param all all findings
      * @param first the first of them in the order of work, in words
-     * @param under30 share of fruiting sites under 30 % of open light
+     * @param shade share of fruiting sites with less light than fruit needs
      * @param state to-decide, marked or done
      */
     public record TreeLine(
@@ -115,7 +115,7 @@ public class HoldingService {
             int all,
             String first,
             String firstRule,
-            double under30,
+            double shade,
             String state,
             String stateNote) {}
 
@@ -236,7 +236,7 @@ public class HoldingService {
                 findings.size(),
                 findings.isEmpty() ? "" : findings.get(0).reason(),
                 findings.isEmpty() ? "" : findings.get(0).rule().id(),
-                Units.round(read.reading().light().shareUnder(0.30), 3),
+                Units.round(read.reading().underFruitLight(), 3),
                 marked ? "marked" : done != null ? "done" : "to-decide",
                 done != null ? done.doneOn() + ", " + done.who() : "");
     }

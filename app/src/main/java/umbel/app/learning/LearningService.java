@@ -113,11 +113,15 @@ public class LearningService {
     @Transactional(readOnly = true)
     public Optional<Survey> expected(long treeId, LocalDate today) {
         return surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(treeId).map(last -> {
-            Tree before = readings.of(last).tree();
+            TreeReadings.ReadTree read = readings.of(last);
+            Tree before = read.tree();
             Season.Work work = work(before, visitsAfter(last));
             boolean season = ChronoUnit.DAYS.between(last.surveyedOn(), today) >= SEASON_DAYS_LEAST;
             Tree now = season
-                    ? Forecast.middle(of(last.tree().block()).applied(InitialState.of(before, SEED)), List.of(work))
+                    ? Forecast.middle(
+                                    of(last.tree().block()).applied(InitialState.of(before, SEED)),
+                                    List.of(work),
+                                    read.reading().lines().fruit())
                             .get(0)
                             .tree()
                     : CutTree.of(before, work.before()).left();
@@ -135,8 +139,12 @@ public class LearningService {
         List<WorkRecord> visits = visitsAfter(earlier);
         double fruits = fruitsBetween(earlier, later);
         return kept.get(new Key(earlier.id(), later.id(), visits.size(), fruits), () -> {
-            Tree before = readings.of(earlier).tree();
-            Forecast.Outlook foretold = Forecast.of(InitialState.of(before, SEED), List.of(work(before, visits)))
+            TreeReadings.ReadTree read = readings.of(earlier);
+            Tree before = read.tree();
+            Forecast.Outlook foretold = Forecast.of(
+                            InitialState.of(before, SEED),
+                            List.of(work(before, visits)),
+                            read.reading().lines().fruit())
                     .years()
                     .get(0);
             Comparison seen = Comparison.of(foretold, readings.of(later).tree());

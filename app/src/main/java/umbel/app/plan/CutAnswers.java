@@ -5,7 +5,7 @@ import java.util.List;
 import umbel.app.survey.StandDrawing;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
-import umbel.cut.Target;
+import umbel.cut.TargetAxes;
 import umbel.wood.Axis;
 import umbel.wood.Units;
 import umbel.wood.Vec;
@@ -54,7 +54,7 @@ public final class CutAnswers {
 
     /** Where an operation's flag is tied, metres from the trunk's foot. */
     public static Vec flagAt(CutTree cut, Operation operation) {
-        List<Axis> targets = Target.of(cut.found(), operation);
+        List<Axis> targets = TargetAxes.of(cut.found(), operation);
         if (targets.isEmpty()) {
             return new Vec(0, 0, 0);
         }

@@ -39,7 +39,8 @@ public class GrowthService {
             Moment moment,
             int years,
             boolean thinned,
-            BlockCalibration learned) {}
+            BlockCalibration learned,
+            double fruitLight) {}
 
     private record Futures(Forecast marked, Forecast alone) {}
 
@@ -65,13 +66,22 @@ public class GrowthService {
     private Futures futures(long treeId, Decisions decisions, int years, boolean thinned) {
         TreeReadings.ReadTree read = plans.newestReading(treeId);
         BlockCalibration learned = plans.learned(treeId);
+        double light = read.reading().lines().fruit();
         Asked asked = new Asked(
-                treeId, plans.newestSurvey(treeId), decisions.marks(), decisions.moment(), years, thinned, learned);
+                treeId,
+                plans.newestSurvey(treeId),
+                decisions.marks(),
+                decisions.moment(),
+                years,
+                thinned,
+                learned,
+                light);
         return kept.get(asked, () -> {
             TreeState stand = learned.applied(InitialState.of(read.tree(), SEED));
             return new Futures(
-                    Forecast.of(stand, works(decisions.moment(), PlanService.operations(decisions), years, thinned)),
-                    Forecast.of(stand, works(Moment.DORMANT, List.of(), years, thinned)));
+                    Forecast.of(
+                            stand, works(decisions.moment(), PlanService.operations(decisions), years, thinned), light),
+                    Forecast.of(stand, works(Moment.DORMANT, List.of(), years, thinned), light));
         });
     }
 

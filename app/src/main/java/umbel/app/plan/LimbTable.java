@@ -58,9 +58,7 @@ final class LimbTable {
                 Units.round(flowers, 0),
                 light == null ? null : Units.round(light, 3),
                 Units.round(
-                        CutTree.of(read.tree(), List.of(Operation.remove(limb.id())))
-                                .woodShare(),
-                        3),
+                        CutTree.of(read.tree(), List.of(Operation.remove(limb))).woodShare(), 3),
                 limb.conditions().stream().map(Condition::word).toList(),
                 limb.disease(),
                 measured.note() == null ? "" : measured.note());

@@ -76,9 +76,9 @@ class MaterialController {
         Tree tree = plans.newestReading(work.tree().id()).tree();
         return PlanService.operations(decided.on(work)).stream()
                 .filter(operation -> operation.kind() == OperationKind.BEND)
-                .filter(operation -> tree.find(operation.limb()).isPresent())
+                .filter(operation -> tree.find(operation.onLimb()).isPresent())
                 .map((Operation bend) ->
-                        Training.of(tree, tree.find(bend.limb()).orElseThrow(), bend.toAngle()))
+                        Training.of(tree, tree.find(bend.onLimb()).orElseThrow(), bend.toAngle()))
                 .toList();
     }
 

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import umbel.app.http.NotFound;
@@ -27,9 +28,11 @@ import umbel.cut.CutTree;
 import umbel.cut.Effect;
 import umbel.cut.ImpossibleCut;
 import umbel.cut.Operation;
+import umbel.cut.OperationKind;
 import umbel.cut.Options;
 import umbel.cut.SafetyLimits;
 import umbel.cut.Target;
+import umbel.cut.TargetAxes;
 import umbel.growth.BlockCalibration;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.School;
@@ -41,6 +44,7 @@ import umbel.plan.Planner;
 import umbel.plan.Planning;
 import umbel.plan.Totals;
 import umbel.reading.TreeReader;
+import umbel.wood.Attitude;
 import umbel.wood.Axis;
 import umbel.wood.Tree;
 import umbel.wood.Units;
@@ -109,7 +113,8 @@ public class PlanService {
                 viewer.adviser() ? List.of() : suggestions(treeId, survey, read),
                 records.findLastThatCounts(treeId, survey.id(), survey.surveyedOn())
                         .map(visit -> visit.doneOn().toString())
-                        .orElse(""));
+                        .orElse(""),
+                OperationKind.together());
     }
 
     /** The plans for a tree, each with the seasons after it. */
@@ -196,7 +201,7 @@ public class PlanService {
         TreeReadings.ReadTree read = read(survey, decisions);
         Limits limits = assessor.limits(request(read, decisions), read.tree());
         CutTree cut = CutTree.of(read.tree(), operations(decisions));
-        Totals.Sum sum = Totals.read(cut, read.reading().crop(), limits.reach());
+        Totals.Sum sum = Totals.read(cut, read.reading().crop(), read.reading().lines(), limits.reach());
         return new TreeAnswers.Marked(
                 Assessor.totals(sum.totals()),
                 CutAnswers.cuts(cut),
@@ -249,6 +254,7 @@ public class PlanService {
         return new TreeReader.Reading(
                 reading.light(),
                 reading.crop(),
+                reading.lines(),
                 readings.certaintyOf(survey, read).findings());
     }
 
@@ -259,14 +265,15 @@ public class PlanService {
         Tree tree = read.tree();
         Axis limb = tree.find(limbId).filter(Axis::isFrame).orElseThrow(() -> new NotFound("limb", limbId));
         List<Operation> others = operations(decisions).stream()
-                .filter(operation -> !operation.limb().equals(limbId))
+                .filter(operation -> !operation.target().path().equals(limbId))
                 .toList();
-        Totals before = Totals.of(CutTree.of(tree, others), read.reading().crop(), limits.reach());
+        Totals before = Totals.of(
+                CutTree.of(tree, others), read.reading().crop(), read.reading().lines(), limits.reach());
         List<TreeAnswers.Option> options = new ArrayList<>();
         for (Operation operation : Options.on(tree, limb, decisions.moment().isSummer())) {
             options.add(option(read, limits, others, operation, before));
         }
-        for (String group : groupsOn(tree, limb)) {
+        for (Target group : groupsOn(tree, limb)) {
             options.add(option(read, limits, others, Operation.remove(group), before));
         }
         return options;
@@ -320,7 +327,7 @@ public class PlanService {
         all.add(operation);
         CutTree cut = CutTree.of(read.tree(), all);
         Effect effect = Effect.of(cut, all.size() - 1, limits.reach());
-        Totals after = Totals.of(cut, read.reading().crop(), limits.reach());
+        Totals after = Totals.of(cut, read.reading().crop(), read.reading().lines(), limits.reach());
         return new TreeAnswers.Option(
                 Mark.of(operation),
                 StepText.title(read.tree(), operation),
@@ -329,14 +336,14 @@ public class PlanService {
                 StepText.answer(operation, effect),
                 Units.round(effect.woodShare(), 3),
                 Units.round(effect.flowerShare(), 3),
-                Units.round(before.under30(), 3),
-                Units.round(after.under30(), 3));
+                Units.round(before.light().underFruitLight(), 3),
+                Units.round(after.light().underFruitLight(), 3));
     }
 
-    private static List<String> groupsOn(Tree tree, Axis limb) {
-        return List.of("up", "in", "down").stream()
-                .map(attitude -> limb.id() + "/shoots/" + attitude)
-                .filter(group -> !Target.of(tree, Operation.remove(group)).isEmpty())
+    private static List<Target> groupsOn(Tree tree, Axis limb) {
+        return Stream.of(Attitude.UP, Attitude.IN, Attitude.DOWN)
+                .map(attitude -> Target.shoots(limb.id(), attitude))
+                .filter(group -> !TargetAxes.of(tree, group).isEmpty())
                 .toList();
     }
 

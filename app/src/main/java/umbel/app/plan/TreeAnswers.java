@@ -2,6 +2,7 @@ package umbel.app.plan;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import umbel.app.survey.StandDrawing;
 import umbel.assess.Assessment;
 import umbel.assess.Mark;
@@ -39,6 +40,7 @@ public final class TreeAnswers {
      * @param workVersion -1 while nothing was decided
      * @param suggestions what advisers marked, for the grower to accept or refuse; each with its titles in the order of its marks
      * @param workedOn the day of the last visit since it was surveyed; empty where there was none
+     * @param together by operation, those that may be marked on the same limb beside it
      */
     public record TreePage(
             TreeName name,
@@ -51,7 +53,8 @@ public final class TreeAnswers {
             long workVersion,
             boolean workOutdated,
             List<SuggestionLine> suggestions,
-            String workedOn) {}
+            String workedOn,
+            Map<String, List<String>> together) {}
 
     /** What an adviser suggests, and how its marks are said. */
     public record SuggestionLine(long id, String by, Instant at, List<Mark> marks, List<String> titles) {}
@@ -140,8 +143,8 @@ public final class TreeAnswers {
             String answer,
             double woodShare,
             double flowerShare,
-            double under30Before,
-            double under30After) {}
+            double shadeBefore,
+            double shadeAfter) {}
 
     /** What a limb takes from another: mean light its sites would gain without it. */
     public record ShadeOn(String limb, double light) {}

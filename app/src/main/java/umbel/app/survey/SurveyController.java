@@ -29,6 +29,7 @@ import umbel.assess.Assessment;
 import umbel.assess.Assessor;
 import umbel.light.LightModel;
 import umbel.light.LightReading;
+import umbel.light.LightSummary;
 import umbel.survey.Survey;
 import umbel.survey.SurveyReader;
 import umbel.wood.Tree;
@@ -86,11 +87,13 @@ class SurveyController {
     }
 
     private Preview preview(Survey survey) {
-        Tree tree = assessor.tree(AssessRequest.of(survey));
+        AssessRequest request = AssessRequest.of(survey);
+        Tree tree = assessor.tree(request);
         LightReading light = LightModel.read(tree);
         return new Preview(
                 StandDrawing.of(tree, light),
-                new Assessment.LightAnswer(light.shareUnder(0.30), light.shareUnder(0.50), light.interception()),
+                Assessment.LightAnswer.of(LightSummary.of(
+                        light, assessor.school(request).thresholds().lightLines())),
                 tree.setting().estimated());
     }
 

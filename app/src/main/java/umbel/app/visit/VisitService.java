@@ -36,6 +36,7 @@ import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.format.FieldError;
 import umbel.knowledge.Knowledge;
+import umbel.knowledge.LightLines;
 import umbel.plan.Totals;
 import umbel.season.FollowUps;
 import umbel.season.Phenology;
@@ -141,8 +142,12 @@ public class VisitService {
                         entry.clientId())
                 .worked(worked(entry))
                 .shaded(
-                        effects == null ? null : effects.outcome().before().under30After(),
-                        effects == null ? null : effects.outcome().after().under30After()));
+                        effects == null
+                                ? null
+                                : effects.outcome().before().lightAfter().underFruitLight(),
+                        effects == null
+                                ? null
+                                : effects.outcome().after().lightAfter().underFruitLight()));
         decided.settle(treeId, survey, marks(entry, StepOutcome::settles));
         if (corrected != null) {
             decided.markAgain(tree, survey, marks(entry, how -> how == StepOutcome.LEFT));
@@ -228,6 +233,7 @@ public class VisitService {
     private VisitEffects effects(SurveyEntry survey, RecordController.Entry entry) {
         TreeReadings.ReadTree read = readings.of(survey);
         double reach = knowledge.parameters().reach();
+        LightLines lines = read.reading().lines();
         try {
             List<Operation> operations = operations(entry, true);
             CutTree cut = CutTree.of(read.tree(), operations);
@@ -239,14 +245,14 @@ public class VisitService {
             Totals before = found.get(
                     survey.id(),
                     () -> Totals.of(
-                            CutTree.of(read.tree(), List.of()), read.reading().crop(), reach));
+                            CutTree.of(read.tree(), List.of()), read.reading().crop(), lines, reach));
             boolean cutsNothing = operations.stream().allMatch(one -> one.kind() == OperationKind.WATCH);
-            Totals after = cutsNothing ? before : Totals.of(cut, read.reading().crop(), reach);
+            Totals after = cutsNothing ? before : Totals.of(cut, read.reading().crop(), lines, reach);
             List<Operation> asPlanned = operations(entry, false);
             Totals planned = asPlanned.equals(operations)
                     ? after
                     : Totals.of(
-                            CutTree.of(read.tree(), asPlanned), read.reading().crop(), reach);
+                            CutTree.of(read.tree(), asPlanned), read.reading().crop(), lines, reach);
             return new VisitEffects(
                     read,
                     done,

@@ -20,14 +20,15 @@ import umbel.app.survey.SurveyRepository;
 import umbel.assess.Mark;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
+import umbel.cut.Target;
 import umbel.growth.Moment;
 
 /** What is decided on a tree: kept by version, left behind by a newer survey, lessened by what was done. */
 class TreeDecisionsTest {
 
     private static final long TREE = 7;
-    private static final Mark ONE = Mark.of(Operation.remove("1"));
-    private static final Mark TWO = Mark.of(Operation.remove("2"));
+    private static final Mark ONE = Mark.of(Operation.remove(Target.parse("1")));
+    private static final Mark TWO = Mark.of(Operation.remove(Target.parse("2")));
 
     private final SavedDecisionsRepository works = mock(SavedDecisionsRepository.class);
     private final SurveyRepository surveys = mock(SurveyRepository.class);
@@ -118,9 +119,9 @@ class TreeDecisionsTest {
 
     @Test
     void aMarkMadeAfterTheSheetStays() {
-        Mark elsewhere = Mark.of(Operation.cutAt(OperationKind.HEAD, "1", 0.5));
+        Mark elsewhere = Mark.of(Operation.cutAt(OperationKind.HEAD, Target.parse("1"), 0.5));
         saved(old, marks(ONE, elsewhere));
-        decided.settle(TREE, old, List.of(ONE, Mark.of(Operation.cutAt(OperationKind.HEAD, "1", 0.9))));
+        decided.settle(TREE, old, List.of(ONE, Mark.of(Operation.cutAt(OperationKind.HEAD, Target.parse("1"), 0.9))));
         assertThat(decided.on(TREE, old).decisions()).isEqualTo(marks(elsewhere));
     }
 
@@ -136,7 +137,7 @@ class TreeDecisionsTest {
         saved(old, marks(ONE));
         decided.markAgain(tree, old, List.of(ONE, TWO));
         assertThat(decided.on(TREE, old).decisions()).isEqualTo(marks(ONE, TWO));
-        decided.markAgain(tree, newer, List.of(Mark.of(Operation.remove("3"))));
+        decided.markAgain(tree, newer, List.of(Mark.of(Operation.remove(Target.parse("3")))));
         assertThat(decided.on(TREE, old).decisions()).isEqualTo(marks(ONE, TWO));
     }
 
