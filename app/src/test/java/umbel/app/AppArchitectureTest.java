@@ -42,4 +42,37 @@ class AppArchitectureTest {
     void noAreaOfTheProgramLeansOnItselfByWayOfOthers() {
         slices().matching("umbel.app.(*)..").should().beFreeOfCycles().check(all);
     }
+
+    /** A bush or a vine is to be at home in all of these; what is of trees only is asked of the plant behind its interface. */
+    @Test
+    void listsRecordsSheetsSeasonAndLearningSpeakOfPlantsAndNotOfTrees() {
+        noClasses()
+                .that()
+                .resideInAnyPackage(
+                        "umbel.app.orchard..",
+                        "umbel.app.holding..",
+                        "umbel.app.visit..",
+                        "umbel.app.log..",
+                        "umbel.app.sheets..",
+                        "umbel.app.season..",
+                        "umbel.app.learning..",
+                        "umbel.app.harvest..",
+                        "umbel.app.years..")
+                .should()
+                .dependOnClassesThat()
+                .haveFullyQualifiedName("umbel.wood.Tree")
+                .orShould()
+                .dependOnClassesThat()
+                .haveFullyQualifiedName("umbel.wood.Axis")
+                .orShould()
+                .dependOnClassesThat()
+                .haveFullyQualifiedName("umbel.cut.CutTree")
+                .orShould()
+                .dependOnClassesThat()
+                .haveFullyQualifiedName("umbel.plant.SurveyedTree")
+                .orShould()
+                .dependOnClassesThat()
+                .resideInAnyPackage("umbel.light..", "umbel.drawing..")
+                .check(all);
+    }
 }

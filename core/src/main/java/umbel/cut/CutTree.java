@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.function.Predicate;
 import umbel.wood.Axis;
 import umbel.wood.Tree;
+import umbel.wood.Vec;
 
 /**
  * A tree after operations, still knowing what it was: which axis was taken by which operation, and what is left.
@@ -12,6 +13,9 @@ import umbel.wood.Tree;
  * earlier tree bit for bit.
  */
 public final class CutTree {
+
+    /** How far from a union a flag is tied at least, so that it does not hide on the parent, metres. */
+    private static final double LEAST_FROM_UNION = 0.12;
 
     private final Tree found;
     private final List<Operation> operations;
@@ -67,6 +71,19 @@ public final class CutTree {
             }
         }
         return new CutTree(found, List.copyOf(operations), kept, takenBy, left);
+    }
+
+    /** Where an operation is made, for a flag to be tied: the cut, or the middle of a group or bend; metres from the trunk's foot. */
+    public Vec placeOf(Operation operation) {
+        List<Axis> targets = TargetAxes.of(found, operation);
+        if (targets.isEmpty()) {
+            return new Vec(0, 0, 0);
+        }
+        Axis first = targets.get(targets.size() / 2);
+        double at = Double.isNaN(operation.toAngle())
+                ? Math.max(operation.at(), Math.min(LEAST_FROM_UNION, first.length() / 2))
+                : first.length() / 3;
+        return first.course().at(at);
     }
 
     /** Those operations that can be made on a tree as it is: for work planned on what it was. */

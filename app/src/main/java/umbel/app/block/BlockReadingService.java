@@ -19,6 +19,7 @@ import umbel.app.orchard.BlockRepository;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.app.survey.TreeReadings;
+import umbel.plant.SurveyedTree;
 import umbel.reading.BlockReading;
 
 /**
@@ -140,7 +141,7 @@ public class BlockReadingService {
                 entries.subList(from, Math.min(entries.size(), from + BATCH)).parallelStream()
                         .filter(entry -> !job.cancelled())
                         .forEach(entry -> {
-                            TreeReadings.ReadTree tree = readings.of(entry);
+                            SurveyedTree tree = readings.of(entry);
                             read.add(BlockReading.TreeRead.of(
                                     entry.tree().id(), entry.tree().label(), tree.tree(), tree.reading()));
                             job.done.incrementAndGet();

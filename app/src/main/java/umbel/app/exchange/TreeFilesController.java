@@ -19,9 +19,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import umbel.app.plan.PlanService;
 import umbel.app.survey.SurveyRepository;
-import umbel.app.survey.TreeReadings;
 import umbel.drawing.TreeGltf;
 import umbel.drawing.TreeSvg;
+import umbel.plant.SurveyedTree;
 import umbel.survey.SurveyCsv;
 import umbel.survey.SurveyReader;
 import umbel.wood.Units;
@@ -49,7 +49,7 @@ class TreeFilesController {
     @Hidden
     @GetMapping("/trees/{id}/survey.csv")
     ResponseEntity<String> table(@PathVariable long id) {
-        TreeReadings.ReadTree read = plans.newestReading(id);
+        SurveyedTree read = plans.newestReading(id);
         return file(
                 CSV, name(read, "csv"), SurveyCsv.write(List.of(read.request().survey())));
     }
@@ -58,7 +58,7 @@ class TreeFilesController {
     @Hidden
     @GetMapping("/trees/{id}/drawing.svg")
     ResponseEntity<String> drawing(@PathVariable long id, @RequestParam(defaultValue = "180") double from) {
-        TreeReadings.ReadTree read = plans.newestReading(id);
+        SurveyedTree read = plans.newestReading(id);
         return file(SVG, name(read, "svg"), TreeSvg.draw(read.tree(), Units.fromDegrees(from)));
     }
 
@@ -66,7 +66,7 @@ class TreeFilesController {
     @Hidden
     @GetMapping("/trees/{id}/tree.gltf")
     ResponseEntity<String> solid(@PathVariable long id) {
-        TreeReadings.ReadTree read = plans.newestReading(id);
+        SurveyedTree read = plans.newestReading(id);
         return file(GLTF, name(read, "gltf"), TreeGltf.write(read.tree()));
     }
 
@@ -116,7 +116,7 @@ class TreeFilesController {
         return columns;
     }
 
-    private static String name(TreeReadings.ReadTree read, String ending) {
+    private static String name(SurveyedTree read, String ending) {
         String label = read.tree().setting().label();
         return (label.isEmpty() ? "tree" : label.replaceAll("[^A-Za-z0-9]+", "-")) + "." + ending;
     }

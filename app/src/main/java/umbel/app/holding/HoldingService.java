@@ -25,6 +25,8 @@ import umbel.knowledge.Knowledge;
 import umbel.knowledge.PlanParameters;
 import umbel.knowledge.Species;
 import umbel.knowledge.TrainingSystem;
+import umbel.plant.Plant;
+import umbel.plant.PlantFacts;
 import umbel.reading.Finding;
 import umbel.reading.Severity;
 import umbel.wood.Units;
@@ -215,8 +217,9 @@ public class HoldingService {
     }
 
     private TreeLine line(SurveyEntry entry, SavedDecisions work) {
-        TreeReadings.ReadTree read = readings.of(entry);
-        List<Finding> findings = read.reading().findings();
+        Plant plant = readings.plant(entry);
+        PlantFacts facts = plant.facts();
+        List<Finding> findings = plant.findings();
         WorkRecord done = records.findLastThatCounts(entry.tree().id(), entry.id(), entry.surveyedOn())
                 .orElse(null);
         boolean marked = TreeDecisions.marks(work, entry);
@@ -227,16 +230,16 @@ public class HoldingService {
                 entry.tree().rowNo(),
                 entry.tree().placeNo(),
                 entry.surveyedOn().toString(),
-                read.tree().setting().leaf(),
-                read.tree().limbs().size(),
-                Units.round(read.tree().top(), 1),
+                facts.leaf(),
+                facts.parts().size(),
+                Units.round(facts.height(), 1),
                 (int) findings.stream()
                         .filter(one -> one.severity() == Severity.ACT)
                         .count(),
                 findings.size(),
                 findings.isEmpty() ? "" : findings.get(0).reason(),
                 findings.isEmpty() ? "" : findings.get(0).rule().id(),
-                Units.round(read.reading().underFruitLight(), 3),
+                Units.round(plant.shade(), 3),
                 marked ? "marked" : done != null ? "done" : "to-decide",
                 done != null ? done.doneOn() + ", " + done.who() : "");
     }

@@ -20,19 +20,10 @@ import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.app.survey.TreeReadings;
 import umbel.assess.Mark;
-import umbel.cut.CutTree;
-import umbel.cut.ImpossibleCut;
-import umbel.cut.Operation;
 import umbel.growth.BlockCalibration;
 import umbel.growth.Comparison;
-import umbel.growth.ExpectedSurvey;
-import umbel.growth.Forecast;
-import umbel.growth.InitialState;
-import umbel.growth.Season;
 import umbel.knowledge.Knowledge;
 import umbel.survey.Survey;
-import umbel.survey.SurveyReader;
-import umbel.wood.Tree;
 
 /**
  * Holds forecasts against what trees did: for every tree surveyed in two winters, the season between is foretold from the
@@ -44,7 +35,6 @@ public class LearningService {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int SEASON_DAYS_LEAST = 200;
     private static final int SEASON_DAYS_MOST = 550;
-    private static final long SEED = 1;
 
     private final SurveyRepository surveys;
     private final RecordRepository records;
@@ -112,21 +102,13 @@ public class LearningService {
     /** What the next survey of a tree is expected to find today; empty where it was never surveyed. */
     @Transactional(readOnly = true)
     public Optional<Survey> expected(long treeId, LocalDate today) {
-        return surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(treeId).map(last -> {
-            TreeReadings.ReadTree read = readings.of(last);
-            Tree before = read.tree();
-            Season.Work work = work(before, visitsAfter(last));
-            boolean season = ChronoUnit.DAYS.between(last.surveyedOn(), today) >= SEASON_DAYS_LEAST;
-            Tree now = season
-                    ? Forecast.middle(
-                                    of(last.tree().block()).applied(InitialState.of(before, SEED)),
-                                    List.of(work),
-                                    read.reading().lines().fruit())
-                            .get(0)
-                            .tree()
-                    : CutTree.of(before, work.before()).left();
-            return ExpectedSurvey.of(SurveyReader.read(last.document()), now, season, today);
-        });
+        return surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(treeId)
+                .map(last -> readings.plant(last)
+                        .expected(
+                                done(visitsAfter(last)),
+                                of(last.tree().block()),
+                                ChronoUnit.DAYS.between(last.surveyedOn(), today) >= SEASON_DAYS_LEAST,
+                                today));
     }
 
     private List<WorkRecord> visitsAfter(SurveyEntry survey) {
@@ -138,23 +120,14 @@ public class LearningService {
     private Comparison compare(SurveyEntry earlier, SurveyEntry later) {
         List<WorkRecord> visits = visitsAfter(earlier);
         double fruits = fruitsBetween(earlier, later);
-        return kept.get(new Key(earlier.id(), later.id(), visits.size(), fruits), () -> {
-            TreeReadings.ReadTree read = readings.of(earlier);
-            Tree before = read.tree();
-            Forecast.Outlook foretold = Forecast.of(
-                            InitialState.of(before, SEED),
-                            List.of(work(before, visits)),
-                            read.reading().lines().fruit())
-                    .years()
-                    .get(0);
-            Comparison seen = Comparison.of(foretold, readings.of(later).tree());
-            return fruits > 0 ? seen.withFruits(foretold.fruits(), fruits) : seen;
-        });
+        return kept.get(
+                new Key(earlier.id(), later.id(), visits.size(), fruits),
+                () -> readings.plant(earlier).compare(done(visits), readings.plant(later), fruits));
     }
 
     /** Fruits a tree bore between two surveys, counted or by their mass; 0 where nobody wrote it down. */
     private double fruitsBetween(SurveyEntry earlier, SurveyEntry later) {
-        double mass = readings.of(earlier).tree().setting().fruitMass();
+        double mass = readings.plant(earlier).facts().fruitMass();
         return pickings
                 .findByTreeIdAndKindAndPickedOnBetween(
                         earlier.tree().id(), "harvest", earlier.surveyedOn(), later.surveyedOn())
@@ -163,31 +136,24 @@ public class LearningService {
                 .sum();
     }
 
-    /** What was done after a survey, as far as it can be made out on its tree; corrected visits do not count. */
-    private static Season.Work work(Tree tree, List<WorkRecord> visits) {
-        List<Operation> done = new ArrayList<>();
+    /** What was done at visits; those that were corrected do not count. */
+    private static List<Mark> done(List<WorkRecord> visits) {
+        List<Mark> done = new ArrayList<>();
         for (WorkRecord visit : visits) {
             boolean corrected = visits.stream().anyMatch(other -> visit.id().equals(other.correctsId()));
             if (!corrected) {
                 done.addAll(doneIn(visit));
             }
         }
-        return Season.Work.dormant(CutTree.possible(tree, done));
+        return done;
     }
 
-    private static List<Operation> doneIn(WorkRecord visit) {
-        record Step(Mark mark, String outcome) {}
-        List<Operation> done = new ArrayList<>();
-        for (JsonNode node : JSON.readTree(visit.document())) {
-            Step step = new Step(
-                    JSON.convertValue(node.path("mark"), new TypeReference<Mark>() {}),
-                    node.path("outcome").asString(""));
-            if (StepOutcome.of(step.outcome()).filter(StepOutcome::done).isPresent()) {
-                try {
-                    done.add(step.mark().toOperation());
-                } catch (ImpossibleCut e) {
-                    // an old visit whose mark says nothing about this tree
-                }
+    private static List<Mark> doneIn(WorkRecord visit) {
+        List<Mark> done = new ArrayList<>();
+        for (JsonNode step : JSON.readTree(visit.document())) {
+            String outcome = step.path("outcome").asString("");
+            if (StepOutcome.of(outcome).filter(StepOutcome::done).isPresent()) {
+                done.add(JSON.convertValue(step.path("mark"), new TypeReference<Mark>() {}));
             }
         }
         return done;

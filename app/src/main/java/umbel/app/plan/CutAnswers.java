@@ -5,7 +5,6 @@ import java.util.List;
 import umbel.app.survey.StandDrawing;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
-import umbel.cut.TargetAxes;
 import umbel.wood.Axis;
 import umbel.wood.Units;
 import umbel.wood.Vec;
@@ -48,20 +47,7 @@ public final class CutAnswers {
 
     /** Where an operation's flag is tied: the cut, or the middle of a group or bend. */
     static double[] flag(CutTree cut, Operation operation) {
-        Vec place = flagAt(cut, operation);
+        Vec place = cut.placeOf(operation);
         return new double[] {Units.round(place.x(), 3), Units.round(place.y(), 3), Units.round(place.z(), 3)};
-    }
-
-    /** Where an operation's flag is tied, metres from the trunk's foot. */
-    public static Vec flagAt(CutTree cut, Operation operation) {
-        List<Axis> targets = TargetAxes.of(cut.found(), operation);
-        if (targets.isEmpty()) {
-            return new Vec(0, 0, 0);
-        }
-        Axis first = targets.get(targets.size() / 2);
-        double at = Double.isNaN(operation.toAngle())
-                ? Math.max(operation.at(), Math.min(0.12, first.length() / 2))
-                : first.length() / 3;
-        return first.course().at(at);
     }
 }

@@ -6,7 +6,6 @@ import org.springframework.stereotype.Service;
 import umbel.app.http.NotFound;
 import umbel.app.kept.ComputedCache;
 import umbel.app.survey.StandDrawing;
-import umbel.app.survey.TreeReadings;
 import umbel.assess.Assessor;
 import umbel.assess.Mark;
 import umbel.cut.Operation;
@@ -17,6 +16,7 @@ import umbel.growth.Moment;
 import umbel.growth.Season;
 import umbel.growth.TreeState;
 import umbel.light.LightModel;
+import umbel.plant.SurveyedTree;
 
 /** Grows a saved tree on: as it is marked, and left alone. */
 @Service
@@ -64,7 +64,7 @@ public class GrowthService {
     }
 
     private Futures futures(long treeId, Decisions decisions, int years, boolean thinned) {
-        TreeReadings.ReadTree read = plans.newestReading(treeId);
+        SurveyedTree read = plans.newestReading(treeId);
         BlockCalibration learned = plans.learned(treeId);
         double light = read.reading().lines().fruit();
         Asked asked = new Asked(

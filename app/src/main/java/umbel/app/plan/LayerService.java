@@ -6,11 +6,11 @@ import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import umbel.app.survey.StandDrawing;
-import umbel.app.survey.TreeReadings;
 import umbel.assess.Assessor;
 import umbel.crop.HarvestLoad;
 import umbel.light.LightSection;
 import umbel.light.ShadeBetweenLimbs;
+import umbel.plant.SurveyedTree;
 import umbel.wood.Axis;
 import umbel.wood.Units;
 import umbel.wood.Vec;
@@ -28,7 +28,7 @@ class LayerService {
     /** What each limb takes from the others, and two sections through the tree: along its row and across it. */
     @Transactional(readOnly = true)
     public TreeAnswers.LightLayer light(long treeId) {
-        TreeReadings.ReadTree read = plans.newestReading(treeId);
+        SurveyedTree read = plans.newestReading(treeId);
         double row = read.tree().setting().rowBearing();
         return new TreeAnswers.LightLayer(
                 ShadeBetweenLimbs.of(read.tree()).stream()
@@ -60,7 +60,7 @@ class LayerService {
     /** The tree under the crop it is meant to carry. */
     @Transactional(readOnly = true)
     public TreeAnswers.HarvestLayer harvest(long treeId) {
-        TreeReadings.ReadTree read = plans.newestReading(treeId);
+        SurveyedTree read = plans.newestReading(treeId);
         HarvestLoad load = HarvestLoad.drawn(
                 read.tree(), read.reading().light(), read.reading().crop());
         HarvestLoad unthinned =

@@ -3,9 +3,9 @@ package umbel.app.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import umbel.app.survey.TreeReadings;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
+import umbel.plant.SurveyedTree;
 import umbel.survey.Survey;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -18,7 +18,7 @@ final class LimbTable {
     private LimbTable() {}
 
     /** The measured limbs of a tree in the order of its survey. */
-    static List<TreeAnswers.LimbLine> of(TreeReadings.ReadTree read) {
+    static List<TreeAnswers.LimbLine> of(SurveyedTree read) {
         Map<String, Double> light = read.reading().light().meanByLimb();
         List<TreeAnswers.LimbLine> lines = new ArrayList<>();
         for (Survey.LimbMeasure measured : read.request().survey().limbs()) {
@@ -28,8 +28,7 @@ final class LimbTable {
         return lines;
     }
 
-    private static TreeAnswers.LimbLine limb(
-            TreeReadings.ReadTree read, Survey.LimbMeasure measured, Axis limb, Double light) {
+    private static TreeAnswers.LimbLine limb(SurveyedTree read, Survey.LimbMeasure measured, Axis limb, Double light) {
         int shoots = 0;
         int spurs = 0;
         double flowers = 0;

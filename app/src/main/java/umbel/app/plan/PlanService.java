@@ -43,6 +43,8 @@ import umbel.plan.PlanRequest;
 import umbel.plan.Planner;
 import umbel.plan.Planning;
 import umbel.plan.Totals;
+import umbel.plant.Plant;
+import umbel.plant.SurveyedTree;
 import umbel.reading.TreeReader;
 import umbel.wood.Attitude;
 import umbel.wood.Axis;
@@ -93,7 +95,7 @@ public class PlanService {
         SurveyEntry survey = newest(treeId);
         TreeDecisions.Current current =
                 viewer.adviser() ? suggestions.of(treeId, survey, viewer.name()) : decided.on(treeId, survey);
-        TreeReadings.ReadTree read = read(survey, current.decisions());
+        SurveyedTree read = read(survey, current.decisions());
         Limits limits = assessor.limits(request(read, current.decisions()), read.tree());
         return new TreeAnswers.TreePage(
                 name(tree, survey, read),
@@ -170,8 +172,7 @@ public class PlanService {
     }
 
     /** A tree read and wished for, with the planning that answers it. */
-    private record Asked(
-            TreeReadings.ReadTree read, TreeReader.Reading sure, PlanRequest planRequest, Planning planning) {
+    private record Asked(SurveyedTree read, TreeReader.Reading sure, PlanRequest planRequest, Planning planning) {
 
         SchoolComparison.View view() {
             return new SchoolComparison.View(
@@ -183,7 +184,7 @@ public class PlanService {
     }
 
     private Asked asked(SurveyEntry survey, Decisions decisions) {
-        TreeReadings.ReadTree read = read(survey, decisions);
+        SurveyedTree read = read(survey, decisions);
         AssessRequest request = request(read, decisions);
         BlockCalibration learned = learning.of(survey.tree().block());
         PlanRequest planRequest = assessor.planRequest(
@@ -198,7 +199,7 @@ public class PlanService {
     @Transactional(readOnly = true)
     public TreeAnswers.Marked marked(long treeId, Decisions decisions) {
         SurveyEntry survey = newest(treeId);
-        TreeReadings.ReadTree read = read(survey, decisions);
+        SurveyedTree read = read(survey, decisions);
         Limits limits = assessor.limits(request(read, decisions), read.tree());
         CutTree cut = CutTree.of(read.tree(), operations(decisions));
         Totals.Sum sum = Totals.read(cut, read.reading().crop(), read.reading().lines(), limits.reach());
@@ -228,28 +229,26 @@ public class PlanService {
 
     /** What is marked on a tree's newest survey, in the order of work; empty where nothing is. */
     @Transactional(readOnly = true)
-    public List<Operation> markedInOrder(long treeId) {
+    public List<Mark> markedInOrder(long treeId) {
         SurveyEntry survey = newest(treeId);
         Decisions decisions = decided.on(treeId, survey).decisions();
-        if (decisions.marks().isEmpty()) {
-            return List.of();
-        }
-        TreeReadings.ReadTree read = read(survey, decisions);
-        PlanRequest planRequest = assessor.planRequest(
-                request(read, decisions), read.tree(), operations(decisions), new HashSet<>(decisions.refused()));
-        return Planner.marked(read.tree(), read.reading(), planRequest).steps().stream()
-                .map(step -> step.operation())
-                .toList();
+        return read(survey, decisions).inOrder(decisions.marks());
+    }
+
+    /** The plant at a place, of whatever kind, as it was last surveyed and read under what is decided on it. */
+    @Transactional(readOnly = true)
+    public Plant plant(long treeId) {
+        return newestReading(treeId);
     }
 
     /** The newest survey of a tree as it was read under what is decided on it. */
     @Transactional(readOnly = true)
-    public TreeReadings.ReadTree newestReading(long treeId) {
+    public SurveyedTree newestReading(long treeId) {
         SurveyEntry survey = newest(treeId);
         return read(survey, decided.on(treeId, survey).decisions());
     }
 
-    private TreeReader.Reading sure(SurveyEntry survey, TreeReadings.ReadTree read) {
+    private TreeReader.Reading sure(SurveyEntry survey, SurveyedTree read) {
         TreeReader.Reading reading = read.reading();
         return new TreeReader.Reading(
                 reading.light(),
@@ -260,7 +259,7 @@ public class PlanService {
 
     @Transactional(readOnly = true)
     public List<TreeAnswers.Option> options(long treeId, String limbId, Decisions decisions) {
-        TreeReadings.ReadTree read = read(newest(treeId), decisions);
+        SurveyedTree read = read(newest(treeId), decisions);
         Limits limits = assessor.limits(request(read, decisions), read.tree());
         Tree tree = read.tree();
         Axis limb = tree.find(limbId).filter(Axis::isFrame).orElseThrow(() -> new NotFound("limb", limbId));
@@ -281,7 +280,7 @@ public class PlanService {
 
     @Transactional(readOnly = true)
     public List<Assessment.StepAnswer> sheet(long treeId, Decisions decisions) {
-        TreeReadings.ReadTree read = read(newest(treeId), decisions);
+        SurveyedTree read = read(newest(treeId), decisions);
         PlanRequest planRequest = assessor.planRequest(
                 request(read, decisions), read.tree(), operations(decisions), new HashSet<>(decisions.refused()));
         return Planner.marked(read.tree(), read.reading(), planRequest).steps().stream()
@@ -292,7 +291,7 @@ public class PlanService {
     @Transactional
     public TreeAnswers.Kept keep(long treeId, TreeAnswers.Keep keep, Viewer viewer) {
         SurveyEntry survey = newest(treeId);
-        TreeReadings.ReadTree read = read(survey, keep.decisions());
+        SurveyedTree read = read(survey, keep.decisions());
         CutTree.of(read.tree(), operations(keep.decisions()));
         OrchardTree tree = tree(treeId);
         return new TreeAnswers.Kept(
@@ -308,7 +307,7 @@ public class PlanService {
      */
     public record Viewer(String name, boolean adviser) {}
 
-    private List<TreeAnswers.SuggestionLine> suggestions(long treeId, SurveyEntry survey, TreeReadings.ReadTree read) {
+    private List<TreeAnswers.SuggestionLine> suggestions(long treeId, SurveyEntry survey, SurveyedTree read) {
         return suggestions.open(treeId, survey).stream()
                 .map(one -> new TreeAnswers.SuggestionLine(
                         one.id(),
@@ -322,7 +321,7 @@ public class PlanService {
     }
 
     private TreeAnswers.Option option(
-            TreeReadings.ReadTree read, Limits limits, List<Operation> others, Operation operation, Totals before) {
+            SurveyedTree read, Limits limits, List<Operation> others, Operation operation, Totals before) {
         List<Operation> all = new ArrayList<>(others);
         all.add(operation);
         CutTree cut = CutTree.of(read.tree(), all);
@@ -373,7 +372,7 @@ public class PlanService {
         return effects;
     }
 
-    private TreeAnswers.TreeName name(OrchardTree tree, SurveyEntry survey, TreeReadings.ReadTree read) {
+    private TreeAnswers.TreeName name(OrchardTree tree, SurveyEntry survey, SurveyedTree read) {
         List<Long> surveyed = surveys.findNewest().stream()
                 .map(entry -> entry.tree().id())
                 .sorted()
@@ -397,14 +396,14 @@ public class PlanService {
                 at >= 0 && at + 1 < surveyed.size() ? surveyed.get(at + 1) : null);
     }
 
-    private static String cultivarOf(TreeReadings.ReadTree read, OrchardTree tree) {
+    private static String cultivarOf(SurveyedTree read, OrchardTree tree) {
         var cultivar = read.request().survey().tree().cultivar();
         boolean named =
                 cultivar != null && cultivar.name() != null && !cultivar.name().isBlank();
         return named ? cultivar.name() : tree.block().cultivar();
     }
 
-    private TreeReadings.ReadTree read(SurveyEntry survey, Decisions decisions) {
+    private SurveyedTree read(SurveyEntry survey, Decisions decisions) {
         return readings.of(
                 survey,
                 decisions.school(),
@@ -427,7 +426,7 @@ public class PlanService {
         return lines;
     }
 
-    private AssessRequest request(TreeReadings.ReadTree read, Decisions decisions) {
+    private AssessRequest request(SurveyedTree read, Decisions decisions) {
         Decisions.Hold hold = decisions.hold();
         return new AssessRequest(
                 read.request().survey(),

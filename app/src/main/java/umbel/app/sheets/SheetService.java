@@ -17,26 +17,21 @@ import umbel.app.log.RecordRepository;
 import umbel.app.log.WorkRecord;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
-import umbel.app.plan.CutAnswers;
 import umbel.app.plan.MarkedLabour;
 import umbel.app.plan.PlanService;
 import umbel.app.plan.SavedDecisions;
 import umbel.app.plan.SavedDecisionsRepository;
-import umbel.app.survey.TreeReadings;
 import umbel.assess.CrewText;
 import umbel.assess.Mark;
-import umbel.assess.StepText;
-import umbel.cut.CutTree;
 import umbel.cut.Effect;
 import umbel.cut.Operation;
 import umbel.cut.SafetyLimits;
-import umbel.drawing.SheetSvg;
 import umbel.knowledge.Caution;
 import umbel.knowledge.Knowledge;
-import umbel.wood.Tree;
+import umbel.plant.Plant;
+import umbel.plant.PlantFacts;
+import umbel.plant.Visit;
 import umbel.wood.Units;
-import umbel.wood.Vec;
-import umbel.work.Tool;
 
 /** Writes what is marked on trees as sheets for the row. */
 @Service
@@ -70,8 +65,7 @@ class SheetService {
     @Transactional(readOnly = true)
     FieldSheet of(long treeId) {
         OrchardTree tree = trees.findById(treeId).orElseThrow(() -> new NotFound("tree", treeId));
-        TreeReadings.ReadTree read = plans.newestReading(treeId);
-        return write(tree, read, plans.markedInOrder(treeId));
+        return write(tree, plans.newestSurvey(treeId), plans.plant(treeId), plans.markedInOrder(treeId));
     }
 
     /** The sheets of a block's marked trees in walking order, or of one of its rows. */
@@ -106,32 +100,22 @@ class SheetService {
                 .toList();
     }
 
-    private FieldSheet write(OrchardTree place, TreeReadings.ReadTree read, List<Operation> operations) {
-        Tree tree = read.tree();
-        CutTree cut = CutTree.of(tree, operations);
+    private FieldSheet write(OrchardTree place, long surveyId, Plant plant, List<Mark> marks) {
+        PlantFacts facts = plant.facts();
+        Visit visit = plant.visit(marks);
         SafetyLimits limits = place.block().holding().limits(place.block().nearPowerLines());
-        List<Effect> effects = Effect.ofAll(cut, knowledge.parameters().reach());
         List<FieldSheet.FieldStep> steps = new ArrayList<>();
-        List<Vec> flags = new ArrayList<>();
         Set<Caution> heed = new LinkedHashSet<>();
-        double ladder = 0;
-        double saw = 0;
-        double all = operations.isEmpty() ? 0 : tree.setting().system().work().lookMinutes();
-        for (int i = 0; i < operations.size(); i++) {
-            Operation operation = operations.get(i);
-            Effect effect = effects.get(i);
-            boolean stop = limits.stop(effect, knowledge.parameters().cutting().tools());
-            steps.add(step(i + 1, operation, effect, stop));
-            flags.add(CutAnswers.flagAt(cut, operation));
-            List<String> texts = StepText.cautions(tree, operation, effect, knowledge.cautions());
+        for (Visit.Step step : visit.steps()) {
+            boolean stop =
+                    limits.stop(step.effect(), knowledge.parameters().cutting().tools());
+            steps.add(step(steps.size() + 1, step.operation(), step.effect(), stop));
+            List<String> texts = plant.cautions(step, knowledge.cautions());
             knowledge.cautions().stream()
                     .filter(caution -> texts.contains(caution.text())
                             || caution.when() == Caution.When.ALWAYS
                             || stop && caution.when() == Caution.When.QUALIFIED)
                     .forEach(heed::add);
-            all += effect.minutes();
-            ladder += effect.ladder() ? effect.minutes() : 0;
-            saw += effect.tool() == Tool.SAW ? effect.minutes() : 0;
         }
         Map<String, List<String>> cautions = inEach(words -> knowledge.cautions().stream()
                 .filter(heed::contains)
@@ -144,23 +128,22 @@ class SheetService {
                 place.block().name(),
                 place.rowNo(),
                 place.placeNo(),
-                tree.setting().species().names().one() + ", "
-                        + tree.setting().system().name().toLowerCase(Locale.ROOT),
-                read.request().survey().surveyedOn(),
-                read.surveyId(),
+                facts.kind() + ", " + facts.system().toLowerCase(Locale.ROOT),
+                facts.surveyedOn(),
+                surveyId,
                 records.findByTreeIdOrderByDoneOnDescIdDesc(place.id()).stream()
                         .mapToLong(WorkRecord::id)
                         .max()
                         .orElse(0),
                 place.block().holding().timeZone().getId(),
-                Units.round(all, 1),
-                Units.round(ladder, 1),
-                Units.round(saw, 1),
+                Units.round(visit.minutes(), 1),
+                Units.round(visit.ladderMinutes(), 1),
+                Units.round(visit.sawMinutes(), 1),
                 steps,
-                tree.limbs().stream()
+                facts.parts().stream()
                         .map(limb -> new FieldSheet.FieldLimb(
                                 limb.id(),
-                                Math.round(Units.toMm(limb.baseDiameter())),
+                                Math.round(Units.toMm(limb.diameter())),
                                 Math.round(Units.toCm(limb.length()))))
                         .toList(),
                 cautions,
@@ -169,8 +152,8 @@ class SheetService {
                     FIXED.forEach(key -> fixed.put(key, words.say(key)));
                     return fixed;
                 }),
-                SheetSvg.draw(cut, Math.PI, flags),
-                SheetSvg.draw(cut, Math.PI / 2, flags));
+                plant.sheet(marks, Math.PI),
+                plant.sheet(marks, Math.PI / 2));
     }
 
     private static FieldSheet.FieldStep step(int number, Operation operation, Effect effect, boolean stop) {

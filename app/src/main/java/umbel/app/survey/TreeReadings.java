@@ -10,10 +10,11 @@ import umbel.assess.AssessRequest;
 import umbel.assess.Assessor;
 import umbel.knowledge.School;
 import umbel.light.LightModel;
+import umbel.plant.Plant;
+import umbel.plant.SurveyedTree;
 import umbel.reading.FindingConfidence;
 import umbel.reading.FruitingCentre;
 import umbel.reading.Neighbours;
-import umbel.reading.TreeReader;
 import umbel.survey.Survey;
 import umbel.survey.SurveyReader;
 import umbel.wood.Tree;
@@ -28,7 +29,7 @@ public class TreeReadings {
 
     private final Assessor assessor;
     private final SurveyRepository surveys;
-    private final ComputedCache<Key, ReadTree> kept = ComputedCache.atMost(MOST);
+    private final ComputedCache<Key, SurveyedTree> kept = ComputedCache.atMost(MOST);
     private final ComputedCache<Key, FindingConfidence.Answer> sure = ComputedCache.atMost(MOST);
     private final ComputedCache<Long, Neighbours> companies = ComputedCache.freshFor(Duration.ofMinutes(1));
     private final ComputedCache<Long, Double> trunks = ComputedCache.atMost(20_000);
@@ -40,23 +41,19 @@ public class TreeReadings {
         return new Key(survey.id(), school == null ? School.USUAL : school, reachM, lines, neighbours);
     }
 
-    /** A saved survey's tree, and what was read on it. */
-    public record ReadTree(
-            long surveyId,
-            AssessRequest request,
-            Tree tree,
-            School school,
-            Neighbours neighbours,
-            TreeReader.Reading reading) {}
-
     public TreeReadings(Assessor assessor, SurveyRepository surveys) {
         this.assessor = assessor;
         this.surveys = surveys;
     }
 
     /** The survey's tree, read by the usual school and for the usual reach, for itself alone. */
-    public ReadTree of(SurveyEntry survey) {
+    public SurveyedTree of(SurveyEntry survey) {
         return of(survey, null, Map.of(), null, Neighbours.NONE);
+    }
+
+    /** The surveyed plant, of whatever kind it is, read by the usual school and for the usual reach. */
+    public Plant plant(SurveyEntry survey) {
+        return of(survey);
     }
 
     /**
@@ -64,7 +61,7 @@ public class TreeReadings {
      *
      * @param lines lines of the school set otherwise
      */
-    public ReadTree of(
+    public SurveyedTree of(
             SurveyEntry survey, String school, Map<String, Object> lines, Double reachM, Neighbours neighbours) {
         return kept.get(key(survey, school, lines, reachM, neighbours), () -> {
             AssessRequest request = new AssessRequest(
@@ -78,16 +75,12 @@ public class TreeReadings {
                     null,
                     lines,
                     null);
-            School judged = assessor.school(request);
-            Tree built = assessor.tree(request);
-            double reach = assessor.limits(request, built).reach();
-            return new ReadTree(
-                    survey.id(), request, built, judged, neighbours, TreeReader.read(built, judged, reach, neighbours));
+            return SurveyedTree.read(assessor, request, neighbours);
         });
     }
 
     /** How sure that reading is, found by reading again with measuring errors drawn; some tenths of a second the first time. */
-    public FindingConfidence.Answer certaintyOf(SurveyEntry survey, ReadTree read) {
+    public FindingConfidence.Answer certaintyOf(SurveyEntry survey, SurveyedTree read) {
         AssessRequest request = read.request();
         Double reachM = request.limits() == null ? null : request.limits().reachM();
         return sure.get(

@@ -27,18 +27,14 @@ import umbel.app.season.SeasonService;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.app.survey.TreeReadings;
-import umbel.assess.Assessor;
 import umbel.assess.Mark;
-import umbel.cut.CutTree;
-import umbel.cut.Effect;
 import umbel.cut.ImpossibleCut;
-import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.format.FieldError;
 import umbel.knowledge.Knowledge;
-import umbel.knowledge.LightLines;
-import umbel.plan.Totals;
-import umbel.season.FollowUps;
+import umbel.plant.Plant;
+import umbel.plant.Visit;
+import umbel.plant.VisitTotals;
 import umbel.season.Phenology;
 import umbel.survey.InvalidSurvey;
 
@@ -63,7 +59,7 @@ public class VisitService {
     private final Clock clock;
     private final TransactionTemplate transactions;
     private final ApplicationEventPublisher events;
-    private final ComputedCache<Long, Totals> found = ComputedCache.atMost(2_000);
+    private final ComputedCache<Long, VisitTotals> found = ComputedCache.atMost(2_000);
 
     VisitService(
             RecordRepository records,
@@ -142,12 +138,8 @@ public class VisitService {
                         entry.clientId())
                 .worked(worked(entry))
                 .shaded(
-                        effects == null
-                                ? null
-                                : effects.outcome().before().lightAfter().underFruitLight(),
-                        effects == null
-                                ? null
-                                : effects.outcome().after().lightAfter().underFruitLight()));
+                        effects == null ? null : effects.before().shade(),
+                        effects == null ? null : effects.after().shade()));
         decided.settle(treeId, survey, marks(entry, StepOutcome::settles));
         if (corrected != null) {
             decided.markAgain(tree, survey, marks(entry, how -> how == StepOutcome.LEFT));
@@ -222,60 +214,42 @@ public class VisitService {
                 .anyMatch(mark -> !OperationKind.WATCH.word().equals(mark.operation()));
     }
 
-    /** What a visit did to the tree as it was surveyed. */
+    /** What a visit did to the plant as it was surveyed. */
     private record VisitEffects(
-            TreeReadings.ReadTree read,
-            List<FollowUps.Done> done,
-            RecordController.VisitOutcome outcome,
-            Totals totals) {}
+            Plant plant, Visit done, RecordController.VisitOutcome outcome, VisitTotals before, VisitTotals after) {}
 
-    /** What was really done, on the tree as it was surveyed; null where it cannot be told, as after another survey. */
+    /** What was really done, on the plant as it was surveyed; null where it cannot be told, as after another survey. */
     private VisitEffects effects(SurveyEntry survey, RecordController.Entry entry) {
-        TreeReadings.ReadTree read = readings.of(survey);
-        double reach = knowledge.parameters().reach();
-        LightLines lines = read.reading().lines();
+        Plant plant = readings.plant(survey);
         try {
-            List<Operation> operations = operations(entry, true);
-            CutTree cut = CutTree.of(read.tree(), operations);
-            List<Effect> single = Effect.ofAll(cut, reach);
-            List<FollowUps.Done> done = new ArrayList<>();
-            for (int i = 0; i < operations.size(); i++) {
-                done.add(new FollowUps.Done(operations.get(i), single.get(i)));
-            }
-            Totals before = found.get(
-                    survey.id(),
-                    () -> Totals.of(
-                            CutTree.of(read.tree(), List.of()), read.reading().crop(), lines, reach));
-            boolean cutsNothing = operations.stream().allMatch(one -> one.kind() == OperationKind.WATCH);
-            Totals after = cutsNothing ? before : Totals.of(cut, read.reading().crop(), lines, reach);
-            List<Operation> asPlanned = operations(entry, false);
-            Totals planned = asPlanned.equals(operations)
-                    ? after
-                    : Totals.of(
-                            CutTree.of(read.tree(), asPlanned), read.reading().crop(), lines, reach);
+            List<Mark> done = marks(entry, true);
+            VisitTotals before = found.get(survey.id(), () -> plant.totals(List.of()));
+            VisitTotals after = plant.totals(done);
+            List<Mark> asPlanned = marks(entry, false);
+            VisitTotals planned = asPlanned.equals(done) ? after : plant.totals(asPlanned);
             return new VisitEffects(
-                    read,
-                    done,
-                    new RecordController.VisitOutcome(
-                            Assessor.totals(before), Assessor.totals(planned), Assessor.totals(after)),
+                    plant,
+                    plant.visit(done),
+                    new RecordController.VisitOutcome(before.told(), planned.told(), after.told()),
+                    before,
                     after);
         } catch (ImpossibleCut e) {
             return null;
         }
     }
 
-    /** The operations that were planned, or those that were done. */
-    private static List<Operation> operations(RecordController.Entry entry, boolean done) {
-        List<Operation> operations = new ArrayList<>();
+    /** The marks that were planned, or those that were done. */
+    private static List<Mark> marks(RecordController.Entry entry, boolean done) {
+        List<Mark> marks = new ArrayList<>();
         for (RecordController.DoneStep step : entry.steps()) {
             StepOutcome how = step.how().orElseThrow();
             boolean counts = done ? how.done() : how != StepOutcome.ADDED;
             Mark mark = step.mark();
             if (counts && mark.operation() != null && mark.limb() != null) {
-                operations.add(mark.toOperation());
+                marks.add(mark);
             }
         }
-        return operations;
+        return marks;
     }
 
     private void scheduleFollowUps(WorkRecord saved, VisitEffects effects) {
@@ -283,9 +257,7 @@ public class VisitService {
         if (year == null) {
             return;
         }
-        boolean overCrop = effects.totals().crop().expectedFruits()
-                > effects.totals().crop().targetFruits();
-        FollowUps.of(effects.read().tree(), effects.done(), saved.doneOn(), year, overCrop).stream()
+        effects.plant().followUps(effects.done(), effects.after(), saved.doneOn(), year).stream()
                 .filter(one -> one.to().isAfter(LocalDate.now(clock).minusYears(1)))
                 .map(one -> new FollowUpEntry(saved, one))
                 .forEach(followUps::save);

@@ -146,7 +146,7 @@ class TreeApiTest {
         options.forEach(option -> {
             assertThat(option.get("title").asString()).isNotBlank();
             assertThat(option.get("woodShare").asDouble()).isBetween(0.0, 1.0);
-            assertThat(option.get("under30After").asDouble()).isBetween(0.0, 1.0);
+            assertThat(option.get("shadeAfter").asDouble()).isBetween(0.0, 1.0);
         });
         assertThat(umbel.post("/api/trees/1/limbs/99/options", "{}").status()).isEqualTo(404);
     }

@@ -63,6 +63,8 @@ class SheetApiTest {
                 .contains("Garden Fence")
                 .contains("Quitar: rama")
                 .contains("Atención");
+        umbel.send(
+                "PUT", "/api/settings/public-address", "{\"address\":\"https://trees.example\"}", "application/json");
         long block = umbel.get("/api/trees/" + TREE).json().at("/name/blockId").asLong();
         assertThat(text(umbel.bytes("/api/blocks/" + block + "/sheets.pdf"))).contains("Off: limb");
         assertThat(umbel.get("/api/trees/" + TREE + "/sheet.pdf?lang=xx").status())
@@ -95,6 +97,8 @@ class SheetApiTest {
 
     @Test
     void everyTreeOfABlockHasItsLabel() throws Exception {
+        umbel.send(
+                "PUT", "/api/settings/public-address", "{\"address\":\"https://trees.example\"}", "application/json");
         long block = umbel.get("/api/trees/" + TREE).json().at("/name/blockId").asLong();
         assertThat(text(umbel.bytes("/api/blocks/" + block + "/labels.pdf"))).contains("1-2", "1-4", "Garden Fence");
     }

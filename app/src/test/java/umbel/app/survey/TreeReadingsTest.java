@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import umbel.assess.Assessor;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.NotSupported;
+import umbel.plant.SurveyedTree;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
 import umbel.reading.Neighbours;
@@ -23,7 +24,7 @@ class TreeReadingsTest {
     @Test
     void aSavedSurveyIsReadOnceForEachSchoolAndReach() {
         SurveyEntry entry = entry(1, Fault.TIGHT_CROTCH);
-        TreeReadings.ReadTree first = readings.of(entry);
+        SurveyedTree first = readings.of(entry);
         assertThat(readings.of(entry)).isSameAs(first);
         assertThat(readings.of(entry, "classic", Map.of(), null, Neighbours.NONE))
                 .as("the usual school by name")
@@ -35,8 +36,8 @@ class TreeReadingsTest {
 
     @Test
     void differentSurveysAreDifferentTrees() {
-        TreeReadings.ReadTree plain = readings.of(entry(1));
-        TreeReadings.ReadTree tight = readings.of(entry(2, Fault.TIGHT_CROTCH));
+        SurveyedTree plain = readings.of(entry(1));
+        SurveyedTree tight = readings.of(entry(2, Fault.TIGHT_CROTCH));
         assertThat(plain.reading().findings())
                 .extracting(finding -> finding.rule().id())
                 .doesNotContain("tight-crotch");

@@ -1,0 +1,80 @@
+package umbel.plant;
+
+import java.time.LocalDate;
+import java.util.List;
+import umbel.assess.Mark;
+import umbel.cut.ImpossibleCut;
+import umbel.growth.BlockCalibration;
+import umbel.growth.Comparison;
+import umbel.knowledge.Caution;
+import umbel.reading.Finding;
+import umbel.season.FollowUps;
+import umbel.season.Phenology;
+import umbel.survey.Survey;
+
+/**
+ * A plant as it was surveyed. Lists, records, sheets, season, schedule and learning ask this and nothing else of a plant, so
+ * that every kind of it is at home in them. Plants do not change; what is done to one is told, not made.
+ */
+public sealed interface Plant permits SurveyedTree, CountedPlant {
+
+    /** What it is. */
+    PlantFacts facts();
+
+    /** What is wrong with it, in the order of the work. */
+    List<Finding> findings();
+
+    /** Share of its fruiting wood that gets less light than fruit needs by the school it is read by, 0…1. */
+    double shade();
+
+    /**
+     * What marks come to, step by step in their order.
+     *
+     * @throws ImpossibleCut when one cannot be done on this plant
+     */
+    Visit visit(List<Mark> marks);
+
+    /**
+     * What marks come to as a whole.
+     *
+     * @throws ImpossibleCut when one cannot be done on this plant
+     */
+    VisitTotals totals(List<Mark> marks);
+
+    /**
+     * Marks in the order of the work.
+     *
+     * @throws ImpossibleCut when one cannot be done on this plant
+     */
+    List<Mark> inOrder(List<Mark> marks);
+
+    /** The cautions that a step calls for, of those there are. */
+    List<String> cautions(Visit.Step step, List<Caution> known);
+
+    /** The visits that follow from one. */
+    List<FollowUps.FollowUp> followUps(Visit done, VisitTotals after, LocalDate doneOn, Phenology year);
+
+    /**
+     * The next survey as it is expected, for whoever measures to confirm or correct.
+     *
+     * @param done what was done since this survey; what means nothing on this plant is passed over
+     * @param seasonPassed whether a season of growth lies between
+     */
+    Survey expected(List<Mark> done, BlockCalibration learned, boolean seasonPassed, LocalDate today);
+
+    /**
+     * What was foretold for the season after this survey, against the plant as it was found then.
+     *
+     * @param done what was done since this survey; what means nothing on this plant is passed over
+     * @param fruits counted or weighed in that season; 0 where nobody did
+     */
+    Comparison compare(List<Mark> done, Plant later, double fruits);
+
+    /**
+     * The plant with numbered steps, in black on white, as SVG.
+     *
+     * @param from where the viewer stands, radians from north
+     * @throws ImpossibleCut when a mark cannot be done on this plant
+     */
+    String sheet(List<Mark> marks, double from);
+}
