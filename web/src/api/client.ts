@@ -57,7 +57,7 @@ export type WhoIsHere = Schemas['WhoIsHere'];
 export type AccountLine = Schemas['AccountLine'];
 export type CheckedSeason = Schemas['CheckedSeason'];
 export type PickingLine = Schemas['PickingLine'];
-export type Knowledge = Schemas['KnownThings'];
+export type Knowledge = Schemas['Catalogue'];
 
 /** A field the server found wrong, by its path in what was sent. */
 export interface FieldError {

@@ -1,8 +1,11 @@
 package umbel.app;
 
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.base.DescribedPredicate;
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
@@ -73,6 +76,22 @@ class AppArchitectureTest {
                 .orShould()
                 .dependOnClassesThat()
                 .resideInAnyPackage("umbel.light..", "umbel.drawing..")
+                .check(all);
+    }
+
+    /** What is asked and answered stands beside the services; a controller only carries it. */
+    @Test
+    void nobodyLeansOnAController() {
+        classes()
+                .that()
+                .haveSimpleNameEndingWith("Controller")
+                .should()
+                .onlyHaveDependentClassesThat(JavaClass.Predicates.simpleNameEndingWith("Controller")
+                        .or(DescribedPredicate.describe(
+                                "are part of a controller",
+                                one -> one.getEnclosingClass()
+                                        .map(outer -> outer.getSimpleName().endsWith("Controller"))
+                                        .orElse(false))))
                 .check(all);
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
+import org.apache.commons.statistics.distribution.NormalDistribution;
 import umbel.knowledge.CropParameters;
 import umbel.knowledge.Species;
 import umbel.light.FruitingSite;
@@ -303,7 +304,7 @@ public record HarvestLoad(Setting setting, List<Axis> hung, List<LimbLoad> limbs
                     Math.max(0, is.point(is.size() - 1).z()),
                     tipWas.angleTo(tipIs),
                     share,
-                    Chance.normal((share - 1) / rule.strengthSpread()));
+                    NormalDistribution.of(1, rule.strengthSpread()).cumulativeProbability(share));
         }
 
         private double strengthLeft(Axis limb) {

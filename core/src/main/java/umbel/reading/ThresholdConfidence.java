@@ -1,6 +1,6 @@
 package umbel.reading;
 
-import umbel.crop.Chance;
+import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /** How sure a comparison with a threshold is when the value carries a measuring error. */
 final class ThresholdConfidence {
@@ -9,7 +9,9 @@ final class ThresholdConfidence {
 
     /** Probability that the true value lies above the threshold, for a normal error of one sigma. */
     static double above(double value, double threshold, double sigma) {
-        return sigma <= 0 ? (value > threshold ? 1 : 0) : Chance.normal((value - threshold) / sigma);
+        return sigma <= 0
+                ? (value > threshold ? 1 : 0)
+                : NormalDistribution.of(threshold, sigma).cumulativeProbability(value);
     }
 
     /** Probability that the true value lies below the threshold. */

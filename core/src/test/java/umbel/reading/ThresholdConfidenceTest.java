@@ -12,7 +12,7 @@ class ThresholdConfidenceTest {
     @ParameterizedTest
     @CsvSource({"0, 0.5", "1, 0.8413447", "-1, 0.1586553", "1.96, 0.9750021", "-3, 0.0013499", "0.2533471, 0.6"})
     void theNormalCurveIsTheOneInTheTables(double z, double p) {
-        assertThat(umbel.crop.Chance.normal(z)).isCloseTo(p, within(1e-6));
+        assertThat(ThresholdConfidence.above(z, 0, 1)).isCloseTo(p, within(1e-6));
     }
 
     @Test

@@ -17,7 +17,7 @@ import umbel.app.people.Person;
 import umbel.app.people.PersonRepository;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
-import umbel.app.visit.RecordController;
+import umbel.app.visit.VisitEntry;
 import umbel.app.visit.VisitService;
 import umbel.assess.Mark;
 import umbel.cut.Operation;
@@ -89,10 +89,10 @@ class DemoLog {
                 .filter(one -> one.tree().block().name().equals("Nursery Corner"))
                 .reduce((first, second) -> second)
                 .orElseThrow();
-        List<RecordController.DoneStep> steps = SurveyReader.read(young.document()).limbs().stream()
+        List<VisitEntry.DoneStep> steps = SurveyReader.read(young.document()).limbs().stream()
                 .filter(limb -> limb.parent().equals(Survey.TRUNK) && limb.angleDeg() < 60)
                 .limit(2)
-                .map(limb -> new RecordController.DoneStep(
+                .map(limb -> new VisitEntry.DoneStep(
                         Mark.of(Operation.bend(Target.limb(limb.id()), Math.toRadians(62))),
                         "Bring limb " + limb.id() + " to 62°",
                         "as-planned",
@@ -100,7 +100,7 @@ class DemoLog {
                 .toList();
         visits.save(
                 young.tree().id(),
-                new RecordController.Entry(
+                new VisitEntry(
                         LocalDate.now(clock).minusDays(1),
                         "Tomas",
                         6,

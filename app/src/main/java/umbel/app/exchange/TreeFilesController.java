@@ -17,7 +17,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import umbel.app.plan.PlanService;
+import umbel.app.plan.DecidedTrees;
 import umbel.app.survey.SurveyRepository;
 import umbel.drawing.TreeGltf;
 import umbel.drawing.TreeSvg;
@@ -35,12 +35,12 @@ class TreeFilesController {
     private static final MediaType SVG = new MediaType("image", "svg+xml", StandardCharsets.UTF_8);
     private static final MediaType GLTF = new MediaType("model", "gltf+json");
 
-    private final PlanService plans;
+    private final DecidedTrees surveyed;
     private final SurveyRepository surveys;
     private final SurveyImport imports;
 
-    TreeFilesController(PlanService plans, SurveyRepository surveys, SurveyImport imports) {
-        this.plans = plans;
+    TreeFilesController(DecidedTrees surveyed, SurveyRepository surveys, SurveyImport imports) {
+        this.surveyed = surveyed;
         this.surveys = surveys;
         this.imports = imports;
     }
@@ -49,7 +49,7 @@ class TreeFilesController {
     @Hidden
     @GetMapping("/trees/{id}/survey.csv")
     ResponseEntity<String> table(@PathVariable long id) {
-        SurveyedTree read = plans.newestReading(id);
+        SurveyedTree read = surveyed.newestReading(id);
         return file(
                 CSV, name(read, "csv"), SurveyCsv.write(List.of(read.request().survey())));
     }
@@ -58,7 +58,7 @@ class TreeFilesController {
     @Hidden
     @GetMapping("/trees/{id}/drawing.svg")
     ResponseEntity<String> drawing(@PathVariable long id, @RequestParam(defaultValue = "180") double from) {
-        SurveyedTree read = plans.newestReading(id);
+        SurveyedTree read = surveyed.newestReading(id);
         return file(SVG, name(read, "svg"), TreeSvg.draw(read.tree(), Units.fromDegrees(from)));
     }
 
@@ -66,7 +66,7 @@ class TreeFilesController {
     @Hidden
     @GetMapping("/trees/{id}/tree.gltf")
     ResponseEntity<String> solid(@PathVariable long id) {
-        SurveyedTree read = plans.newestReading(id);
+        SurveyedTree read = surveyed.newestReading(id);
         return file(GLTF, name(read, "gltf"), TreeGltf.write(read.tree()));
     }
 

@@ -52,7 +52,7 @@ class HoldingController {
 
     /** Species, systems, schools and purposes this program knows. */
     @GetMapping("/knowledge")
-    HoldingService.KnownThings known() {
+    HoldingService.Catalogue known() {
         return holding.known();
     }
 

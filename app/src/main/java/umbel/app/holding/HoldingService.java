@@ -134,7 +134,7 @@ public class HoldingService {
     public record SystemChoice(String id, String name, List<String> species) {}
 
     /** What can be chosen from. */
-    public record KnownThings(
+    public record Catalogue(
             List<Choice> species,
             List<SystemChoice> systems,
             List<Choice> schools,
@@ -152,12 +152,17 @@ public class HoldingService {
     public HoldingPage page() {
         Map<Long, SavedDecisions> marked = new HashMap<>();
         works.findAll().forEach(work -> marked.put(work.tree().id(), work));
-        List<TreeLine> lines = surveys.findNewest().stream()
+        List<SurveyEntry> newest = surveys.findNewest();
+        Map<Long, WorkRecord> done = new HashMap<>();
+        records.findThoseThatCount(newest.stream().map(SurveyEntry::id).toList()).stream()
+                .filter(visit -> !visit.doneOn().isBefore(visit.survey().surveyedOn()))
+                .forEach(visit -> done.putIfAbsent(visit.survey().id(), visit));
+        List<TreeLine> lines = newest.stream()
                 .sorted(Comparator.comparing(
                                 (SurveyEntry entry) -> entry.tree().block().id())
                         .thenComparing(entry -> entry.tree().rowNo())
                         .thenComparing(entry -> entry.tree().placeNo()))
-                .map(entry -> line(entry, marked.get(entry.tree().id())))
+                .map(entry -> line(entry, marked.get(entry.tree().id()), done.get(entry.id())))
                 .toList();
         String name = holdings.findAll().stream().findFirst().map(Holding::name).orElse("");
         return new HoldingPage(name, blocks(), lines);
@@ -189,8 +194,8 @@ public class HoldingService {
         return new TreePlace(tree.id(), tree.label(), line(tree.block()), survey);
     }
 
-    public KnownThings known() {
-        return new KnownThings(
+    public Catalogue known() {
+        return new Catalogue(
                 knowledge.allSpecies().stream()
                         .map(one -> new Choice(one.id(), one.name(), ""))
                         .toList(),
@@ -216,12 +221,10 @@ public class HoldingService {
                 .toList();
     }
 
-    private TreeLine line(SurveyEntry entry, SavedDecisions work) {
+    private TreeLine line(SurveyEntry entry, SavedDecisions work, WorkRecord done) {
         Plant plant = readings.plant(entry);
         PlantFacts facts = plant.facts();
         List<Finding> findings = plant.findings();
-        WorkRecord done = records.findLastThatCounts(entry.tree().id(), entry.id(), entry.surveyedOn())
-                .orElse(null);
         boolean marked = TreeDecisions.marks(work, entry);
         return new TreeLine(
                 entry.tree().id(),

@@ -1,6 +1,7 @@
 package umbel.app.log;
 
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.domain.Limit;
@@ -20,6 +21,12 @@ public interface RecordRepository extends JpaRepository<WorkRecord, Long> {
             + " and r.worked = true and not exists (select 1 from WorkRecord c where c.correctsId = r.id)"
             + " order by r.doneOn desc, r.id desc limit 1")
     Optional<WorkRecord> findLastThatCounts(long tree, long survey, LocalDate from);
+
+    /** Every visit that counts and goes by one of these surveys, the last one first. */
+    @Query("select r from WorkRecord r where r.survey.id in :surveys"
+            + " and r.worked = true and not exists (select 1 from WorkRecord c where c.correctsId = r.id)"
+            + " order by r.doneOn desc, r.id desc")
+    List<WorkRecord> findThoseThatCount(Collection<Long> surveys);
 
     /** The trees with a visit since a day that counts. */
     @Query("select distinct r.tree.id from WorkRecord r where r.doneOn >= :since and r.worked = true"

@@ -39,7 +39,7 @@ public class OrchardSetup {
     }
 
     @Transactional
-    public long addHolding(SetupController.HoldingEntry entry) {
+    public long addHolding(SetupEntries.HoldingEntry entry) {
         checkZone(entry);
         return holdings.saveAndFlush(
                         new Holding(entry.name().strip(), entry.latitudeDeg(), entry.elevationM()).in(entry.zone()))
@@ -47,12 +47,12 @@ public class OrchardSetup {
     }
 
     @Transactional(readOnly = true)
-    public SetupController.HoldingLine holding(long id) {
+    public SetupEntries.HoldingLine holding(long id) {
         return line(holdingOf(id));
     }
 
     @Transactional
-    public SetupController.HoldingLine correctHolding(long id, SetupController.HoldingEntry entry) {
+    public SetupEntries.HoldingLine correctHolding(long id, SetupEntries.HoldingEntry entry) {
         checkZone(entry);
         Holding holding = holdingOf(id);
         holding.correct(entry.name().strip(), entry.latitudeDeg(), entry.elevationM());
@@ -70,7 +70,7 @@ public class OrchardSetup {
     }
 
     @Transactional
-    public long addBlock(SetupController.BlockEntry entry) {
+    public long addBlock(SetupEntries.BlockEntry entry) {
         Holding holding = holdingOf(entry.holdingId());
         check(entry, holding, null);
         Block block = new Block(
@@ -91,7 +91,7 @@ public class OrchardSetup {
     }
 
     @Transactional
-    public long correctBlock(long id, SetupController.BlockEntry entry) {
+    public long correctBlock(long id, SetupEntries.BlockEntry entry) {
         Block block = blockOf(id);
         check(entry, block.holding(), block);
         RowLayout layout = layout(entry);
@@ -143,12 +143,12 @@ public class OrchardSetup {
     }
 
     @Transactional(readOnly = true)
-    public SetupController.TreeSetUp tree(long id) {
+    public SetupEntries.TreeSetUp tree(long id) {
         return line(treeOf(id));
     }
 
     @Transactional
-    public SetupController.TreeSetUp moveTree(long id, SetupController.TreeEntry entry) {
+    public SetupEntries.TreeSetUp moveTree(long id, SetupEntries.TreeEntry entry) {
         OrchardTree tree = treeOf(id);
         Block to = blockOf(entry.blockId());
         to.requirePlace(entry.row(), entry.place());
@@ -166,7 +166,7 @@ public class OrchardSetup {
     }
 
     @Transactional
-    public SetupController.TreeSetUp archiveTree(long id, boolean away) {
+    public SetupEntries.TreeSetUp archiveTree(long id, boolean away) {
         OrchardTree tree = treeOf(id);
         tree.archive(away);
         return line(trees.saveAndFlush(tree));
@@ -181,7 +181,7 @@ public class OrchardSetup {
         trees.delete(tree);
     }
 
-    private void check(SetupController.BlockEntry entry, Holding holding, Block itself) {
+    private void check(SetupEntries.BlockEntry entry, Holding holding, Block itself) {
         knowledge.species(entry.species());
         knowledge.system(entry.system());
         int year = LocalDate.now(clock.withZone(holding.timeZone())).getYear();
@@ -205,7 +205,7 @@ public class OrchardSetup {
         }
     }
 
-    private static RowLayout layout(SetupController.BlockEntry entry) {
+    private static RowLayout layout(SetupEntries.BlockEntry entry) {
         RowLayout usual = RowLayout.estimated(entry.treeCount(), entry.inRowM(), entry.betweenRowsM());
         if (entry.rows() == null && entry.placesPerRow() == null) {
             return usual;
@@ -219,7 +219,7 @@ public class OrchardSetup {
         return (all + by - 1) / by;
     }
 
-    private static void checkZone(SetupController.HoldingEntry entry) {
+    private static void checkZone(SetupEntries.HoldingEntry entry) {
         try {
             entry.zone();
         } catch (DateTimeException e) {
@@ -248,8 +248,8 @@ public class OrchardSetup {
                 .count();
     }
 
-    private SetupController.HoldingLine line(Holding holding) {
-        return new SetupController.HoldingLine(
+    private SetupEntries.HoldingLine line(Holding holding) {
+        return new SetupEntries.HoldingLine(
                 holding.id(),
                 holding.name(),
                 holding.latitudeDeg(),
@@ -258,8 +258,8 @@ public class OrchardSetup {
                 (int) blocksOf(holding));
     }
 
-    private SetupController.TreeSetUp line(OrchardTree tree) {
-        return new SetupController.TreeSetUp(
+    private SetupEntries.TreeSetUp line(OrchardTree tree) {
+        return new SetupEntries.TreeSetUp(
                 tree.id(),
                 tree.label(),
                 tree.block().id(),

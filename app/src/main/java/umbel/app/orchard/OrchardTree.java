@@ -6,6 +6,7 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
+import umbel.cut.SafetyLimits;
 
 /** One tree at its place in a block. */
 @Entity
@@ -52,6 +53,11 @@ public class OrchardTree {
     /** Archives it, or takes it up again. */
     public void archive(boolean away) {
         archived = away;
+    }
+
+    /** What its holding does not let its own people do here. */
+    public SafetyLimits safetyLimits() {
+        return block.holding().limits(block.nearPowerLines());
     }
 
     public Long id() {

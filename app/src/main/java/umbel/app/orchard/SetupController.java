@@ -1,15 +1,6 @@
 package umbel.app.orchard;
 
 import jakarta.validation.Valid;
-import jakarta.validation.constraints.DecimalMax;
-import jakarta.validation.constraints.DecimalMin;
-import jakarta.validation.constraints.Max;
-import jakarta.validation.constraints.Min;
-import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.Pattern;
-import jakarta.validation.constraints.Size;
-import java.time.ZoneId;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -32,129 +23,23 @@ class SetupController {
         this.setup = setup;
     }
 
-    /**
-     * A holding; south of the equator the latitude is negative.
-     *
-     * @param timeZone in which its days are counted; empty takes the machine's
-     */
-    public record HoldingEntry(
-            @NotBlank(message = "Say its name.") @Size(max = 200, message = "At most 200 characters.")
-            String name,
-
-            @DecimalMin(value = "-66", message = "Between 66° south and 66° north.")
-            @DecimalMax(value = "66", message = "Between 66° south and 66° north.")
-            double latitudeDeg,
-
-            @DecimalMin(value = "-400", message = "At least -400 m.")
-            @DecimalMax(value = "4500", message = "At most 4500 m.")
-            double elevationM,
-
-            @Size(max = 60, message = "At most 60 characters.")
-            String timeZone) {
-
-        /** The zone; null for the machine's own. */
-        ZoneId zone() {
-            return timeZone == null || timeZone.isBlank() ? null : ZoneId.of(timeZone.strip());
-        }
-    }
-
-    /**
-     * A block; its first tree stands so many metres east and north of the holding's own zero.
-     *
-     * @param rows how many rows it has; null lays out as many as its trees are likely to fill
-     * @param placesPerRow places in the longest row
-     */
-    public record BlockEntry(
-            long holdingId,
-
-            @NotBlank(message = "Say its name.") @Size(max = 110, message = "At most 110 characters.")
-            String name,
-
-            @NotBlank(message = "Say which kind of tree.") @Size(max = 60, message = "There is no such kind.")
-            String species,
-
-            @NotBlank(message = "Say how it is trained.") @Size(max = 60, message = "There is no such system.")
-            String system,
-
-            @Size(max = 120, message = "At most 120 characters.")
-            String cultivar,
-
-            @NotNull(message = "Choose how strong the stock is.")
-            @Pattern(
-                    regexp = "very-dwarfing|dwarfing|semi-dwarfing|semi-vigorous|seedling",
-                    message = "Choose how strong the stock is.")
-            String stock,
-
-            @Min(value = 1850, message = "After 1850.") int plantedYear,
-
-            @Min(value = 1, message = "At least one tree.") @Max(value = 1000000, message = "At most a million trees.")
-            int treeCount,
-
-            @DecimalMin(value = "0.3", message = "At least 0.3 m.") @DecimalMax(value = "30", message = "At most 30 m.")
-            double inRowM,
-
-            @DecimalMin(value = "0.5", message = "At least 0.5 m.") @DecimalMax(value = "30", message = "At most 30 m.")
-            double betweenRowsM,
-
-            @DecimalMin(value = "0", message = "From 0° to 360°.")
-            @DecimalMax(value = "360", message = "From 0° to 360°.")
-            double rowBearingDeg,
-
-            @DecimalMin(value = "-100000", message = "At most 100 km away.")
-            @DecimalMax(value = "100000", message = "At most 100 km away.")
-            double eastM,
-
-            @DecimalMin(value = "-100000", message = "At most 100 km away.")
-            @DecimalMax(value = "100000", message = "At most 100 km away.")
-            double northM,
-
-            @Size(max = 1000, message = "At most 1000 characters.")
-            String note,
-
-            @Min(value = 1, message = "At least one row.") @Max(value = 9999, message = "At most 9999 rows.")
-            Integer rows,
-
-            @Min(value = 1, message = "At least one place.") @Max(value = 9999, message = "At most 9999 places.")
-            Integer placesPerRow) {}
-
-    /** Where a tree is to stand. */
-    public record TreeEntry(
-            long blockId,
-            @Min(value = 1, message = "Rows count from 1.") int row,
-
-            @Min(value = 1, message = "Places count from 1.")
-            int place) {}
-
-    /** Whether something is no longer worked. */
-    public record Archived(boolean archived) {}
-
-    /** What was set up, by its id. */
-    public record SetUp(long id) {}
-
-    /** A holding as it stands. */
-    public record HoldingLine(
-            long id, String name, double latitudeDeg, double elevationM, String timeZone, int blocks) {}
-
-    /** A tree as it stands; {@code deletable} where nothing depends on it. */
-    public record TreeSetUp(
-            long id, String label, long blockId, int row, int place, boolean archived, boolean deletable) {}
-
     /** Adds a holding. */
     @PostMapping("/holdings")
     @ResponseStatus(HttpStatus.CREATED)
-    SetUp addHolding(@RequestBody @Valid HoldingEntry entry) {
-        return new SetUp(setup.addHolding(entry));
+    SetupEntries.SetUp addHolding(@RequestBody @Valid SetupEntries.HoldingEntry entry) {
+        return new SetupEntries.SetUp(setup.addHolding(entry));
     }
 
     /** A holding as it stands. */
     @GetMapping("/holdings/{id}")
-    HoldingLine holding(@PathVariable long id) {
+    SetupEntries.HoldingLine holding(@PathVariable long id) {
         return setup.holding(id);
     }
 
     /** Corrects a holding. */
     @PutMapping("/holdings/{id}")
-    HoldingLine correctHolding(@PathVariable long id, @RequestBody @Valid HoldingEntry entry) {
+    SetupEntries.HoldingLine correctHolding(
+            @PathVariable long id, @RequestBody @Valid SetupEntries.HoldingEntry entry) {
         return setup.correctHolding(id, entry);
     }
 
@@ -168,20 +53,20 @@ class SetupController {
     /** Adds a block. Kind and system must be known. */
     @PostMapping("/blocks")
     @ResponseStatus(HttpStatus.CREATED)
-    SetUp addBlock(@RequestBody @Valid BlockEntry entry) {
-        return new SetUp(setup.addBlock(entry));
+    SetupEntries.SetUp addBlock(@RequestBody @Valid SetupEntries.BlockEntry entry) {
+        return new SetupEntries.SetUp(setup.addBlock(entry));
     }
 
     /** Corrects a block; its trees are named anew where it is renamed. */
     @PutMapping("/blocks/{id}")
-    SetUp correctBlock(@PathVariable long id, @RequestBody @Valid BlockEntry entry) {
-        return new SetUp(setup.correctBlock(id, entry));
+    SetupEntries.SetUp correctBlock(@PathVariable long id, @RequestBody @Valid SetupEntries.BlockEntry entry) {
+        return new SetupEntries.SetUp(setup.correctBlock(id, entry));
     }
 
     /** Archives a block, or takes it up again. */
     @PutMapping("/blocks/{id}/archived")
-    Archived archiveBlock(@PathVariable long id, @RequestBody Archived asked) {
-        return new Archived(setup.archiveBlock(id, asked.archived()));
+    SetupEntries.Archived archiveBlock(@PathVariable long id, @RequestBody SetupEntries.Archived asked) {
+        return new SetupEntries.Archived(setup.archiveBlock(id, asked.archived()));
     }
 
     /** Deletes a block on whose trees nothing depends. */
@@ -193,19 +78,19 @@ class SetupController {
 
     /** A tree's place, and whether it may be deleted. */
     @GetMapping("/trees/{id}/setup")
-    TreeSetUp tree(@PathVariable long id) {
+    SetupEntries.TreeSetUp tree(@PathVariable long id) {
         return setup.tree(id);
     }
 
     /** Moves a tree to another place; its surveys and records go with it. */
     @PutMapping("/trees/{id}/place")
-    TreeSetUp moveTree(@PathVariable long id, @RequestBody @Valid TreeEntry entry) {
+    SetupEntries.TreeSetUp moveTree(@PathVariable long id, @RequestBody @Valid SetupEntries.TreeEntry entry) {
         return setup.moveTree(id, entry);
     }
 
     /** Archives a tree, or takes it up again. */
     @PutMapping("/trees/{id}/archived")
-    TreeSetUp archiveTree(@PathVariable long id, @RequestBody Archived asked) {
+    SetupEntries.TreeSetUp archiveTree(@PathVariable long id, @RequestBody SetupEntries.Archived asked) {
         return setup.archiveTree(id, asked.archived());
     }
 

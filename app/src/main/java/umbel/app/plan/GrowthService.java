@@ -3,8 +3,8 @@ package umbel.app.plan;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Service;
+import umbel.app.cache.ComputedCache;
 import umbel.app.http.NotFound;
-import umbel.app.kept.ComputedCache;
 import umbel.app.survey.StandDrawing;
 import umbel.assess.Assessor;
 import umbel.assess.Mark;
@@ -25,11 +25,11 @@ public class GrowthService {
     private static final int KEPT = 6;
     private static final long SEED = 1;
 
-    private final PlanService plans;
+    private final DecidedTrees surveyed;
     private final ComputedCache<Asked, Futures> kept = ComputedCache.atMost(KEPT);
 
-    GrowthService(PlanService plans) {
-        this.plans = plans;
+    GrowthService(DecidedTrees surveyed) {
+        this.surveyed = surveyed;
     }
 
     private record Asked(
@@ -64,12 +64,12 @@ public class GrowthService {
     }
 
     private Futures futures(long treeId, Decisions decisions, int years, boolean thinned) {
-        SurveyedTree read = plans.newestReading(treeId);
-        BlockCalibration learned = plans.learned(treeId);
+        SurveyedTree read = surveyed.newestReading(treeId);
+        BlockCalibration learned = surveyed.learned(treeId);
         double light = read.reading().lines().fruit();
         Asked asked = new Asked(
                 treeId,
-                plans.newestSurvey(treeId),
+                surveyed.newestSurvey(treeId),
                 decisions.marks(),
                 decisions.moment(),
                 years,
@@ -80,7 +80,9 @@ public class GrowthService {
             TreeState stand = learned.applied(InitialState.of(read.tree(), SEED));
             return new Futures(
                     Forecast.of(
-                            stand, works(decisions.moment(), PlanService.operations(decisions), years, thinned), light),
+                            stand,
+                            works(decisions.moment(), DecidedTrees.operations(decisions), years, thinned),
+                            light),
                     Forecast.of(stand, works(Moment.DORMANT, List.of(), years, thinned), light));
         });
     }

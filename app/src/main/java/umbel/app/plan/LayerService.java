@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 import umbel.app.survey.StandDrawing;
 import umbel.assess.Assessor;
 import umbel.crop.HarvestLoad;
@@ -19,16 +18,15 @@ import umbel.wood.Vec;
 @Service
 class LayerService {
 
-    private final PlanService plans;
+    private final DecidedTrees surveyed;
 
-    LayerService(PlanService plans) {
-        this.plans = plans;
+    LayerService(DecidedTrees surveyed) {
+        this.surveyed = surveyed;
     }
 
     /** What each limb takes from the others, and two sections through the tree: along its row and across it. */
-    @Transactional(readOnly = true)
     public TreeAnswers.LightLayer light(long treeId) {
-        SurveyedTree read = plans.newestReading(treeId);
+        SurveyedTree read = surveyed.newestReading(treeId);
         double row = read.tree().setting().rowBearing();
         return new TreeAnswers.LightLayer(
                 ShadeBetweenLimbs.of(read.tree()).stream()
@@ -58,9 +56,8 @@ class LayerService {
     }
 
     /** The tree under the crop it is meant to carry. */
-    @Transactional(readOnly = true)
     public TreeAnswers.HarvestLayer harvest(long treeId) {
-        SurveyedTree read = plans.newestReading(treeId);
+        SurveyedTree read = surveyed.newestReading(treeId);
         HarvestLoad load = HarvestLoad.drawn(
                 read.tree(), read.reading().light(), read.reading().crop());
         HarvestLoad unthinned =

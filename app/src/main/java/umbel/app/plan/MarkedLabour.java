@@ -2,7 +2,7 @@ package umbel.app.plan;
 
 import java.util.Map;
 import org.springframework.stereotype.Component;
-import umbel.app.kept.ComputedCache;
+import umbel.app.cache.ComputedCache;
 import umbel.crew.WorkKind;
 
 /** How long what is marked on a tree will take, by who may do it. */
@@ -11,14 +11,14 @@ public class MarkedLabour {
 
     private static final int MOST = 5_000;
 
-    private final PlanService plans;
+    private final DecidedTrees surveyed;
     private final TreeDecisions decided;
     private final ComputedCache<Key, Map<WorkKind, Double>> kept = ComputedCache.atMost(MOST);
 
     private record Key(long tree, long survey, long version) {}
 
-    MarkedLabour(PlanService plans, TreeDecisions decided) {
-        this.plans = plans;
+    MarkedLabour(DecidedTrees surveyed, TreeDecisions decided) {
+        this.surveyed = surveyed;
         this.decided = decided;
     }
 
@@ -33,6 +33,6 @@ public class MarkedLabour {
         if (decisions.marks().isEmpty()) {
             return Map.of();
         }
-        return plans.plant(work.tree().id()).visit(decisions.marks()).minutesByKind();
+        return surveyed.plant(work.tree().id()).visit(decisions.marks()).minutesByKind();
     }
 }

@@ -20,13 +20,14 @@ import umbel.wood.Units;
 class MaterialController {
 
     private final SavedDecisionsRepository works;
-    private final PlanService plans;
+    private final DecidedTrees surveyed;
     private final TreeDecisions decided;
     private final Knowledge knowledge;
 
-    MaterialController(SavedDecisionsRepository works, PlanService plans, TreeDecisions decided, Knowledge knowledge) {
+    MaterialController(
+            SavedDecisionsRepository works, DecidedTrees surveyed, TreeDecisions decided, Knowledge knowledge) {
         this.works = works;
-        this.plans = plans;
+        this.surveyed = surveyed;
         this.decided = decided;
         this.knowledge = knowledge;
     }
@@ -73,8 +74,8 @@ class MaterialController {
     }
 
     private List<Training> bends(SavedDecisions work) {
-        Tree tree = plans.newestReading(work.tree().id()).tree();
-        return PlanService.operations(decided.on(work)).stream()
+        Tree tree = surveyed.newestReading(work.tree().id()).tree();
+        return DecidedTrees.operations(decided.on(work)).stream()
                 .filter(operation -> operation.kind() == OperationKind.BEND)
                 .filter(operation -> tree.find(operation.onLimb()).isPresent())
                 .map((Operation bend) ->

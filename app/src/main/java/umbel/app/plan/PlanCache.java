@@ -1,7 +1,7 @@
 package umbel.app.plan;
 
 import org.springframework.stereotype.Component;
-import umbel.app.kept.ComputedCache;
+import umbel.app.cache.ComputedCache;
 import umbel.growth.BlockCalibration;
 import umbel.plan.PlanRequest;
 import umbel.plan.Planning;

@@ -24,14 +24,24 @@ import umbel.assess.Assessment;
 @RequestMapping("/api/trees/{id}")
 class PlanController {
 
+    private final TreePageService pages;
     private final PlanService plans;
+    private final MarkService marks;
     private final GrowthService growth;
     private final LayerService layers;
     private final Computing computing;
 
-    PlanController(PlanService plans, GrowthService growth, LayerService layers, Computing computing) {
+    PlanController(
+            TreePageService pages,
+            PlanService plans,
+            MarkService marks,
+            GrowthService growth,
+            LayerService layers,
+            Computing computing) {
         this.computing = computing;
+        this.pages = pages;
         this.plans = plans;
+        this.marks = marks;
         this.growth = growth;
         this.layers = layers;
     }
@@ -61,8 +71,8 @@ class PlanController {
     /** The tree drawn and read, with what was decided so far. */
     @GetMapping
     TreeAnswers.TreePage tree(@PathVariable long id) {
-        PlanService.Viewer viewer = viewer();
-        return computing.answer(Lane.QUICK, () -> plans.page(id, viewer));
+        Viewer viewer = viewer();
+        return computing.answer(Lane.QUICK, () -> pages.page(id, viewer));
     }
 
     /** The plans for the tree, thought round what was taken and refused. */
@@ -87,7 +97,7 @@ class PlanController {
     /** What the marks so far do: the gauges, what falls, what bends, what is still wrong. */
     @PostMapping("/marks")
     TreeAnswers.Marked marks(@PathVariable long id, @Valid @RequestBody Decisions decisions) {
-        return computing.answer(Lane.QUICK, () -> plans.marked(id, decisions));
+        return computing.answer(Lane.QUICK, () -> marks.marked(id, decisions));
     }
 
     /** What limbs take from each other, and sections through the tree. */
@@ -106,23 +116,23 @@ class PlanController {
     @PostMapping("/limbs/{limb}/options")
     List<TreeAnswers.Option> options(
             @PathVariable long id, @PathVariable String limb, @Valid @RequestBody Decisions decisions) {
-        return computing.answer(Lane.QUICK, () -> plans.options(id, limb, decisions));
+        return computing.answer(Lane.QUICK, () -> marks.options(id, limb, decisions));
     }
 
-    private static PlanService.Viewer viewer() {
-        return new PlanService.Viewer(SignedIn.name(), SignedIn.is(Role.ADVISER));
+    private static Viewer viewer() {
+        return new Viewer(SignedIn.name(), SignedIn.is(Role.ADVISER));
     }
 
     /** Keeps what was decided; refused when it was changed elsewhere meanwhile. */
     @PutMapping("/work")
     TreeAnswers.Kept keep(@PathVariable long id, @RequestBody TreeAnswers.Keep keep) {
-        PlanService.Viewer viewer = viewer();
-        return computing.answer(Lane.QUICK, () -> plans.keep(id, keep, viewer));
+        Viewer viewer = viewer();
+        return computing.answer(Lane.QUICK, () -> marks.keep(id, keep, viewer));
     }
 
     /** A plan of one name for printing and record: the steps of the marks in the order of work. */
     @PostMapping("/sheet")
     List<Assessment.StepAnswer> sheet(@PathVariable long id, @Valid @RequestBody Decisions decisions) {
-        return computing.answer(Lane.QUICK, () -> plans.sheet(id, decisions));
+        return computing.answer(Lane.QUICK, () -> marks.sheet(id, decisions));
     }
 }

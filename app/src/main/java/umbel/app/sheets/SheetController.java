@@ -43,12 +43,9 @@ class SheetController {
         this.blocks = blocks;
     }
 
-    /** A row with marked work. */
-    public record FieldRow(long blockId, String block, int row, int trees) {}
-
     /** Every row with marked work, in walking order. */
     @GetMapping("/field")
-    List<FieldRow> rows() {
+    List<SheetAnswers.FieldRow> rows() {
         return sheets.rows();
     }
 

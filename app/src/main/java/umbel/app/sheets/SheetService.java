@@ -17,8 +17,8 @@ import umbel.app.log.RecordRepository;
 import umbel.app.log.WorkRecord;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
+import umbel.app.plan.DecidedTrees;
 import umbel.app.plan.MarkedLabour;
-import umbel.app.plan.PlanService;
 import umbel.app.plan.SavedDecisions;
 import umbel.app.plan.SavedDecisionsRepository;
 import umbel.assess.CrewText;
@@ -42,7 +42,7 @@ class SheetService {
     private final TreeRepository trees;
     private final SavedDecisionsRepository works;
     private final RecordRepository records;
-    private final PlanService plans;
+    private final DecidedTrees surveyed;
     private final MarkedLabour labour;
     private final Knowledge knowledge;
 
@@ -50,13 +50,13 @@ class SheetService {
             TreeRepository trees,
             SavedDecisionsRepository works,
             RecordRepository records,
-            PlanService plans,
+            DecidedTrees surveyed,
             MarkedLabour labour,
             Knowledge knowledge) {
         this.records = records;
         this.trees = trees;
         this.works = works;
-        this.plans = plans;
+        this.surveyed = surveyed;
         this.labour = labour;
         this.knowledge = knowledge;
     }
@@ -65,7 +65,7 @@ class SheetService {
     @Transactional(readOnly = true)
     FieldSheet of(long treeId) {
         OrchardTree tree = trees.findById(treeId).orElseThrow(() -> new NotFound("tree", treeId));
-        return write(tree, plans.newestSurvey(treeId), plans.plant(treeId), plans.markedInOrder(treeId));
+        return write(tree, surveyed.newestSurvey(treeId), surveyed.plant(treeId), surveyed.markedInOrder(treeId));
     }
 
     /** The sheets of a block's marked trees in walking order, or of one of its rows. */
@@ -81,7 +81,7 @@ class SheetService {
 
     /** The rows with marked work. */
     @Transactional(readOnly = true)
-    List<SheetController.FieldRow> rows() {
+    List<SheetAnswers.FieldRow> rows() {
         record Row(long blockId, String block, int row) {}
         Map<Row, Integer> counts = new LinkedHashMap<>();
         works.findAll().stream()
@@ -92,7 +92,7 @@ class SheetService {
                 .forEach(tree ->
                         counts.merge(new Row(tree.block().id(), tree.block().name(), tree.rowNo()), 1, Integer::sum));
         return counts.entrySet().stream()
-                .map(row -> new SheetController.FieldRow(
+                .map(row -> new SheetAnswers.FieldRow(
                         row.getKey().blockId(),
                         row.getKey().block(),
                         row.getKey().row(),
@@ -103,7 +103,7 @@ class SheetService {
     private FieldSheet write(OrchardTree place, long surveyId, Plant plant, List<Mark> marks) {
         PlantFacts facts = plant.facts();
         Visit visit = plant.visit(marks);
-        SafetyLimits limits = place.block().holding().limits(place.block().nearPowerLines());
+        SafetyLimits limits = place.safetyLimits();
         List<FieldSheet.FieldStep> steps = new ArrayList<>();
         Set<Caution> heed = new LinkedHashSet<>();
         for (Visit.Step step : visit.steps()) {

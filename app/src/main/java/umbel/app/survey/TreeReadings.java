@@ -5,7 +5,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
-import umbel.app.kept.ComputedCache;
+import umbel.app.cache.ComputedCache;
 import umbel.assess.AssessRequest;
 import umbel.assess.Assessor;
 import umbel.knowledge.School;

@@ -1,16 +1,8 @@
 package umbel.app.visit;
 
 import jakarta.validation.Valid;
-import jakarta.validation.constraints.DecimalMax;
-import jakarta.validation.constraints.DecimalMin;
-import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.Size;
 import java.net.URI;
-import java.time.Instant;
-import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import org.springframework.http.ResponseEntity;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -19,14 +11,12 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.app.http.NotFound;
 import umbel.app.log.RecordRepository;
 import umbel.app.log.StepOutcome;
 import umbel.app.log.WorkRecord;
 import umbel.app.orchard.TreeRepository;
-import umbel.assess.Assessment;
 import umbel.assess.Mark;
 import umbel.cut.OperationKind;
 
@@ -46,110 +36,11 @@ public class RecordController {
         this.visits = visits;
     }
 
-    /**
-     * One step as it went.
-     *
-     * @param mark what was planned
-     * @param title in words
-     * @param outcome as-planned, changed, skipped, added at the tree, or left for whoever comes next
-     * @param reason why it was changed, skipped or added
-     */
-    public record DoneStep(
-            @NotNull(message = "Say which step.") Mark mark,
-
-            @NotBlank(message = "Say what the step was.") @Size(max = 200)
-            String title,
-
-            @NotBlank(message = "Say how it went.") String outcome,
-
-            @Size(max = 500, message = "At most 500 characters.")
-            String reason) {
-
-        /** How it went; empty where the word is none of the known ones. */
-        Optional<StepOutcome> how() {
-            return StepOutcome.of(outcome);
-        }
-    }
-
-    /**
-     * A visit to be recorded. Without a step it is a report: what was seen stands in the note.
-     *
-     * @param corrects the entry it corrects; null where it is a visit of its own
-     * @param surveyId the survey its sheet was made from; null takes the newest
-     * @param knownVisit the newest visit its sheet knew of; those after it are told in the answer
-     */
-    public record Entry(
-            @NotNull(message = "Say on which day it was done.")
-            LocalDate doneOn,
-
-            @NotBlank(message = "Say who did it.") @Size(max = 120, message = "At most 120 characters.")
-            String who,
-
-            @DecimalMin(value = "0", message = "Minutes cannot be negative.")
-            @DecimalMax(value = "1440", message = "More minutes than a day has.")
-            double minutes,
-
-            @Size(max = 2000, message = "At most 2000 characters.")
-            String note,
-
-            @NotNull(message = "Say which steps.") @Size(max = 300, message = "At most 300 steps.")
-            List<@NotNull(message = "Say what the step was.") @Valid DoneStep> steps,
-
-            Long corrects,
-
-            @Size(max = 200, message = "At most 200 characters.")
-            String tools,
-
-            @Size(max = 40, message = "At most 40 characters.")
-            String clientId,
-
-            Long surveyId,
-            Long knownVisit) {}
-
-    /**
-     * A recorded visit.
-     *
-     * @param worked whether anything was done
-     * @param correctedBy the entry that corrects it
-     * @param alsoBy other visits that count and say to have done one of its steps as well
-     */
-    public record RecordLine(
-            long id,
-            LocalDate doneOn,
-            String who,
-            double minutes,
-            String note,
-            List<DoneStep> steps,
-            Long corrects,
-            Long correctedBy,
-            LocalDate surveyedOn,
-            Instant savedAt,
-            String tools,
-            boolean worked,
-            List<OtherVisit> alsoBy,
-            VisitOutcome outcome) {}
-
-    /** Another visit to the same tree: whose it was, and which steps were done. */
-    public record OtherVisit(long id, LocalDate doneOn, String who, List<String> done) {}
-
-    /** A visit as it was saved, and the visits to the tree that its sheet knew nothing of. */
-    public record SavedVisit(RecordLine record, List<OtherVisit> meanwhile) {}
-
-    /**
-     * What a visit came to.
-     *
-     * @param before the tree as surveyed
-     * @param planned with all that was planned
-     * @param after with what was done
-     */
-    public record VisitOutcome(
-            Assessment.TotalsAnswer before, Assessment.TotalsAnswer planned, Assessment.TotalsAnswer after) {}
-
     /** Saves a visit; one sent again is kept once and answered with 200. The marks it settles are then done with. */
     @PostMapping
-    ResponseEntity<SavedVisit> save(@PathVariable long id, @RequestBody @Valid Entry entry) {
+    ResponseEntity<VisitAnswers.SavedVisit> save(@PathVariable long id, @RequestBody @Valid VisitEntry entry) {
         VisitService.Saved saved = visits.save(id, entry);
-        SavedVisit body = new SavedVisit(
+        VisitAnswers.SavedVisit body = new VisitAnswers.SavedVisit(
                 line(saved.record(), List.of(saved.record())),
                 saved.meanwhile().stream().map(RecordController::other).toList());
         return saved.fresh()
@@ -161,29 +52,25 @@ public class RecordController {
     /** The tree's visits, newest first. */
     @GetMapping
     @Transactional(readOnly = true)
-    List<RecordLine> list(@PathVariable long id) {
+    List<VisitAnswers.RecordLine> list(@PathVariable long id) {
         trees.findById(id).orElseThrow(() -> new NotFound("tree", id));
         List<WorkRecord> all = records.findByTreeIdOrderByDoneOnDescIdDesc(id);
         return all.stream().map(one -> line(one, all)).toList();
     }
 
-    private static OtherVisit other(WorkRecord visit) {
-        return new OtherVisit(
+    private static VisitAnswers.OtherVisit other(WorkRecord visit) {
+        return new VisitAnswers.OtherVisit(
                 visit.id(),
                 visit.doneOn(),
                 visit.who(),
-                steps(visit).stream()
+                RecordedSteps.of(visit).stream()
                         .filter(step -> step.how().filter(StepOutcome::done).isPresent())
-                        .map(DoneStep::title)
+                        .map(VisitEntry.DoneStep::title)
                         .toList());
     }
 
-    static List<DoneStep> steps(WorkRecord visit) {
-        return JSON.readValue(visit.document(), new TypeReference<List<DoneStep>>() {});
-    }
-
     /** Visits that count and say to have done a step that this one did too, on the same survey. */
-    private static List<OtherVisit> alsoBy(WorkRecord one, List<WorkRecord> all) {
+    private static List<VisitAnswers.OtherVisit> alsoBy(WorkRecord one, List<WorkRecord> all) {
         List<Mark> done = doneMarks(one);
         return all.stream()
                 .filter(visit -> !visit.id().equals(one.id())
@@ -198,26 +85,26 @@ public class RecordController {
     }
 
     private static List<Mark> doneMarks(WorkRecord visit) {
-        return steps(visit).stream()
+        return RecordedSteps.of(visit).stream()
                 .filter(step -> step.how().filter(StepOutcome::done).isPresent())
-                .map(DoneStep::mark)
+                .map(VisitEntry.DoneStep::mark)
                 .filter(mark -> !OperationKind.WATCH.word().equals(mark.operation()))
                 .toList();
     }
 
-    private static RecordLine line(WorkRecord one, List<WorkRecord> all) {
+    private static VisitAnswers.RecordLine line(WorkRecord one, List<WorkRecord> all) {
         Long correctedBy = all.stream()
                 .filter(other -> one.id().equals(other.correctsId()))
                 .map(WorkRecord::id)
                 .findFirst()
                 .orElse(null);
-        return new RecordLine(
+        return new VisitAnswers.RecordLine(
                 one.id(),
                 one.doneOn(),
                 one.who(),
                 one.minutes(),
                 one.note(),
-                steps(one),
+                RecordedSteps.of(one),
                 one.correctsId(),
                 correctedBy,
                 one.survey().surveyedOn(),
@@ -225,6 +112,6 @@ public class RecordController {
                 one.tools(),
                 one.worked(),
                 correctedBy == null ? alsoBy(one, all) : List.of(),
-                one.outcome() == null ? null : JSON.readValue(one.outcome(), VisitOutcome.class));
+                one.outcome() == null ? null : JSON.readValue(one.outcome(), VisitAnswers.VisitOutcome.class));
     }
 }

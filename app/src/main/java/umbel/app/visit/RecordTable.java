@@ -60,8 +60,8 @@ public class RecordTable {
         try {
             for (WorkRecord visit : records.findByIdGreaterThanOrderById(after, Limit.of(PAGE))) {
                 last = visit.id();
-                List<RecordController.DoneStep> steps = RecordController.steps(visit);
-                for (RecordController.DoneStep step : steps) {
+                List<VisitEntry.DoneStep> steps = RecordedSteps.of(visit);
+                for (VisitEntry.DoneStep step : steps) {
                     print(table, visit, step);
                 }
                 if (steps.isEmpty()) {
@@ -74,7 +74,7 @@ public class RecordTable {
         return last;
     }
 
-    private static void print(CSVPrinter table, WorkRecord visit, RecordController.DoneStep step) throws IOException {
+    private static void print(CSVPrinter table, WorkRecord visit, VisitEntry.DoneStep step) throws IOException {
         table.printRecord(
                 visit.id(),
                 visit.correctsId(),

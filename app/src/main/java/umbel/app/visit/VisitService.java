@@ -13,9 +13,9 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
+import umbel.app.cache.ComputedCache;
 import umbel.app.http.NotFound;
 import umbel.app.http.Refused;
-import umbel.app.kept.ComputedCache;
 import umbel.app.log.RecordRepository;
 import umbel.app.log.StepOutcome;
 import umbel.app.log.WorkRecord;
@@ -99,7 +99,7 @@ public class VisitService {
      *
      * @throws Refused where its id was used for another tree, or what it corrects was corrected already
      */
-    public Saved save(long treeId, RecordController.Entry entry) {
+    public Saved save(long treeId, VisitEntry entry) {
         RuntimeException lost = null;
         for (int attempt = 0; attempt < ATTEMPTS; attempt++) {
             try {
@@ -111,7 +111,7 @@ public class VisitService {
         throw lost;
     }
 
-    private Saved saveOnce(long treeId, RecordController.Entry entry) {
+    private Saved saveOnce(long treeId, VisitEntry entry) {
         OrchardTree tree = trees.findById(treeId).orElseThrow(() -> new NotFound("tree", treeId));
         Optional<WorkRecord> before =
                 entry.clientId() == null ? Optional.empty() : records.findByClientId(entry.clientId());
@@ -153,7 +153,7 @@ public class VisitService {
         return new Saved(saved, true, meanwhile(treeId, entry, saved));
     }
 
-    private Saved sentBefore(long treeId, WorkRecord before, RecordController.Entry entry) {
+    private Saved sentBefore(long treeId, WorkRecord before, VisitEntry entry) {
         if (!before.tree().id().equals(treeId)) {
             throw new Refused(
                     HttpStatus.CONFLICT,
@@ -163,7 +163,7 @@ public class VisitService {
         return new Saved(before, false, meanwhile(treeId, entry, before));
     }
 
-    private List<WorkRecord> meanwhile(long treeId, RecordController.Entry entry, WorkRecord saved) {
+    private List<WorkRecord> meanwhile(long treeId, VisitEntry entry, WorkRecord saved) {
         return entry.knownVisit() == null
                 ? List.of()
                 : records.findByTreeIdOrderByDoneOnDescIdDesc(treeId).stream()
@@ -188,7 +188,7 @@ public class VisitService {
     }
 
     /** The survey a visit goes by: that of the entry it corrects, of its sheet, or else the newest. */
-    private SurveyEntry surveyOf(long treeId, RecordController.Entry entry, WorkRecord corrected) {
+    private SurveyEntry surveyOf(long treeId, VisitEntry entry, WorkRecord corrected) {
         if (corrected != null) {
             return corrected.survey();
         }
@@ -201,25 +201,25 @@ public class VisitService {
                 .orElseThrow(() -> new NotFound("survey of tree", treeId));
     }
 
-    private static List<Mark> marks(RecordController.Entry entry, Predicate<StepOutcome> which) {
+    private static List<Mark> marks(VisitEntry entry, Predicate<StepOutcome> which) {
         return entry.steps().stream()
                 .filter(step -> step.how().filter(which).isPresent())
-                .map(RecordController.DoneStep::mark)
+                .map(VisitEntry.DoneStep::mark)
                 .toList();
     }
 
     /** Whether anything was done; looking at a limb again is not. */
-    private static boolean worked(RecordController.Entry entry) {
+    private static boolean worked(VisitEntry entry) {
         return marks(entry, StepOutcome::done).stream()
                 .anyMatch(mark -> !OperationKind.WATCH.word().equals(mark.operation()));
     }
 
     /** What a visit did to the plant as it was surveyed. */
     private record VisitEffects(
-            Plant plant, Visit done, RecordController.VisitOutcome outcome, VisitTotals before, VisitTotals after) {}
+            Plant plant, Visit done, VisitAnswers.VisitOutcome outcome, VisitTotals before, VisitTotals after) {}
 
     /** What was really done, on the plant as it was surveyed; null where it cannot be told, as after another survey. */
-    private VisitEffects effects(SurveyEntry survey, RecordController.Entry entry) {
+    private VisitEffects effects(SurveyEntry survey, VisitEntry entry) {
         Plant plant = readings.plant(survey);
         try {
             List<Mark> done = marks(entry, true);
@@ -230,7 +230,7 @@ public class VisitService {
             return new VisitEffects(
                     plant,
                     plant.visit(done),
-                    new RecordController.VisitOutcome(before.told(), planned.told(), after.told()),
+                    new VisitAnswers.VisitOutcome(before.told(), planned.told(), after.told()),
                     before,
                     after);
         } catch (ImpossibleCut e) {
@@ -239,9 +239,9 @@ public class VisitService {
     }
 
     /** The marks that were planned, or those that were done. */
-    private static List<Mark> marks(RecordController.Entry entry, boolean done) {
+    private static List<Mark> marks(VisitEntry entry, boolean done) {
         List<Mark> marks = new ArrayList<>();
-        for (RecordController.DoneStep step : entry.steps()) {
+        for (VisitEntry.DoneStep step : entry.steps()) {
             StepOutcome how = step.how().orElseThrow();
             boolean counts = done ? how.done() : how != StepOutcome.ADDED;
             Mark mark = step.mark();
@@ -263,7 +263,7 @@ public class VisitService {
                 .forEach(followUps::save);
     }
 
-    private void check(OrchardTree tree, RecordController.Entry entry) {
+    private void check(OrchardTree tree, VisitEntry entry) {
         List<FieldError> errors = new ArrayList<>();
         LocalDate today = LocalDate.now(clock.withZone(tree.block().holding().timeZone()));
         if (entry.doneOn().isAfter(today)) {
@@ -273,7 +273,7 @@ public class VisitService {
             errors.add(new FieldError("steps", "There is no step to record, and no note."));
         }
         for (int i = 0; i < entry.steps().size(); i++) {
-            RecordController.DoneStep step = entry.steps().get(i);
+            VisitEntry.DoneStep step = entry.steps().get(i);
             String field = "steps[" + i + "]";
             StepOutcome how = step.how().orElse(null);
             if (how == null) {

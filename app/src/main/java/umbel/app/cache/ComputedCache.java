@@ -1,4 +1,4 @@
-package umbel.app.kept;
+package umbel.app.cache;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;

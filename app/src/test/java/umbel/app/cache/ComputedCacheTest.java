@@ -1,4 +1,4 @@
-package umbel.app.kept;
+package umbel.app.cache;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
