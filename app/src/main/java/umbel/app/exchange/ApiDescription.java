@@ -40,7 +40,7 @@ class ApiDescription {
             "Mark",
             "Decisions",
             "Hold",
-            "Entry",
+            "VisitEntry",
             "DoneStep");
 
     /** Parts of answers that may be missing though they are no boxed numbers. */
