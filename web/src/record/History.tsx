@@ -1,0 +1,168 @@
+import { useState } from 'react';
+import type { RecordLine } from '../api/client';
+import { useMayChange } from '../people/who';
+import { Field } from '../survey/Cell';
+import { Button } from '../ui/Button';
+import { sentNumber, showNumber } from '../ui/numbers';
+import { day, minutes, percent } from '../ui/words';
+import { OUTCOME_WORDS, type Outcome } from './outcomes';
+import { OutcomeChoice, useSaveVisit, VisitFactsFields, type VisitFacts } from './visitParts';
+
+/** Every visit to the tree, newest first. */
+export function History({ id, records }: { id: number; records: RecordLine[] }) {
+  return (
+    <section aria-labelledby="history">
+      <h2 id="history" className="border-b-2 border-ink pb-1 text-[20px] font-bold">
+        Its history
+      </h2>
+      {records.length === 0 && <p className="py-3 text-muted">No visit is recorded yet.</p>}
+      <ol>
+        {records.map((record) => (
+          <Past key={record.id} id={id} record={record} />
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function Past({ id, record }: { id: number; record: RecordLine }) {
+  const mayChange = useMayChange();
+  const [correcting, setCorrecting] = useState(false);
+  const corrected = record.correctedBy != null;
+  return (
+    <li className={`border-b border-line py-3 ${corrected ? 'text-muted' : ''}`}>
+      <p className="flex flex-wrap items-baseline justify-between gap-2">
+        <b>{day(record.doneOn)}</b>
+        <span className="text-[14px]">
+          {record.who}, {minutes(record.minutes)}
+          {record.tools !== '' && `, ${record.tools}`}
+        </span>
+      </p>
+      {record.corrects != null && <p className="text-[13px] text-muted">Corrects an earlier entry.</p>}
+      {corrected && <p className="text-[13px] font-semibold">Corrected by a later entry.</p>}
+      <ul className="mt-1 text-[14px]">
+        {record.steps.map((step, i) => (
+          <li key={i} className={corrected ? 'line-through' : ''}>
+            {step.title}
+            {step.outcome !== 'as-planned' && (
+              <span className="font-semibold text-lichen">
+                {' '}
+                {OUTCOME_WORDS[step.outcome as Outcome]}
+                {step.reason ? `: ${step.reason}` : ''}
+              </span>
+            )}
+          </li>
+        ))}
+      </ul>
+      {!record.worked && <p className="text-[13px] font-semibold">Nothing was done at this visit.</p>}
+      {record.alsoBy.map((other) => (
+        <p key={other.id} role="status" className="text-[13px] font-semibold text-lichen">
+          {other.who} recorded the same step on {day(other.doneOn)}: correct one of the two.
+        </p>
+      ))}
+      {record.outcome && !corrected && record.worked && (
+        <p className="mt-1 text-[13px] text-muted">
+          {percent(record.outcome.after.woodShare)} of the small wood off
+          {Math.abs(record.outcome.planned.woodShare - record.outcome.after.woodShare) > 0.005 &&
+            ` (${percent(record.outcome.planned.woodShare)} planned)`}
+          , shade {percent(record.outcome.before.under30After)} to{' '}
+          {percent(record.outcome.after.under30After)}
+        </p>
+      )}
+      {record.note && <p className="mt-1 border-l-[3px] border-line pl-2 text-[14px]">{record.note}</p>}
+      {mayChange && !corrected && !correcting && (
+        <Button
+          weight="quiet"
+          className="mt-1 -ml-3"
+          onClick={() => {
+            setCorrecting(true);
+          }}
+        >
+          Correct this
+        </Button>
+      )}
+      {correcting && (
+        <Correction
+          id={id}
+          record={record}
+          close={() => {
+            setCorrecting(false);
+          }}
+        />
+      )}
+    </li>
+  );
+}
+
+/** A recorded visit as it really was: saved as a new entry that says what it corrects. */
+function Correction({ id, record, close }: { id: number; record: RecordLine; close: () => void }) {
+  const [note, setNote] = useState(record.note);
+  const [facts, setFacts] = useState<VisitFacts>({
+    doneOn: record.doneOn,
+    who: record.who,
+    minutes: showNumber(record.minutes),
+  });
+  const [steps, setSteps] = useState(record.steps);
+  const { save, faults } = useSaveVisit(
+    id,
+    () => ({
+      doneOn: facts.doneOn,
+      who: facts.who,
+      minutes: sentNumber(facts.minutes),
+      note,
+      tools: record.tools,
+      steps,
+      corrects: record.id,
+    }),
+    close,
+  );
+  return (
+    <form
+      className="mt-2 grid grid-cols-2 gap-3 bg-sand p-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save.mutate();
+      }}
+    >
+      <ol className="col-span-2">
+        {steps.map((step, i) => (
+          <li key={i} className="border-b border-line py-1 text-[14px]">
+            <span className="flex items-center justify-between gap-2">
+              {step.title}
+              <OutcomeChoice
+                label={`How step ${i + 1} really went`}
+                value={step.outcome}
+                change={(outcome) => {
+                  setSteps(steps.map((one, j) => (i === j ? { ...one, outcome } : one)));
+                }}
+              />
+            </span>
+            {(step.outcome === 'skipped' || step.outcome === 'changed') && (
+              <Field
+                name="Why"
+                value={step.reason}
+                fault={faults.get(`steps[${i}].reason`)}
+                change={(reason) => {
+                  setSteps(steps.map((one, j) => (i === j ? { ...one, reason } : one)));
+                }}
+              />
+            )}
+          </li>
+        ))}
+      </ol>
+      <VisitFactsFields facts={facts} faults={faults} change={setFacts} />
+      <Field name="Note" className="col-span-2" value={note} fault={faults.get('note')} change={setNote} />
+      {save.isError && (
+        <p role="alert" className="col-span-2 font-semibold text-lichen">
+          {save.error.message}
+        </p>
+      )}
+      <span className="col-span-2 flex gap-2">
+        <Button weight="ink" type="submit" disabled={save.isPending}>
+          Save as a new entry
+        </Button>
+        <Button onClick={close}>Cancel</Button>
+      </span>
+    </form>
+  );
+}
