@@ -230,7 +230,7 @@ function BlockSection({
                   </>
                 )}
               </span>
-              <Shade share={tree.shade} />
+              <Shade share={tree.shade} over={tree.shaded} />
               <span className="text-right max-md:order-first max-md:col-start-2 max-md:row-start-1">
                 <span
                   className={`inline-block rounded-sm px-2 py-0.5 text-[13px] font-semibold ${stateLook(tree.state)}`}
@@ -279,13 +279,13 @@ function stateLook(state: string): string {
 }
 
 /** How much of the fruiting wood stands in shade, as a bar and in words. */
-function Shade({ share }: { share: number }) {
+function Shade({ share, over }: { share: number; over: boolean }) {
   return (
     <span className="text-[13px]">
       {percent(share)} <span className="text-muted">shaded</span>
       <span className="mt-1 block h-[5px] bg-line/70" aria-hidden>
         <span
-          className={`block h-full ${share > 0.2 ? 'bg-lichen' : 'bg-moss'}`}
+          className={`block h-full ${over ? 'bg-lichen' : 'bg-moss'}`}
           style={{ width: `${share * 100}%` }}
         />
       </span>

@@ -61,15 +61,15 @@ export function Gauges({ reading, limits, totals, work }: Props) {
               : percent(shadeBefore)
           }
           full={shade}
-          tick={0.2}
-          over={shade > 0.2}
+          tick={limits.shadeMost}
+          over={shade > limits.shadeMost}
         />
         <Gauge
           name="Fruits these buds can set"
           value={`${fruits} for ${target} wanted`}
-          full={times / 2}
+          full={times / (2 * limits.cropMost)}
           tick={0.5}
-          over={times > 2.2}
+          over={times > limits.cropMost}
         />
       </div>
       <p className="mt-2 flex justify-between gap-2 text-[13px] text-muted">

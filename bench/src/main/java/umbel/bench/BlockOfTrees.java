@@ -44,11 +44,14 @@ final class BlockOfTrees {
     private static BlockReading read(List<Survey> surveys) {
         Assessor assessor = new Assessor(Knowledge.shipped());
         School school = Knowledge.shipped().school("classic");
-        return BlockReading.of(surveys.parallelStream()
-                .map(survey -> {
-                    Tree tree = assessor.tree(AssessRequest.of(survey));
-                    return BlockReading.TreeRead.of(0, "", tree, TreeReader.read(tree, school, 2.4));
-                })
-                .toList());
+        Knowledge knowledge = Knowledge.shipped();
+        return BlockReading.of(
+                surveys.parallelStream()
+                        .map(survey -> {
+                            Tree tree = assessor.tree(AssessRequest.of(survey));
+                            return BlockReading.TreeRead.of(0, "", tree, TreeReader.read(tree, school, 2.4));
+                        })
+                        .toList(),
+                knowledge.parameters().reading().block());
     }
 }

@@ -28,7 +28,8 @@ public record CropReading(double flowerBuds, double expectedFruits, double targe
     public static CropReading of(Tree tree, LightReading light, double target) {
         Setting setting = tree.setting();
         double full = setting.parameters().crop().fullSetLight();
-        double set = setting.species().crop().fruitsPerFlowerBud() * setting.setFactor();
+        double set = setting.species().crop().fruitsPerFlowerBud()
+                * setting.cultivar().setFactor();
         double buds = 0;
         double fruits = 0;
         List<FruitingSite> sites = light.sites();

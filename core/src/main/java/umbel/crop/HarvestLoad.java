@@ -147,13 +147,13 @@ public record HarvestLoad(Setting setting, List<Axis> hung, List<LimbLoad> limbs
         /** Masses and first moments of every axis with all that grows from it. */
         private double weigh(LightReading light, double thinned) {
             Species.CropRule crop = setting.species().crop();
-            double set = crop.fruitsPerFlowerBud() * setting.setFactor() * thinned;
+            double set = crop.fruitsPerFlowerBud() * setting.cultivar().setFactor() * thinned;
             double full = setting.parameters().crop().fullSetLight();
             double fruits = 0;
             for (int s = 0; s < light.light().length; s++) {
                 FruitingSite site = light.sites().get(s);
                 double number = site.flowerBuds() * set * Math.min(1, light.light()[s] / full);
-                double mass = number * setting.fruitMass();
+                double mass = number * setting.cultivar().fruitMass();
                 int i = site.axis().index();
                 fruits += number;
                 fruitMass[i] += mass;
@@ -297,7 +297,7 @@ public record HarvestLoad(Setting setting, List<Axis> hung, List<LimbLoad> limbs
             Vec tipIs = is.directionAt(is.length());
             return new LimbLoad(
                     limb.id(),
-                    fruitMass[i] / setting.fruitMass(),
+                    fruitMass[i] / setting.cultivar().fruitMass(),
                     fruitMass[i],
                     wholeMass[i],
                     was.point(was.size() - 1).z(),

@@ -21,7 +21,6 @@ public final class Stubs {
 
     private static final double ABOVE = 0.25;
     private static final double ROOM = 1.6;
-    private static final int OLD_SCAFFOLD = 8;
 
     private final Tree tree;
     private final LightResolution look;
@@ -63,7 +62,9 @@ public final class Stubs {
     }
 
     private static boolean isOldScaffold(Tree tree, Axis limb) {
-        return tree.setting().system().scaffolds().permanent() && limb.parent() == 0 && limb.age() >= OLD_SCAFFOLD;
+        return tree.setting().system().scaffolds().permanent()
+                && limb.parent() == 0
+                && limb.age() >= tree.setting().parameters().reading().oldScaffoldY();
     }
 
     /**

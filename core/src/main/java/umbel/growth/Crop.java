@@ -26,7 +26,9 @@ record Crop(double fruits, Map<String, Double> onLimb, double aFlower) {
      */
     static Crop set(Tree tree, LightField field, double most, double favour) {
         Setting setting = tree.setting();
-        double set = setting.species().crop().fruitsPerFlowerBud() * setting.setFactor() * favour;
+        double set = setting.species().crop().fruitsPerFlowerBud()
+                * setting.cultivar().setFactor()
+                * favour;
         double full = setting.parameters().crop().fullSetLight();
         Map<String, Double> onLimb = new HashMap<>();
         double all = 0;
@@ -62,7 +64,7 @@ record Crop(double fruits, Map<String, Double> onLimb, double aFlower) {
     /** Dry mass of one finished fruit, kilograms. */
     static double dryFruit(Setting setting) {
         GrowthParameters parameters = setting.parameters().growth();
-        return setting.fruitMass() * parameters.fruit().dryShare();
+        return setting.cultivar().fruitMass() * parameters.fruit().dryShare();
     }
 
     /** The crop the leaf can finish: fruits drop when they would get too little. */

@@ -42,7 +42,7 @@ public final class InitialState {
                 - parameters.assimilation().woodUpkeep() * Carbon.wood(tree);
         double thick = new RadialGrowth(tree, net / Math.max(1e-9, made)).mass();
         double gain = parameters.reserve().stored()
-                * parameters.wood().stocks().get(setting.stock())
+                * parameters.wood().stocks().get(setting.cultivar().stock())
                 * Math.max(parameters.reserve().storedLeast() * Math.max(0, net), net - thick);
         double steady = gain <= 0
                 ? parameters.start().inferred().vigour().get(1)

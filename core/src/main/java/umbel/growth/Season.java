@@ -151,7 +151,7 @@ public final class Season {
         RadialGrowth thickening = new RadialGrowth(leafy, net / Math.max(1e-9, made));
         Tree tree = ripening.ripen(thickening);
         double saved = parameters.reserve().stored()
-                * parameters.wood().stocks().get(setting.stock())
+                * parameters.wood().stocks().get(setting.cultivar().stock())
                 * before.traits().vigour()
                 * Math.max(parameters.reserve().storedLeast() * Math.max(0, net), net - thickening.mass());
         double room = parameters.reserve().most() * (tree.setting().trunkSection() + 2e-4);

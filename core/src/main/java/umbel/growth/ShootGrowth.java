@@ -236,7 +236,8 @@ final class ShootGrowth {
     }
 
     private double tipBud() {
-        return species.bearing().flowerPerShootTip() * setting.habit().tipFlower();
+        return species.bearing().flowerPerShootTip()
+                * setting.cultivar().habit().tipFlower();
     }
 
     private void spur(Axis host, GrowingPoint point) {

@@ -17,6 +17,7 @@ public record Parameters(
         LabourParameters labour,
         LightParameters light,
         CropParameters crop,
+        ReadingParameters reading,
         TrainingParameters training,
         FirstYearsParameters firstYears,
         SeasonParameters season,

@@ -37,12 +37,12 @@ final class CanopyFiller {
         // spreading over cells and reading between them moves leaf by a root mean square of about one cell edge already
         double wanted = setting.parameters().light().leafSpreadCm() / 100;
         spread = Math.sqrt(Math.max(0, wanted * wanted - cell * cell));
-        sin = Math.sin(setting.rowBearing());
-        cos = Math.cos(setting.rowBearing());
-        east = setting.slope().east();
-        north = setting.slope().north();
-        middleX = setting.inRow() / 2;
-        middleY = setting.betweenRows() / 2;
+        sin = Math.sin(setting.place().rowBearing());
+        cos = Math.cos(setting.place().rowBearing());
+        east = setting.place().slope().east();
+        north = setting.place().slope().north();
+        middleX = setting.place().inRow() / 2;
+        middleY = setting.place().betweenRows() / 2;
     }
 
     /** Points spread evenly through a ball whose root mean square radius is one: a golden spiral, each shell in turn. */

@@ -28,8 +28,8 @@ public final class LightField {
         this.ny = ny;
         this.nz = nz;
         this.cell = cell;
-        this.hx = setting.inRow() / nx;
-        this.hy = setting.betweenRows() / ny;
+        this.hx = setting.place().inRow() / nx;
+        this.hy = setting.place().betweenRows() / ny;
         this.light = light;
         this.caught = caught;
     }
@@ -42,11 +42,11 @@ public final class LightField {
      */
     public static LightField of(Tree tree, double cell, int directions) {
         Setting setting = tree.setting();
-        int nx = Math.max(1, (int) Math.round(setting.inRow() / cell));
-        int ny = Math.max(1, (int) Math.round(setting.betweenRows() / cell));
+        int nx = Math.max(1, (int) Math.round(setting.place().inRow() / cell));
+        int ny = Math.max(1, (int) Math.round(setting.place().betweenRows() / cell));
         int nz = Math.max(1, (int) Math.ceil(LightModel.topOverGround(tree) / cell) + 1);
-        double hx = setting.inRow() / nx;
-        double hy = setting.betweenRows() / ny;
+        double hx = setting.place().inRow() / nx;
+        double hy = setting.place().betweenRows() / ny;
         boolean[] asked = new boolean[nx * ny * nz];
         for (Axis axis : tree.axes()) {
             mark(axis, setting, hx, hy, cell, nx, ny, nz, asked);

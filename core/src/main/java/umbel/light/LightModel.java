@@ -76,16 +76,20 @@ public final class LightModel {
             Tree tree, double[] xs, double[] ys, double[] zs, double cell, int directions) {
         Setting setting = tree.setting();
         CanopyGrid grid = new CanopyGrid(
-                setting.inRow(),
-                setting.betweenRows(),
+                setting.place().inRow(),
+                setting.place().betweenRows(),
                 topOverGround(tree),
                 cell,
                 setting.light().extinction());
         new CanopyFiller(grid, tree, cell).fill();
-        double[] rise = Sky.toRow(setting.slope().east(), setting.slope().north(), 0, setting.rowBearing());
+        double[] rise = Sky.toRow(
+                setting.place().slope().east(),
+                setting.place().slope().north(),
+                0,
+                setting.place().rowBearing());
         Sky sky = SkyCache.season(directions, setting).overSlope(rise[0], rise[1]);
         PeriodicSweep.Result result = new PeriodicSweep(grid, xs, ys, zs).under(sky);
-        double through = 1 - setting.netShare();
+        double through = 1 - setting.place().netShare();
         double[] light = result.light();
         for (int s = 0; s < light.length; s++) {
             light[s] *= through;
@@ -96,15 +100,15 @@ public final class LightModel {
     private static int directions(Tree tree) {
         Setting setting = tree.setting();
         LightParameters settings = setting.light();
-        long cells =
-                CanopyGrid.cells(setting.inRow(), setting.betweenRows(), topOverGround(tree), settings.cellCm() / 100);
+        long cells = CanopyGrid.cells(
+                setting.place().inRow(), setting.place().betweenRows(), topOverGround(tree), settings.cellCm() / 100);
         boolean small = cells <= settings.largeBoxCells();
         return small ? settings.directions().small() : settings.directions().large();
     }
 
     /** Height of the highest wood over the ground beneath it, metres. */
     static double topOverGround(Tree tree) {
-        Setting.Slope slope = tree.setting().slope();
+        Setting.Slope slope = tree.setting().place().slope();
         if (slope.rise() == 0) {
             return tree.top();
         }
@@ -120,10 +124,11 @@ public final class LightModel {
 
     /** Row axes with the trunk in the middle of the box, heights over the ground beneath. */
     static double[] inBox(Setting setting, Vec place) {
-        double[] at = Sky.toRow(place.x(), place.y(), place.z(), setting.rowBearing());
-        at[0] += setting.inRow() / 2;
-        at[1] += setting.betweenRows() / 2;
-        at[2] -= setting.slope().east() * place.x() + setting.slope().north() * place.y();
+        double[] at = Sky.toRow(place.x(), place.y(), place.z(), setting.place().rowBearing());
+        at[0] += setting.place().inRow() / 2;
+        at[1] += setting.place().betweenRows() / 2;
+        at[2] -= setting.place().slope().east() * place.x()
+                + setting.place().slope().north() * place.y();
         return at;
     }
 }

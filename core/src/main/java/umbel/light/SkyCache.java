@@ -18,8 +18,10 @@ final class SkyCache {
         if (SKIES.size() > MOST) {
             SKIES.clear();
         }
-        Key key = new Key(count, setting.latitude(), setting.rowBearing(), setting.light());
+        Key key = new Key(count, setting.place().latitude(), setting.place().rowBearing(), setting.light());
         return SKIES.computeIfAbsent(
-                key, k -> Sky.season(count, setting.latitude(), setting.rowBearing(), setting.light()));
+                key,
+                k -> Sky.season(
+                        count, setting.place().latitude(), setting.place().rowBearing(), setting.light()));
     }
 }

@@ -96,8 +96,9 @@ final class YearlyRenewal {
                 .filter(limb -> limb.baseDiameter() < thin || leanOf(limb) > hangs)
                 .sorted(Comparator.comparingDouble(Axis::baseDiameter))
                 .toList();
-        double share =
-                act.bySet() == null ? 1 : act.bySet().get(setOf(tree.setting().setFactor()));
+        double share = act.bySet() == null
+                ? 1
+                : act.bySet().get(setOf(tree.setting().cultivar().setFactor()));
         return weak.stream()
                 .limit(Math.round(weak.size() * share))
                 .map(limb -> Operation.remove(limb))

@@ -27,6 +27,9 @@ public sealed interface Plant permits SurveyedTree, CountedPlant {
     /** Share of its fruiting wood that gets less light than fruit needs by the school it is read by, 0…1. */
     double shade();
 
+    /** Whether that is more than its school lets stand. */
+    boolean isShaded();
+
     /**
      * What marks come to, step by step in their order.
      *

@@ -102,7 +102,7 @@ public final class SurveyedTree implements Plant {
                 tree.limbs().stream()
                         .map(limb -> new PlantFacts.Part(limb.id(), limb.baseDiameter(), limb.length()))
                         .toList(),
-                setting.fruitMass(),
+                setting.cultivar().fruitMass(),
                 request.survey().surveyedOn());
     }
 
@@ -114,6 +114,11 @@ public final class SurveyedTree implements Plant {
     @Override
     public double shade() {
         return reading.underFruitLight();
+    }
+
+    @Override
+    public boolean isShaded() {
+        return shade() > school.thresholds().shadedShareMost();
     }
 
     @Override

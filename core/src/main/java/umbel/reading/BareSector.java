@@ -16,10 +16,6 @@ final class BareSector extends Rule {
     }
 
     /** The share of five limbs: with more, the line no longer narrows. */
-    private static final double LEAST_GAP = 108;
-
-    private static final int FEW = 3;
-
     @Override
     public List<Finding> read(RuleContext context) {
         TrainingSystem system = context.tree().setting().system();
@@ -42,10 +38,12 @@ final class BareSector extends Rule {
             }
         }
         double error = context.errors().bearingDeg() * Math.sqrt(2);
-        boolean few = n <= FEW;
+        boolean few = n <= context.parameters().shape().few();
         double most = few
                 ? Math.max(context.school().bareSectorOfThreeDeg(), 360.0 / n)
-                : Math.max(LEAST_GAP, context.school().bareSectorFactor() * 360 / n);
+                : Math.max(
+                        context.parameters().shape().leastGapDeg(),
+                        context.school().bareSectorFactor() * 360 / n);
         // two or three limbs spread evenly already stand at the line: only what measuring cannot explain counts
         if (widest <= most + (few ? error : 0)) {
             return List.of();
@@ -57,7 +55,7 @@ final class BareSector extends Rule {
                 widest,
                 most,
                 "°",
-                ThresholdConfidence.severity(widest, most) == Severity.ACT ? Severity.CONSIDER : Severity.WATCH,
+                context.severity(widest, most) == Severity.ACT ? Severity.CONSIDER : Severity.WATCH,
                 ThresholdConfidence.above(widest, most, error),
                 String.format(
                         Locale.ROOT,
@@ -76,7 +74,9 @@ final class BareSector extends Rule {
 
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
-        return mains(context).size() <= FEW ? "school.bareSectorOfThree_deg" : "school.bareSectorFactor";
+        return mains(context).size() <= context.parameters().shape().few()
+                ? "school.bareSectorOfThree_deg"
+                : "school.bareSectorFactor";
     }
 
     @Override

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.ToDoubleFunction;
+import umbel.knowledge.ReadingParameters;
 import umbel.wood.Axis;
 import umbel.wood.Condition;
 import umbel.wood.Tree;
@@ -23,10 +24,6 @@ import umbel.wood.Units;
  */
 public record BlockReading(
         int trees, double medianSection, List<Common> common, List<Outlier> outliers, List<Evenness> evenness) {
-
-    private static final double RUNT = 1 / 1.8;
-    private static final double STRONG = 1.4;
-    private static final int LEAST_FOR_OUTLIERS = 3;
 
     /**
      * One tree as read.
@@ -75,9 +72,9 @@ public record BlockReading(
     public record Evenness(String measure, String unit, double mean, double variation) {}
 
     /** Reads a block from its trees. */
-    public static BlockReading of(List<TreeRead> trees) {
+    public static BlockReading of(List<TreeRead> trees, ReadingParameters.Block rules) {
         double median = median(trees);
-        return new BlockReading(trees.size(), median, common(trees), outliers(trees, median), evenness(trees));
+        return new BlockReading(trees.size(), median, common(trees), outliers(trees, median, rules), evenness(trees));
     }
 
     private static double median(List<TreeRead> trees) {
@@ -115,15 +112,15 @@ public record BlockReading(
                 .toList();
     }
 
-    private static List<Outlier> outliers(List<TreeRead> trees, double median) {
+    private static List<Outlier> outliers(List<TreeRead> trees, double median, ReadingParameters.Block rules) {
         List<Outlier> outliers = new ArrayList<>();
         for (TreeRead tree : trees) {
             double ratio = median == 0 ? 1 : tree.section() / median;
             if (!tree.alive()) {
                 outliers.add(new Outlier(tree.id(), tree.label(), "gap", "No limb of it lives: a gap in the row."));
-            } else if (trees.size() < LEAST_FOR_OUTLIERS) {
+            } else if (trees.size() < rules.treesFrom()) {
                 continue;
-            } else if (ratio < RUNT) {
+            } else if (ratio < rules.weakUnder()) {
                 outliers.add(new Outlier(
                         tree.id(),
                         tree.label(),
@@ -132,7 +129,7 @@ public record BlockReading(
                                 Locale.ROOT,
                                 "Its trunk has %.0f %% of the median section: look for the cause before pruning it.",
                                 100 * ratio)));
-            } else if (ratio > STRONG && tree.dwarfed()) {
+            } else if (ratio > rules.strongOver() && tree.dwarfed()) {
                 outliers.add(new Outlier(
                         tree.id(),
                         tree.label(),

@@ -22,7 +22,7 @@ final class BoxNotFilled extends Rule {
         if (setting.isFilling()) {
             return List.of();
         }
-        double room = Math.min(setting.inRow(), setting.system().shape().spread());
+        double room = Math.min(setting.place().inRow(), setting.system().shape().spread());
         double empty = 1 - Math.min(room, Envelope.of(context.tree()).alongRow()) / room;
         double most = context.school().boxGapShare();
         if (empty <= most) {

@@ -20,18 +20,17 @@ final class Crossing extends Rule {
     }
 
     /** Limbs from one place are close there by nature; only what lies this far out on both counts. */
-    private static final double FROM_ORIGIN = 0.25;
-
     @Override
     public List<Finding> read(RuleContext context) {
+        double fromOrigin = Units.fromCm(context.parameters().frame().crossingFromCm());
         List<Axis> limbs = context.limbs().stream()
-                .filter(limb -> limb.role() != Role.SUCKER && limb.length() > FROM_ORIGIN)
+                .filter(limb -> limb.role() != Role.SUCKER && limb.length() > fromOrigin)
                 .toList();
         double clearance = context.school().crossingClearanceCm();
         double[][][] outer = new double[limbs.size()][][];
         double[][] boxes = new double[limbs.size()][];
         for (int i = 0; i < boxes.length; i++) {
-            outer[i] = outerPoints(limbs.get(i));
+            outer[i] = outerPoints(limbs.get(i), fromOrigin);
             boxes[i] = box(limbs.get(i), Units.fromCm(clearance));
         }
         List<Finding> found = new ArrayList<>();
@@ -85,10 +84,10 @@ final class Crossing extends Rule {
     }
 
     /** A limb's points beyond its origin as plain numbers: x, y, z, half thickness plus the piece before it. */
-    private static double[][] outerPoints(Axis limb) {
+    private static double[][] outerPoints(Axis limb, double fromOrigin) {
         Course course = limb.course();
         int first = 1;
-        while (first < course.size() && course.along(first) < FROM_ORIGIN) {
+        while (first < course.size() && course.along(first) < fromOrigin) {
             first++;
         }
         double[][] points = new double[4][course.size() - first];

@@ -13,8 +13,6 @@ import umbel.wood.Units;
 /** Two main limbs leaving the trunk too close above one another to both have sound wood at the union. */
 final class CrowdedOrigin extends Rule {
 
-    private static final double MAIN_SHARE = 0.25;
-
     CrowdedOrigin() {
         super("crowded-origin", Subject.PAIR, Stage.FRAME);
     }
@@ -30,8 +28,8 @@ final class CrowdedOrigin extends Rule {
                 .filter(limb -> RuleContext.isFrame(limb)
                         && limb.age() >= 2
                         && limb.at() >= context.tree().setting().unionAt())
-                .filter(limb ->
-                        limb.role() == Role.SCAFFOLD || limb.baseDiameter() >= MAIN_SHARE * context.parentBelow(limb))
+                .filter(limb -> limb.role() == Role.SCAFFOLD
+                        || limb.baseDiameter() >= context.parameters().frame().mainShare() * context.parentBelow(limb))
                 .sorted(Comparator.comparingDouble(Axis::at))
                 .toList();
         for (int i = 1; i < mains.size(); i++) {

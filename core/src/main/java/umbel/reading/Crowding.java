@@ -9,12 +9,10 @@ import umbel.cut.Target;
 import umbel.cut.TargetAxes;
 import umbel.wood.Axis;
 import umbel.wood.Condition;
+import umbel.wood.Units;
 
 /** More one-year shoots a metre of limb than the kind of tree can light. */
 final class Crowding extends Rule {
-
-    private static final double LEAST_LENGTH = 0.4;
-    private static final double STRONG_LIMB = 0.015;
 
     Crowding() {
         super("crowding", Subject.GROUP, Stage.RENEWAL, Trait.WEIGHED_LAST);
@@ -24,12 +22,13 @@ final class Crowding extends Rule {
     public List<Finding> read(RuleContext context) {
         double most = context.tree().setting().species().smallWood().shootsPerMetreMost()
                 * context.school().crowdingFactor();
+        double least = Units.fromCm(context.parameters().smallWood().crowdingFromCm());
         List<Finding> found = new ArrayList<>();
         for (Axis limb : context.frame()) {
-            double old = Math.max(LEAST_LENGTH, limb.length() - limb.lastGrowth());
+            double old = Math.max(least, limb.length() - limb.lastGrowth());
             int count = context.shoots(limb).size();
             double perMetre = count / old;
-            if (perMetre <= most || limb.length() < LEAST_LENGTH || limb.is(Condition.DEAD)) {
+            if (perMetre <= most || limb.length() < least || limb.is(Condition.DEAD)) {
                 continue;
             }
             found.add(new Finding(
@@ -39,7 +38,7 @@ final class Crowding extends Rule {
                     perMetre,
                     most,
                     "a metre",
-                    ThresholdConfidence.severity(perMetre, most),
+                    context.severity(perMetre, most),
                     ThresholdConfidence.above(
                             perMetre, most, perMetre * context.errors().countShare()),
                     String.format(
@@ -68,7 +67,9 @@ final class Crowding extends Rule {
         List<Operation> operations = new ArrayList<>();
         operations.add(Operation.thin(group, keep));
         int more = (count + keep) / 2;
-        if (more > keep && limb.baseDiameter() > STRONG_LIMB) {
+        if (more > keep
+                && limb.baseDiameter()
+                        > Units.fromMm(context.parameters().smallWood().strongLimbMm())) {
             operations.add(Operation.thin(group, more));
         }
         return operations;

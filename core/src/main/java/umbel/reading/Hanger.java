@@ -12,8 +12,6 @@ import umbel.wood.Role;
 /** Wood that hangs below level or grows from an underside: shaded, with small fruit, in the way of everything. */
 final class Hanger extends Rule {
 
-    private static final double LEAST_SHOOTS_METRES = 0.5;
-
     Hanger() {
         super("hanger", Subject.LIMB, Stage.UPRIGHTS);
     }
@@ -38,7 +36,7 @@ final class Hanger extends Rule {
                     lean,
                     most,
                     "°",
-                    hangs ? ThresholdConfidence.severity(lean, most) : Severity.CONSIDER,
+                    hangs ? context.severity(lean, most) : Severity.CONSIDER,
                     confidence,
                     String.format(
                             Locale.ROOT,
@@ -55,7 +53,8 @@ final class Hanger extends Rule {
     private void readShoots(RuleContext context, Axis limb, List<Finding> found) {
         List<Axis> shoots = context.noticed(limb, Attitude.DOWN);
         double metres = shoots.stream().mapToDouble(Axis::length).sum();
-        if (metres < LEAST_SHOOTS_METRES) {
+        double least = context.parameters().smallWood().hangingFromM();
+        if (metres < least) {
             return;
         }
         found.add(new Finding(
@@ -63,11 +62,11 @@ final class Hanger extends Rule {
                 List.of(Target.shoots(limb.id(), Attitude.DOWN)),
                 "metres of hanging shoots",
                 metres,
-                LEAST_SHOOTS_METRES,
+                least,
                 "m",
                 Severity.CONSIDER,
                 ThresholdConfidence.above(
-                        metres, LEAST_SHOOTS_METRES, metres * context.errors().countShare()),
+                        metres, least, metres * context.errors().countShare()),
                 String.format(
                         Locale.ROOT,
                         "%s from the underside of limb %s.",

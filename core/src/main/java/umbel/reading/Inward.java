@@ -15,9 +15,6 @@ import umbel.wood.Vec;
 /** Wood that heads back toward the trunk, into the middle of the tree. */
 final class Inward extends Rule {
 
-    private static final double LEAST_AWAY = 0.25;
-    private static final double LEAST_SHOOTS_METRES = 0.6;
-
     Inward() {
         super("inward", Subject.LIMB, Stage.FRAME);
     }
@@ -43,7 +40,9 @@ final class Inward extends Rule {
         Vec toTrunk = origin.level().times(-1);
         Vec heading = tip.minus(origin).level();
         boolean comesNearer = tip.level().length() < origin.level().length();
-        if (toTrunk.length() < LEAST_AWAY || heading.length() < 0.1 || !comesNearer) {
+        if (toTrunk.length() < Units.fromCm(context.parameters().frame().inwardFromCm())
+                || heading.length() < 0.1
+                || !comesNearer) {
             return;
         }
         double angle = Units.toDegrees(toTrunk.angleTo(heading));
@@ -58,7 +57,7 @@ final class Inward extends Rule {
                 angle,
                 most,
                 "°",
-                ThresholdConfidence.severity(angle, most),
+                context.severity(angle, most),
                 ThresholdConfidence.below(angle, most, context.errors().bearingDeg()),
                 String.format(
                         Locale.ROOT,
@@ -70,7 +69,8 @@ final class Inward extends Rule {
     private void readShoots(RuleContext context, Axis limb, List<Finding> found) {
         List<Axis> shoots = context.noticed(limb, Attitude.IN);
         double metres = shoots.stream().mapToDouble(Axis::length).sum();
-        if (metres < LEAST_SHOOTS_METRES) {
+        double least = context.parameters().smallWood().inwardFromM();
+        if (metres < least) {
             return;
         }
         found.add(new Finding(
@@ -79,11 +79,11 @@ final class Inward extends Rule {
                 List.of(Target.shoots(limb.id(), Attitude.IN)),
                 "metres of shoots heading inward",
                 metres,
-                LEAST_SHOOTS_METRES,
+                least,
                 "m",
                 Severity.CONSIDER,
                 ThresholdConfidence.above(
-                        metres, LEAST_SHOOTS_METRES, metres * context.errors().countShare()),
+                        metres, least, metres * context.errors().countShare()),
                 String.format(
                         Locale.ROOT,
                         "%s on limb %s into the middle.",

@@ -40,7 +40,7 @@ final class LimbTooThick extends Rule {
                         ratio,
                         most,
                         "",
-                        ThresholdConfidence.severity(ratio, most),
+                        context.severity(ratio, most),
                         ThresholdConfidence.above(ratio, most, context.ratioError(ratio)),
                         String.format(
                                 Locale.ROOT,
@@ -58,7 +58,7 @@ final class LimbTooThick extends Rule {
                         diameter,
                         limits.diameterMostMm(),
                         "mm",
-                        ThresholdConfidence.severity(diameter, limits.diameterMostMm()),
+                        context.severity(diameter, limits.diameterMostMm()),
                         ThresholdConfidence.above(diameter, limits.diameterMostMm(), error),
                         String.format(
                                 Locale.ROOT,

@@ -44,8 +44,9 @@ final class LopSided extends Rule {
         if (share <= most) {
             return List.of();
         }
-        double bearing =
-                plane ? context.tree().setting().rowBearing() + (x < 0 ? Math.PI : 0) : new Vec(x, y, 0).bearing();
+        double bearing = plane
+                ? context.tree().setting().place().rowBearing() + (x < 0 ? Math.PI : 0)
+                : new Vec(x, y, 0).bearing();
         List<Axis> heavy = mains.stream()
                 .filter(limb -> Math.cos(limb.bearing() - bearing) > 0.5)
                 .sorted(Comparator.comparingDouble((Axis limb) -> massOf(context, limb))
@@ -60,7 +61,7 @@ final class LopSided extends Rule {
                 share,
                 most,
                 "",
-                ThresholdConfidence.severity(share, most),
+                context.severity(share, most),
                 ThresholdConfidence.above(share, most, error),
                 String.format(
                         Locale.ROOT,

@@ -7,14 +7,10 @@ import java.util.Locale;
 import umbel.cut.Operation;
 import umbel.cut.Target;
 import umbel.wood.Axis;
+import umbel.wood.Units;
 
 /** An upper tier that reaches as far as the one below, and shades it. */
 final class LostCone extends Rule {
-
-    private static final double TIER = 0.6;
-    private static final double LEAST_REACH = 0.4;
-    private static final double LEAST_SPAN = 0.8;
-    private static final int FROM_LEAF = 3;
 
     LostCone() {
         super("lost-cone", Subject.TREE, Stage.FRAME);
@@ -24,16 +20,18 @@ final class LostCone extends Rule {
     public List<Finding> read(RuleContext context) {
         List<Axis> mains = context.mains();
         if (!context.tree().setting().system().isCone()
-                || context.tree().setting().leaf() < FROM_LEAF
+                || context.tree().setting().leaf()
+                        < context.parameters().shape().tierFromLeaf()
                 || mains.size() < 4) {
             return List.of();
         }
         double low = mains.get(0).at();
         double span = mains.get(mains.size() - 1).at() - low;
-        if (span < LEAST_SPAN) {
+        if (span < Units.fromCm(context.parameters().shape().tierSpanCm())) {
             return List.of();
         }
-        int tiers = (int) Math.max(2, Math.min(4, Math.round(span / TIER)));
+        int tiers = (int) Math.max(
+                2, Math.min(4, Math.round(span / context.parameters().shape().tierM())));
         List<List<Axis>> byTier = new ArrayList<>();
         for (int t = 0; t < tiers; t++) {
             byTier.add(new ArrayList<>());
@@ -49,7 +47,7 @@ final class LostCone extends Rule {
             double below = reachOf(byTier.get(t - 1));
             double above = reachOf(byTier.get(t));
             double ratio = above / Math.max(1e-6, below);
-            if (above < LEAST_REACH || ratio < most) {
+            if (above < Units.fromCm(context.parameters().shape().tierReachCm()) || ratio < most) {
                 continue;
             }
             List<Axis> tooLong = byTier.get(t).stream()
@@ -64,7 +62,7 @@ final class LostCone extends Rule {
                     ratio,
                     most,
                     "",
-                    ThresholdConfidence.severity(ratio, most),
+                    context.severity(ratio, most),
                     ThresholdConfidence.above(
                             ratio, most, ratio * context.errors().lengthShare() * Math.sqrt(2)),
                     String.format(

@@ -18,7 +18,6 @@ import umbel.wood.Tree;
 /** Spurs or limbs past the age at which they bear well. */
 final class OldWood extends Rule {
 
-    private static final int LEAST_SPURS = 8;
     private static final int MOST_LIMBS = 5;
 
     OldWood() {
@@ -49,7 +48,7 @@ final class OldWood extends Rule {
         }
         double limit = context.school().oldShareMost();
         double share = all == 0 ? 0 : old / (double) all;
-        if (all < LEAST_SPURS || share <= limit) {
+        if (all < context.parameters().smallWood().oldSpursFrom() || share <= limit) {
             return;
         }
         List<String> limbs = oldOn.entrySet().stream()
@@ -113,7 +112,7 @@ final class OldWood extends Rule {
                 share,
                 limit,
                 "",
-                ThresholdConfidence.severity(share, limit),
+                context.severity(share, limit),
                 ThresholdConfidence.above(share, limit, context.errors().countShare()),
                 reason);
     }

@@ -24,8 +24,8 @@ final class OutOfBox extends Rule {
         Setting setting = context.tree().setting();
         TrainingSystem system = setting.system();
         double allowance = Units.fromCm(context.school().boxAllowanceCm());
-        double alongMost = Math.max(setting.inRow(), system.shape().spread()) / 2 + allowance;
-        double aisleMost = Math.max(system.shape().depth() / 2, (setting.betweenRows() - system.aisle()) / 2);
+        double alongMost = Math.max(setting.place().inRow(), system.shape().spread()) / 2 + allowance;
+        double aisleMost = Math.max(system.shape().depth() / 2, (setting.place().betweenRows() - system.aisle()) / 2);
         double acrossMost = (system.isPlane() ? system.shape().depth() / 2 : aisleMost) + allowance;
         List<Finding> found = new ArrayList<>();
         for (Axis limb : context.limbs()) {
@@ -53,7 +53,7 @@ final class OutOfBox extends Rule {
                     value,
                     most,
                     "m",
-                    ThresholdConfidence.severity(value, most),
+                    context.severity(value, most),
                     ThresholdConfidence.above(
                             value, most, value * context.errors().lengthShare()),
                     String.format(

@@ -14,10 +14,6 @@ import umbel.wood.Tree;
 /** More fruit in the buds than the tree can finish. */
 final class OverCrop extends Rule {
 
-    private static final int MOST_ANSWERS = 4;
-    private static final int LEAST_SPURS = 6;
-    private static final double SPURS_LEFT = 0.67;
-
     OverCrop() {
         super("over-crop", Subject.TREE, Stage.DETAIL);
     }
@@ -36,7 +32,7 @@ final class OverCrop extends Rule {
                 crop.ratio(),
                 most,
                 "",
-                ThresholdConfidence.severity(crop.ratio(), most),
+                context.severity(crop.ratio(), most),
                 ThresholdConfidence.above(
                         crop.ratio(), most, crop.ratio() * context.errors().countShare()),
                 String.format(
@@ -64,13 +60,14 @@ final class OverCrop extends Rule {
         context.tree().limbs().stream()
                 .filter(limb -> limb.role() != Role.SUCKER)
                 .sorted(Comparator.comparingDouble((Axis limb) -> -buds(context.tree(), limb)))
-                .limit(MOST_ANSWERS)
+                .limit(context.parameters().overCrop().limbs())
                 .forEach(limb -> {
                     int spurs = (int) context.tree().smallWoodOn(limb.id()).stream()
                             .filter(axis -> axis.kind() == AxisKind.SPUR)
                             .count();
-                    int keep = (int) Math.ceil(spurs * SPURS_LEFT);
-                    if (keep < spurs && spurs >= LEAST_SPURS) {
+                    int keep = (int)
+                            Math.ceil(spurs * context.parameters().overCrop().spursLeft());
+                    if (keep < spurs && spurs >= context.parameters().overCrop().spursFrom()) {
                         operations.add(Operation.thinSpurs(limb.id(), keep));
                     }
                 });

@@ -45,7 +45,7 @@ final class OverHeight extends Rule {
                 top,
                 most,
                 "m",
-                ThresholdConfidence.severity(top, most),
+                context.severity(top, most),
                 ThresholdConfidence.above(top, most, error),
                 String.format(
                         Locale.ROOT,
@@ -130,7 +130,7 @@ final class OverHeight extends Rule {
     }
 
     private static boolean isOldAndFarTooTall(RemedyContext context, Axis limb, double limit) {
-        return limb.age() >= RemedyContext.OLD_SCAFFOLD
+        return context.isOldScaffold(limb)
                 && limb.course().top() > context.lowering().renewFrom() * limit;
     }
 

@@ -25,7 +25,7 @@ final class OverVigour extends Rule {
                 extension.measured(),
                 most,
                 "cm",
-                ThresholdConfidence.severity(extension.measured(), most),
+                context.severity(extension.measured(), most),
                 ThresholdConfidence.above(extension.measured(), most, extension.error(context)),
                 String.format(
                         Locale.ROOT,

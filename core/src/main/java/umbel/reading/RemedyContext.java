@@ -9,6 +9,7 @@ import umbel.cut.Options;
 import umbel.cut.Stubs;
 import umbel.cut.Target;
 import umbel.knowledge.PlanParameters;
+import umbel.knowledge.ReadingParameters;
 import umbel.knowledge.School;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -17,11 +18,6 @@ import umbel.wood.Tree;
 
 /** What remedies are chosen by: the tree, the school, the time of year, and the ways of taking a limb that rules share. */
 public final class RemedyContext {
-
-    /** Age from which a scaffold of a tree that comes down far is renewed from a stub, years. */
-    static final int OLD_SCAFFOLD = 8;
-
-    private static final int MOST_REDUCTIONS = 2;
 
     private final Tree tree;
     private final School school;
@@ -58,6 +54,16 @@ public final class RemedyContext {
         return tree;
     }
 
+    /** Numbers of the rules that hold for every school. */
+    ReadingParameters parameters() {
+        return tree.setting().parameters().reading();
+    }
+
+    /** Whether a limb is so old that it grows anew from a low stub where its tree comes down far. */
+    boolean isOldScaffold(Axis limb) {
+        return limb.age() >= parameters().oldScaffoldY();
+    }
+
     School school() {
         return school;
     }
@@ -89,7 +95,7 @@ public final class RemedyContext {
     Operation wholeOf(Axis limb) {
         Optional<Operation> stub = comesDownFar
                         && limb.parent() == 0
-                        && limb.age() >= OLD_SCAFFOLD
+                        && isOldScaffold(limb)
                         && limb.conditions().isEmpty()
                 ? stubs.of(limb)
                 : Optional.empty();
@@ -152,7 +158,7 @@ public final class RemedyContext {
 
     List<Operation> reductions(Axis limb) {
         return Options.sideBranches(tree, limb).stream()
-                .limit(MOST_REDUCTIONS)
+                .limit(parameters().reductions())
                 .map(branch -> reduce(limb, branch))
                 .toList();
     }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import umbel.crop.CropReading;
 import umbel.crop.HarvestLoad;
+import umbel.knowledge.ReadingParameters;
 import umbel.knowledge.School;
 import umbel.knowledge.SurveyParameters;
 import umbel.light.LightReading;
@@ -22,9 +23,6 @@ import umbel.wood.Vec;
 
 /** A tree as the rules look at it: its frame sorted once, its light, the school that judges and how high one reaches. */
 final class RuleContext {
-
-    /** How far from a fork its step in thickness no longer shows, metres. */
-    static final double CLEAR_OF_FORK = 0.10;
 
     private final Tree tree;
     private final School.Thresholds school;
@@ -57,6 +55,21 @@ final class RuleContext {
 
     Tree tree() {
         return tree;
+    }
+
+    /** Numbers of the rules that hold for every school. */
+    ReadingParameters parameters() {
+        return tree.setting().parameters().reading();
+    }
+
+    /** Severity by how far past its threshold a value lies, as a share of the threshold. */
+    Severity severity(double value, double threshold) {
+        return ThresholdConfidence.severity(value, threshold, parameters().severity());
+    }
+
+    /** How far from a fork its step in thickness no longer shows, metres. */
+    private double clearOfFork() {
+        return Units.fromCm(parameters().clearOfForkCm());
     }
 
     School.Thresholds school() {
@@ -102,8 +115,8 @@ final class RuleContext {
 
     /** A place in row axes about the trunk: along the row, and across it; metres. */
     double[] inRowAxes(Vec place) {
-        double sin = Math.sin(tree.setting().rowBearing());
-        double cos = Math.cos(tree.setting().rowBearing());
+        double sin = Math.sin(tree.setting().place().rowBearing());
+        double cos = Math.cos(tree.setting().place().rowBearing());
         return new double[] {place.x() * sin + place.y() * cos, place.x() * cos - place.y() * sin};
     }
 
@@ -207,12 +220,12 @@ final class RuleContext {
 
     /** Diameter of the parent just below the union, metres. */
     double parentBelow(Axis limb) {
-        return parent(limb).diameterAt(Math.max(0, limb.at() - CLEAR_OF_FORK));
+        return parent(limb).diameterAt(Math.max(0, limb.at() - clearOfFork()));
     }
 
     /** Diameter of the parent just above the union, metres. */
     double parentAbove(Axis limb) {
-        return parent(limb).diameterAt(limb.at() + CLEAR_OF_FORK);
+        return parent(limb).diameterAt(limb.at() + clearOfFork());
     }
 
     /** One sigma of a ratio of two measured diameters. */

@@ -15,10 +15,6 @@ import umbel.wood.Tree;
 /** Too many fruiting sites with too little light. */
 final class Shade extends Rule {
 
-    private static final int MOST_LIMBS = 6;
-    private static final int MOST_ANSWERS = 7;
-    private static final int LEAST_UPRIGHTS = 3;
-
     Shade() {
         super("shade", Subject.TREE, Stage.FRAME, Trait.ANSWERED_IN_PARTS, Trait.WEIGHED_LAST);
     }
@@ -35,7 +31,7 @@ final class Shade extends Rule {
                 .filter(context::hasSites)
                 .filter(limb -> context.lightOn(limb) < limit)
                 .sorted(Comparator.comparingDouble(context::lightOn))
-                .limit(MOST_LIMBS)
+                .limit(context.parameters().shade().limbsNamed())
                 .map(Axis::id)
                 .toList();
         String where = dark.isEmpty() ? "" : " Darkest: limb " + String.join(", ", dark) + ".";
@@ -46,7 +42,7 @@ final class Shade extends Rule {
                 share,
                 most,
                 "",
-                ThresholdConfidence.severity(share, most),
+                context.severity(share, most),
                 ThresholdConfidence.above(share, most, context.errors().lightShare()),
                 String.format(
                         Locale.ROOT,
@@ -71,7 +67,7 @@ final class Shade extends Rule {
                 .filter(limb -> limb.role() != Role.SUCKER && limb.age() >= 2)
                 .filter(limb -> limb.course().top() > middle)
                 .sorted(Comparator.comparingDouble(Axis::baseDiameter).reversed())
-                .limit(MOST_ANSWERS)
+                .limit(context.parameters().shade().limbsWeighed())
                 .forEach(limb -> {
                     if (limb.role() != Role.LEADER && limb.role() != Role.SCAFFOLD) {
                         operations.add(Operation.remove(limb));
@@ -81,8 +77,9 @@ final class Shade extends Rule {
         tree.limbs().stream()
                 .filter(limb -> limb.role() != Role.SUCKER)
                 .map(limb -> Operation.remove(Target.shoots(limb.id(), Attitude.UP)))
-                .filter(operation -> TargetAxes.of(tree, operation).size() >= LEAST_UPRIGHTS)
-                .limit(MOST_ANSWERS)
+                .filter(operation -> TargetAxes.of(tree, operation).size()
+                        >= context.parameters().shade().uprightsFrom())
+                .limit(context.parameters().shade().limbsWeighed())
                 .forEach(operations::add);
         return operations;
     }

@@ -12,8 +12,6 @@ import umbel.wood.Units;
 /** One limb straight above another, so close that the lower stands in its shade. */
 final class StackedLimbs extends Rule {
 
-    private static final double LEAST_GAP = 0.04;
-
     StackedLimbs() {
         super("stacked-limbs", Subject.PAIR, Stage.FRAME);
     }
@@ -35,7 +33,7 @@ final class StackedLimbs extends Rule {
                 double gap = upper.at() - lower.at();
                 double turn = RuleContext.turn(lower.bearing(), upper.bearing());
                 double light = context.lightOn(lower);
-                if (gap < LEAST_GAP
+                if (gap < Units.fromCm(context.parameters().frame().stackedGapCm())
                         || Units.toCm(gap) >= stackGap
                         || turn > context.school().stackBearingDeg()
                         || RuleContext.lean(upper) < 20
@@ -59,7 +57,7 @@ final class StackedLimbs extends Rule {
                         Units.toCm(gap),
                         stackGap,
                         "cm",
-                        ThresholdConfidence.severity(Units.toCm(gap), stackGap),
+                        context.severity(Units.toCm(gap), stackGap),
                         confidence,
                         String.format(
                                 Locale.ROOT,

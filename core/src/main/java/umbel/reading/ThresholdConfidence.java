@@ -1,6 +1,7 @@
 package umbel.reading;
 
 import org.apache.commons.statistics.distribution.NormalDistribution;
+import umbel.knowledge.ReadingParameters;
 
 /** How sure a comparison with a threshold is when the value carries a measuring error. */
 final class ThresholdConfidence {
@@ -20,8 +21,8 @@ final class ThresholdConfidence {
     }
 
     /** Severity by how far past its threshold a value lies, as a share of the threshold. */
-    static Severity severity(double value, double threshold) {
+    static Severity severity(double value, double threshold, ReadingParameters.Severe severe) {
         double past = Math.abs(value - threshold) / Math.max(1e-9, Math.abs(threshold));
-        return past >= 0.15 ? Severity.ACT : past >= 0.05 ? Severity.CONSIDER : Severity.WATCH;
+        return past >= severe.act() ? Severity.ACT : past >= severe.consider() ? Severity.CONSIDER : Severity.WATCH;
     }
 }

@@ -13,8 +13,6 @@ import umbel.wood.Units;
 /** A crotch so narrow that it encloses bark, splits under load and lets canker in. */
 final class TightCrotch extends Rule {
 
-    private static final double LEAST_DIAMETER = 0.008;
-
     TightCrotch() {
         super("tight-crotch", Subject.LIMB, Stage.FRAME);
     }
@@ -26,7 +24,7 @@ final class TightCrotch extends Rule {
             Axis parent = context.parent(limb);
             boolean fromStock =
                     parent.parent() < 0 && limb.at() < context.tree().setting().unionAt();
-            if (limb.baseDiameter() < LEAST_DIAMETER || fromStock) {
+            if (limb.baseDiameter() < Units.fromMm(context.parameters().frame().crotchFromMm()) || fromStock) {
                 continue;
             }
             double angle = Units.toDegrees(
@@ -46,7 +44,7 @@ final class TightCrotch extends Rule {
                     angle,
                     least,
                     "°",
-                    splitting ? Severity.ACT : ThresholdConfidence.severity(angle, least),
+                    splitting ? Severity.ACT : context.severity(angle, least),
                     confidence,
                     String.format(
                             Locale.ROOT,

@@ -29,7 +29,7 @@ final class UnderCrop extends Rule {
                 crop.ratio(),
                 least,
                 "",
-                ThresholdConfidence.severity(crop.ratio(), least),
+                context.severity(crop.ratio(), least),
                 ThresholdConfidence.below(
                         crop.ratio(),
                         least,

@@ -25,7 +25,7 @@ final class UnderVigour extends Rule {
                 extension.measured(),
                 least,
                 "cm",
-                ThresholdConfidence.severity(extension.measured(), least),
+                context.severity(extension.measured(), least),
                 ThresholdConfidence.below(extension.measured(), least, extension.error(context)),
                 String.format(
                         Locale.ROOT,

@@ -15,8 +15,6 @@ import umbel.wood.Units;
 /** Vigorous uprights from the upper side of a limb or near an old cut. */
 final class WaterSprout extends Rule {
 
-    private static final int SPROUT_YEARS = 2;
-
     WaterSprout() {
         super("water-sprout", Subject.LIMB, Stage.UPRIGHTS, Trait.YEARLY);
     }
@@ -32,7 +30,7 @@ final class WaterSprout extends Rule {
             double yearly = Units.toCm(limb.length()) / Math.max(1, limb.age());
             boolean upright = RuleContext.lean(limb) < context.school().sproutInclinationDeg();
             boolean looksIt = upright
-                    && limb.age() <= SPROUT_YEARS
+                    && limb.age() <= context.parameters().smallWood().sproutYears()
                     && yearly > least
                     && context.parent(limb).kind() == AxisKind.LIMB
                     && limb.role() != Role.LEADER;

@@ -47,7 +47,7 @@ final class WillDrop extends Rule {
                     tip,
                     least,
                     "cm",
-                    ThresholdConfidence.severity(tip, least),
+                    context.severity(tip, least),
                     ThresholdConfidence.below(tip, least, error),
                     String.format(
                             Locale.ROOT,

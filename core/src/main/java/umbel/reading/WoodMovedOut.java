@@ -8,9 +8,6 @@ import umbel.wood.Units;
 /** Fruiting wood that has followed the light upward and outward, or does so year on year. */
 final class WoodMovedOut extends Rule {
 
-    private static final double ERROR = 0.04;
-    private static final int FROM_LEAF = 4;
-
     WoodMovedOut() {
         super("wood-moved-out", Subject.TREE, Stage.RENEWAL);
     }
@@ -23,15 +20,18 @@ final class WoodMovedOut extends Rule {
             return sinceEarlier(context, now, earlier);
         }
         double most = context.school().movedOutShare();
-        if (context.tree().setting().leaf() < FROM_LEAF || now.alongLimbs() <= most) {
+        if (context.tree().setting().leaf() < context.parameters().shape().movedOutFromLeaf()
+                || now.alongLimbs() <= most) {
             return List.of();
         }
         return List.of(finding(
+                context,
                 "place of lit fruiting wood, from trunk (0) to limbs' ends (1)",
                 now.alongLimbs(),
                 most,
                 "",
-                ThresholdConfidence.above(now.alongLimbs(), most, ERROR),
+                ThresholdConfidence.above(
+                        now.alongLimbs(), most, context.parameters().shape().movedOutError()),
                 String.format(
                         Locale.ROOT,
                         "What fruits in light stands %.0f %% of the way out along the limbs; the inside is bare. Renew low and close to the frame.",
@@ -48,6 +48,7 @@ final class WoodMovedOut extends Rule {
             return List.of();
         }
         return List.of(finding(
+                context,
                 up >= out ? "rise of the fruiting wood" : "outward move of the fruiting wood",
                 move,
                 most,
@@ -60,9 +61,9 @@ final class WoodMovedOut extends Rule {
                         out)));
     }
 
-    private Finding finding(String measure, double value, double most, String unit, double sure, String reason) {
-        return new Finding(
-                this, List.of(), measure, value, most, unit, ThresholdConfidence.severity(value, most), sure, reason);
+    private Finding finding(
+            RuleContext context, String measure, double value, double most, String unit, double sure, String reason) {
+        return new Finding(this, List.of(), measure, value, most, unit, context.severity(value, most), sure, reason);
     }
 
     @Override

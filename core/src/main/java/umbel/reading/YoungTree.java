@@ -202,7 +202,11 @@ public final class YoungTree {
     }
 
     private double share(Axis limb) {
-        return limb.baseDiameter() / tree.trunk().diameterAt(limb.at() + RuleContext.CLEAR_OF_FORK);
+        return limb.baseDiameter()
+                / tree.trunk()
+                        .diameterAt(limb.at()
+                                + Units.fromCm(
+                                        tree.setting().parameters().reading().clearOfForkCm()));
     }
 
     private static String names(List<Axis> limbs) {

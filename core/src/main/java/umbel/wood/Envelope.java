@@ -13,8 +13,8 @@ public record Envelope(double height, double ahead, double behind, double left, 
 
     /** The envelope of a tree's wood, rootstock shoots left out. */
     public static Envelope of(Tree tree) {
-        double sin = Math.sin(tree.setting().rowBearing());
-        double cos = Math.cos(tree.setting().rowBearing());
+        double sin = Math.sin(tree.setting().place().rowBearing());
+        double cos = Math.cos(tree.setting().place().rowBearing());
         double height = 0;
         double ahead = 0;
         double behind = 0;

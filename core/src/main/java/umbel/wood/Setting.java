@@ -12,19 +12,10 @@ import umbel.knowledge.TrainingSystem;
  * What a tree is and where it stands, with everything the survey left out filled in.
  *
  * @param leaf years since planting
- * @param habit the cultivar's habit
- * @param setFactor how heavily the cultivar sets, 1 is moderate
- * @param stock rootstock class
- * @param inRow distance to the neighbour in the row, metres
- * @param betweenRows distance to the next row, metres
- * @param rowBearing radians from north
- * @param latitude radians, north positive
+ * @param cultivar what its cultivar and stock make of the species
+ * @param place where it stands
  * @param trunkSection trunk cross-section where it was measured, m²
  * @param unionAt height of the graft union, metres
- * @param vigourFactor how strongly the cultivar on this stock grows against its species' usual, 1 is usual
- * @param fruitMass of one fruit, kilograms
- * @param slope of the ground: its rise towards the uphill side, metres a metre, and that side's bearing, radians
- * @param netShare share of the light a hail net keeps out, 0 without one
  * @param grownMeasured ids of limbs whose last growth was measured
  * @param estimated the survey fields that were estimated
  */
@@ -34,21 +25,37 @@ public record Setting(
         TrainingSystem system,
         Parameters parameters,
         int leaf,
-        CultivarParameters.Habit habit,
-        double setFactor,
-        String stock,
-        double inRow,
-        double betweenRows,
-        double rowBearing,
-        double latitude,
+        Cultivated cultivar,
+        Place place,
         double trunkSection,
         double unionAt,
-        double vigourFactor,
-        double fruitMass,
-        Slope slope,
-        double netShare,
         Set<String> grownMeasured,
         List<String> estimated) {
+
+    /**
+     * A cultivar on its stock.
+     *
+     * @param habit how it grows and bears
+     * @param setFactor how heavily it sets, 1 is moderate
+     * @param stock rootstock class
+     * @param vigourFactor how strongly it grows against its species' usual, 1 is usual
+     * @param fruitMass of one fruit, kilograms
+     */
+    public record Cultivated(
+            CultivarParameters.Habit habit, double setFactor, String stock, double vigourFactor, double fruitMass) {}
+
+    /**
+     * The place of a tree.
+     *
+     * @param inRow distance to the neighbour in the row, metres
+     * @param betweenRows distance to the next row, metres
+     * @param rowBearing radians from north
+     * @param latitude radians, north positive
+     * @param slope of the ground
+     * @param netShare share of the light a hail net keeps out, 0 without one
+     */
+    public record Place(
+            double inRow, double betweenRows, double rowBearing, double latitude, Slope slope, double netShare) {}
 
     /** A slope of the ground: rise for each metre uphill, and the bearing of uphill, radians from north. */
     public record Slope(double rise, double uphill) {
@@ -80,19 +87,10 @@ public record Setting(
                 system,
                 parameters,
                 otherLeaf,
-                habit,
-                setFactor,
-                stock,
-                inRow,
-                betweenRows,
-                rowBearing,
-                latitude,
+                cultivar,
+                place,
                 otherSection,
                 unionAt,
-                vigourFactor,
-                fruitMass,
-                slope,
-                netShare,
                 grownMeasured,
                 estimated);
     }
@@ -103,18 +101,18 @@ public record Setting(
                 .mapToDouble(one -> parameters.cultivar().stocks().get(one).size())
                 .average()
                 .orElse(1);
-        double own = parameters.cultivar().stocks().get(stock).size();
-        return Math.cbrt(own / usual) * vigourFactor;
+        double own = parameters.cultivar().stocks().get(cultivar.stock()).size();
+        return Math.cbrt(own / usual) * cultivar.vigourFactor();
     }
 
     /** Leaf from which the tree is expected to bear on its stock. */
     public int bearingLeaf() {
-        return species.growing().bearingLeaf().get(stock);
+        return species.growing().bearingLeaf().get(cultivar.stock());
     }
 
     /** Whether the stock is one that dwarfs. */
     public boolean isDwarfed() {
-        return stock.equals("very-dwarfing") || stock.equals("dwarfing");
+        return cultivar.stock().equals("very-dwarfing") || cultivar.stock().equals("dwarfing");
     }
 
     /** Whether the tree is still filling its space. */

@@ -80,13 +80,16 @@ final class SmallWoodArrangement {
                 shoots.add(new ShootGroup(shootClass, Attitude.of(count.attitude()), count.count(), length));
             }
         } else {
-            double expected = estimates.shootsPerMetre() * old * setting.habit().shoots();
+            double expected = estimates.shootsPerMetre()
+                    * old
+                    * setting.cultivar().habit().shoots();
             shoots.addAll(expectedShoots(expected));
         }
         int spurs = spursGiven
                 ? wood.spurs().count()
-                : (int) Math.round(
-                        estimates.spursPerMetre() * old * setting.habit().spurs());
+                : (int) Math.round(estimates.spursPerMetre()
+                        * old
+                        * setting.cultivar().habit().spurs());
         double spurAge =
                 spursGiven && wood.spurs().ageY() != null ? wood.spurs().ageY() : estimates.spurAge();
         Integer buds = wood == null ? null : wood.flowerBuds();
@@ -259,8 +262,8 @@ final class SmallWoodArrangement {
                 species.wood().shootDiameterMm().get(group.shootClass().word()));
         double base = usual * Math.sqrt(Math.max(0.5, Math.min(1.6, length / usualLength(group.shootClass()))));
         Species.Bearing bearing = species.bearing();
-        double tipBud =
-                Math.min(0.9, bearing.flowerPerShootTip() * setting.habit().tipFlower());
+        double tipBud = Math.min(
+                0.9, bearing.flowerPerShootTip() * setting.cultivar().habit().tipFlower());
         boolean flowersAlong = bearing.flowerPerShootMetre() > 0;
         double weakness = group.shootClass() == ShootClass.PENCIL ? 1 : 0.6;
         return new Axis(

@@ -156,21 +156,23 @@ public final class TreeBuilder {
                 system,
                 parameters,
                 leaf,
-                parameters.cultivar().habits().get(habit.equals("tip-bearing") ? "tip" : habit),
-                parameters.cultivar().sets().get(levelOf(set)),
-                stock,
-                inRow,
-                between,
-                Units.fromDegrees(row),
-                Units.fromDegrees(latitude),
+                new Setting.Cultivated(
+                        parameters.cultivar().habits().get(habit.equals("tip-bearing") ? "tip" : habit),
+                        parameters.cultivar().sets().get(levelOf(set)),
+                        stock,
+                        parameters.cultivar().vigours().get(levelOf(vigour)),
+                        fruitMass),
+                new Setting.Place(
+                        inRow,
+                        between,
+                        Units.fromDegrees(row),
+                        Units.fromDegrees(latitude),
+                        slopeOf(survey.site()),
+                        survey.site() == null || survey.site().netShare() == null
+                                ? 0
+                                : survey.site().netShare()),
                 Units.section(Units.fromMm(trunk.diameterMm())),
                 Units.fromCm(union),
-                parameters.cultivar().vigours().get(levelOf(vigour)),
-                fruitMass,
-                slopeOf(survey.site()),
-                survey.site() == null || survey.site().netShare() == null
-                        ? 0
-                        : survey.site().netShare(),
                 grownMeasured,
                 estimated);
     }
@@ -277,8 +279,9 @@ public final class TreeBuilder {
                 : Math.min(length, Units.fromCm(limb.lastGrowthCm()));
         double base = Units.fromDegrees(limb.angleDeg());
         boolean upright = role == Role.WATER_SPROUT || role == Role.SUCKER || role == Role.LEADER || age == 1;
-        double rise =
-                upright ? 0 : setting.system().tipRiseDeg() + setting.habit().angleDeg();
+        double rise = upright
+                ? 0
+                : setting.system().tipRiseDeg() + setting.cultivar().habit().angleDeg();
         double tip = limb.tipAngleDeg() == null
                 ? Math.max(0, Math.min(Math.PI, base + Units.fromDegrees(rise)))
                 : Units.fromDegrees(limb.tipAngleDeg());

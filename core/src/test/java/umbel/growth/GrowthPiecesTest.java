@@ -153,7 +153,7 @@ class GrowthPiecesTest {
     @Test
     void everyFlowerBudInFullLightSetsAsItsKindDoes() {
         double usual = TREE.setting().species().crop().fruitsPerFlowerBud()
-                * TREE.setting().setFactor();
+                * TREE.setting().cultivar().setFactor();
         Crop crop = Crop.set(TREE, field(TREE), Double.POSITIVE_INFINITY, 1);
         double buds = TREE.axes().stream().mapToDouble(Axis::flowerBuds).sum();
         assertThat(crop.fruits()).isPositive().isLessThanOrEqualTo(buds * usual + 1e-9);

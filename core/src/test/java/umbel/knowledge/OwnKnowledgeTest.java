@@ -60,7 +60,7 @@ class OwnKnowledgeTest {
                 .as("open-centre")
                 .scaffold("1", 80, 0, 55, 30, 120)
                 .survey();
-        assertThat(TreeBuilder.build(survey, knowledge, 1).setting().fruitMass())
+        assertThat(TreeBuilder.build(survey, knowledge, 1).setting().cultivar().fruitMass())
                 .isEqualTo(0.03);
     }
 
@@ -112,10 +112,10 @@ class OwnKnowledgeTest {
                 plain.trunk(),
                 plain.limbs());
         Tree tree = TreeBuilder.build(named, knowledge, 1);
-        assertThat(tree.setting().habit())
+        assertThat(tree.setting().cultivar().habit())
                 .isEqualTo(knowledge.parameters().cultivar().habits().get("tip"));
-        assertThat(tree.setting().stock()).isEqualTo("very-dwarfing");
-        assertThat(tree.setting().fruitMass()).isEqualTo(0.24);
+        assertThat(tree.setting().cultivar().stock()).isEqualTo("very-dwarfing");
+        assertThat(tree.setting().cultivar().fruitMass()).isEqualTo(0.24);
         assertThat(tree.setting().estimated()).doesNotContain("tree.cultivar.habit", "tree.rootstock.class");
     }
 

@@ -54,17 +54,22 @@ class SiteErrorTest {
     private static double[] reference(Tree tree, List<FruitingSite> sites) {
         Setting setting = tree.setting();
         CanopyGrid grid = cloud(tree);
-        Sky sky = Sky.season(DIRECTIONS, setting.latitude(), setting.rowBearing(), setting.light());
+        Sky sky = Sky.season(
+                DIRECTIONS, setting.place().latitude(), setting.place().rowBearing(), setting.light());
         double[] light = new double[sites.size()];
         for (int s = 0; s < light.length; s++) {
             double[] at = Sky.toRow(
                     sites.get(s).place().x(),
                     sites.get(s).place().y(),
                     sites.get(s).place().z(),
-                    setting.rowBearing());
+                    setting.place().rowBearing());
             for (int m = 0; m < sky.size(); m++) {
                 double depth = RayMarch.depth(
-                        grid, at[0] + setting.inRow() / 2, at[1] + setting.betweenRows() / 2, at[2], sky.direction(m));
+                        grid,
+                        at[0] + setting.place().inRow() / 2,
+                        at[1] + setting.place().betweenRows() / 2,
+                        at[2],
+                        sky.direction(m));
                 light[s] += sky.weight(m) * Math.exp(-depth);
             }
         }
@@ -78,7 +83,8 @@ class SiteErrorTest {
     private static CanopyGrid cloud(Tree tree) {
         Setting setting = tree.setting();
         double ball = setting.parameters().light().leafSpreadCm() / 100 * Math.sqrt(5.0 / 3);
-        CanopyGrid grid = new CanopyGrid(setting.inRow(), setting.betweenRows(), tree.top() + 0.3, FINE, 0.5);
+        CanopyGrid grid =
+                new CanopyGrid(setting.place().inRow(), setting.place().betweenRows(), tree.top() + 0.3, FINE, 0.5);
         SplittableRandom random = new SplittableRandom(11);
         for (Axis axis : tree.axes()) {
             double start = axis.kind() == AxisKind.SPUR
@@ -115,8 +121,9 @@ class SiteErrorTest {
     }
 
     private static void put(CanopyGrid grid, Setting setting, Vec at, double area) {
-        double[] row = Sky.toRow(at.x(), at.y(), at.z(), setting.rowBearing());
-        grid.deposit(row[0] + setting.inRow() / 2, row[1] + setting.betweenRows() / 2, row[2], area);
+        double[] row = Sky.toRow(at.x(), at.y(), at.z(), setting.place().rowBearing());
+        grid.deposit(
+                row[0] + setting.place().inRow() / 2, row[1] + setting.place().betweenRows() / 2, row[2], area);
     }
 
     private static double rms(double[] a, double[] b) {

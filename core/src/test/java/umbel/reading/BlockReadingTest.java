@@ -39,7 +39,8 @@ class BlockReadingTest {
             trees.add(read(seed, PracticeTree.survey("central-leader", 14, seed, Fault.SUCKERS)));
         }
         trees.add(read(5, PracticeTree.survey("central-leader", 14, 5, Fault.SUCKERS, Fault.DEAD_LIMB)));
-        BlockReading block = BlockReading.of(trees);
+        BlockReading block = BlockReading.of(
+                trees, Knowledge.shipped().parameters().reading().block());
         assertThat(block.trees()).isEqualTo(5);
         assertThat(block.common().get(0).rule()).isEqualTo("root-sucker");
         assertThat(block.common().get(0).trees()).as("trees, not suckers").isEqualTo(5);
@@ -56,13 +57,15 @@ class BlockReadingTest {
                 .limb("1", "trunk", "limb", 90, 90, 90, 14, 60, 3, null)
                 .noted("dead", null)
                 .survey();
-        BlockReading block = BlockReading.of(List.of(
-                read(1, slender(48)),
-                read(2, slender(47)),
-                read(3, slender(49)),
-                read(4, slender(33)),
-                read(5, slender(62)),
-                read(6, dead)));
+        BlockReading block = BlockReading.of(
+                List.of(
+                        read(1, slender(48)),
+                        read(2, slender(47)),
+                        read(3, slender(49)),
+                        read(4, slender(33)),
+                        read(5, slender(62)),
+                        read(6, dead)),
+                Knowledge.shipped().parameters().reading().block());
         assertThat(block.outliers())
                 .extracting(BlockReading.Outlier::id, BlockReading.Outlier::kind)
                 .containsExactlyInAnyOrder(
@@ -74,11 +77,15 @@ class BlockReadingTest {
 
     @Test
     void evennessIsTheVariationAboutTheMean() {
-        BlockReading block = BlockReading.of(List.of(read(1, slender(40)), read(2, slender(60))));
+        BlockReading block = BlockReading.of(
+                List.of(read(1, slender(40)), read(2, slender(60))),
+                Knowledge.shipped().parameters().reading().block());
         BlockReading.Evenness section = block.evenness().get(0);
         // sections as 16 : 36, mean 26, each 10 from it
         assertThat(section.variation()).isCloseTo(10.0 / 26, within(1e-9));
-        assertThat(BlockReading.of(List.of(read(1, slender(50)), read(2, slender(50))))
+        assertThat(BlockReading.of(
+                                List.of(read(1, slender(50)), read(2, slender(50))),
+                                Knowledge.shipped().parameters().reading().block())
                         .evenness()
                         .get(0)
                         .variation())
@@ -87,7 +94,8 @@ class BlockReadingTest {
 
     @Test
     void anEmptyBlockHasNothingToTell() {
-        BlockReading block = BlockReading.of(List.of());
+        BlockReading block = BlockReading.of(
+                List.of(), Knowledge.shipped().parameters().reading().block());
         assertThat(block.trees()).isZero();
         assertThat(block.common()).isEmpty();
         assertThat(block.outliers()).isEmpty();

@@ -6,8 +6,11 @@ import static org.assertj.core.api.Assertions.within;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import umbel.knowledge.ReadingParameters;
 
 class ThresholdConfidenceTest {
+
+    private static final ReadingParameters.Severe LINES = new ReadingParameters.Severe(0.15, 0.05);
 
     @ParameterizedTest
     @CsvSource({"0, 0.5", "1, 0.8413447", "-1, 0.1586553", "1.96, 0.9750021", "-3, 0.0013499", "0.2533471, 0.6"})
@@ -35,9 +38,9 @@ class ThresholdConfidenceTest {
 
     @Test
     void severityGrowsWithTheDistancePastTheLine() {
-        assertThat(ThresholdConfidence.severity(0.51, 0.5)).isEqualTo(Severity.WATCH);
-        assertThat(ThresholdConfidence.severity(0.54, 0.5)).isEqualTo(Severity.CONSIDER);
-        assertThat(ThresholdConfidence.severity(0.6, 0.5)).isEqualTo(Severity.ACT);
-        assertThat(ThresholdConfidence.severity(20, 40)).isEqualTo(Severity.ACT);
+        assertThat(ThresholdConfidence.severity(0.51, 0.5, LINES)).isEqualTo(Severity.WATCH);
+        assertThat(ThresholdConfidence.severity(0.54, 0.5, LINES)).isEqualTo(Severity.CONSIDER);
+        assertThat(ThresholdConfidence.severity(0.6, 0.5, LINES)).isEqualTo(Severity.ACT);
+        assertThat(ThresholdConfidence.severity(20, 40, LINES)).isEqualTo(Severity.ACT);
     }
 }

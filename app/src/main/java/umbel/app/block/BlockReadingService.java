@@ -19,6 +19,7 @@ import umbel.app.orchard.BlockRepository;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.app.survey.TreeReadings;
+import umbel.knowledge.Knowledge;
 import umbel.plant.SurveyedTree;
 import umbel.reading.BlockReading;
 
@@ -41,6 +42,7 @@ public class BlockReadingService {
         thread.setDaemon(true);
         return thread;
     });
+    private final Knowledge knowledge;
     private final AtomicLong numbers = new AtomicLong();
     private final Cache<Long, Job> jobs = Caffeine.newBuilder()
             .maximumSize(100)
@@ -48,11 +50,16 @@ public class BlockReadingService {
             .build();
 
     public BlockReadingService(
-            BlockRepository blocks, SurveyRepository surveys, TreeReadings readings, TransactionTemplate transactions) {
+            BlockRepository blocks,
+            SurveyRepository surveys,
+            TreeReadings readings,
+            TransactionTemplate transactions,
+            Knowledge knowledge) {
         this.blocks = blocks;
         this.surveys = surveys;
         this.readings = readings;
         this.transactions = transactions;
+        this.knowledge = knowledge;
     }
 
     /** A reading of a block as it stands. */
@@ -148,9 +155,11 @@ public class BlockReadingService {
                         });
             }
             if (!job.cancelled()) {
-                job.result = BlockReading.of(read.stream()
-                        .sorted(java.util.Comparator.comparingLong(BlockReading.TreeRead::id))
-                        .toList());
+                job.result = BlockReading.of(
+                        read.stream()
+                                .sorted(java.util.Comparator.comparingLong(BlockReading.TreeRead::id))
+                                .toList(),
+                        knowledge.parameters().reading().block());
                 job.state = "done";
             }
         } catch (RuntimeException e) {

@@ -101,6 +101,7 @@ public class HoldingService {
      * @param all all findings
      * @param first the first of them in the order of work, in words
      * @param shade share of fruiting sites with less light than fruit needs
+     * @param shaded whether that is more than the school lets stand
      * @param state to-decide, marked or done
      */
     public record TreeLine(
@@ -118,6 +119,7 @@ public class HoldingService {
             String first,
             String firstRule,
             double shade,
+            boolean shaded,
             String state,
             String stateNote) {}
 
@@ -243,6 +245,7 @@ public class HoldingService {
                 findings.isEmpty() ? "" : findings.get(0).reason(),
                 findings.isEmpty() ? "" : findings.get(0).rule().id(),
                 Units.round(plant.shade(), 3),
+                plant.isShaded(),
                 marked ? "marked" : done != null ? "done" : "to-decide",
                 done != null ? done.doneOn() + ", " + done.who() : "");
     }

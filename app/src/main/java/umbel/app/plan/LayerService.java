@@ -27,7 +27,7 @@ class LayerService {
     /** What each limb takes from the others, and two sections through the tree: along its row and across it. */
     public TreeAnswers.LightLayer light(long treeId) {
         SurveyedTree read = surveyed.newestReading(treeId);
-        double row = read.tree().setting().rowBearing();
+        double row = read.tree().setting().place().rowBearing();
         return new TreeAnswers.LightLayer(
                 ShadeBetweenLimbs.of(read.tree()).stream()
                         .map(shade -> new TreeAnswers.ShadeLine(
@@ -91,7 +91,7 @@ class LayerService {
         return new TreeAnswers.HarvestLayer(
                 moved,
                 hung,
-                Units.round(2 * Math.cbrt(read.tree().setting().fruitMass() / 1000 / 4.19), 4),
+                Units.round(2 * Math.cbrt(read.tree().setting().cultivar().fruitMass() / 1000 / 4.19), 4),
                 Assessor.harvest(load),
                 Assessor.harvest(unthinned));
     }

@@ -31,8 +31,14 @@ public final class TreeAnswers {
             Long previous,
             Long next) {}
 
-    /** Limits in force for the tree. */
-    public record LimitsInForce(double woodShare, int bigCuts, double reachM, double heightM) {}
+    /**
+     * Limits in force for the tree, and the school's lines that its gauges are held to.
+     *
+     * @param shadeMost most of its fruiting wood in shade
+     * @param cropMost most fruits in the buds, against what it should carry
+     */
+    public record LimitsInForce(
+            double woodShare, int bigCuts, double reachM, double heightM, double shadeMost, double cropMost) {}
 
     /**
      * The whole page of one tree.

@@ -58,7 +58,9 @@ class TreePageService {
                         limits.bigCuts(),
                         limits.reach(),
                         Units.round(
-                                limits.reach() * read.tree().setting().system().reachFactor(), 2)),
+                                limits.reach() * read.tree().setting().system().reachFactor(), 2),
+                        read.school().thresholds().shadedShareMost(),
+                        read.school().thresholds().overCropRatio()),
                 LimbTable.of(read),
                 current.decisions(),
                 current.version(),

@@ -74,9 +74,9 @@ public record StandDrawing(
         Setting setting = tree.setting();
         return new StandDrawing(
                 Units.round(tree.top(), 3),
-                setting.inRow(),
-                setting.betweenRows(),
-                Units.round(Units.toDegrees(setting.rowBearing()), 1),
+                setting.place().inRow(),
+                setting.place().betweenRows(),
+                Units.round(Units.toDegrees(setting.place().rowBearing()), 1),
                 setting.unionAt(),
                 setting.species().id(),
                 lines);

@@ -69,6 +69,11 @@ class SheetOfACountedPlantTest {
         }
 
         @Override
+        public boolean isShaded() {
+            return false;
+        }
+
+        @Override
         public Visit visit(List<Mark> marks) {
             return new Visit(
                     marks.stream()

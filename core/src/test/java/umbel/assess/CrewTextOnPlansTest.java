@@ -21,7 +21,7 @@ import umbel.survey.Survey;
 import umbel.wood.Tree;
 
 /** Whatever a plan proposes can be said shortly in every language of the crew. */
-class CrewWordsOnPlansTest {
+class CrewTextOnPlansTest {
 
     private static final Knowledge KNOWLEDGE = Knowledge.shipped();
     private static final Assessor ASSESSOR = new Assessor(KNOWLEDGE);

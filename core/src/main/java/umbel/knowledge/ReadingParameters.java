@@ -1,0 +1,97 @@
+package umbel.knowledge;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+
+/**
+ * Numbers of the reading rules that hold for every school; each is explained in {@code parameters.yaml}.
+ *
+ * @param clearOfForkCm how far from a fork its step in thickness no longer shows
+ * @param oldScaffoldY age from which a scaffold of a tree that comes down far is renewed from a stub
+ * @param reductions most side branches a limb is weighed to be cut back to
+ */
+public record ReadingParameters(
+        Severe severity,
+        @JsonProperty("clearOfFork_cm") double clearOfForkCm,
+        @JsonProperty("oldScaffold_y") int oldScaffoldY,
+        int reductions,
+        Frame frame,
+        SmallWood smallWood,
+        Shape shape,
+        Shade shade,
+        OverCrop overCrop,
+        Block block) {
+
+    /** How far past its line a finding is to be acted on, or considered; shares of the line. */
+    public record Severe(double act, double consider) {}
+
+    /**
+     * Limbs of the frame.
+     *
+     * @param crotchFromMm thinner limbs have no crotch to speak of
+     * @param mainShare from this share of the trunk a limb is a main one
+     * @param stackedGapCm limbs closer on the trunk leave from one place and are not above one another
+     * @param crossingFromCm nearer its origin a limb does not cross another
+     * @param inwardFromCm wood nearer the trunk cannot head inward
+     */
+    public record Frame(
+            @JsonProperty("crotchFrom_mm") double crotchFromMm,
+            double mainShare,
+            @JsonProperty("stackedGap_cm") double stackedGapCm,
+            @JsonProperty("crossingFrom_cm") double crossingFromCm,
+            @JsonProperty("inwardFrom_cm") double inwardFromCm) {}
+
+    /**
+     * Shoots and spurs.
+     *
+     * @param sproutYears age up to which an upright is a sprout
+     * @param inwardFromM shoots heading inward on one limb are told from so many metres
+     * @param hangingFromM hanging ones likewise
+     * @param crowdingFromCm shorter limbs are not crowded
+     * @param strongLimbMm thicker limbs are also weighed to keep half of what crowds
+     * @param oldSpursFrom fewer spurs say nothing of their age
+     */
+    public record SmallWood(
+            int sproutYears,
+            @JsonProperty("inwardFrom_m") double inwardFromM,
+            @JsonProperty("hangingFrom_m") double hangingFromM,
+            @JsonProperty("crowdingFrom_cm") double crowdingFromCm,
+            @JsonProperty("strongLimb_mm") double strongLimbMm,
+            int oldSpursFrom) {}
+
+    /**
+     * The outline.
+     *
+     * @param leastGapDeg a bare side is at least so wide
+     * @param few with so few main limbs the line of three holds
+     * @param tierM height of a tier
+     * @param tierReachCm a tier that reaches less shades nothing
+     * @param tierSpanCm a crown lower than this has no tiers
+     * @param tierFromLeaf younger trees have none
+     * @param movedOutFromLeaf younger trees bear where they can
+     * @param movedOutError error of the place of fruiting wood, share of the way along a limb
+     */
+    public record Shape(
+            @JsonProperty("leastGap_deg") double leastGapDeg,
+            int few,
+            @JsonProperty("tier_m") double tierM,
+            @JsonProperty("tierReach_cm") double tierReachCm,
+            @JsonProperty("tierSpan_cm") double tierSpanCm,
+            int tierFromLeaf,
+            int movedOutFromLeaf,
+            double movedOutError) {}
+
+    /** Most limbs named, most limbs weighed, and how many uprights on a limb are worth taking for light. */
+    public record Shade(int limbsNamed, int limbsWeighed, int uprightsFrom) {}
+
+    /** Pruning as the first thinning: most limbs, the fewest spurs a limb must have, and the share left. */
+    public record OverCrop(int limbs, int spursFrom, double spursLeft) {}
+
+    /**
+     * A block's trees against each other.
+     *
+     * @param weakUnder trunk section against the median, under which a tree is told
+     * @param strongOver the same over which one on dwarfing stock is told
+     * @param treesFrom fewer trees have no median to speak of
+     */
+    public record Block(double weakUnder, double strongOver, int treesFrom) {}
+}
