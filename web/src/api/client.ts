@@ -120,6 +120,7 @@ export const api = createClient<paths>({ baseUrl: window.location.origin });
 
 api.use({
   onRequest({ request }) {
+    request.headers.set('Accept-Language', document.documentElement.lang);
     if (request.method !== 'GET') request.headers.set('X-XSRF-TOKEN', token());
     return request;
   },

@@ -110,7 +110,7 @@ public class CoreBenchmarks {
         request = AssessRequest.of(survey);
         tree = assessor.tree(request);
         reading = TreeReader.read(tree, school, REACH);
-        mark = List.of(Operation.remove(tree.limbs().get(3).id()));
+        mark = List.of(Operation.remove(tree.limbs().get(3)));
         planRequest = assessor.planRequest(request, tree, List.of(), Set.of());
         taken = assessor.planRequest(request, tree, mark, Set.of());
         stand = InitialState.of(tree, 1);

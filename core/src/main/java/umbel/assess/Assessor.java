@@ -30,6 +30,8 @@ import umbel.reading.Rule;
 import umbel.reading.TreeReader;
 import umbel.reading.YoungTree;
 import umbel.survey.InvalidSurvey;
+import umbel.text.Speech;
+import umbel.text.Statement;
 import umbel.training.Training;
 import umbel.wood.Tree;
 import umbel.wood.TreeBuilder;
@@ -42,9 +44,28 @@ public final class Assessor {
     private static final long USUAL_SEED = 1;
 
     private final Knowledge knowledge;
+    private final Speech speech;
+    private final StepText text;
 
+    /** An assessor that answers in English and metric units. */
     public Assessor(Knowledge knowledge) {
+        this(knowledge, Speech.english());
+    }
+
+    private Assessor(Knowledge knowledge, Speech speech) {
         this.knowledge = knowledge;
+        this.speech = speech;
+        this.text = new StepText(speech);
+    }
+
+    /** The same, answering in another language or other units. */
+    public Assessor in(Speech other) {
+        return new Assessor(knowledge, other);
+    }
+
+    /** How it says what is done. */
+    public StepText text() {
+        return text;
     }
 
     /** The tree of a request. */
@@ -124,7 +145,7 @@ public final class Assessor {
                 reading(tree, reading, planRequest.school()),
                 plans(plans),
                 inOneWinter(plans),
-                PhaseTiming.of(tree, moment(request.phase())),
+                PhaseTiming.of(tree, moment(request.phase()), speech),
                 measureNext(certainty));
     }
 
@@ -144,7 +165,7 @@ public final class Assessor {
     /** A reading in the format's words. */
     public Assessment.ReadingAnswer reading(Tree tree, TreeReader.Reading reading, School school) {
         LightReading light = reading.light();
-        ThresholdSources sources = new ThresholdSources(knowledge, tree.setting(), school);
+        ThresholdSources sources = new ThresholdSources(knowledge, tree.setting(), school, speech);
         return new Assessment.ReadingAnswer(
                 Assessment.LightAnswer.of(LightSummary.of(light, reading.lines())),
                 crop(reading.crop()),
@@ -154,7 +175,7 @@ public final class Assessor {
                 harvest(HarvestLoad.of(tree, light, reading.crop())),
                 tree.setting().estimated(),
                 YoungTree.of(tree).stream()
-                        .map(one -> new Assessment.EarlyWarning(one.mistake(), one.limbs(), one.text()))
+                        .map(one -> new Assessment.EarlyWarning(one.mistake(), one.limbs(), speech.say(one.text())))
                         .toList());
     }
 
@@ -174,22 +195,22 @@ public final class Assessor {
 
     /** Findings in the format's words. */
     public List<Assessment.FindingAnswer> findings(Tree tree, School school, List<Finding> findings) {
-        ThresholdSources sources = new ThresholdSources(knowledge, tree.setting(), school);
+        ThresholdSources sources = new ThresholdSources(knowledge, tree.setting(), school, speech);
         return findings.stream().map(finding -> finding(finding, sources)).toList();
     }
 
-    private static Assessment.FindingAnswer finding(Finding finding, ThresholdSources sources) {
+    private Assessment.FindingAnswer finding(Finding finding, ThresholdSources sources) {
         return new Assessment.FindingAnswer(
                 finding.rule().id(),
                 word(finding.stage()),
                 finding.paths(),
-                finding.measure(),
+                speech.say(finding.measure()),
                 round(finding.value()),
                 round(finding.threshold()),
                 finding.unit(),
                 finding.severity().word(),
                 round(finding.confidence()),
-                finding.reason(),
+                speech.say(finding.reason()),
                 sources.of(finding));
     }
 
@@ -227,10 +248,10 @@ public final class Assessor {
                         .map(left -> new Assessment.LeftAnswer(
                                 left.finding().rule().id(),
                                 left.finding().paths(),
-                                left.finding().reason(),
-                                left.why()))
+                                speech.say(left.finding().reason()),
+                                speech.say(left.why())))
                         .toList(),
-                WinterStages.of(plan, outlook(plan.outlook())));
+                WinterStages.of(plan, outlook(plan.outlook()), speech));
     }
 
     /** A step in the format's words. */
@@ -238,11 +259,12 @@ public final class Assessor {
         Tree tree = step.on();
         Operation operation = step.operation();
         Effect effect = step.effect();
-        String title = StepText.title(tree, operation);
-        String place = StepText.place(tree, operation);
-        String numbers = StepText.numbers(effect);
-        String answer = StepText.answer(operation, effect);
-        String text = title + ". " + step.reason() + " " + place + " " + capital(numbers) + "."
+        String title = text.title(tree, operation);
+        String place = text.place(tree, operation);
+        String numbers = text.numbers(effect);
+        String answer = text.answer(operation, effect);
+        String reason = speech.say(step.reason());
+        String all = title + ". " + reason + " " + place + " " + capital(numbers) + "."
                 + (answer.isEmpty() ? "" : " " + answer);
         List<String> rules = step.rules().stream().map(Rule::id).toList();
         return new Assessment.StepAnswer(
@@ -279,25 +301,25 @@ public final class Assessor {
                 place,
                 numbers,
                 answer,
-                step.reason(),
+                reason,
                 knowledge.plan().leaving(rules, operation.kind().word()),
-                text,
+                all,
                 StepText.cautions(tree, operation, effect, knowledge.cautions()));
     }
 
     /** How an operation's limb is held at its new angle; null where it bends nothing. */
-    public static Assessment.TrainingAnswer trainingOf(Tree tree, Operation operation) {
+    public Assessment.TrainingAnswer trainingOf(Tree tree, Operation operation) {
         return operation.kind() == OperationKind.BEND
                 ? training(tree, Training.of(tree, tree.find(operation.onLimb()).orElseThrow(), operation.toAngle()))
                 : null;
     }
 
     /** How a limb is bent, in the format's words. */
-    public static Assessment.TrainingAnswer training(Tree tree, Training training) {
+    public Assessment.TrainingAnswer training(Tree tree, Training training) {
         return new Assessment.TrainingAnswer(
                 training.limb(),
                 training.possible(),
-                training.why(),
+                speech.say(training.why()),
                 training.device().word(),
                 Units.round(Units.toDegrees(training.toAngle()), 0),
                 cm(training.alongLimb()),
@@ -309,15 +331,15 @@ public final class Assessor {
                 training.weeks(),
                 place(training.from()),
                 place(training.to()),
-                training.instead() == null ? null : StepText.title(tree, training.instead()),
-                StepText.training(training));
+                training.instead() == null ? null : text.title(tree, training.instead()),
+                text.training(training));
     }
 
     private static double[] place(Vec at) {
         return new double[] {Units.round(at.x(), 3), Units.round(at.y(), 3), Units.round(at.z(), 3)};
     }
 
-    private static Assessment.Alternative alternative(Tree tree, Step step) {
+    private Assessment.Alternative alternative(Tree tree, Step step) {
         Operation other = step.alternative();
         return other == null
                 ? new Assessment.Alternative(
@@ -327,7 +349,7 @@ public final class Assessor {
                         null,
                         null,
                         null,
-                        "Leave it and look again next year",
+                        speech.say(Statement.of("step.leave-it")),
                         0)
                 : new Assessment.Alternative(
                         other.kind().word(),
@@ -336,7 +358,7 @@ public final class Assessor {
                         blankToNull(other.toLimb()),
                         angle(other),
                         keep(other),
-                        StepText.title(tree, other),
+                        text.title(tree, other),
                         Units.round(step.alternativeGain(), 4));
     }
 
@@ -401,9 +423,9 @@ public final class Assessor {
     }
 
     /** What to measure next in the format's words. */
-    public static List<Assessment.Measure> measureNext(FindingConfidence.Answer certainty) {
+    public List<Assessment.Measure> measureNext(FindingConfidence.Answer certainty) {
         return certainty.measureNext().stream()
-                .map(one -> new Assessment.Measure(one.limb(), one.what(), one.why()))
+                .map(one -> new Assessment.Measure(one.limb(), one.what(), speech.say(one.why())))
                 .toList();
     }
 

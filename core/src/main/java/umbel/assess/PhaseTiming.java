@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import umbel.growth.Moment;
 import umbel.knowledge.Species;
+import umbel.text.Speech;
+import umbel.text.Statement;
 import umbel.wood.Axis;
 import umbel.wood.Condition;
 import umbel.wood.Tree;
@@ -14,7 +16,7 @@ public final class PhaseTiming {
     private PhaseTiming() {}
 
     /** The verdict on working on a tree at a moment of its year, with its reasons. */
-    public static Assessment.Timing of(Tree tree, Moment moment) {
+    public static Assessment.Timing of(Tree tree, Moment moment, Speech speech) {
         Species.PhaseRule rule = tree.setting().species().phases().get(moment.word());
         boolean diseased = tree.limbs().stream()
                 .anyMatch(limb -> limb.is(Condition.DISEASED) || !limb.disease().isEmpty());
@@ -23,9 +25,9 @@ public final class PhaseTiming {
         reasons.add(applies.reason());
         boolean unsound = tree.limbs().stream().map(Axis::conditions).anyMatch(conditions -> !conditions.isEmpty());
         if (unsound && (applies.verdict().equals("not") || moment.isSummer())) {
-            reasons.add("Dead, broken and diseased wood may come off at any time, in dry weather.");
+            reasons.add(speech.say(Statement.of("timing.unsound")));
         }
-        reasons.add("By the season's phase alone: the weather of the coming days was not looked at.");
+        reasons.add(speech.say(Statement.of("timing.phase-only")));
         return new Assessment.Timing(applies.verdict(), reasons);
     }
 }

@@ -3,8 +3,6 @@ package umbel.assess;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import umbel.cut.OperationKind;
@@ -14,6 +12,9 @@ import umbel.plan.Limits;
 import umbel.plan.Plan;
 import umbel.plan.Step;
 import umbel.reading.Finding;
+import umbel.text.Speech;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Tree;
 
 /** The recommended plans of two schools for one tree: which cuts differ, and because of which setting. */
@@ -40,7 +41,7 @@ public final class SchoolComparison {
     public record Difference(String limb, String mine, String other, String line, String because) {}
 
     /** Where two schools' plans for this visit differ, in the order of the first one's work. */
-    public static List<Difference> of(Tree tree, View mine, View other) {
+    public static List<Difference> of(Tree tree, View mine, View other, Speech speech) {
         Set<String> limbs = new LinkedHashSet<>();
         steps(mine).forEach(step -> limbs.add(step.operation().target().path()));
         steps(other).forEach(step -> limbs.add(step.operation().target().path()));
@@ -52,7 +53,7 @@ public final class SchoolComparison {
                     && there.isPresent()
                     && here.get().operation().kind() == there.get().operation().kind();
             if (!same) {
-                differences.add(difference(tree, limb, mine, here, other, there));
+                differences.add(difference(tree, limb, mine, here, other, there, speech));
             }
         }
         return differences;
@@ -69,7 +70,7 @@ public final class SchoolComparison {
     }
 
     private static Difference difference(
-            Tree tree, String limb, View mine, Optional<Step> here, View other, Optional<Step> there) {
+            Tree tree, String limb, View mine, Optional<Step> here, View other, Optional<Step> there, Speech speech) {
         String line = byFinding(limb, mine, here, other)
                 .or(() -> byFinding(limb, other, there, mine))
                 .or(() -> byKind(here, there))
@@ -77,10 +78,12 @@ public final class SchoolComparison {
                 .orElse(null);
         return new Difference(
                 limb,
-                here.map(step -> StepText.title(tree, step.operation())).orElse(null),
-                there.map(step -> StepText.title(tree, step.operation())).orElse(null),
+                here.map(step -> speech.say(StepText.titleOf(tree, step.operation())))
+                        .orElse(null),
+                there.map(step -> speech.say(StepText.titleOf(tree, step.operation())))
+                        .orElse(null),
                 line,
-                because(line, mine, other));
+                speech.say(because(line, mine, other)));
     }
 
     /** A finding one school makes on the limb and the other does not: the line it was judged by. */
@@ -115,26 +118,27 @@ public final class SchoolComparison {
         return mine.limits().bigCuts() != other.limits().bigCuts() ? Optional.of("bigCutsFactor") : Optional.empty();
     }
 
-    private static String because(String line, View mine, View other) {
+    private static Statement because(String line, View mine, View other) {
         if (line == null) {
-            return "Comes of the other cuts: with those made, this one brings less, or more.";
+            return Statement.of("schools.by-others");
         }
         if (line.equals("woodShareFactor")) {
-            return String.format(
-                    Locale.ROOT,
-                    "How much may be taken: %.0f %% of the small wood against %.0f %%.",
-                    100 * mine.limits().woodShare(),
-                    100 * other.limits().woodShare());
+            return Statement.of("schools.wood")
+                    .with("here", Value.share(mine.limits().woodShare()))
+                    .with("there", Value.share(other.limits().woodShare()));
         }
         if (line.equals("bigCutsFactor")) {
-            return String.format(
-                    Locale.ROOT,
-                    "Big cuts in one winter: %d against %d.",
-                    mine.limits().bigCuts(),
-                    other.limits().bigCuts());
+            return Statement.of("schools.big")
+                    .with("here", Value.number(mine.limits().bigCuts(), 0))
+                    .with("there", Value.number(other.limits().bigCuts(), 0));
         }
-        Map<String, Object> own = SchoolLines.of(mine.school());
-        Map<String, Object> others = SchoolLines.of(other.school());
-        return String.format(Locale.ROOT, "%s: %s against %s.", line, own.get(line), others.get(line));
+        return Statement.of("schools.line")
+                .with("line", new Value.Words(line))
+                .with(
+                        "here",
+                        ThresholdSources.plain(SchoolLines.of(mine.school()).get(line)))
+                .with(
+                        "there",
+                        ThresholdSources.plain(SchoolLines.of(other.school()).get(line)));
     }
 }

@@ -2,7 +2,6 @@ package umbel.assess;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import umbel.cut.BudSide;
 import umbel.cut.Effect;
@@ -11,253 +10,217 @@ import umbel.cut.OperationKind;
 import umbel.cut.Target;
 import umbel.cut.TargetAxes;
 import umbel.knowledge.Caution;
+import umbel.text.Speech;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.training.Device;
 import umbel.training.Training;
+import umbel.wood.Attitude;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Condition;
 import umbel.wood.ShootClass;
 import umbel.wood.Tree;
-import umbel.wood.Units;
 import umbel.work.Tool;
 
-/** Says in a grower's words what an operation is, where exactly it is made, and what to heed. */
+/** Says what an operation is, where exactly it is made, and what follows from it, in a reader's language and units. */
 public final class StepText {
 
-    private StepText() {}
+    /** Less falls unnoticed, kilograms. */
+    private static final double FALLS_FROM = 0.5;
 
-    /** A title of a few words, as the head of a step. */
-    public static String title(Tree tree, Operation operation) {
-        String limb = name(operation.onLimb());
-        return switch (operation.kind()) {
-            case REMOVE ->
-                operation.keep() > 0
-                        ? String.format(Locale.ROOT, "Thin shoots on %s to the best %d", limb, operation.keep())
-                        : operation.onGroup()
-                                ? String.format("Take %s on %s", groupName(tree, operation), limb)
-                                : "Remove " + limb + whatItIs(tree, operation.onLimb());
-            case RENEW_BEVEL -> "Renew " + limb + " by a bevel cut";
-            case REDUCE -> "Cut " + limb + " back to " + name(operation.toLimb());
-            case LOWER_LEADER -> "Lower the leader to " + name(operation.toLimb());
-            case SHORTEN -> String.format(Locale.ROOT, "Shorten %s to %.0f cm", limb, Units.toCm(operation.at()));
-            case HEAD -> "Head " + limb;
-            case TIP -> "Tip " + limb;
-            case BEND -> String.format(Locale.ROOT, "Bring %s to %.0f°", limb, Units.toDegrees(operation.toAngle()));
-            case RUB -> operation.onBuds() ? "Choose the buds on " + limb : "Rub off " + limb;
-            case RENEW_STUB ->
-                String.format(Locale.ROOT, "Renew %s from a %.0f cm stub", limb, Units.toCm(operation.at()));
-            case SHORT_SPUR ->
-                String.format(
-                        Locale.ROOT,
-                        "Short-spur %s on %s to %.0f cm",
-                        groupName(tree, operation),
-                        limb,
-                        Units.toCm(operation.at()));
-            case THIN_SPURS ->
-                String.format(Locale.ROOT, "Thin the spurs on %s to the young %d", limb, operation.keep());
-            case DEFLOWER ->
-                operation.target().equals(Target.TRUNK)
-                        ? "Take the flowers off the tree"
-                        : "Take the flowers off " + limb;
-            case KEEP -> "Keep " + limb;
-            case WATCH -> operation.target().equals(Target.TRUNK) ? "Look again next winter" : "Watch " + limb;
-        };
+    private final Speech speech;
+
+    public StepText(Speech speech) {
+        this.speech = speech;
+    }
+
+    /** In English and metric units. */
+    public static StepText english() {
+        return new StepText(Speech.english());
+    }
+
+    /** What is done. */
+    public String title(Tree tree, Operation operation) {
+        return speech.say(titleOf(tree, operation));
     }
 
     /** Where exactly, and how. */
-    public static String place(Tree tree, Operation operation) {
-        return switch (operation.kind()) {
-            case REMOVE ->
-                operation.onGroup()
-                        ? operation.keep() > 0
-                                ? "Thin and rank ones first, then those growing in, hanging or straight up; leave no stubs."
-                                : "Each at its base, no stub."
-                        : removePlace(tree, operation.onLimb());
-            case RENEW_BEVEL ->
-                "Sloped cut at the union: upper side flush, underside left long, so that a flat shoot comes from beneath.";
-            case REDUCE, LOWER_LEADER ->
-                String.format(
-                        Locale.ROOT,
-                        "Just above %s, %.0f cm out from the union, sloped along the branch that stays.",
-                        name(operation.toLimb()),
-                        Units.toCm(operation.at()));
-            case SHORTEN -> "Into the older wood, above a fruit bud or a weak side branch that heads outward.";
-            case HEAD, TIP -> headPlace(tree, operation);
-            case BEND -> bendPlace(tree, operation);
-            case RUB ->
-                operation.onBuds()
-                        ? budPlace(tree, operation)
-                        : "Pull or rub it off with its base while it is soft; cut close if it is woody.";
-            case RENEW_STUB ->
-                String.format(
-                        Locale.ROOT,
-                        "%.0f cm out from the union, through sound wood with dormant buds, sloped so that water runs off; the sky above must stay open.",
-                        Units.toCm(operation.at()));
-            case SHORT_SPUR -> "Above the third leaf or bud of each; leave a longer one only where a gap has no spur.";
-            case THIN_SPURS -> "The oldest and most shaded ones out at their base; the young, well lit ones stay.";
-            case DEFLOWER -> "Each cluster by hand at bloom, leaves left on.";
-            case KEEP -> "Nothing to cut.";
-            case WATCH -> "Nothing to cut this time.";
-        };
-    }
-
-    private static String budPlace(Tree tree, Operation operation) {
-        Axis limb = tree.find(operation.onLimb()).orElseThrow();
-        double from = Math.max(operation.at(), limb.length() - limb.lastGrowth());
-        String below = String.format(Locale.ROOT, "Rub out every bud up to %.0f cm.", Units.toCm(operation.at()));
-        String above = operation.keep() <= 0
-                ? ""
-                : String.format(
-                        Locale.ROOT,
-                        " Above, leave %d, one every %.0f cm and each further round, and rub out the rest; score just above one that sleeps on.",
-                        operation.keep(),
-                        Units.toCm(limb.length() - from) / operation.keep());
-        return (operation.at() > 0 ? below : "") + above;
-    }
-
-    private static String headPlace(Tree tree, Operation operation) {
-        Axis axis = tree.find(operation.onLimb()).orElseThrow();
-        BudSide bud = BudSide.of(tree, axis);
-        return String.format(
-                Locale.ROOT,
-                "%.0f mm above a bud that faces %s (%s), at %.0f cm, sloped about 45° away from it.",
-                tree.setting().parameters().cutting().places().budMm(),
-                bud.word(),
-                Units.compass(bud.bearing()),
-                Units.toCm(operation.at()));
-    }
-
-    private static String removePlace(Tree tree, String id) {
-        Axis limb = tree.find(id).orElseThrow();
-        if (limb.is(Condition.DISEASED)) {
-            return String.format(
-                    Locale.ROOT,
-                    "Back to sound wood at least %.0f cm below what you can see; at the union if that is nearer, collar kept.",
-                    tree.setting().species().disease().cutBelowCm());
-        }
-        boolean stock = limb.parent() == 0 && limb.at() < tree.setting().unionAt();
-        return stock
-                ? "Close to where it starts; pull it if it is young."
-                : "At the union, just outside the collar; no stub, not flush.";
-    }
-
-    private static String bendPlace(Tree tree, Operation operation) {
-        Axis limb = tree.find(operation.onLimb()).orElseThrow();
-        return String.format(
-                Locale.ROOT,
-                "From %.0f°: %s",
-                Units.toDegrees(limb.baseInclination()),
-                training(Training.of(tree, limb, operation.toAngle())));
+    public String place(Tree tree, Operation operation) {
+        return speech.say(placeOf(tree, operation)).strip();
     }
 
     /** How a limb is held at its angle, in a sentence or two. */
-    public static String training(Training training) {
-        double along = Units.toCm(training.alongLimb());
-        double length = Units.toCm(training.length());
-        String held = switch (training.device()) {
-            case CLIP -> "a spring clip at the crotch while it is soft.";
-            case SPREADER ->
-                String.format(
-                        Locale.ROOT,
-                        "a spreader of %.0f cm, %.0f cm out on the limb and as far up the trunk.",
-                        length,
-                        along);
-            case TIE_DOWN ->
-                String.format(
-                        Locale.ROOT,
-                        "a tie %.0f cm out, %.0f cm of string straight down to %s in the ground, pull %.0f N.",
-                        along,
-                        length,
-                        training.anchors() > 1 ? "two anchors set at an angle" : "an anchor",
-                        training.pull());
-            case TIE_TO_TRUNK ->
-                String.format(
-                        Locale.ROOT,
-                        "a tie %.0f cm out, %.0f cm of string to the foot of the trunk, pull %.0f N.",
-                        along,
-                        length,
-                        training.pull());
-            case WIRE_TIE -> String.format(Locale.ROOT, "a tie %.0f cm out to the wire %.0f cm away.", along, length);
-            case WEIGHT -> String.format(Locale.ROOT, "a weight of %.1f kg hung %.0f cm out.", training.mass(), along);
-            case TIE_UP ->
-                String.format(Locale.ROOT, "a tie %.0f cm out, %.0f cm of string up to the leader.", along, length);
+    public String training(Training training) {
+        return speech.say(trainingOf(training));
+    }
+
+    /** Thickness, tool, mass, minutes. */
+    public String numbers(Effect effect) {
+        return speech.say(numbersOf(effect));
+    }
+
+    /** What the tree is likely to answer; empty when nothing worth a word. */
+    public String answer(Operation operation, Effect effect) {
+        return speech.say(answerOf(operation, effect));
+    }
+
+    /** What is done, as a statement. */
+    public static Statement titleOf(Tree tree, Operation operation) {
+        Value limb = Value.limb(operation.onLimb());
+        Statement title = Statement.of("step.title." + titleCode(operation)).with("limb", limb);
+        boolean trunk = operation.target().equals(Target.TRUNK);
+        return switch (operation.kind()) {
+            case REMOVE ->
+                operation.keep() > 0
+                        ? title.with("keep", Value.number(operation.keep(), 0))
+                        : operation.onGroup()
+                                ? title.with("group", group(tree, operation))
+                                : title.with("what", Value.choice(whatItIs(tree, operation.onLimb())));
+            case REDUCE, LOWER_LEADER -> title.with("to", Value.limb(operation.toLimb()));
+            case SHORTEN, RENEW_STUB -> title.with("at", Value.length(operation.at()));
+            case BEND -> title.with("angle", new Value.Angle(operation.toAngle()));
+            case SHORT_SPUR -> title.with("group", group(tree, operation)).with("at", Value.length(operation.at()));
+            case THIN_SPURS -> title.with("keep", Value.number(operation.keep(), 0));
+            case DEFLOWER, WATCH -> title.with("all", Value.choice(trunk ? "yes" : "no"));
+            default -> title;
         };
-        return held + " " + training.why()
-                + (training.device() == Device.CLIP
-                        ? ""
-                        : " Loose loop; look at it in June and after wind, off when it stays, in about "
-                                + training.weeks() + " weeks.");
+    }
+
+    private static String titleCode(Operation operation) {
+        if (operation.kind() == OperationKind.REMOVE && operation.keep() > 0) {
+            return "thin";
+        }
+        if (operation.kind() == OperationKind.REMOVE && operation.onGroup()) {
+            return "remove-group";
+        }
+        return operation.onBuds() ? "choose-buds" : operation.kind().word();
     }
 
     private static String whatItIs(Tree tree, String id) {
         Axis limb = tree.find(id).orElseThrow();
-        if (limb.is(Condition.DEAD)) {
-            return ", dead";
-        }
-        boolean stock = limb.parent() == 0 && limb.at() < tree.setting().unionAt();
-        return stock ? ", a rootstock shoot" : "";
+        return limb.is(Condition.DEAD) ? "dead" : isStock(tree, limb) ? "stock" : "limb";
     }
 
-    private static String groupName(Tree tree, Operation operation) {
-        List<Axis> group = TargetAxes.of(tree, operation);
-        List<String> how = new ArrayList<>();
+    private static boolean isStock(Tree tree, Axis limb) {
+        return limb.parent() == 0 && limb.at() < tree.setting().unionAt();
+    }
+
+    private static Value group(Tree tree, Operation operation) {
+        String size = "any";
+        String way = "any";
         if (operation.target() instanceof Target.Shoots shoots) {
-            shoots.shootClass()
-                    .map(one -> one == ShootClass.MATCHSTICK ? "thin" : one.word())
-                    .ifPresent(how::add);
-            shoots.attitude()
-                    .map(attitude -> switch (attitude) {
-                        case UP -> "upright";
-                        case SIDE -> "side";
-                        case OUT -> "outward";
-                        case DOWN -> "hanging";
-                        case IN -> "inward";
-                    })
-                    .ifPresent(how::add);
+            size = shoots.shootClass().map(ShootClass::word).orElse(size);
+            way = shoots.attitude().map(Attitude::word).orElse(way);
         }
-        String noun = operation.target() instanceof Target.Spurs ? "spur" : "shoot";
-        return group.size() + " " + (how.isEmpty() ? "" : String.join(" ", how) + " ") + noun
-                + (group.size() == 1 ? "" : "s");
+        return new Value.Several(List.of(Statement.of("step.group")
+                .with("count", Value.count(TargetAxes.of(tree, operation).size()))
+                .with("size", Value.choice(size))
+                .with("way", Value.choice(way))
+                .with("kind", Value.choice(operation.target() instanceof Target.Spurs ? "spur" : "shoot"))));
+    }
+
+    /** Where exactly, and how, as a statement. */
+    public static Statement placeOf(Tree tree, Operation operation) {
+        return switch (operation.kind()) {
+            case REMOVE ->
+                operation.onGroup()
+                        ? Statement.of(operation.keep() > 0 ? "step.place.thin-group" : "step.place.group")
+                        : removePlace(tree, operation.onLimb());
+            case REDUCE, LOWER_LEADER ->
+                Statement.of("step.place.reduce")
+                        .with("to", Value.limb(operation.toLimb()))
+                        .with("at", Value.length(operation.at()));
+            case HEAD, TIP -> headPlace(tree, operation);
+            case BEND -> bendPlace(tree, operation);
+            case RUB -> operation.onBuds() ? budPlace(tree, operation) : Statement.of("step.place.rub");
+            case RENEW_STUB -> Statement.of("step.place.renew-stub").with("at", Value.length(operation.at()));
+            default -> Statement.of("step.place." + operation.kind().word());
+        };
+    }
+
+    private static Statement budPlace(Tree tree, Operation operation) {
+        Axis limb = tree.find(operation.onLimb()).orElseThrow();
+        double from = Math.max(operation.at(), limb.length() - limb.lastGrowth());
+        boolean above = operation.keep() > 0;
+        return Statement.of("step.place.buds")
+                .with("below", Value.choice(operation.at() > 0 ? "yes" : "no"))
+                .with("at", Value.length(operation.at()))
+                .with("above", Value.choice(above ? "yes" : "no"))
+                .with("keep", Value.number(operation.keep(), 0))
+                .with("gap", Value.length(above ? (limb.length() - from) / operation.keep() : 0));
+    }
+
+    private static Statement headPlace(Tree tree, Operation operation) {
+        BudSide bud = BudSide.of(tree, tree.find(operation.onLimb()).orElseThrow());
+        return Statement.of("step.place.head")
+                .with(
+                        "gap",
+                        Value.millimetres(
+                                tree.setting().parameters().cutting().places().budMm()))
+                .with("side", Value.choice(bud.word()))
+                .with("bearing", new Value.Bearing(bud.bearing()))
+                .with("at", Value.length(operation.at()));
+    }
+
+    private static Statement removePlace(Tree tree, String id) {
+        Axis limb = tree.find(id).orElseThrow();
+        if (limb.is(Condition.DISEASED)) {
+            return Statement.of("step.place.diseased")
+                    .with(
+                            "below",
+                            Value.centimetres(tree.setting().species().disease().cutBelowCm()));
+        }
+        return Statement.of(isStock(tree, limb) ? "step.place.stock" : "step.place.union");
+    }
+
+    private static Statement bendPlace(Tree tree, Operation operation) {
+        Axis limb = tree.find(operation.onLimb()).orElseThrow();
+        return Statement.of("step.place.bend")
+                .with("angle", new Value.Angle(limb.baseInclination()))
+                .with("how", new Value.Sentences(trainingOf(Training.of(tree, limb, operation.toAngle()))));
+    }
+
+    /** How a limb is held at its angle, as statements. */
+    public static List<Statement> trainingOf(Training training) {
+        List<Statement> said = new ArrayList<>();
+        said.add(Statement.of("step.held." + training.device().word())
+                .with("along", Value.length(training.alongLimb()))
+                .with("length", Value.length(training.length()))
+                .with("anchors", Value.count(training.anchors()))
+                .with("pull", new Value.Force(training.pull()))
+                .with("mass", new Value.Mass(training.mass())));
+        said.add(training.why());
+        if (training.device() != Device.CLIP) {
+            said.add(Statement.of("step.held.look-after").with("weeks", Value.number(training.weeks(), 0)));
+        }
+        return said;
     }
 
     /** How a limb is spoken of. */
-    public static String name(String limb) {
-        return limb.equals("trunk") ? "the leader" : "limb " + limb;
+    public String name(String limb) {
+        return speech.say(Statement.of("limb-name").with("limb", Value.limb(limb)));
     }
 
-    /** One sentence of numbers: thickness, tool, mass, minutes. */
-    public static String numbers(Effect effect) {
-        List<String> parts = new ArrayList<>();
-        if (effect.diameter() > 0) {
-            parts.add(String.format(Locale.ROOT, "%.0f mm", Units.toMm(effect.diameter())));
-        }
-        parts.add(effect.tool() == Tool.TIE ? "tie or spreader" : effect.tool().spoken());
-        if (effect.threeStep()) {
-            parts.add("three-step cut");
-        }
-        if (effect.mass() >= 0.5) {
-            parts.add(String.format(Locale.ROOT, "%.0f kg falls", Math.max(1, effect.mass())));
-        }
-        parts.add(duration(effect.minutes()));
-        return String.join(", ", parts);
+    /** Thickness, tool, mass, minutes, as a statement. */
+    public static Statement numbersOf(Effect effect) {
+        return Statement.of("step.numbers")
+                .with("cut", Value.choice(effect.diameter() > 0 ? "yes" : "no"))
+                .with("diameter", Value.thickness(effect.diameter()))
+                .with("tool", new Value.Term("tool." + effect.tool().word()))
+                .with("three", Value.choice(effect.threeStep() ? "yes" : "no"))
+                .with("falls", Value.choice(effect.mass() >= FALLS_FROM ? "yes" : "no"))
+                .with("mass", new Value.Mass(Math.max(1, Math.round(effect.mass()))))
+                .with("time", new Value.Minutes(effect.minutes()));
     }
 
-    private static String duration(double minutes) {
-        return minutes < 0.75
-                ? String.format(Locale.ROOT, "%.0f s", Math.max(5.0, 5.0 * Math.round(minutes * 12)))
-                : String.format(Locale.ROOT, "%.0f min", minutes);
-    }
-
-    /** What the tree is likely to answer; empty when nothing worth a word. */
-    public static String answer(Operation operation, Effect effect) {
+    /** What the tree is likely to answer, as a statement; null when nothing worth a word. */
+    public static Statement answerOf(Operation operation, Effect effect) {
         if (operation.kind() == OperationKind.RENEW_BEVEL) {
-            return "Expect one flat shoot from the underside; rub the others.";
+            return Statement.of("step.answer.bevel");
         }
         long sprouts = Math.round(effect.sprouts());
-        return sprouts == 0
-                ? ""
-                : "About " + sprouts + (sprouts == 1 ? " sprout" : " sprouts")
-                        + " near the cut by July: rub what is not wanted in June.";
+        return sprouts == 0 ? null : Statement.of("step.answer.sprouts").with("count", Value.count(sprouts));
     }
 
     /** Which cautions belong to a step. */

@@ -1,22 +1,26 @@
 package umbel.assess;
 
-import java.util.Locale;
 import java.util.Map;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.School;
 import umbel.knowledge.SchoolLines;
 import umbel.reading.Finding;
+import umbel.text.Speech;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Setting;
 
 /** Tells which line of knowledge a finding was judged by, and where the chosen school differs from the usual one. */
 final class ThresholdSources {
 
+    private final Speech speech;
     private final Setting setting;
     private final School school;
     private final Map<String, Object> lines;
     private final Map<String, Object> usual;
 
-    ThresholdSources(Knowledge knowledge, Setting setting, School school) {
+    ThresholdSources(Knowledge knowledge, Setting setting, School school, Speech speech) {
+        this.speech = speech;
         this.setting = setting;
         this.school = school;
         this.lines = SchoolLines.of(school);
@@ -35,30 +39,42 @@ final class ThresholdSources {
                         source,
                         setting.system().name(),
                         line,
-                        "By the system: " + setting.system().name() + ".");
+                        speech.say(Statement.of("judged.system")
+                                .with("name", new Value.Words(setting.system().name()))));
             case "species" ->
                 new Assessment.JudgedBy(
                         source,
                         setting.species().name(),
                         line,
-                        "By the kind of tree: " + setting.species().name() + ".");
-            default -> new Assessment.JudgedBy(source, "", line, "As it was noted at the tree.");
+                        speech.say(Statement.of("judged.species")
+                                .with("name", new Value.Words(setting.species().name()))));
+            default -> new Assessment.JudgedBy(source, "", line, speech.say(Statement.of("judged.noted")));
         };
     }
 
     private String bySchool(String line) {
         Object own = lines.get(line);
         Object other = usual.get(line);
-        String text = String.format(Locale.ROOT, "By the %s school: %s.", school.name(), plain(own));
-        return own == null || own.equals(other)
-                ? text
-                : text + String.format(Locale.ROOT, " The classic school holds %s.", plain(other));
+        boolean same = own == null || own.equals(other);
+        return speech.say(Statement.of("judged.school")
+                .with("name", new Value.Words(school.name()))
+                .with("own", plain(own))
+                .with("differs", Value.choice(same ? "no" : "yes"))
+                .with("usual", plain(other)));
     }
 
-    private static String plain(Object value) {
+    /** A line's value: a number with the digits it has, or yes and no. */
+    static Value plain(Object value) {
         if (value instanceof Boolean yes) {
-            return yes ? "yes" : "no";
+            return new Value.Term(yes ? "yes" : "no");
         }
-        return String.valueOf(value).replaceFirst("\\.0$", "");
+        return value instanceof Number number
+                ? Value.number(number.doubleValue(), digits(number.doubleValue()))
+                : new Value.Words(String.valueOf(value));
+    }
+
+    private static int digits(double value) {
+        return Math.max(
+                0, java.math.BigDecimal.valueOf(value).stripTrailingZeros().scale());
     }
 }

@@ -1,43 +1,41 @@
 package umbel.assess;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import umbel.cut.OperationKind;
 import umbel.knowledge.SeasonParameters;
 import umbel.plan.Plan;
 import umbel.plan.Step;
 import umbel.reading.Stage;
+import umbel.text.Speech;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Units;
 
 /** Tells a plan that spreads over winters by its winters: what each is for, and what comes of it. */
 final class WinterStages {
 
-    private static final Map<Stage, String> PURPOSES = purposes();
+    /** What a winter is for, in the order it is told. */
+    private static final List<Stage> PURPOSES = List.of(
+            Stage.UNSOUND,
+            Stage.FRAME,
+            Stage.UPRIGHTS,
+            Stage.RENEWAL,
+            Stage.DETAIL,
+            Stage.TRAIN,
+            Stage.SUCKERS,
+            Stage.CROP);
 
     private WinterStages() {}
-
-    private static Map<Stage, String> purposes() {
-        Map<Stage, String> purposes = new LinkedHashMap<>();
-        purposes.put(Stage.UNSOUND, "dead, broken and diseased wood out");
-        purposes.put(Stage.FRAME, "the frame: %s");
-        purposes.put(Stage.UPRIGHTS, "uprights out");
-        purposes.put(Stage.RENEWAL, "old fruiting wood renewed");
-        purposes.put(Stage.DETAIL, "room for light between what stays");
-        purposes.put(Stage.TRAIN, "limbs brought to their angle");
-        purposes.put(Stage.SUCKERS, "suckers off");
-        purposes.put(Stage.CROP, "the crop lightened");
-        return purposes;
-    }
 
     /**
      * The winters of a plan.
      *
      * @param years the seasons after it
+     * @param speech how it is said
      */
-    static List<Assessment.StageAnswer> of(Plan plan, List<Assessment.YearAnswer> years) {
+    static List<Assessment.StageAnswer> of(Plan plan, List<Assessment.YearAnswer> years, Speech speech) {
         List<Assessment.StageAnswer> stages = new ArrayList<>();
         int last = plan.steps().stream().mapToInt(Step::year).max().orElse(-1);
         for (int year = 0; year <= last; year++) {
@@ -48,7 +46,7 @@ final class WinterStages {
             Assessment.YearAnswer season = year < years.size() ? years.get(year) : null;
             stages.add(new Assessment.StageAnswer(
                     year,
-                    purpose(steps),
+                    purpose(steps, speech),
                     steps.size(),
                     steps.stream()
                             .mapToInt(
@@ -66,14 +64,14 @@ final class WinterStages {
                             3),
                     season == null ? null : season.fruits(),
                     season == null ? null : season.sprouts(),
-                    season == null || steps.isEmpty() ? null : summer(season, steps)));
+                    season == null || steps.isEmpty() ? null : summer(season, steps, speech)));
         }
         return stages;
     }
 
-    private static String purpose(List<Step> steps) {
-        List<String> parts = new ArrayList<>();
-        PURPOSES.forEach((stage, words) -> {
+    private static String purpose(List<Step> steps, Speech speech) {
+        List<Statement> parts = new ArrayList<>();
+        for (Stage stage : PURPOSES) {
             List<String> limbs = steps.stream()
                     .filter(step -> step.stage() == stage)
                     .map(step -> step.operation().onLimb())
@@ -81,22 +79,14 @@ final class WinterStages {
                     .sorted()
                     .toList();
             if (!limbs.isEmpty()) {
-                parts.add(String.format(Locale.ROOT, words, limbWords(limbs)));
+                parts.add(Statement.of("stage." + stage.name().toLowerCase(Locale.ROOT))
+                        .with("limbs", Value.limbs(limbs)));
             }
-        });
-        if (parts.isEmpty()) {
-            return "Nothing that must be done.";
         }
-        String all = String.join("; ", parts);
-        return all.substring(0, 1).toUpperCase(Locale.ROOT) + all.substring(1) + ".";
-    }
-
-    private static String limbWords(List<String> limbs) {
-        List<String> named = new ArrayList<>(
-                limbs.stream().filter(limb -> !limb.equals("trunk")).toList());
-        String words = named.isEmpty() ? "" : (named.size() == 1 ? "limb " : "limbs ") + String.join(", ", named);
-        boolean leader = named.size() < limbs.size();
-        return leader ? "the leader" + (named.isEmpty() ? "" : ", " + words) : words;
+        return speech.say(
+                parts.isEmpty()
+                        ? Statement.of("stage.nothing")
+                        : Statement.of("stage.purpose").with("parts", new Value.Several(parts)));
     }
 
     private static boolean does(Step step) {
@@ -104,15 +94,12 @@ final class WinterStages {
         return kind != OperationKind.KEEP && kind != OperationKind.WATCH;
     }
 
-    private static String summer(Assessment.YearAnswer season, List<Step> steps) {
+    private static String summer(Assessment.YearAnswer season, List<Step> steps, Speech speech) {
         SeasonParameters.FollowUp rules =
                 steps.get(0).on().setting().parameters().season().followUp();
         double sprouts = season.sprouts().middle();
         return sprouts < rules.sproutsWorthAVisit()
                 ? null
-                : String.format(
-                        Locale.ROOT,
-                        "In early summer rub or pull most of about %.0f sprouts; leave those that fill a gap or renew a stub.",
-                        sprouts);
+                : speech.say(Statement.of("stage.summer").with("count", Value.count(Math.round(sprouts))));
     }
 }

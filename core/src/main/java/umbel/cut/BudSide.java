@@ -12,7 +12,7 @@ import umbel.wood.Vec;
 /**
  * Which bud a heading cut is made above, since the new shoot goes the way it faces.
  *
- * @param word outward, upward, against the lean, or into the gap
+ * @param word outward, upward, against-lean or gap
  * @param bearing it should face, radians from north
  */
 public record BudSide(String word, double bearing) {
@@ -24,8 +24,8 @@ public record BudSide(String word, double bearing) {
         if (axis.kind() == AxisKind.TRUNK) {
             Vec way = axis.course().at(axis.length()).minus(axis.course().point(0));
             return way.inclination() > LEANS
-                    ? new BudSide("against the lean", opposite(way.bearing()))
-                    : new BudSide("into the gap", gap(tree));
+                    ? new BudSide("against-lean", opposite(way.bearing()))
+                    : new BudSide("gap", gap(tree));
         }
         TrainingSystem.Scaffolds wanted = tree.setting().system().scaffolds();
         boolean hangs =

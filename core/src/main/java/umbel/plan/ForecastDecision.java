@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.UnaryOperator;
 import umbel.compute.Cancellation;
 import umbel.cut.Operation;
@@ -12,6 +11,8 @@ import umbel.growth.Forecast;
 import umbel.growth.Season;
 import umbel.growth.Seasons;
 import umbel.knowledge.PlanParameters;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /**
  * Lets the coming seasons decide what the tree of this winter leaves close. Each close choice is made the other way, both
@@ -130,28 +131,34 @@ final class ForecastDecision {
      * @param ahead whether the step comes out ahead of its alternative; else they stay as close as they are
      */
     private static UnaryOperator<Candidate> tell(Close close, Grown kept, Grown other, boolean ahead) {
-        String words = ahead ? aheadBy(close, kept, other) : " Close this winter, and still close after three seasons.";
-        return one -> one.operation().equals(close.step().operation()) ? one.because(one.reason() + words) : one;
+        Statement said = ahead ? aheadBy(close, kept, other) : Statement.of("seasons.close");
+        return one -> {
+            if (!one.operation().equals(close.step().operation())) {
+                return one;
+            }
+            List<Statement> reason = new ArrayList<>(one.reason());
+            reason.add(said);
+            return one.because(reason);
+        };
     }
 
-    private static String aheadBy(Close close, Grown kept, Grown other) {
+    private static Statement aheadBy(Close close, Grown kept, Grown other) {
         Forecast.Figures then = kept.years().get(SEASONS - 1);
         Forecast.Figures instead = other.years().get(SEASONS - 1);
-        List<String> differs = new ArrayList<>();
+        List<Statement> differs = new ArrayList<>();
         if (Math.round(then.fruits()) != Math.round(instead.fruits())) {
-            differs.add(String.format(Locale.ROOT, "%.0f fruits against %.0f", then.fruits(), instead.fruits()));
+            differs.add(Statement.of("seasons.fruits")
+                    .with("here", Value.number(then.fruits(), 0))
+                    .with("there", Value.number(instead.fruits(), 0)));
         }
         if (Math.round(100 * then.underFruitLight()) != Math.round(100 * instead.underFruitLight())) {
-            differs.add(String.format(
-                    Locale.ROOT,
-                    "%.0f %% against %.0f %% in shade",
-                    100 * then.underFruitLight(),
-                    100 * instead.underFruitLight()));
+            differs.add(Statement.of("seasons.shade")
+                    .with("here", Value.share(then.underFruitLight()))
+                    .with("there", Value.share(instead.underFruitLight())));
         }
-        return String.format(
-                Locale.ROOT,
-                " Close this winter; grown on three seasons it comes out ahead of %s%s.",
-                close.other() == null ? "leaving it" : "the next best",
-                differs.isEmpty() ? " by its shape and wood" : ": " + String.join(", ", differs));
+        return Statement.of("seasons.ahead")
+                .with("other", Value.choice(close.other() == null ? "leave" : "next"))
+                .with("known", Value.choice(differs.isEmpty() ? "no" : "yes"))
+                .with("differs", new Value.Several(differs));
     }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import umbel.growth.Forecast;
 import umbel.knowledge.PlanParameters;
 import umbel.reading.Finding;
+import umbel.text.Statement;
 
 /**
  * A plan for one tree.
@@ -40,5 +41,5 @@ public record Plan(String name, List<Step> steps, Totals totals, List<Forecast.O
     }
 
     /** A finding left for now. */
-    public record Left(Finding finding, String why) {}
+    public record Left(Finding finding, Statement why) {}
 }

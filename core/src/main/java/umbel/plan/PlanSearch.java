@@ -18,6 +18,7 @@ import umbel.light.LightResolution;
 import umbel.reading.Finding;
 import umbel.reading.RemedyContext;
 import umbel.reading.Rules;
+import umbel.text.Statement;
 import umbel.wood.Tree;
 import umbel.wood.Units;
 
@@ -96,7 +97,7 @@ final class PlanSearch {
     }
 
     /** Why nothing is done about a finding yet, where there is a reason to wait. */
-    Optional<String> whyNotYet(Finding finding) {
+    Optional<Statement> whyNotYet(Finding finding) {
         return Rules.reasonToWait(remedies, finding);
     }
 

@@ -21,6 +21,8 @@ import umbel.reading.Finding;
 import umbel.reading.Rule;
 import umbel.reading.Severity;
 import umbel.reading.TreeReader;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Tree;
 
 /**
@@ -223,7 +225,9 @@ public final class Planner {
                             && weightOf(one.finding()) > 0
                             && !request.refused().contains(PlanRequest.key(watch));
                     if (wanted && touched.add(target.limb())) {
-                        String reason = one.finding().reason() + " Left for now: " + one.why() + ".";
+                        List<Statement> reason = List.of(
+                                one.finding().reason(),
+                                Statement.of("left.for-now").with("why", new Value.Several(List.of(one.why()))));
                         watched.add(unweighed(
                                 Candidate.of(watch, one.finding(), true).because(reason)));
                     }
@@ -342,7 +346,7 @@ public final class Planner {
                 .toList();
     }
 
-    private String whyLeft(Finding finding, List<Operation> now, List<Step> steps) {
+    private Statement whyLeft(Finding finding, List<Operation> now, List<Step> steps) {
         List<Candidate> answers = search.candidates().stream()
                 .filter(candidate -> sameAs(candidate.finding(), finding))
                 .toList();
@@ -355,22 +359,18 @@ public final class Planner {
                     .filter(one -> evaluator.fits(now, one))
                     .toList();
             boolean full = !could.isEmpty() && could.stream().noneMatch(one -> evaluator.withinLimits(now, one));
-            return full
-                    ? "kept for a later winter: this one has reached its limit"
-                    : "kept for a later winter: now it would cost more than it brings";
+            return Statement.of(full ? "left.limit" : "left.cost");
         }
-        Optional<String> notYet = search.whyNotYet(finding);
+        Optional<Statement> notYet = search.whyNotYet(finding);
         if (notYet.isPresent()) {
             return notYet.get();
         }
         if (answers.isEmpty()) {
-            return "left as you asked, or nothing sensible can be cut";
+            return Statement.of("left.asked");
         }
         boolean begun =
                 steps.stream().anyMatch(step -> step.year() == 0 && step.rules().contains(finding.rule()));
-        return begun
-                ? "part of it is done this visit; more at once would cost more than it brings"
-                : "cutting it would cost more than it brings, by the goals set";
+        return Statement.of(begun ? "left.begun" : "left.goals");
     }
 
     private static boolean sameAs(Finding finding, Finding other) {

@@ -5,6 +5,7 @@ import umbel.cut.Effect;
 import umbel.cut.Operation;
 import umbel.reading.Rule;
 import umbel.reading.Stage;
+import umbel.text.Statement;
 import umbel.wood.Tree;
 
 /**
@@ -29,7 +30,7 @@ public record Step(
         Operation operation,
         Stage stage,
         List<Rule> rules,
-        String reason,
+        List<Statement> reason,
         Effect effect,
         double gain,
         double confidence,

@@ -12,6 +12,8 @@ import umbel.cut.Stubs;
 import umbel.cut.Target;
 import umbel.knowledge.TrainingSystem;
 import umbel.reading.Stage;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Attitude;
 import umbel.wood.Axis;
 import umbel.wood.Role;
@@ -71,14 +73,12 @@ final class TrainingProgramme {
         return kept;
     }
 
-    private String scaffoldReason(Axis limb) {
-        return String.format(
-                Locale.ROOT,
-                "Chosen to stay: it leaves the trunk at %.0f cm towards %s, %.0f° off upright and %.2f of the trunk's thickness, clear of the others.",
-                Units.toCm(limb.at()),
-                Units.compass(limb.bearing()),
-                Units.toDegrees(limb.baseInclination()),
-                limb.baseDiameter() / tree.trunk().diameterAt(limb.at()));
+    private List<Statement> scaffoldReason(Axis limb) {
+        return List.of(Statement.of("step.scaffold")
+                .with("at", Value.length(limb.at()))
+                .with("side", new Value.Bearing(limb.bearing()))
+                .with("angle", new Value.Angle(limb.baseInclination()))
+                .with("ratio", Value.number(limb.baseDiameter() / tree.trunk().diameterAt(limb.at()), 2)));
     }
 
     private List<Candidate> due(boolean frame) {
@@ -113,24 +113,19 @@ final class TrainingProgramme {
         };
     }
 
-    private String reason(TrainingSystem.Act act, Operation operation) {
-        String system = tree.setting().system().name().toLowerCase(Locale.ROOT);
-        return String.format(
-                Locale.ROOT,
-                "%s (%s, leaf %d.)%s",
-                act.why(),
-                system,
-                tree.setting().leaf(),
-                operation.kind() == OperationKind.RENEW_STUB ? stubWords(operation) : "");
+    private List<Statement> reason(TrainingSystem.Act act, Operation operation) {
+        boolean stub = operation.kind() == OperationKind.RENEW_STUB;
+        return List.of(Statement.of("step.by-system")
+                .with("why", new Value.Words(act.why()))
+                .with("system", new Value.Words(tree.setting().system().name().toLowerCase(Locale.ROOT)))
+                .with("leaf", Value.number(tree.setting().leaf(), 0))
+                .with("stub", Value.choice(stub ? "yes" : "no"))
+                .with("length", Value.length(operation.at()))
+                .with("height", Value.reach(stub ? startOf(operation) : 0)));
     }
 
-    private String stubWords(Operation operation) {
-        Axis limb = tree.find(operation.onLimb()).orElseThrow();
-        return String.format(
-                Locale.ROOT,
-                " The stub is %.0f cm: it starts %.1f m up.",
-                Units.toCm(operation.at()),
-                limb.course().point(0).z());
+    private double startOf(Operation operation) {
+        return tree.find(operation.onLimb()).orElseThrow().course().point(0).z();
     }
 
     private List<Operation> operations(TrainingSystem.Act act) {

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import umbel.cut.Operation;
@@ -15,6 +14,8 @@ import umbel.cut.TargetAxes;
 import umbel.knowledge.Species;
 import umbel.knowledge.TrainingSystem;
 import umbel.reading.Stage;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Attitude;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -163,11 +164,9 @@ final class YearlyRenewal {
         return thinnings;
     }
 
-    private String why() {
-        return String.format(
-                Locale.ROOT,
-                "%s bears on last year's shoots: about %.0f %% of them go each winter, the thin, the rank and the far-out ones first. The well-sized ones near the frame stay.",
-                species.name(),
-                100 * species.renewal().shareAYear());
+    private List<Statement> why() {
+        return List.of(Statement.of("step.one-year-wood")
+                .with("kind", new Value.Words(species.name()))
+                .with("share", Value.share(species.renewal().shareAYear())));
     }
 }

@@ -1,9 +1,10 @@
 package umbel.reading;
 
 import java.util.List;
-import java.util.Locale;
 import umbel.cut.Operation;
 import umbel.knowledge.TrainingSystem;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Axis;
 import umbel.wood.Role;
 import umbel.wood.Units;
@@ -51,17 +52,15 @@ final class BareSector extends Rule {
         return List.of(new Finding(
                 this,
                 List.of(),
-                "widest gap between main limbs, seen from above",
+                Statement.of("measure.gap-between-mains"),
                 widest,
                 most,
                 "°",
                 context.severity(widest, most) == Severity.ACT ? Severity.CONSIDER : Severity.WATCH,
                 ThresholdConfidence.above(widest, most, error),
-                String.format(
-                        Locale.ROOT,
-                        "No main limb stands for %.0f° about %s: keep what grows there, bend into it, or head beside it to make a branch.",
-                        widest,
-                        Units.compass(Units.fromDegrees(middle)))));
+                Statement.of("finding.bare-sector")
+                        .with("gap", Value.degrees(widest))
+                        .with("side", new Value.Bearing(Units.fromDegrees(middle)))));
     }
 
     /** What the surveyor called scaffolds, or else every main limb. */

@@ -4,10 +4,11 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.ToDoubleFunction;
 import umbel.knowledge.ReadingParameters;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Axis;
 import umbel.wood.Condition;
 import umbel.wood.Tree;
@@ -63,10 +64,10 @@ public record BlockReading(
     }
 
     /** A rule that several trees break: how many, of how many, how many of them call for action. */
-    public record Common(String rule, int trees, double share, int act, String example) {}
+    public record Common(String rule, int trees, double share, int act, Statement example) {}
 
     /** A tree unlike its fellows: scion-rooted, runt or gap. */
-    public record Outlier(long id, String label, String kind, String reason) {}
+    public record Outlier(long id, String label, String kind, Statement reason) {}
 
     /** Mean and coefficient of variation of one measure over the trees. */
     public record Evenness(String measure, String unit, double mean, double variation) {}
@@ -117,7 +118,7 @@ public record BlockReading(
         for (TreeRead tree : trees) {
             double ratio = median == 0 ? 1 : tree.section() / median;
             if (!tree.alive()) {
-                outliers.add(new Outlier(tree.id(), tree.label(), "gap", "No limb of it lives: a gap in the row."));
+                outliers.add(new Outlier(tree.id(), tree.label(), "gap", Statement.of("block.gap")));
             } else if (trees.size() < rules.treesFrom()) {
                 continue;
             } else if (ratio < rules.weakUnder()) {
@@ -125,20 +126,15 @@ public record BlockReading(
                         tree.id(),
                         tree.label(),
                         "runt",
-                        String.format(
-                                Locale.ROOT,
-                                "Its trunk has %.0f %% of the median section: look for the cause before pruning it.",
-                                100 * ratio)));
+                        Statement.of("block.weak").with("share", Value.share(ratio))));
             } else if (ratio > rules.strongOver() && tree.dwarfed()) {
                 outliers.add(new Outlier(
                         tree.id(),
                         tree.label(),
                         "scion-rooted",
-                        String.format(
-                                Locale.ROOT,
-                                "Its trunk has %.1f times the median section (%.0f cm²) on a dwarfing stock: inspect the union.",
-                                ratio,
-                                Units.toCm2(tree.section()))));
+                        Statement.of("block.strong")
+                                .with("ratio", Value.number(ratio, 1))
+                                .with("own", new Value.Section(tree.section()))));
             }
         }
         return outliers;
@@ -150,10 +146,10 @@ public record BlockReading(
             return List.of();
         }
         return List.of(
-                evenness(alive, "trunk section", "cm²", tree -> Units.toCm2(tree.section())),
-                evenness(alive, "height", "m", TreeRead::height),
-                evenness(alive, "fruiting wood with too little light", "%", tree -> 100 * tree.underFruitLight()),
-                evenness(alive, "fruits set against what can be finished", "", TreeRead::cropRatio));
+                evenness(alive, "block.even.section", "cm²", tree -> Units.toCm2(tree.section())),
+                evenness(alive, "block.even.height", "m", TreeRead::height),
+                evenness(alive, "block.even.shade", "%", tree -> 100 * tree.underFruitLight()),
+                evenness(alive, "block.even.crop", "", TreeRead::cropRatio));
     }
 
     private static Evenness evenness(

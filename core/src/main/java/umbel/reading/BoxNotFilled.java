@@ -1,10 +1,11 @@
 package umbel.reading;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import umbel.cut.Operation;
 import umbel.cut.Options;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Envelope;
 import umbel.wood.Role;
 import umbel.wood.Setting;
@@ -31,18 +32,16 @@ final class BoxNotFilled extends Rule {
         return List.of(new Finding(
                 this,
                 List.of(),
-                "share of the room along the row left empty",
+                Statement.of("measure.empty-room"),
                 empty,
                 most,
                 "",
                 Severity.CONSIDER,
                 ThresholdConfidence.above(empty, most, context.errors().lengthShare()),
-                String.format(
-                        Locale.ROOT,
-                        "In leaf %d the tree fills %.0f %% of its room along the row; it should have filled it by leaf %d. Encourage: head, carry less crop.",
-                        setting.leaf(),
-                        100 * (1 - empty),
-                        setting.system().shape().fullAtLeaf())));
+                Statement.of("finding.box-not-filled")
+                        .with("leaf", Value.number(setting.leaf(), 0))
+                        .with("filled", Value.share(1 - empty))
+                        .with("due", Value.number(setting.system().shape().fullAtLeaf(), 0))));
     }
 
     @Override

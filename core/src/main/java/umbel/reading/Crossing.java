@@ -3,9 +3,10 @@ package umbel.reading;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import umbel.cut.Operation;
 import umbel.cut.Target;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Axis;
 import umbel.wood.Course;
 import umbel.wood.Role;
@@ -54,20 +55,16 @@ final class Crossing extends Rule {
                 found.add(new Finding(
                         this,
                         List.of(Target.of(worse), Target.of(better)),
-                        "clear space between the limbs",
+                        Statement.of("measure.clearance"),
                         gap,
                         clearance,
                         "cm",
                         gap < 0.5 ? Severity.ACT : Severity.CONSIDER,
                         ThresholdConfidence.below(gap, clearance, error),
-                        String.format(
-                                Locale.ROOT,
-                                gap < 0.5
-                                        ? "Limbs %s and %s rub: %3$.0f cm is left between them."
-                                        : "Limbs %s and %s cross with %.0f cm between them; they will rub as they thicken.",
-                                worse.id(),
-                                better.id(),
-                                Math.max(0, gap))));
+                        Statement.of("finding.crossing")
+                                .with("touch", Value.choice(gap < 0.5 ? "yes" : "no"))
+                                .with("limbs", Value.limbs(List.of(worse.id(), better.id())))
+                                .with("gap", Value.centimetres(Math.max(0, gap)))));
             }
         }
         found.sort(Comparator.comparingDouble(Finding::value));

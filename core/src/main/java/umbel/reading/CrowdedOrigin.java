@@ -3,9 +3,10 @@ package umbel.reading;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import umbel.cut.Operation;
 import umbel.cut.Target;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Axis;
 import umbel.wood.Role;
 import umbel.wood.Units;
@@ -45,20 +46,17 @@ final class CrowdedOrigin extends Rule {
             found.add(new Finding(
                     this,
                     List.of(Target.of(worse), Target.of(better)),
-                    "gap on the trunk",
+                    Statement.of("measure.gap-on-trunk"),
                     gap,
                     gapCm,
                     "cm",
                     gap < gapCm * 0.6 ? Severity.ACT : Severity.CONSIDER,
                     ThresholdConfidence.below(gap, gapCm, error),
-                    String.format(
-                            Locale.ROOT,
-                            "Limbs %s and %s leave the trunk %.0f cm apart; under %.0f cm neither gets a sound union. Limb %s is the better placed.",
-                            lower.id(),
-                            upper.id(),
-                            gap,
-                            gapCm,
-                            better.id())));
+                    Statement.of("finding.crowded-origin")
+                            .with("limbs", Value.limbs(List.of(lower.id(), upper.id())))
+                            .with("gap", Value.centimetres(gap))
+                            .with("least", Value.centimetres(gapCm))
+                            .with("better", Value.limb(better.id()))));
         }
         found.sort(Comparator.comparingDouble(Finding::value));
         return found;

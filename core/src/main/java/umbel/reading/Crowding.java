@@ -3,10 +3,11 @@ package umbel.reading;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import umbel.cut.Operation;
 import umbel.cut.Target;
 import umbel.cut.TargetAxes;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Axis;
 import umbel.wood.Condition;
 import umbel.wood.Units;
@@ -34,20 +35,18 @@ final class Crowding extends Rule {
             found.add(new Finding(
                     this,
                     List.of(Target.shoots(limb.id())),
-                    "shoots a metre",
+                    Statement.of("measure.shoots-along"),
                     perMetre,
                     most,
                     "a metre",
                     context.severity(perMetre, most),
                     ThresholdConfidence.above(
                             perMetre, most, perMetre * context.errors().countShare()),
-                    String.format(
-                            Locale.ROOT,
-                            "Limb %s carries %d one-year shoots, %.0f a metre; %.0f can be kept in light.",
-                            limb.id(),
-                            count,
-                            perMetre,
-                            most)));
+                    Statement.of("finding.crowding")
+                            .with("limb", Value.limb(limb.id()))
+                            .with("count", Value.count(count))
+                            .with("density", new Value.PerLength(perMetre))
+                            .with("most", new Value.PerLength(most))));
         }
         found.sort(Comparator.comparingDouble(Finding::value).reversed());
         return found;

@@ -2,6 +2,7 @@ package umbel.reading;
 
 import java.util.List;
 import umbel.cut.Target;
+import umbel.text.Statement;
 
 /**
  * One thing a practised eye would point at.
@@ -9,25 +10,25 @@ import umbel.cut.Target;
  * @param rule the rule that found it
  * @param stage where it comes in the order of work
  * @param targets limbs (or groups of small wood) involved, the one to act on first
- * @param measure what was measured, in words
+ * @param measure what was measured
  * @param value what it came to
  * @param threshold where the school draws the line
  * @param unit of value and threshold, empty for shares and ratios
  * @param confidence how likely it holds, given what a quick survey can measure, 0…1
- * @param reason a sentence a grower would say
+ * @param reason what a grower would say
  * @param judgedBy the line of knowledge the threshold comes from, as {@code school.limbRatio}
  */
 public record Finding(
         Rule rule,
         Stage stage,
         List<Target> targets,
-        String measure,
+        Statement measure,
         double value,
         double threshold,
         String unit,
         Severity severity,
         double confidence,
-        String reason,
+        Statement reason,
         String judgedBy) {
 
     public Finding {
@@ -48,13 +49,13 @@ public record Finding(
     Finding(
             Rule rule,
             List<Target> targets,
-            String measure,
+            Statement measure,
             double value,
             double threshold,
             String unit,
             Severity severity,
             double confidence,
-            String reason) {
+            Statement reason) {
         this(rule, rule.stage(), targets, measure, value, threshold, unit, severity, confidence, reason);
     }
 
@@ -63,13 +64,13 @@ public record Finding(
             Rule rule,
             Stage stage,
             List<Target> targets,
-            String measure,
+            Statement measure,
             double value,
             double threshold,
             String unit,
             Severity severity,
             double confidence,
-            String reason) {
+            Statement reason) {
         this(rule, stage, targets, measure, value, threshold, unit, severity, confidence, reason, "");
     }
 

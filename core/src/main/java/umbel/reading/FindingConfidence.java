@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.function.DoubleUnaryOperator;
@@ -17,6 +16,8 @@ import umbel.knowledge.SurveyParameters;
 import umbel.light.LightModel;
 import umbel.light.LightReading;
 import umbel.survey.Survey;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Tree;
 import umbel.wood.TreeBuilder;
 
@@ -46,9 +47,9 @@ public final class FindingConfidence {
      *
      * @param limb limb to measure, or {@code trunk}
      * @param what angle, bearing, diameter, length, height or counts
-     * @param why the findings it would settle, in words
+     * @param why the findings it would settle
      */
-    public record Measure(String limb, String what, String why) {}
+    public record Measure(String limb, String what, Statement why) {}
 
     /**
      * What re-reading told.
@@ -126,12 +127,12 @@ public final class FindingConfidence {
         Map<String, Double> errors = new LinkedHashMap<>();
         Survey disturbed = new Disturbed(survey, knowledge.parameters().survey().errors(), drawSeed, errors).survey();
         Tree tree = TreeBuilder.build(disturbed, knowledge, seed);
-        LightReading readCoarse = LightModel.readCoarse(tree, stride(tree));
-        double[] shifted = readCoarse.light();
+        LightReading coarse = LightModel.readCoarse(tree, stride(tree));
+        double[] shifted = coarse.light();
         for (int s = 0; s < shifted.length; s++) {
             shifted[s] = Math.max(0, Math.min(1, shifted[s] + offset));
         }
-        LightReading light = new LightReading(readCoarse.sites(), shifted, readCoarse.interception());
+        LightReading light = new LightReading(coarse.sites(), shifted, coarse.interception());
         Map<String, Boolean> found = new HashMap<>();
         for (Finding finding : TreeReader.findings(tree, school, light, reach, neighbours)) {
             found.put(key(finding), true);
@@ -188,19 +189,20 @@ public final class FindingConfidence {
         String limb = key.substring(0, key.indexOf(' '));
         String what = key.substring(key.indexOf(' ') + 1);
         Finding first = settles.get(0);
-        String more = settles.size() > 1 ? String.format(Locale.ROOT, " It bears on %d findings.", settles.size()) : "";
         return new Measure(
                 limb,
                 what,
-                String.format(
-                        Locale.ROOT,
-                        "It would settle %s, now %.0f %% sure.%s",
-                        first.rule().id().replace('-', ' ')
-                                + (first.targets().isEmpty()
-                                        ? ""
-                                        : " of " + first.first().path()),
-                        100 * first.confidence(),
-                        more));
+                Statement.of("doubt")
+                        .with("rule", new Value.Term("rule." + first.rule().id()))
+                        .with("known", Value.choice(first.targets().isEmpty() ? "no" : "yes"))
+                        .with(
+                                "limb",
+                                Value.limb(
+                                        first.targets().isEmpty()
+                                                ? ""
+                                                : first.first().limb()))
+                        .with("sure", Value.share(first.confidence()))
+                        .with("count", Value.count(settles.size())));
     }
 
     private static double correlation(List<Draw> draws, String measure, String key) {

@@ -2,9 +2,10 @@ package umbel.reading;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import umbel.cut.Operation;
 import umbel.cut.Target;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Attitude;
 import umbel.wood.Axis;
 import umbel.wood.Role;
@@ -32,17 +33,15 @@ final class Hanger extends Rule {
             found.add(new Finding(
                     this,
                     List.of(Target.of(limb)),
-                    "inclination",
+                    Statement.of("measure.angle-from-upright"),
                     lean,
                     most,
                     "°",
                     hangs ? context.severity(lean, most) : Severity.CONSIDER,
                     confidence,
-                    String.format(
-                            Locale.ROOT,
-                            "Limb %s hangs at %.0f° from upright: shaded, and its fruit stays small.",
-                            limb.id(),
-                            lean)));
+                    Statement.of("finding.hanger.limb")
+                            .with("limb", Value.limb(limb.id()))
+                            .with("angle", Value.degrees(lean))));
         }
         for (Axis limb : context.limbs()) {
             readShoots(context, limb, found);
@@ -60,18 +59,16 @@ final class Hanger extends Rule {
         found.add(new Finding(
                 this,
                 List.of(Target.shoots(limb.id(), Attitude.DOWN)),
-                "metres of hanging shoots",
+                Statement.of("measure.hanging-shoots"),
                 metres,
                 least,
                 "m",
                 Severity.CONSIDER,
                 ThresholdConfidence.above(
                         metres, least, metres * context.errors().countShare()),
-                String.format(
-                        Locale.ROOT,
-                        "%s from the underside of limb %s.",
-                        shoots.size() == 1 ? "One shoot hangs" : shoots.size() + " shoots hang",
-                        limb.id())));
+                Statement.of("finding.hanger.shoots")
+                        .with("count", Value.count(shoots.size()))
+                        .with("limb", Value.limb(limb.id()))));
     }
 
     @Override

@@ -2,9 +2,10 @@ package umbel.reading;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import umbel.cut.Operation;
 import umbel.cut.Target;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Attitude;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -53,17 +54,15 @@ final class Inward extends Rule {
         found.add(new Finding(
                 this,
                 List.of(Target.of(limb)),
-                "heading off the line to the trunk",
+                Statement.of("measure.inward-heading"),
                 angle,
                 most,
                 "°",
                 context.severity(angle, most),
                 ThresholdConfidence.below(angle, most, context.errors().bearingDeg()),
-                String.format(
-                        Locale.ROOT,
-                        "Limb %s heads back toward the trunk, %.0f° off the straight line: it fills the middle.",
-                        limb.id(),
-                        angle)));
+                Statement.of("finding.inward.limb")
+                        .with("limb", Value.limb(limb.id()))
+                        .with("angle", Value.degrees(angle))));
     }
 
     private void readShoots(RuleContext context, Axis limb, List<Finding> found) {
@@ -77,18 +76,16 @@ final class Inward extends Rule {
                 this,
                 Stage.UPRIGHTS,
                 List.of(Target.shoots(limb.id(), Attitude.IN)),
-                "metres of shoots heading inward",
+                Statement.of("measure.inward-shoots"),
                 metres,
                 least,
                 "m",
                 Severity.CONSIDER,
                 ThresholdConfidence.above(
                         metres, least, metres * context.errors().countShare()),
-                String.format(
-                        Locale.ROOT,
-                        "%s on limb %s into the middle.",
-                        shoots.size() == 1 ? "One shoot grows" : shoots.size() + " shoots grow",
-                        limb.id())));
+                Statement.of("finding.inward.shoots")
+                        .with("count", Value.count(shoots.size()))
+                        .with("limb", Value.limb(limb.id()))));
     }
 
     @Override

@@ -2,12 +2,13 @@ package umbel.reading;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Options;
 import umbel.cut.Target;
 import umbel.knowledge.TrainingSystem;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Units;
@@ -36,36 +37,32 @@ final class LimbTooThick extends Rule {
                 found.add(new Finding(
                         this,
                         List.of(Target.of(limb)),
-                        "diameter ratio",
+                        Statement.of("measure.diameter-ratio"),
                         ratio,
                         most,
                         "",
                         context.severity(ratio, most),
                         ThresholdConfidence.above(ratio, most, context.ratioError(ratio)),
-                        String.format(
-                                Locale.ROOT,
-                                "Limb %s is %.2f as thick as the %s it grows from; over %.2f it takes over.",
-                                limb.id(),
-                                ratio,
-                                trunkLimb ? "trunk" : "limb",
-                                most)));
+                        Statement.of("finding.limb-too-thick.ratio")
+                                .with("limb", Value.limb(limb.id()))
+                                .with("ratio", Value.number(ratio, 2))
+                                .with("parent", Value.choice(trunkLimb ? "trunk" : "limb"))
+                                .with("most", Value.number(most, 2))));
             } else if (trunkLimb && limits.diameterMostMm() != null && diameter > limits.diameterMostMm()) {
                 double error = diameter * context.errors().diameterShare();
                 found.add(new Finding(
                         this,
                         List.of(Target.of(limb)),
-                        "diameter",
+                        Statement.of("measure.diameter"),
                         diameter,
                         limits.diameterMostMm(),
                         "mm",
                         context.severity(diameter, limits.diameterMostMm()),
                         ThresholdConfidence.above(diameter, limits.diameterMostMm(), error),
-                        String.format(
-                                Locale.ROOT,
-                                "Limb %s is %.0f mm thick; a limb of this system is renewed at %.0f mm.",
-                                limb.id(),
-                                diameter,
-                                limits.diameterMostMm())));
+                        Statement.of("finding.limb-too-thick.diameter")
+                                .with("limb", Value.limb(limb.id()))
+                                .with("diameter", Value.millimetres(diameter))
+                                .with("most", Value.millimetres(limits.diameterMostMm()))));
             }
         }
         found.sort((a, b) -> Double.compare(b.value() / b.threshold(), a.value() / a.threshold()));

@@ -3,13 +3,13 @@ package umbel.reading;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import umbel.crop.HarvestLoad;
 import umbel.cut.Operation;
 import umbel.cut.Options;
 import umbel.cut.Target;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Axis;
-import umbel.wood.Units;
 import umbel.wood.Vec;
 
 /** More wood and crop on one side of the trunk than on the other. */
@@ -57,17 +57,15 @@ final class LopSided extends Rule {
         return List.of(new Finding(
                 this,
                 Target.all(heavy),
-                "pull of wood and crop to one side",
+                Statement.of("measure.one-sided"),
                 share,
                 most,
                 "",
                 context.severity(share, most),
                 ThresholdConfidence.above(share, most, error),
-                String.format(
-                        Locale.ROOT,
-                        "Wood and crop lean towards %s by %.0f %% of a tree all on one side: lighten the heavy side, leave the light one.",
-                        Units.compass(bearing),
-                        100 * share)));
+                Statement.of("finding.lop-sided")
+                        .with("side", new Value.Bearing(bearing))
+                        .with("share", Value.share(share))));
     }
 
     private static double massOf(RuleContext context, Axis limb) {

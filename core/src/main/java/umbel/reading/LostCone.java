@@ -3,9 +3,10 @@ package umbel.reading;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import umbel.cut.Operation;
 import umbel.cut.Target;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Axis;
 import umbel.wood.Units;
 
@@ -58,19 +59,17 @@ final class LostCone extends Rule {
             found.add(new Finding(
                     this,
                     Target.all(tooLong.isEmpty() ? byTier.get(t) : tooLong),
-                    "reach of the tier against the one below",
+                    Statement.of("measure.tier-reach"),
                     ratio,
                     most,
                     "",
                     context.severity(ratio, most),
                     ThresholdConfidence.above(
                             ratio, most, ratio * context.errors().lengthShare() * Math.sqrt(2)),
-                    String.format(
-                            Locale.ROOT,
-                            "The tier from %.1f m reaches %.1f m, the one below it %.1f m: the lower tier must always reach further out.",
-                            byTier.get(t).get(0).at(),
-                            above,
-                            below)));
+                    Statement.of("finding.lost-cone")
+                            .with("height", Value.reach(byTier.get(t).get(0).at()))
+                            .with("above", Value.reach(above))
+                            .with("below", Value.reach(below))));
         }
         return found;
     }

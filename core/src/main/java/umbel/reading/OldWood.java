@@ -4,11 +4,12 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import umbel.cut.Operation;
 import umbel.cut.Target;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Role;
@@ -61,15 +62,19 @@ final class OldWood extends Rule {
         found.add(finding(
                 context,
                 limbs,
-                "share of spurs past " + Math.round(most) + " years",
+                Statement.of("measure.old-spurs").with("years", Value.count(Math.round(most))),
                 share,
-                String.format(
-                        Locale.ROOT,
-                        "%.0f %% of the spurs are older than %.0f years and bear less; most on limb %s. Renew about %.0f %% a year.",
-                        100 * share,
-                        most,
-                        String.join(", ", limbs),
-                        100 * context.tree().setting().species().renewal().shareAYear())));
+                Statement.of("finding.old-wood.spurs")
+                        .with("share", Value.share(share))
+                        .with("years", Value.count(Math.round(most)))
+                        .with("limbs", Value.limbs(limbs))
+                        .with(
+                                "renewal",
+                                Value.share(context.tree()
+                                        .setting()
+                                        .species()
+                                        .renewal()
+                                        .shareAYear()))));
     }
 
     private void readLimbs(RuleContext context, List<Finding> found) {
@@ -92,18 +97,17 @@ final class OldWood extends Rule {
         found.add(finding(
                 context,
                 old.stream().limit(MOST_LIMBS).map(Axis::id).toList(),
-                "share of limbs past " + Math.round(most) + " years",
+                Statement.of("measure.old-limbs").with("years", Value.count(Math.round(most))),
                 share,
-                String.format(
-                        Locale.ROOT,
-                        "%d of %d limbs are older than the %.0f years a limb is kept in this system; the oldest is %s.",
-                        old.size(),
-                        mains.size(),
-                        most,
-                        old.get(0).id())));
+                Statement.of("finding.old-wood.limbs")
+                        .with("old", Value.number(old.size(), 0))
+                        .with("all", Value.number(mains.size(), 0))
+                        .with("years", Value.count(Math.round(most)))
+                        .with("limb", Value.limb(old.get(0).id()))));
     }
 
-    private Finding finding(RuleContext context, List<String> limbs, String measure, double share, String reason) {
+    private Finding finding(
+            RuleContext context, List<String> limbs, Statement measure, double share, Statement reason) {
         double limit = context.school().oldShareMost();
         return new Finding(
                 this,

@@ -3,10 +3,11 @@ package umbel.reading;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import umbel.cut.Operation;
 import umbel.cut.Target;
 import umbel.knowledge.TrainingSystem;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Axis;
 import umbel.wood.Role;
 import umbel.wood.Setting;
@@ -45,24 +46,22 @@ final class OutOfBox extends Rule {
             if (value <= most) {
                 continue;
             }
-            String where = !intoAisle ? "into its neighbour" : system.isPlane() ? "out of its plane" : "into the aisle";
+            String into = !intoAisle ? "neighbour" : system.isPlane() ? "plane" : "aisle";
             found.add(new Finding(
                     this,
                     List.of(Target.of(limb)),
-                    intoAisle ? "reach across the row" : "reach along the row",
+                    Statement.of(intoAisle ? "measure.reach-across" : "measure.reach-along"),
                     value,
                     most,
                     "m",
                     context.severity(value, most),
                     ThresholdConfidence.above(
                             value, most, value * context.errors().lengthShare()),
-                    String.format(
-                            Locale.ROOT,
-                            "Limb %s reaches %.2f m from the trunk, %.0f cm %s.",
-                            limb.id(),
-                            value,
-                            Units.toCm(value - most),
-                            where)));
+                    Statement.of("finding.out-of-box")
+                            .with("limb", Value.limb(limb.id()))
+                            .with("reach", Value.reach(value))
+                            .with("over", Value.length(value - most))
+                            .with("into", Value.choice(into))));
         }
         found.sort(Comparator.comparingDouble((Finding one) -> one.value() / one.threshold())
                 .reversed());

@@ -3,9 +3,10 @@ package umbel.reading;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import umbel.crop.CropReading;
 import umbel.cut.Operation;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Role;
@@ -25,27 +26,22 @@ final class OverCrop extends Rule {
         if (crop.canFinish() <= 0 || crop.ratio() <= most) {
             return List.of();
         }
+        double spacing = context.tree().setting().species().thinning().spacingCm();
         return List.of(new Finding(
                 this,
                 List.of(),
-                "fruits the buds would set against what trunk and leaf can finish",
+                Statement.of("measure.fruits-set"),
                 crop.ratio(),
                 most,
                 "",
                 context.severity(crop.ratio(), most),
                 ThresholdConfidence.above(
                         crop.ratio(), most, crop.ratio() * context.errors().countShare()),
-                String.format(
-                        Locale.ROOT,
-                        "The buds would set about %.0f fruits; the tree can finish about %.0f. Prune for crop first, then thin %s.",
-                        crop.expectedFruits(),
-                        crop.canFinish(),
-                        spacing(context))));
-    }
-
-    private static String spacing(RuleContext context) {
-        double cm = context.tree().setting().species().thinning().spacingCm();
-        return cm > 0 ? String.format(Locale.ROOT, "to a fruit every %.0f cm", cm) : "poor wood, not fruits";
+                Statement.of("finding.over-crop")
+                        .with("set", Value.number(crop.expectedFruits(), 0))
+                        .with("finish", Value.number(crop.canFinish(), 0))
+                        .with("thinning", Value.choice(spacing > 0 ? "spaced" : "wood"))
+                        .with("spacing", Value.centimetres(spacing))));
     }
 
     @Override

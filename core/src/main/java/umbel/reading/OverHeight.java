@@ -3,12 +3,13 @@ package umbel.reading;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Options;
 import umbel.cut.Target;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Role;
@@ -41,18 +42,16 @@ final class OverHeight extends Rule {
         return List.of(new Finding(
                 this,
                 Target.all(tall),
-                "height of the top",
+                Statement.of("measure.height"),
                 top,
                 most,
                 "m",
                 context.severity(top, most),
                 ThresholdConfidence.above(top, most, error),
-                String.format(
-                        Locale.ROOT,
-                        "The top stands at %.1f m; with a reach of %.1f m this system is workable to %.1f m.",
-                        top,
-                        context.reach(),
-                        most)));
+                Statement.of("finding.over-height")
+                        .with("top", Value.reach(top))
+                        .with("reach", Value.reach(context.reach()))
+                        .with("most", Value.reach(most))));
     }
 
     @Override
@@ -79,13 +78,10 @@ final class OverHeight extends Rule {
     }
 
     @Override
-    Optional<String> reasonToWait(RemedyContext context, Finding finding) {
+    Optional<Statement> reasonToWait(RemedyContext context, Finding finding) {
         Axis leader = context.tree().trunk();
         return finding.targets().contains(Target.TRUNK) && !hasSlowed(context.tree(), leader)
-                ? Optional.of(String.format(
-                        Locale.ROOT,
-                        "the top grew %.0f cm last season and would answer with a thicket: it comes down once it has fruited and slowed",
-                        Units.toCm(leader.lastGrowth())))
+                ? Optional.of(Statement.of("wait.running-top").with("grown", Value.length(leader.lastGrowth())))
                 : Optional.empty();
     }
 

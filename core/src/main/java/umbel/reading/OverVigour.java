@@ -1,8 +1,9 @@
 package umbel.reading;
 
 import java.util.List;
-import java.util.Locale;
 import umbel.cut.Operation;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /** More extension growth than the tree's kind, stock and age ask for. */
 final class OverVigour extends Rule {
@@ -21,18 +22,16 @@ final class OverVigour extends Rule {
         return List.of(new Finding(
                 this,
                 List.of(),
-                "last extension growth",
+                Statement.of("measure.extension"),
                 extension.measured(),
                 most,
                 "cm",
                 context.severity(extension.measured(), most),
                 ThresholdConfidence.above(extension.measured(), most, extension.error(context)),
-                String.format(
-                        Locale.ROOT,
-                        "It grew %.0f cm last season; %.0f to %.0f is enough at its age. Cut late or in summer and less, bend, let it crop.",
-                        extension.measured(),
-                        extension.from(),
-                        extension.to())));
+                Statement.of("finding.over-vigour")
+                        .with("grown", Value.centimetres(extension.measured()))
+                        .with("from", Value.centimetres(extension.from()))
+                        .with("to", Value.centimetres(extension.to()))));
     }
 
     @Override

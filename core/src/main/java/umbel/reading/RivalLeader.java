@@ -2,10 +2,11 @@ package umbel.reading;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import umbel.cut.Operation;
 import umbel.cut.Options;
 import umbel.cut.Target;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Role;
@@ -49,20 +50,18 @@ final class RivalLeader extends Rule {
             found.add(new Finding(
                     this,
                     List.of(Target.of(limb)),
-                    "diameter against the leader at the fork",
+                    Statement.of("measure.rival-ratio"),
                     ratio,
                     context.school().rivalDiameterRatio(),
                     "",
                     Severity.ACT,
                     confidence,
-                    String.format(
-                            Locale.ROOT,
-                            "Limb %s stands %.0f° off upright, %.2f as thick as the leader where they part, and reaches %.1f m of its %.1f m: two tops.",
-                            limb.id(),
-                            lean,
-                            ratio,
-                            limb.course().top(),
-                            leaderTop)));
+                    Statement.of("finding.rival-leader")
+                            .with("limb", Value.limb(limb.id()))
+                            .with("lean", Value.degrees(lean))
+                            .with("ratio", Value.number(ratio, 2))
+                            .with("top", Value.reach(limb.course().top()))
+                            .with("leaderTop", Value.reach(leaderTop))));
         }
         found.sort((a, b) -> Double.compare(b.value(), a.value()));
         return found;

@@ -2,9 +2,10 @@ package umbel.reading;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import umbel.cut.Operation;
 import umbel.cut.Target;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Role;
@@ -34,20 +35,17 @@ final class RootSucker extends Rule {
             found.add(new Finding(
                     this,
                     List.of(Target.of(limb)),
-                    "origin above ground against the graft union",
+                    Statement.of("measure.origin-and-union"),
                     Units.toCm(limb.at()),
                     Units.toCm(union),
                     "cm",
                     Severity.ACT,
                     confidence,
-                    String.format(
-                            Locale.ROOT,
-                            below
-                                    ? "Shoot %s starts at %.0f cm, below the graft union at %.0f cm: it is rootstock, not the tree you planted."
-                                    : "Shoot %s was noted as a sucker; it starts at %.0f cm, the union is at %.0f cm.",
-                            limb.id(),
-                            Units.toCm(limb.at()),
-                            Units.toCm(union))));
+                    Statement.of("finding.root-sucker")
+                            .with("noted", Value.choice(below ? "no" : "yes"))
+                            .with("name", new Value.Words(limb.id()))
+                            .with("start", Value.length(limb.at()))
+                            .with("union", Value.length(union))));
         }
         return found;
     }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import umbel.cut.Operation;
+import umbel.text.Statement;
 
 /**
  * One rule of reading: what it is called, what it speaks of, what it finds on a tree, and what a practised hand would weigh
@@ -88,7 +89,7 @@ public abstract class Rule {
     }
 
     /** Why nothing is done about a finding now that will be later; empty where there is no such reason. */
-    Optional<String> reasonToWait(RemedyContext context, Finding finding) {
+    Optional<Statement> reasonToWait(RemedyContext context, Finding finding) {
         return Optional.empty();
     }
 

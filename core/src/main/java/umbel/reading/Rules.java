@@ -10,6 +10,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import umbel.cut.Operation;
 import umbel.knowledge.RuleKnowledge;
+import umbel.text.Statement;
 
 /** The rules there are, in the order they are read; the only list of them. */
 public final class Rules {
@@ -119,7 +120,7 @@ public final class Rules {
     }
 
     /** Why nothing is done about a finding now that will be later; empty where there is no such reason. */
-    public static Optional<String> reasonToWait(RemedyContext context, Finding finding) {
+    public static Optional<Statement> reasonToWait(RemedyContext context, Finding finding) {
         return finding.rule().reasonToWait(context, finding);
     }
 

@@ -1,11 +1,11 @@
 package umbel.reading;
 
 import java.util.List;
-import java.util.Locale;
 import umbel.cut.Operation;
 import umbel.cut.Target;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Setting;
-import umbel.wood.Units;
 
 /** A tree on dwarfing stock far stronger than its row: the scion may have rooted by itself. */
 final class ScionRooted extends Rule {
@@ -29,19 +29,17 @@ final class ScionRooted extends Rule {
         return List.of(new Finding(
                 this,
                 List.of(Target.TRUNK),
-                "trunk section against the row's median",
+                Statement.of("measure.trunk-and-median"),
                 ratio,
                 most,
                 "",
                 Severity.CONSIDER,
                 ThresholdConfidence.above(
                         ratio, most, 2 * ratio * context.errors().diameterShare()),
-                String.format(
-                        Locale.ROOT,
-                        "Its trunk has %.1f times the section of the row's median (%.0f cm² against %.0f) on a dwarfing stock: inspect the union for roots of its own.",
-                        ratio,
-                        Units.toCm2(setting.trunkSection()),
-                        Units.toCm2(median))));
+                Statement.of("finding.scion-rooted")
+                        .with("ratio", Value.number(ratio, 1))
+                        .with("own", new Value.Section(setting.trunkSection()))
+                        .with("median", new Value.Section(median))));
     }
 
     @Override

@@ -3,10 +3,11 @@ package umbel.reading;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import umbel.cut.Operation;
 import umbel.cut.Target;
 import umbel.cut.TargetAxes;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Attitude;
 import umbel.wood.Axis;
 import umbel.wood.Role;
@@ -34,22 +35,20 @@ final class Shade extends Rule {
                 .limit(context.parameters().shade().limbsNamed())
                 .map(Axis::id)
                 .toList();
-        String where = dark.isEmpty() ? "" : " Darkest: limb " + String.join(", ", dark) + ".";
         return List.of(new Finding(
                 this,
                 dark.stream().map(Target::limb).toList(),
-                "share of fruiting sites under " + Math.round(limit * 100) + " % of open light",
+                Statement.of("measure.shaded-share").with("light", Value.share(limit)),
                 share,
                 most,
                 "",
                 context.severity(share, most),
                 ThresholdConfidence.above(share, most, context.errors().lightShare()),
-                String.format(
-                        Locale.ROOT,
-                        "%.0f %% of the fruiting wood gets under %.0f %% of open light; fruit there stays small and its buds die.%s",
-                        100 * share,
-                        100 * limit,
-                        where)));
+                Statement.of("finding.shade")
+                        .with("share", Value.share(share))
+                        .with("light", Value.share(limit))
+                        .with("known", Value.choice(dark.isEmpty() ? "no" : "yes"))
+                        .with("limbs", Value.limbs(dark))));
     }
 
     @Override

@@ -3,9 +3,10 @@ package umbel.reading;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import umbel.cut.Operation;
 import umbel.cut.Target;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Axis;
 import umbel.wood.Units;
 
@@ -53,21 +54,18 @@ final class StackedLimbs extends Rule {
                 found.add(new Finding(
                         this,
                         List.of(Target.of(upper), Target.of(lower)),
-                        "gap above the lower limb",
+                        Statement.of("measure.gap-above"),
                         Units.toCm(gap),
                         stackGap,
                         "cm",
                         context.severity(Units.toCm(gap), stackGap),
                         confidence,
-                        String.format(
-                                Locale.ROOT,
-                                "Limb %s stands %.0f cm above limb %s, %.0f° apart; limb %s has %.0f %% of open light.",
-                                upper.id(),
-                                Units.toCm(gap),
-                                lower.id(),
-                                turn,
-                                lower.id(),
-                                100 * light)));
+                        Statement.of("finding.stacked-limbs")
+                                .with("upper", Value.limb(upper.id()))
+                                .with("gap", Value.length(gap))
+                                .with("lower", Value.limb(lower.id()))
+                                .with("turn", Value.degrees(turn))
+                                .with("light", Value.share(light))));
             }
         }
         found.sort(Comparator.comparingDouble(Finding::value));

@@ -2,10 +2,11 @@ package umbel.reading;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import umbel.cut.Operation;
 import umbel.cut.Options;
 import umbel.cut.Target;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Axis;
 import umbel.wood.Condition;
 import umbel.wood.Units;
@@ -40,18 +41,16 @@ final class TightCrotch extends Rule {
             found.add(new Finding(
                     this,
                     List.of(Target.of(limb)),
-                    "crotch angle",
+                    Statement.of("measure.crotch"),
                     angle,
                     least,
                     "°",
                     splitting ? Severity.ACT : context.severity(angle, least),
                     confidence,
-                    String.format(
-                            Locale.ROOT,
-                            "Limb %s leaves at %.0f°%s: bark is caught in a crotch this tight, and it splits under a crop.",
-                            limb.id(),
-                            angle,
-                            splitting ? " and has begun to split" : "")));
+                    Statement.of("finding.tight-crotch")
+                            .with("limb", Value.limb(limb.id()))
+                            .with("angle", Value.degrees(angle))
+                            .with("splitting", Value.choice(splitting ? "yes" : "no"))));
         }
         found.sort((a, b) -> Double.compare(a.value(), b.value()));
         return found;

@@ -1,9 +1,10 @@
 package umbel.reading;
 
 import java.util.List;
-import java.util.Locale;
 import umbel.crop.CropReading;
 import umbel.cut.Operation;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Setting;
 
 /** A bearing tree with too few flower buds for the crop it could carry. */
@@ -25,7 +26,7 @@ final class UnderCrop extends Rule {
         return List.of(new Finding(
                 this,
                 List.of(),
-                "fruits the buds would set against what trunk and leaf can finish",
+                Statement.of("measure.fruits-set"),
                 crop.ratio(),
                 least,
                 "",
@@ -34,11 +35,9 @@ final class UnderCrop extends Rule {
                         crop.ratio(),
                         least,
                         Math.max(0.05, crop.ratio() * context.errors().countShare())),
-                String.format(
-                        Locale.ROOT,
-                        "The buds would set about %.0f fruits where the tree could finish about %.0f. Spare what bears, let light in, bend.",
-                        crop.expectedFruits(),
-                        crop.canFinish())));
+                Statement.of("finding.under-crop")
+                        .with("set", Value.number(crop.expectedFruits(), 0))
+                        .with("finish", Value.number(crop.canFinish(), 0))));
     }
 
     @Override

@@ -1,8 +1,9 @@
 package umbel.reading;
 
 import java.util.List;
-import java.util.Locale;
 import umbel.cut.Operation;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /** Less extension growth than the tree's kind, stock and age ask for. */
 final class UnderVigour extends Rule {
@@ -21,18 +22,16 @@ final class UnderVigour extends Rule {
         return List.of(new Finding(
                 this,
                 List.of(),
-                "last extension growth",
+                Statement.of("measure.extension"),
                 extension.measured(),
                 least,
                 "cm",
                 context.severity(extension.measured(), least),
                 ThresholdConfidence.below(extension.measured(), least, extension.error(context)),
-                String.format(
-                        Locale.ROOT,
-                        "It grew only %.0f cm last season; %.0f to %.0f is wanted at its age. Cut in winter, thin old spurs, carry less crop.",
-                        extension.measured(),
-                        extension.from(),
-                        extension.to())));
+                Statement.of("finding.under-vigour")
+                        .with("grown", Value.centimetres(extension.measured()))
+                        .with("from", Value.centimetres(extension.from()))
+                        .with("to", Value.centimetres(extension.to()))));
     }
 
     @Override

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import umbel.cut.Operation;
 import umbel.cut.Target;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Axis;
 import umbel.wood.Condition;
 
@@ -25,19 +27,24 @@ final class UnsoundWood extends Rule {
             if (limb.conditions().isEmpty()) {
                 continue;
             }
-            String noted = String.join(
-                    " and ", limb.conditions().stream().map(Condition::word).toList());
-            String disease = limb.disease().isEmpty() ? "" : " (" + limb.disease() + ")";
             found.add(new Finding(
                     this,
                     List.of(Target.of(limb)),
-                    "noted condition",
+                    Statement.of("measure.condition"),
                     1,
                     0,
                     "",
                     limb.is(ACT) ? Severity.ACT : Severity.CONSIDER,
                     0.98,
-                    "Limb " + limb.id() + " is noted " + noted + disease + "."));
+                    Statement.of("finding.unsound-wood")
+                            .with("limb", Value.limb(limb.id()))
+                            .with(
+                                    "conditions",
+                                    new Value.Several(limb.conditions().stream()
+                                            .map(one -> Statement.of("condition." + one.word()))
+                                            .toList()))
+                            .with("known", Value.choice(limb.disease().isEmpty() ? "no" : "yes"))
+                            .with("disease", new Value.Words(limb.disease()))));
         }
         return found;
     }

@@ -2,9 +2,10 @@ package umbel.reading;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import umbel.cut.Operation;
 import umbel.cut.Target;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Attitude;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -42,18 +43,16 @@ final class WaterSprout extends Rule {
                 found.add(new Finding(
                         this,
                         List.of(Target.of(limb)),
-                        "growth in a year",
+                        Statement.of("measure.yearly-growth"),
                         yearly,
                         least,
                         "cm",
                         yearly > least ? Severity.ACT : Severity.CONSIDER,
                         confidence,
-                        String.format(
-                                Locale.ROOT,
-                                "%s is a water sprout: %.0f cm a year, straight up from limb %s.",
-                                limb.id(),
-                                yearly,
-                                context.parent(limb).id())));
+                        Statement.of("finding.water-sprout.limb")
+                                .with("limb", Value.limb(limb.id()))
+                                .with("yearly", Value.centimetres(yearly))
+                                .with("parent", Value.limb(context.parent(limb).id()))));
             }
         }
         for (Axis limb : context.limbs()) {
@@ -76,19 +75,17 @@ final class WaterSprout extends Rule {
         found.add(new Finding(
                 this,
                 List.of(Target.shoots(limb.id(), Attitude.UP, ShootClass.STRONG)),
-                "longest upright shoot",
+                Statement.of("measure.longest-upright"),
                 longest,
                 least,
                 "cm",
                 Severity.ACT,
                 ThresholdConfidence.above(
                         longest, least, longest * context.errors().lengthShare()),
-                String.format(
-                        Locale.ROOT,
-                        "%s on limb %s, up to %.0f cm.",
-                        uprights.size() == 1 ? "One strong upright" : uprights.size() + " strong uprights",
-                        limb.id(),
-                        longest)));
+                Statement.of("finding.water-sprout.shoots")
+                        .with("count", Value.count(uprights.size()))
+                        .with("limb", Value.limb(limb.id()))
+                        .with("longest", Value.centimetres(longest))));
     }
 
     @Override

@@ -3,10 +3,11 @@ package umbel.reading;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import umbel.crop.HarvestLoad;
 import umbel.cut.Operation;
 import umbel.cut.Target;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Axis;
 import umbel.wood.Condition;
 import umbel.wood.Role;
@@ -43,19 +44,17 @@ final class WillDrop extends Rule {
             found.add(new Finding(
                     this,
                     List.of(Target.of(limb)),
-                    "height of the tip under its crop",
+                    Statement.of("measure.tip-under-crop"),
                     tip,
                     least,
                     "cm",
                     context.severity(tip, least),
                     ThresholdConfidence.below(tip, least, error),
-                    String.format(
-                            Locale.ROOT,
-                            "Limb %s carries %.1f kg of fruit at harvest and its tip comes down from %.0f to %.0f cm.",
-                            limb.id(),
-                            load.fruitMass(),
-                            Units.toCm(load.tipNow()),
-                            Math.max(0, tip))));
+                    Statement.of("finding.will-drop")
+                            .with("limb", Value.limb(limb.id()))
+                            .with("crop", new Value.Mass(load.fruitMass()))
+                            .with("now", Value.length(load.tipNow()))
+                            .with("then", Value.centimetres(Math.max(0, tip)))));
         }
         found.sort(Comparator.comparingDouble(Finding::value));
         return found;

@@ -1,8 +1,9 @@
 package umbel.reading;
 
 import java.util.List;
-import java.util.Locale;
 import umbel.cut.Operation;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Units;
 
 /** Fruiting wood that has followed the light upward and outward, or does so year on year. */
@@ -26,16 +27,13 @@ final class WoodMovedOut extends Rule {
         }
         return List.of(finding(
                 context,
-                "place of lit fruiting wood, from trunk (0) to limbs' ends (1)",
+                Statement.of("measure.fruiting-place"),
                 now.alongLimbs(),
                 most,
                 "",
                 ThresholdConfidence.above(
                         now.alongLimbs(), most, context.parameters().shape().movedOutError()),
-                String.format(
-                        Locale.ROOT,
-                        "What fruits in light stands %.0f %% of the way out along the limbs; the inside is bare. Renew low and close to the frame.",
-                        100 * now.alongLimbs())));
+                Statement.of("finding.wood-moved-out.place").with("share", Value.share(now.alongLimbs()))));
     }
 
     private List<Finding> sinceEarlier(RuleContext context, FruitingCentre now, FruitingCentre earlier) {
@@ -49,20 +47,24 @@ final class WoodMovedOut extends Rule {
         }
         return List.of(finding(
                 context,
-                up >= out ? "rise of the fruiting wood" : "outward move of the fruiting wood",
+                Statement.of(up >= out ? "measure.fruiting-rise" : "measure.fruiting-outward"),
                 move,
                 most,
                 "cm a year",
                 ThresholdConfidence.above(move, most, most / 2),
-                String.format(
-                        Locale.ROOT,
-                        "The centre of the lit fruiting wood moved %.0f cm up and %.0f cm out a year since the last survey. Renew low.",
-                        up,
-                        out)));
+                Statement.of("finding.wood-moved-out.moved")
+                        .with("up", Value.centimetres(up))
+                        .with("out", Value.centimetres(out))));
     }
 
     private Finding finding(
-            RuleContext context, String measure, double value, double most, String unit, double sure, String reason) {
+            RuleContext context,
+            Statement measure,
+            double value,
+            double most,
+            String unit,
+            double sure,
+            Statement reason) {
         return new Finding(this, List.of(), measure, value, most, unit, context.severity(value, most), sure, reason);
     }
 

@@ -3,10 +3,11 @@ package umbel.reading;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import umbel.knowledge.FirstYearsParameters;
 import umbel.knowledge.TrainingSystem;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Axis;
 import umbel.wood.Condition;
 import umbel.wood.Role;
@@ -43,7 +44,7 @@ public final class YoungTree {
      * @param limbs it is seen on
      * @param text what is wrong, in numbers, and what to do while it is easy
      */
-    public record Warning(String mistake, List<String> limbs, String text) {}
+    public record Warning(String mistake, List<String> limbs, Statement text) {}
 
     /** What to put right now; nothing for a tree past its first years. */
     public static List<Warning> of(Tree tree) {
@@ -76,9 +77,9 @@ public final class YoungTree {
                 .map(limb -> warning(
                         "two-leaders",
                         List.of(limb),
-                        "Limb %s is %.0f %% as thick as the leader and stands up beside it: take it off or bend it now, before there are two tops.",
-                        limb.id(),
-                        100 * share(limb)));
+                        Statement.of("early.two-leaders")
+                                .with("limb", Value.limb(limb.id()))
+                                .with("share", Value.share(share(limb)))));
     }
 
     /** Three limbs within one hand's grip of the trunk. */
@@ -89,9 +90,9 @@ public final class YoungTree {
                 return Optional.of(warning(
                         "one-origin",
                         mains.subList(i, i + 3),
-                        "Limbs %s leave the trunk within %.0f cm: they will squeeze it and split. Keep one of them.",
-                        names(mains.subList(i, i + 3)),
-                        Math.max(1, span)));
+                        Statement.of("early.one-origin")
+                                .with("limbs", limbs(mains.subList(i, i + 3)))
+                                .with("span", Value.centimetres(Math.max(1, span)))));
             }
         }
         return Optional.empty();
@@ -114,9 +115,10 @@ public final class YoungTree {
                 : Optional.of(warning(
                         "too-low",
                         low,
-                        "%s under %.0f cm: in the way of everything later, and a small wound now.",
-                        sentence(low, "starts", "start"),
-                        Units.toCm(clear.get())));
+                        Statement.of("early.too-low")
+                                .with("limbs", limbs(low))
+                                .with("count", Value.count(low.size()))
+                                .with("height", Value.length(clear.get()))));
     }
 
     private Optional<Warning> oneSided() {
@@ -141,9 +143,9 @@ public final class YoungTree {
                 : Optional.of(warning(
                         "one-sided",
                         List.of(),
-                        "Nothing grows over %.0f° of the round, about %s: head to a bud on that side, or bring a limb round with a tie.",
-                        gap,
-                        Units.compass(Units.fromDegrees((from + gap / 2) % 360))));
+                        Statement.of("early.one-sided")
+                                .with("gap", Value.degrees(gap))
+                                .with("side", new Value.Bearing(Units.fromDegrees((from + gap / 2) % 360)))));
     }
 
     private Optional<Warning> chokedLeader() {
@@ -163,9 +165,9 @@ public final class YoungTree {
                     return Optional.of(warning(
                             "choked-leader",
                             List.of(one, other),
-                            "Limbs %s stand opposite each other at one height, each over %.0f %% of the leader: it starves above them. Take one.",
-                            names(List.of(one, other)),
-                            100 * rule.chokingShare()));
+                            Statement.of("early.choked-leader")
+                                    .with("limbs", limbs(List.of(one, other)))
+                                    .with("share", Value.share(rule.chokingShare()))));
                 }
             }
         }
@@ -182,11 +184,10 @@ public final class YoungTree {
                 ? Optional.of(warning(
                         "nothing-tied-down",
                         steep,
-                        "%s more than %.0f° steeper than %s wants, and nothing holds %s down: peg or tie while the wood is soft.",
-                        sentence(steep, "stands", "stand"),
-                        rule.steepDeg(),
-                        system.name().toLowerCase(Locale.ROOT),
-                        steep.size() == 1 ? "it" : "them"))
+                        Statement.of("early.nothing-tied-down")
+                                .with("limbs", limbs(steep))
+                                .with("count", Value.count(steep.size()))
+                                .with("angle", Value.degrees(rule.steepDeg()))))
                 : Optional.empty();
     }
 
@@ -197,8 +198,7 @@ public final class YoungTree {
                 : Optional.of(warning(
                         "deep-union",
                         List.of(),
-                        "The graft union is %.0f cm above the soil: draw soil away, or the variety roots and the stock's hold on it is lost.",
-                        at));
+                        Statement.of("early.deep-union").with("height", Value.centimetres(at))));
     }
 
     private double share(Axis limb) {
@@ -209,18 +209,11 @@ public final class YoungTree {
                                         tree.setting().parameters().reading().clearOfForkCm()));
     }
 
-    private static String names(List<Axis> limbs) {
-        List<String> ids = limbs.stream().map(Axis::id).toList();
-        return ids.size() == 1
-                ? ids.get(0)
-                : String.join(", ", ids.subList(0, ids.size() - 1)) + " and " + ids.get(ids.size() - 1);
+    private static Value limbs(List<Axis> limbs) {
+        return Value.limbs(limbs.stream().map(Axis::id).toList());
     }
 
-    private static String sentence(List<Axis> limbs, String one, String many) {
-        return limbs.size() == 1 ? "Limb " + names(limbs) + " " + one : "Limbs " + names(limbs) + " " + many;
-    }
-
-    private static Warning warning(String mistake, List<Axis> limbs, String text, Object... values) {
-        return new Warning(mistake, limbs.stream().map(Axis::id).toList(), String.format(Locale.ROOT, text, values));
+    private static Warning warning(String mistake, List<Axis> limbs, Statement text) {
+        return new Warning(mistake, limbs.stream().map(Axis::id).toList(), text);
     }
 }

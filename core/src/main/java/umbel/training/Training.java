@@ -8,6 +8,8 @@ import umbel.cut.OperationKind;
 import umbel.cut.Options;
 import umbel.knowledge.TrainingParameters;
 import umbel.knowledge.TrainingSystem;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Axis;
 import umbel.wood.Setting;
 import umbel.wood.Tree;
@@ -20,7 +22,7 @@ import umbel.wood.Vec;
  * @param limb id
  * @param toAngle inclination wanted at the base, radians from vertical
  * @param possible whether limb and crotch take the bend
- * @param why in words, what decides
+ * @param why what decides
  * @param device what holds it
  * @param alongLimb from the union out to where it sits, metres
  * @param from where the other end sits on trunk, wire or ground, metres in the tree's axes
@@ -37,7 +39,7 @@ public record Training(
         String limb,
         double toAngle,
         boolean possible,
-        String why,
+        Statement why,
         Device device,
         double alongLimb,
         Vec from,
@@ -90,25 +92,22 @@ public record Training(
                 possible ? null : instead(tree, limb).orElse(null));
     }
 
-    private static String why(
+    private static Statement why(
             Bending.Verdict verdict, boolean crotchHolds, boolean anchored, double ratio, Axis limb, Setting setting) {
         if (!crotchHolds) {
-            return String.format(
-                    java.util.Locale.ROOT,
-                    "It is %.2f as thick as the wood it leaves: the crotch would tear before the limb bends.",
-                    ratio);
+            return Statement.of("training.tears").with("ratio", Value.number(ratio, 2));
         }
         if (!verdict.possible()) {
-            return Units.toMm(limb.baseDiameter()) > setting.species().bending().limberDiameterMm()
-                    ? "It is too thick to bend."
-                    : "Its outer wood would be strained too far, or it is not sound.";
+            boolean thick = Units.toMm(limb.baseDiameter())
+                    > setting.species().bending().limberDiameterMm();
+            return Statement.of(thick ? "training.too-thick" : "training.strained");
         }
         if (!anchored) {
-            return "It pulls harder than two anchors hold in wind.";
+            return Statement.of("training.pulls");
         }
         return verdict.steps() > 1
-                ? "It takes the bend in " + verdict.steps() + " steps; stop if the crotch opens."
-                : "Limber enough at this thickness and age; stop if the crotch opens.";
+                ? Statement.of("training.steps").with("steps", Value.number(verdict.steps(), 0))
+                : Statement.of("training.limber");
     }
 
     /** An outward, thinner side branch to fall back to. */

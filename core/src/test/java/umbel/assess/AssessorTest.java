@@ -27,6 +27,7 @@ import umbel.survey.InvalidSurvey;
 import umbel.survey.Survey;
 import umbel.survey.SurveyReader;
 import umbel.survey.Surveys;
+import umbel.text.Speech;
 
 class AssessorTest {
 
@@ -210,7 +211,7 @@ class AssessorTest {
     @CsvSource({"dormant, not", "delayed-dormant, allowed", "bloom, best", "after-harvest, not"})
     void cankerMovesPeachToBloom(String phase, String verdict) {
         Survey survey = PracticeTree.survey("open-centre", 6, 1, Fault.CANKER);
-        assertThat(PhaseTiming.of(assessor.tree(AssessRequest.of(survey)), Moment.of(phase))
+        assertThat(PhaseTiming.of(assessor.tree(AssessRequest.of(survey)), Moment.of(phase), Speech.english())
                         .verdict())
                 .isEqualTo(verdict);
     }
@@ -218,7 +219,8 @@ class AssessorTest {
     @Test
     void aHealthyPeachMayBeCutDormant() {
         Survey survey = PracticeTree.survey("open-centre", 6, 1);
-        Assessment.Timing timing = PhaseTiming.of(assessor.tree(AssessRequest.of(survey)), Moment.DORMANT);
+        Assessment.Timing timing =
+                PhaseTiming.of(assessor.tree(AssessRequest.of(survey)), Moment.DORMANT, Speech.english());
         assertThat(timing.verdict()).isEqualTo("allowed");
         assertThat(timing.reasons()).anyMatch(reason -> reason.contains("weather"));
     }
@@ -244,22 +246,23 @@ class AssessorTest {
     void wordsSayWhereExactly() {
         Survey survey = PracticeTree.survey("central-leader", 18, 2, Fault.CANKER, Fault.SUCKERS);
         var tree = assessor.tree(AssessRequest.of(survey));
-        assertThat(StepText.place(tree, Operation.remove(Target.parse("2"))))
+        assertThat(StepText.english().place(tree, Operation.remove(Target.parse("2"))))
                 .contains("collar")
                 .contains("no stub");
-        assertThat(StepText.title(tree, Operation.remove(Target.parse("s1")))).contains("rootstock");
-        assertThat(StepText.title(tree, Operation.remove(Target.parse("1/shoots/up"))))
+        assertThat(StepText.english().title(tree, Operation.remove(Target.parse("s1"))))
+                .contains("rootstock");
+        assertThat(StepText.english().title(tree, Operation.remove(Target.parse("1/shoots/up"))))
                 .contains("upright")
                 .contains("limb 1");
-        assertThat(StepText.place(tree, Operation.cutAt(OperationKind.HEAD, Target.parse("2"), 0.8)))
+        assertThat(StepText.english().place(tree, Operation.cutAt(OperationKind.HEAD, Target.parse("2"), 0.8)))
                 .contains("6 mm")
                 .contains("80 cm");
-        assertThat(StepText.title(tree, Operation.bend(Target.parse("2"), Math.toRadians(55))))
+        assertThat(StepText.english().title(tree, Operation.bend(Target.parse("2"), Math.toRadians(55))))
                 .contains("55°");
-        assertThat(StepText.title(tree, Operation.thin(Target.parse("1/shoots"), 4)))
+        assertThat(StepText.english().title(tree, Operation.thin(Target.parse("1/shoots"), 4)))
                 .contains("best 4");
         String diseased = survey.limbs().get(1).id();
-        assertThat(StepText.place(tree, Operation.remove(Target.parse(diseased))))
+        assertThat(StepText.english().place(tree, Operation.remove(Target.parse(diseased))))
                 .contains("35 cm");
     }
 

@@ -14,6 +14,7 @@ import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
 import umbel.reading.TreeReader;
 import umbel.survey.Survey;
+import umbel.text.Speech;
 import umbel.wood.Tree;
 
 /** Two schools on one tree: what they do otherwise is put down to the line that makes it. */
@@ -47,14 +48,15 @@ class SchoolComparisonTest {
     @Test
     void aSchoolBesideItselfDiffersInNothing() {
         SchoolComparison.View classic = view("classic");
-        assertThat(SchoolComparison.of(TREE, classic, classic)).isEmpty();
+        assertThat(SchoolComparison.of(TREE, classic, classic, Speech.english()))
+                .isEmpty();
     }
 
     @Test
     void everyCutOnlyOneOfThemMakesIsTold() {
         SchoolComparison.View mine = view("classic");
         SchoolComparison.View other = view("gentle");
-        List<SchoolComparison.Difference> told = SchoolComparison.of(TREE, mine, other);
+        List<SchoolComparison.Difference> told = SchoolComparison.of(TREE, mine, other, Speech.english());
         for (Step step : now(mine)) {
             boolean shared = now(other).stream()
                     .anyMatch(one -> one.operation()
@@ -78,7 +80,7 @@ class SchoolComparisonTest {
     void aFindingOnlyOneSchoolMakesIsPutDownToItsLine() {
         SchoolComparison.View strict = view("classic", Map.of("sproutLength_cm", 20.0));
         SchoolComparison.View easy = view("classic", Map.of("sproutLength_cm", 300.0));
-        List<SchoolComparison.Difference> told = SchoolComparison.of(TREE, strict, easy);
+        List<SchoolComparison.Difference> told = SchoolComparison.of(TREE, strict, easy, Speech.english());
         assertThat(told).anySatisfy(one -> {
             assertThat(one.line()).isEqualTo("sproutLength_cm");
             assertThat(one.because()).contains("20").contains("300");
@@ -89,11 +91,11 @@ class SchoolComparisonTest {
     void whatDiffersTheOtherWayRoundIsTheSame() {
         SchoolComparison.View mine = view("classic");
         SchoolComparison.View other = view("gentle");
-        assertThat(SchoolComparison.of(TREE, mine, other).stream()
+        assertThat(SchoolComparison.of(TREE, mine, other, Speech.english()).stream()
                         .map(one -> one.limb() + one.mine() + one.other())
                         .sorted()
                         .toList())
-                .isEqualTo(SchoolComparison.of(TREE, other, mine).stream()
+                .isEqualTo(SchoolComparison.of(TREE, other, mine, Speech.english()).stream()
                         .map(one -> one.limb() + one.other() + one.mine())
                         .sorted()
                         .toList());

@@ -73,42 +73,43 @@ class StepTextTest {
 
     @Test
     void placesGiveCentimetresAndTheWayToCut() {
-        assertThat(StepText.place(tree, Operation.reduce(OperationKind.REDUCE, Target.parse("1"), "1a", 1.21)))
+        assertThat(StepText.english()
+                        .place(tree, Operation.reduce(OperationKind.REDUCE, Target.parse("1"), "1a", 1.21)))
                 .contains("121 cm")
                 .contains("limb 1a");
-        assertThat(StepText.place(tree, Operation.bend(Target.parse("2"), Math.toRadians(55))))
+        assertThat(StepText.english().place(tree, Operation.bend(Target.parse("2"), Math.toRadians(55))))
                 .startsWith("From 30°")
                 .contains("crotch");
-        assertThat(StepText.place(tree, Operation.bend(Target.parse("2"), Math.toRadians(85))))
+        assertThat(StepText.english().place(tree, Operation.bend(Target.parse("2"), Math.toRadians(85))))
                 .contains("in 2 steps");
-        assertThat(StepText.place(tree, Operation.whole(OperationKind.RENEW_BEVEL, Target.parse("1"))))
+        assertThat(StepText.english().place(tree, Operation.whole(OperationKind.RENEW_BEVEL, Target.parse("1"))))
                 .contains("underside left long");
     }
 
     @Test
     void numbersTellToolStepsMassAndMinutes() {
         Effect thick = effect(Operation.remove(Target.parse("1")));
-        assertThat(StepText.numbers(thick))
+        assertThat(StepText.english().numbers(thick))
                 .startsWith("62 mm, saw, three-step cut")
                 .contains("kg falls")
                 .endsWith("min");
         Effect shoots = effect(Operation.remove(Target.parse("1/shoots/up/strong")));
-        assertThat(StepText.numbers(shoots))
+        assertThat(StepText.english().numbers(shoots))
                 .contains("hand pruner")
                 .doesNotContain("kg")
-                .endsWith(" s");
+                .endsWith(" sec");
         Effect bend = effect(Operation.bend(Target.parse("2"), Math.toRadians(55)));
-        assertThat(StepText.numbers(bend)).startsWith("tie or spreader");
+        assertThat(StepText.english().numbers(bend)).startsWith("tie or spreader");
     }
 
     @Test
     void theTreesAnswerIsToldWhereThereIsOne() {
         Operation heading = Operation.cutAt(OperationKind.HEAD, Target.parse("2"), 0.8);
-        assertThat(StepText.answer(heading, effect(heading))).startsWith("About 3 sprouts");
+        assertThat(StepText.english().answer(heading, effect(heading))).startsWith("About 3 sprouts");
         Operation shoots = Operation.remove(Target.parse("1/shoots/in"));
-        assertThat(StepText.answer(shoots, effect(shoots))).isEmpty();
+        assertThat(StepText.english().answer(shoots, effect(shoots))).isEmpty();
         Operation bevel = Operation.whole(OperationKind.RENEW_BEVEL, Target.parse("9"));
-        assertThat(StepText.answer(bevel, effect(bevel))).contains("one flat shoot");
+        assertThat(StepText.english().answer(bevel, effect(bevel))).contains("one flat shoot");
     }
 
     @Test
@@ -131,14 +132,15 @@ class StepTextTest {
                 1);
         for (Axis limb : practice.limbs()) {
             for (Operation operation : Options.on(practice, limb, false)) {
-                String all = StepText.title(practice, operation) + " " + StepText.place(practice, operation);
+                String all = StepText.english().title(practice, operation) + " "
+                        + StepText.english().place(practice, operation);
                 assertThat(all)
                         .doesNotContain("null")
                         .doesNotContain("NaN")
                         .doesNotContain("%")
                         .doesNotContain("  ");
-                assertThat(StepText.place(practice, operation)).endsWith(".");
-                assertThat(StepText.title(practice, operation)).hasSizeLessThan(60);
+                assertThat(StepText.english().place(practice, operation)).endsWith(".");
+                assertThat(StepText.english().title(practice, operation)).hasSizeLessThan(60);
             }
         }
     }
@@ -150,7 +152,7 @@ class StepTextTest {
             Locale.setDefault(Locale.GERMANY);
             assertThat(title(Operation.cutAt(OperationKind.SHORTEN, Target.parse("1"), 1.255)))
                     .doesNotContain(",");
-            assertThat(StepText.numbers(effect(Operation.remove(Target.parse("1")))))
+            assertThat(StepText.english().numbers(effect(Operation.remove(Target.parse("1")))))
                     .startsWith("62 mm");
         } finally {
             Locale.setDefault(before);
@@ -158,7 +160,7 @@ class StepTextTest {
     }
 
     private String title(Operation operation) {
-        return StepText.title(tree, operation);
+        return StepText.english().title(tree, operation);
     }
 
     private Effect effect(Operation operation) {

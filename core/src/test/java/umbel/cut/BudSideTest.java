@@ -32,7 +32,7 @@ class BudSideTest {
                 .scaffold("2", 95, 90, 50, 20, 100)
                 .tree();
         BudSide bud = BudSide.of(tree, tree.trunk());
-        assertThat(bud.word()).isEqualTo("into the gap");
+        assertThat(bud.word()).isEqualTo("gap");
         // between east and north the long way round
         assertThat(Units.toDegrees(bud.bearing())).isCloseTo(225, within(20.0));
     }

@@ -18,6 +18,7 @@ import umbel.reading.Rules;
 import umbel.reading.Stage;
 import umbel.survey.Survey;
 import umbel.survey.Surveys;
+import umbel.text.Statement;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Tree;
@@ -163,7 +164,7 @@ class PlannedTreesTest {
         assertThat(plan.steps())
                 .extracting(step -> step.operation().target().path())
                 .containsExactly("s2", "r1", "5");
-        assertThat(plan.steps().get(2).reason()).isEqualTo("Marked by hand.");
+        assertThat(plan.steps().get(2).reason()).containsExactly(Statement.of("step.by-hand"));
         assertThat(plan.steps().get(1).rules()).contains(Rules.of("rival-leader"));
     }
 
@@ -215,16 +216,16 @@ class PlannedTreesTest {
                 "central-leader", 26, 2, Fault.RIVAL_LEADER, Fault.TOO_TALL, Fault.STACKED_LIMBS, Fault.THICK_LIMB);
         assertThat(whyLeft(survey, new Limits(0.02, 1, REACH)))
                 .as("hardly anything may be cut")
-                .contains("kept for a later winter: this one has reached its limit");
+                .contains("left.limit");
         assertThat(whyLeft(survey, new Limits(0.75, 99, REACH)))
                 .as("anything may be cut")
                 .isNotEmpty()
-                .doesNotContain("kept for a later winter: this one has reached its limit");
+                .doesNotContain("left.limit");
     }
 
     private static List<String> whyLeft(Survey survey, Limits limits) {
         return PlanCase.of(survey).under(limits).recommended().leftAlone().stream()
-                .map(Plan.Left::why)
+                .map(left -> left.why().code())
                 .toList();
     }
 }

@@ -10,6 +10,7 @@ import umbel.reading.Finding;
 import umbel.reading.Rules;
 import umbel.reading.Severity;
 import umbel.reading.Stage;
+import umbel.text.Statement;
 
 /** Which of the faults found are still there once others have been dealt with. */
 class RemainingFaultsTest {
@@ -19,13 +20,13 @@ class RemainingFaultsTest {
                 Rules.of(rule),
                 Stage.FRAME,
                 Arrays.stream(limbs).map(Target::parse).toList(),
-                "measure",
+                Statement.of("measure.diameter"),
                 2,
                 1,
                 "",
                 Severity.ACT,
                 0.9,
-                "reason",
+                Statement.of("finding.shade"),
                 "school.line");
     }
 

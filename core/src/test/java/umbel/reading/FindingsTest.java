@@ -16,6 +16,7 @@ import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
 import umbel.survey.Survey;
 import umbel.survey.Surveys;
+import umbel.text.Speech;
 import umbel.wood.Tree;
 import umbel.wood.TreeBuilder;
 
@@ -79,8 +80,10 @@ class FindingsTest {
     @MethodSource("faultsBySystem")
     void everyFindingExplainsItself(String system, Fault fault) {
         for (Finding finding : read(PracticeTree.survey(system, 8, 11, fault))) {
-            assertThat(finding.reason()).hasSizeGreaterThan(15).endsWith(".");
-            assertThat(finding.measure()).isNotBlank();
+            assertThat(Speech.english().say(finding.reason()))
+                    .hasSizeGreaterThan(15)
+                    .endsWith(".");
+            assertThat(Speech.english().say(finding.measure())).isNotBlank();
             assertThat(finding.confidence()).isBetween(0.0, 1.0);
             assertThat(finding.value()).isFinite();
             assertThat(finding.threshold()).isFinite();
@@ -267,7 +270,9 @@ class FindingsTest {
                 .scaffold("1", 80, 0, 55, 35, 150)
                 .noted("diseased", "fire blight")
                 .tree();
-        assertThat(find(tree, "unsound-wood").reason()).contains("diseased").contains("fire blight");
+        assertThat(Speech.english().say(find(tree, "unsound-wood").reason()))
+                .contains("diseased")
+                .contains("fire blight");
     }
 
     private static List<Finding> read(Survey survey) {

@@ -17,6 +17,7 @@ import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
 import umbel.survey.Survey;
 import umbel.survey.Surveys;
+import umbel.text.Speech;
 import umbel.wood.Tree;
 import umbel.wood.TreeBuilder;
 
@@ -87,7 +88,7 @@ class ShapeFindingsTest {
     void everyFindingNamesItsLineOfKnowledge(Kind kind, Fault fault) {
         for (Finding finding : read(PracticeTree.survey(kind.species(), kind.system(), kind.leaf(), 7, fault))) {
             assertThat(finding.judgedBy()).matches("(school|system|species|survey)\\.[A-Za-z0-9_.]+");
-            assertThat(finding.reason()).endsWith(".");
+            assertThat(Speech.english().say(finding.reason())).endsWith(".");
             assertThat(finding.value()).isFinite();
         }
     }
@@ -103,7 +104,7 @@ class ShapeFindingsTest {
         Finding bare = find(tree, "bare-sector");
         assertThat(bare.value()).as("from 135 round to 360").isCloseTo(225, within(6.0));
         assertThat(bare.threshold()).isCloseTo(135, within(1e-9));
-        assertThat(bare.reason()).contains("west");
+        assertThat(Speech.english().say(bare.reason())).contains("west");
     }
 
     @ParameterizedTest
@@ -146,7 +147,7 @@ class ShapeFindingsTest {
         assertThat(out.paths()).containsExactly("long");
         assertThat(out.threshold()).as("(3.5 - 2.0) / 2 + 0.2").isCloseTo(0.95, within(1e-9));
         assertThat(out.value()).isCloseTo(1.2, within(0.05));
-        assertThat(out.reason()).contains("aisle");
+        assertThat(Speech.english().say(out.reason())).contains("aisle");
     }
 
     @Test
@@ -157,7 +158,7 @@ class ShapeFindingsTest {
                 .tree();
         Finding lean = find(tree, "lop-sided");
         assertThat(lean.value()).isCloseTo(Math.cos(Math.toRadians(10)), within(0.04));
-        assertThat(lean.reason()).contains("east");
+        assertThat(Speech.english().say(lean.reason())).contains("east");
     }
 
     @Test

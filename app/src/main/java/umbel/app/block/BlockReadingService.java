@@ -94,7 +94,7 @@ public class BlockReadingService {
             int done,
             int total,
             String trouble,
-            BlockReading result) {}
+            BlockAnswer result) {}
 
     /** Begins reading a block. */
     public Progress begin(long blockId) {
@@ -112,7 +112,14 @@ public class BlockReadingService {
     public Progress progress(long id) {
         Job job = job(id);
         return new Progress(
-                job.id, job.blockId, job.block, job.state, job.done.get(), job.total, job.trouble, job.result);
+                job.id,
+                job.blockId,
+                job.block,
+                job.state,
+                job.done.get(),
+                job.total,
+                job.trouble,
+                BlockAnswer.of(job.result));
     }
 
     /** Stops it before its next tree; one that is done stays done. */

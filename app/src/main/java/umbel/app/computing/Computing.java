@@ -18,6 +18,7 @@ import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 import org.springframework.web.context.request.RequestContextHolder;
 import org.springframework.web.context.request.ServletRequestAttributes;
+import umbel.app.reader.Reader;
 import umbel.compute.Cancellation;
 
 /**
@@ -83,7 +84,8 @@ public class Computing {
      */
     public <T> T answer(Lane lane, Supplier<T> work) {
         Cancellation cancellation = new Cancellation();
-        FutureTask<T> task = new FutureTask<>(() -> timed(lane, () -> Cancellation.during(cancellation, work)));
+        Supplier<T> carried = Reader.carried(work);
+        FutureTask<T> task = new FutureTask<>(() -> timed(lane, () -> Cancellation.during(cancellation, carried)));
         ThreadPoolExecutor pool = lanes.get(lane);
         requireRoom(lane);
         try {

@@ -8,6 +8,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
 import umbel.app.computing.Computing;
+import umbel.app.reader.Reader;
 import umbel.assess.AssessRequest;
 import umbel.assess.Assessment;
 import umbel.assess.Assessor;
@@ -33,6 +34,7 @@ class AssessController {
                     JsonNode body) {
         computing.requireRoom(Computing.Lane.OUTSIDE);
         AssessRequest request = AssessRequest.read(body);
-        return computing.answer(Computing.Lane.OUTSIDE, () -> assessor.assess(request));
+        return computing.answer(
+                Computing.Lane.OUTSIDE, () -> assessor.in(Reader.speech()).assess(request));
     }
 }

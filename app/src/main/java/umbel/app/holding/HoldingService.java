@@ -18,6 +18,7 @@ import umbel.app.orchard.TreeRepository;
 import umbel.app.plan.SavedDecisions;
 import umbel.app.plan.SavedDecisionsRepository;
 import umbel.app.plan.TreeDecisions;
+import umbel.app.reader.Reader;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.app.survey.TreeReadings;
@@ -242,7 +243,7 @@ public class HoldingService {
                         .filter(one -> one.severity() == Severity.ACT)
                         .count(),
                 findings.size(),
-                findings.isEmpty() ? "" : findings.get(0).reason(),
+                findings.isEmpty() ? "" : Reader.speech().say(findings.get(0).reason()),
                 findings.isEmpty() ? "" : findings.get(0).rule().id(),
                 Units.round(plant.shade(), 3),
                 plant.isShaded(),

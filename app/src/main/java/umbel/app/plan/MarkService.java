@@ -7,6 +7,7 @@ import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import umbel.app.http.NotFound;
 import umbel.app.orchard.OrchardTree;
+import umbel.app.reader.Reader;
 import umbel.app.survey.SurveyEntry;
 import umbel.assess.Assessment;
 import umbel.assess.Assessor;
@@ -65,11 +66,12 @@ class MarkService {
                 CutAnswers.cuts(cut),
                 CutAnswers.moved(cut),
                 effects(cut, limits.reach(), survey.tree().safetyLimits()),
-                assessor.findings(
-                        read.tree(),
-                        read.school(),
-                        TreeReader.findings(
-                                cut.left(), read.school(), sum.light(), limits.reach(), read.neighbours())));
+                assessor.in(Reader.speech())
+                        .findings(
+                                read.tree(),
+                                read.school(),
+                                TreeReader.findings(
+                                        cut.left(), read.school(), sum.light(), limits.reach(), read.neighbours())));
     }
 
     List<TreeAnswers.Option> options(long treeId, String limbId, Decisions decisions) {
@@ -100,7 +102,7 @@ class MarkService {
                 DecidedTrees.operations(decisions),
                 new HashSet<>(decisions.refused()));
         return Planner.marked(read.tree(), read.reading(), planRequest).steps().stream()
-                .map(step -> assessor.step(step))
+                .map(assessor.in(Reader.speech())::step)
                 .toList();
     }
 
@@ -122,12 +124,13 @@ class MarkService {
         CutTree cut = CutTree.of(read.tree(), all);
         Effect effect = Effect.of(cut, all.size() - 1, limits.reach());
         Totals after = Totals.of(cut, read.reading().crop(), read.reading().lines(), limits.reach());
+        StepText text = new StepText(Reader.speech());
         return new TreeAnswers.Option(
                 Mark.of(operation),
-                StepText.title(read.tree(), operation),
-                StepText.place(read.tree(), operation),
-                StepText.numbers(effect),
-                StepText.answer(operation, effect),
+                text.title(read.tree(), operation),
+                text.place(read.tree(), operation),
+                text.numbers(effect),
+                text.answer(operation, effect),
                 Units.round(effect.woodShare(), 3),
                 Units.round(effect.flowerShare(), 3),
                 Units.round(before.light().underFruitLight(), 3),
@@ -142,6 +145,7 @@ class MarkService {
     }
 
     private List<TreeAnswers.Effects> effects(CutTree cut, double reach, SafetyLimits limits) {
+        StepText text = new StepText(Reader.speech());
         List<TreeAnswers.Effects> effects = new ArrayList<>();
         List<Effect> all = Effect.ofAll(cut, reach);
         for (int i = 0; i < all.size(); i++) {
@@ -149,14 +153,14 @@ class MarkService {
             Effect effect = all.get(i);
             effects.add(new TreeAnswers.Effects(
                     Mark.of(operation),
-                    StepText.title(cut.found(), operation),
-                    StepText.place(cut.found(), operation),
-                    StepText.numbers(effect),
-                    StepText.answer(operation, effect),
+                    text.title(cut.found(), operation),
+                    text.place(cut.found(), operation),
+                    text.numbers(effect),
+                    text.answer(operation, effect),
                     Units.round(effect.minutes(), 2),
                     Units.round(effect.woodShare(), 3),
                     CutAnswers.flag(cut, operation),
-                    Assessor.trainingOf(cut.found(), operation),
+                    assessor.in(Reader.speech()).trainingOf(cut.found(), operation),
                     StepText.cautions(cut.found(), operation, effect, knowledge.cautions()),
                     limits.stop(effect, knowledge.parameters().cutting().tools())));
         }

@@ -5,6 +5,7 @@ import java.util.List;
 import org.springframework.stereotype.Service;
 import umbel.app.learning.LearningService;
 import umbel.app.orchard.OrchardTree;
+import umbel.app.reader.Reader;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.TreeReadings;
 import umbel.assess.AssessRequest;
@@ -52,11 +53,11 @@ class PlanService {
         Asked asked = asked(survey, decisions);
         List<Plan> plans = asked.planning().all();
         return new TreeAnswers.Plans(
-                assessor.plans(plans),
-                assessor.inOneWinter(plans),
+                assessor.in(Reader.speech()).plans(plans),
+                assessor.in(Reader.speech()).inOneWinter(plans),
                 stops(survey.tree(), plans),
-                PhaseTiming.of(asked.read().tree(), decisions.moment()),
-                Assessor.measureNext(readings.certaintyOf(survey, asked.read())));
+                PhaseTiming.of(asked.read().tree(), decisions.moment(), Reader.speech()),
+                assessor.in(Reader.speech()).measureNext(readings.certaintyOf(survey, asked.read())));
     }
 
     /** The recommended plan alone, without the seasons after it: there in half the time. */
@@ -65,9 +66,9 @@ class PlanService {
         Asked asked = asked(survey, decisions);
         Plan plan = asked.planning().recommended();
         return new TreeAnswers.FirstPlan(
-                assessor.plan(plan),
+                assessor.in(Reader.speech()).plan(plan),
                 stops(survey.tree(), List.of(plan)),
-                PhaseTiming.of(asked.read().tree(), decisions.moment()));
+                PhaseTiming.of(asked.read().tree(), decisions.moment(), Reader.speech()));
     }
 
     /** The tree under its school and under another: both plans, and which cuts differ because of which setting. */
@@ -78,9 +79,9 @@ class PlanService {
         return new TreeAnswers.Beside(
                 mine.planRequest().school().name(),
                 theirs.planRequest().school().name(),
-                assessor.plans(mine.planning().all()).get(0),
-                assessor.plans(theirs.planning().all()).get(0),
-                SchoolComparison.of(mine.read().tree(), mine.view(), theirs.view()));
+                assessor.in(Reader.speech()).plans(mine.planning().all()).get(0),
+                assessor.in(Reader.speech()).plans(theirs.planning().all()).get(0),
+                SchoolComparison.of(mine.read().tree(), mine.view(), theirs.view(), Reader.speech()));
     }
 
     /** The steps past what the holding lets its people do. */

@@ -4,6 +4,7 @@ import java.util.List;
 import org.springframework.stereotype.Service;
 import umbel.app.log.RecordRepository;
 import umbel.app.orchard.OrchardTree;
+import umbel.app.reader.Reader;
 import umbel.app.survey.StandDrawing;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
@@ -52,7 +53,7 @@ class TreePageService {
                 name(tree, survey, read),
                 StandDrawing.of(read.tree(), read.reading().light()),
                 TargetShape.of(read.tree().setting()),
-                assessor.reading(read.tree(), trees.sure(survey, read), read.school()),
+                assessor.in(Reader.speech()).reading(read.tree(), trees.sure(survey, read), read.school()),
                 new TreeAnswers.LimitsInForce(
                         limits.woodShare(),
                         limits.bigCuts(),
@@ -80,7 +81,7 @@ class TreePageService {
                         one.at(),
                         one.marks(),
                         one.marks().stream()
-                                .map(mark -> StepText.title(read.tree(), mark.toOperation()))
+                                .map(mark -> Reader.speech().say(StepText.titleOf(read.tree(), mark.toOperation())))
                                 .toList()))
                 .toList();
     }

@@ -172,7 +172,7 @@ class TreeInBrowserTest {
         assertThat(BROWSER.field("School").getAttribute("value")).isEqualTo("intensive-wall");
         BROWSER.find(By.xpath("//button[@role='tab'][contains(., 'What is wrong')]"))
                 .click();
-        BROWSER.sees("under 50 % of open light");
+        BROWSER.sees("under 50% of open light");
         BROWSER.find(By.xpath("//button[@role='tab'][contains(., 'Plan')]")).click();
         BROWSER.field("School").sendKeys("Classic");
         waitUntilKept();

@@ -1,0 +1,32 @@
+package umbel.app.reader;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+import umbel.text.Speech;
+import umbel.text.UnitSystem;
+
+/** Learns from a request in which language ({@code Accept-Language}) and units ({@code Umbel-Units: us}) it is to be answered. */
+@Component
+class ReaderFilter extends OncePerRequestFilter {
+
+    static final String UNITS = "Umbel-Units";
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        String language = request.getHeader("Accept-Language") == null
+                ? ""
+                : request.getLocale().getLanguage();
+        Reader.begin(Speech.of(language, UnitSystem.of(request.getHeader(UNITS))));
+        try {
+            chain.doFilter(request, response);
+        } finally {
+            Reader.end();
+        }
+    }
+}

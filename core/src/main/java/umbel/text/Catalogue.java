@@ -1,0 +1,67 @@
+package umbel.text;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The messages of one language, in ICU syntax; from {@code texts/<language>.json}. */
+public final class Catalogue {
+
+    /** The languages there are; the first is taken where another is asked for. */
+    public static final List<String> LANGUAGES = List.of("en", "es");
+
+    private static final Map<String, Catalogue> LOADED = new ConcurrentHashMap<>();
+
+    private final String language;
+    private final Map<String, String> messages;
+
+    private Catalogue(String language) {
+        this.language = language;
+        try (InputStream in = Catalogue.class.getResourceAsStream("/texts/" + language + ".json")) {
+            messages = new TreeMap<>(
+                    JsonMapper.builder().build().readValue(in, new TypeReference<Map<String, String>>() {}));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The catalogue of a language; that of the first where there is none. */
+    public static Catalogue of(String language) {
+        return LOADED.computeIfAbsent(LANGUAGES.contains(language) ? language : LANGUAGES.get(0), Catalogue::new);
+    }
+
+    /** Its language. */
+    public String language() {
+        return language;
+    }
+
+    /**
+     * A message.
+     *
+     * @throws IllegalArgumentException where there is none
+     */
+    public String message(String code) {
+        String message = messages.get(code);
+        if (message == null) {
+            throw new IllegalArgumentException("No text for '" + code + "' in " + language + ".");
+        }
+        return message;
+    }
+
+    /** Whether there is a message. */
+    public boolean has(String code) {
+        return messages.containsKey(code);
+    }
+
+    /** Every code there is. */
+    public Set<String> codes() {
+        return messages.keySet();
+    }
+}

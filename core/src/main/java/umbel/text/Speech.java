@@ -1,0 +1,208 @@
+package umbel.text;
+
+import com.ibm.icu.number.LocalizedNumberFormatter;
+import com.ibm.icu.number.NumberFormatter;
+import com.ibm.icu.number.Precision;
+import com.ibm.icu.text.ListFormatter;
+import com.ibm.icu.text.MessageFormat;
+import com.ibm.icu.util.MeasureUnit;
+import com.ibm.icu.util.ULocale;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+
+/**
+ * Says statements in a language, with numbers and units as its reader writes them. A placeholder written with a capital
+ * ({@code {Limb}}) stands at the beginning of a sentence. May be used by several threads.
+ */
+public final class Speech {
+
+    private static final double INCH = 0.0254;
+    private static final double FOOT = 12 * INCH;
+    private static final double POUND = 0.45359237;
+    private static final double POUND_FORCE = 4.4482216;
+    private static final double FEET_FROM_INCHES = 36;
+    private static final String[] EIGHTHS = {"n", "ne", "e", "se", "s", "sw", "w", "nw"};
+
+    private static final Map<String, Speech> KNOWN = new ConcurrentHashMap<>();
+
+    private final Catalogue catalogue;
+    private final UnitSystem units;
+    private final ULocale locale;
+    private final ListFormatter lists;
+    private final Map<String, MessageFormat> formats = new ConcurrentHashMap<>();
+    private final Map<Integer, LocalizedNumberFormatter> numbers = new ConcurrentHashMap<>();
+
+    private Speech(Catalogue catalogue, UnitSystem units) {
+        this.catalogue = catalogue;
+        this.units = units;
+        this.locale = ULocale.forLocale(Locale.forLanguageTag(catalogue.language()));
+        this.lists = ListFormatter.getInstance(locale);
+    }
+
+    /** English, in metric units. */
+    public static Speech english() {
+        return of("en", UnitSystem.METRIC);
+    }
+
+    /** A language and a system of units; English where the language is not known. */
+    public static Speech of(String language, UnitSystem units) {
+        Catalogue catalogue = Catalogue.of(language);
+        return KNOWN.computeIfAbsent(catalogue.language() + " " + units, key -> new Speech(catalogue, units));
+    }
+
+    /** Its language. */
+    public String language() {
+        return catalogue.language();
+    }
+
+    /** A statement in words; empty for null. */
+    public String say(Statement statement) {
+        if (statement == null) {
+            return "";
+        }
+        Map<String, Object> values = new HashMap<>();
+        statement.values().forEach((name, value) -> {
+            Object said = valueOf(value);
+            values.put(name, said);
+            values.put(capital(name), said instanceof String text ? capital(text) : said);
+        });
+        return format(statement.code()).clone().format(values);
+    }
+
+    /** Several statements one after another, as sentences. */
+    public String say(List<Statement> statements) {
+        return String.join(" ", statements.stream().map(this::say).toList());
+    }
+
+    private MessageFormat format(String code) {
+        return formats.computeIfAbsent(code, key -> new MessageFormat(catalogue.message(key), locale));
+    }
+
+    private Object valueOf(Value value) {
+        if (value instanceof Value.Length length) {
+            return length(length.metres());
+        }
+        if (value instanceof Value.Reach reach) {
+            return units == UnitSystem.US
+                    ? measure(reach.metres() / FOOT, 1, MeasureUnit.FOOT)
+                    : measure(reach.metres(), 1, MeasureUnit.METER);
+        }
+        if (value instanceof Value.Thickness thickness) {
+            return units == UnitSystem.US
+                    ? measure(thickness.metres() / INCH, 1, MeasureUnit.INCH)
+                    : measure(thickness.metres() * 1000, 0, MeasureUnit.MILLIMETER);
+        }
+        if (value instanceof Value.Section section) {
+            return units == UnitSystem.US
+                    ? measure(section.squareMetres() / (INCH * INCH), 1, MeasureUnit.SQUARE_INCH)
+                    : measure(section.squareMetres() * 1e4, 0, MeasureUnit.SQUARE_CENTIMETER);
+        }
+        if (value instanceof Value.PerLength per) {
+            return units == UnitSystem.US
+                    ? message("unit.per-foot", number(per.perMetre() * FOOT, 0))
+                    : message("unit.per-metre", number(per.perMetre(), 0));
+        }
+        if (value instanceof Value.Angle angle) {
+            return number(Math.toDegrees(angle.radians()), 0) + "°";
+        }
+        if (value instanceof Value.Share share) {
+            return measure(100 * share.share(), 0, MeasureUnit.PERCENT);
+        }
+        if (value instanceof Value.Mass mass) {
+            double told = units == UnitSystem.US ? mass.kilograms() / POUND : mass.kilograms();
+            return measure(
+                    told,
+                    told < 10 && told != Math.rint(told) ? 1 : 0,
+                    units == UnitSystem.US ? MeasureUnit.POUND : MeasureUnit.KILOGRAM);
+        }
+        if (value instanceof Value.Force force) {
+            return units == UnitSystem.US
+                    ? number(force.newtons() / POUND_FORCE, 0) + " lbf"
+                    : number(force.newtons(), 0) + " N";
+        }
+        if (value instanceof Value.Minutes time) {
+            return duration(time.minutes());
+        }
+        if (value instanceof Value.Count count) {
+            return count.count();
+        }
+        if (value instanceof Value.Number number) {
+            return number(number.value(), number.digits());
+        }
+        if (value instanceof Value.Bearing bearing) {
+            int eighth = (int) Math.floorMod(Math.round(Math.toDegrees(bearing.radians()) / 45), 8L);
+            return catalogue.message("compass." + EIGHTHS[eighth]);
+        }
+        if (value instanceof Value.Limbs limbs) {
+            return limbs(limbs.ids());
+        }
+        if (value instanceof Value.Term term) {
+            return say(Statement.of(term.code()));
+        }
+        if (value instanceof Value.Choice choice) {
+            return choice.word();
+        }
+        if (value instanceof Value.Sentences sentences) {
+            return say(sentences.statements());
+        }
+        if (value instanceof Value.Several several) {
+            return String.join(
+                    "; ", several.statements().stream().map(this::say).toList());
+        }
+        return ((Value.Words) value).text();
+    }
+
+    private String length(double metres) {
+        if (units == UnitSystem.METRIC) {
+            return measure(metres * 100, 0, MeasureUnit.CENTIMETER);
+        }
+        double inches = metres / INCH;
+        return inches < FEET_FROM_INCHES
+                ? measure(inches, 0, MeasureUnit.INCH)
+                : measure(inches / 12, 1, MeasureUnit.FOOT);
+    }
+
+    private String duration(double minutes) {
+        return minutes < 0.75
+                ? measure(Math.max(5.0, 5.0 * Math.round(minutes * 12)), 0, MeasureUnit.SECOND)
+                : measure(minutes, 0, MeasureUnit.MINUTE);
+    }
+
+    /** Limbs by name: the leader first, then the others as a list. */
+    private String limbs(List<String> ids) {
+        List<String> named = ids.stream().filter(id -> !id.equals("trunk")).toList();
+        boolean leader = named.size() < ids.size();
+        String rest = named.isEmpty()
+                ? ""
+                : format("limbs").clone().format(Map.of("count", named.size(), "names", lists.format(named)));
+        String top = leader ? catalogue.message("leader") : "";
+        return leader && !named.isEmpty() ? lists.format(List.of(top, rest)) : top + rest;
+    }
+
+    private String message(String code, String value) {
+        return format(code).clone().format(Map.of("value", value));
+    }
+
+    private String measure(double value, int digits, MeasureUnit unit) {
+        return NumberFormatter.withLocale(locale)
+                .unit(unit)
+                .unitWidth(NumberFormatter.UnitWidth.SHORT)
+                .precision(Precision.fixedFraction(digits))
+                .format(value)
+                .toString();
+    }
+
+    private String number(double value, int digits) {
+        return numbers.computeIfAbsent(
+                        digits, key -> NumberFormatter.withLocale(locale).precision(Precision.fixedFraction(key)))
+                .format(value)
+                .toString();
+    }
+
+    private static String capital(String text) {
+        return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
+    }
+}

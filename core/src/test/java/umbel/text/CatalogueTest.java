@@ -1,0 +1,118 @@
+package umbel.text;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.ibm.icu.text.MessageFormat;
+import com.ibm.icu.util.ULocale;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import umbel.reading.Rules;
+
+/** Every text stands in every language, with the same values, and none is left that nobody says. */
+class CatalogueTest {
+
+    private static final Pattern CODE = Pattern.compile("Statement\\.of\\(\\s*\"([a-z0-9.-]+)\"\\)");
+    private static final Path SOURCES = Path.of("src/main/java");
+
+    /** Codes that are put together from a word: a tool, a stage, a compass point. */
+    private static final Set<String> FAMILIES = Set.of(
+            "compass.",
+            "condition.",
+            "rule.",
+            "tool.",
+            "step.title.",
+            "step.place.",
+            "step.held.",
+            "stage.",
+            "block.even.",
+            "measure.");
+
+    private static Set<String> names(String message, String language) {
+        return new MessageFormat(message, ULocale.forLanguageTag(language))
+                .getArgumentNames().stream()
+                        .map(name -> name.substring(0, 1).toLowerCase() + name.substring(1))
+                        .collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    private static Set<String> saidInCode() throws IOException {
+        Set<String> codes = new TreeSet<>();
+        try (Stream<Path> files = Files.walk(SOURCES)) {
+            for (Path file :
+                    files.filter(one -> one.toString().endsWith(".java")).toList()) {
+                Matcher code = CODE.matcher(Files.readString(file));
+                while (code.find()) {
+                    codes.add(code.group(1));
+                }
+            }
+        }
+        return codes;
+    }
+
+    @Test
+    void everyTextIsTranslatedAndNeedsTheSameValues() {
+        Catalogue english = Catalogue.of("en");
+        for (String language : Catalogue.LANGUAGES) {
+            Catalogue other = Catalogue.of(language);
+            assertThat(other.codes()).as(language).isEqualTo(english.codes());
+            for (String code : english.codes()) {
+                assertThat(names(other.message(code), language))
+                        .as(language + " " + code)
+                        .isEqualTo(names(english.message(code), "en"));
+            }
+        }
+    }
+
+    @Test
+    void whatTheCodeSaysHasAText() throws IOException {
+        assertThat(Catalogue.of("en").codes()).containsAll(saidInCode());
+    }
+
+    @Test
+    void noTextStandsThereThatNobodySays() throws IOException {
+        Set<String> said = saidInCode();
+        List<String> idle = Catalogue.of("en").codes().stream()
+                .filter(code -> !said.contains(code))
+                .filter(code -> FAMILIES.stream().noneMatch(code::startsWith))
+                .filter(code -> !Set.of(
+                                "leader",
+                                "limbs",
+                                "unit.per-metre",
+                                "unit.per-foot",
+                                "yes",
+                                "no",
+                                "left.limit",
+                                "left.cost",
+                                "left.begun",
+                                "left.goals",
+                                "training.too-thick",
+                                "training.strained",
+                                "step.place.group",
+                                "step.place.thin-group",
+                                "step.answer.bevel")
+                        .contains(code))
+                .toList();
+        assertThat(idle).isEmpty();
+    }
+
+    @Test
+    void everyRuleHasAName() {
+        Rules.all()
+                .forEach(rule -> assertThat(Catalogue.of("en").has("rule." + rule.id()))
+                        .as(rule.id())
+                        .isTrue());
+    }
+
+    @Test
+    void anUnknownLanguageIsAnsweredInEnglish() {
+        assertThat(Catalogue.of("xx").language()).isEqualTo("en");
+    }
+}
