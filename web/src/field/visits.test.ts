@@ -9,7 +9,7 @@ vi.stubGlobal('localStorage', {
 });
 const page = new EventTarget();
 vi.stubGlobal('window', Object.assign(page, { location: { origin: 'http://127.0.0.1' } }));
-vi.stubGlobal('document', { cookie: '' });
+vi.stubGlobal('document', { cookie: '', documentElement: { lang: 'en' } });
 const fetched = vi.fn<(request: Request) => Promise<Response>>();
 vi.stubGlobal('fetch', fetched);
 

@@ -49,19 +49,17 @@ export function SideFigure({ stand, bearing, words, cuts, flags }: Props) {
         <line x1={20} x2={WIDTH - 20} y1={camera.heightY(0)} y2={camera.heightY(0)} className="stroke-line" />
         {axes.map((axis) => {
           const cut = cuts.get(axis.index);
-          const width = Math.max(
-            axis.kind === 'shoot' ? 0.5 : 0.9,
-            (axis.points[3] ?? 0.01) * camera.pixelsPerMetre * 0.75,
-          );
+          const fine = axis.kind === 'shoot' || axis.kind === 'fruiting-lateral';
+          const width = Math.max(fine ? 0.5 : 0.9, (axis.points[3] ?? 0.01) * camera.pixelsPerMetre * 0.75);
           const kept = cut ? cut.kept : axis.length;
           return (
             <g key={axis.index} fill="none" strokeLinecap="round">
               {kept > 0 && (
                 <polyline
                   points={line(axis, 0, kept)}
-                  className={axis.kind === 'shoot' ? 'stroke-muted' : 'stroke-ink'}
+                  className={fine ? 'stroke-muted' : 'stroke-ink'}
                   strokeWidth={width}
-                  opacity={axis.kind === 'shoot' ? 0.6 : 1}
+                  opacity={fine ? 0.6 : 1}
                 />
               )}
               {cut && (axis.kind === 'limb' || axis.kind === 'trunk' || axis.kind === 'lateral') && (
@@ -72,7 +70,7 @@ export function SideFigure({ stand, bearing, words, cuts, flags }: Props) {
                   strokeDasharray="5 4"
                 />
               )}
-              {cut && axis.kind === 'shoot' && (
+              {cut && fine && (
                 <polyline
                   points={line(axis, cut.kept, axis.length)}
                   className="stroke-tape"

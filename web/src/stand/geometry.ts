@@ -20,6 +20,16 @@ export interface StandAxis {
   attitude: string | null;
   flowerBuds: number;
   light: number | null;
+  /** Fruiting sites on it. */
+  sites: number;
+  /** Side branches of a fruiting lateral: x, y, z of foot and end in turn. */
+  twigs: Float64Array;
+}
+
+/** Where an axis and its side branches stand after a bend. */
+export interface Moved {
+  points: number[];
+  twigs: number[];
 }
 
 /** A tree ready to draw. */
@@ -143,8 +153,8 @@ function smooth(beadsIn: Bead[], parts: number): Bead[] {
   return last ? [...out, last] : out;
 }
 
-function ready(line: AxisLine, index: number, lines: AxisLine[], points: number[]): StandAxis {
-  let own = beads(line, points);
+function ready(line: AxisLine, index: number, lines: AxisLine[], moved: Moved): StandAxis {
+  let own = beads(line, moved.points);
   const parent = lines[line.parent];
   if (parent && FRAME.has(line.kind)) {
     own = smooth(joined(line, parent, own), line.kind === 'limb' ? 2 : 1);
@@ -177,6 +187,8 @@ function ready(line: AxisLine, index: number, lines: AxisLine[], points: number[
     attitude: line.attitude,
     flowerBuds: line.flowerBuds,
     light: line.light ?? null,
+    sites: line.sites,
+    twigs: Float64Array.from(moved.twigs),
   };
 }
 
@@ -196,8 +208,8 @@ export function radiusOf(drawing: Drawing): number {
  *
  * @param moved lines of axes that a bend has moved, by index
  */
-export function prepare(drawing: Drawing, moved: ReadonlyMap<number, number[]> = new Map()): Stand {
-  const axes = drawing.axes.map((line, i) => ready(line, i, drawing.axes, moved.get(i) ?? line.points));
+export function prepare(drawing: Drawing, moved: ReadonlyMap<number, Moved> = new Map()): Stand {
+  const axes = drawing.axes.map((line, i) => ready(line, i, drawing.axes, moved.get(i) ?? line));
   let radius = 0.5;
   for (const axis of axes) {
     for (let i = 0; i < axis.along.length; i++) {

@@ -1,6 +1,19 @@
 import type { Camera } from './camera';
 import { lightOf, mixed, type Palette } from './palette';
-import { between, solid, trace, type Drawn } from './strokes';
+import { between, placesOn, solid, trace, traceTwigs, type Drawn } from './strokes';
+
+const LATERAL = 'fruiting-lateral';
+/** Of many buds or sites on a lateral, so many are drawn. */
+const MOST_SHOWN = 14;
+
+/** A fruiting lateral with its side branches, thin, behind what a layer tells. */
+function standingBack(g: CanvasRenderingContext2D, one: Drawn, colour: string): void {
+  g.strokeStyle = colour;
+  g.lineWidth = Math.max(0.6, (one.ws[0] ?? 1) * 0.5);
+  trace(g, one, 0, one.axis.length);
+  traceTwigs(g, one);
+  g.stroke();
+}
 
 /** The crop layer: wood stands back, every flower bud shows where it is by the size of its disc. */
 export function cropWood(
@@ -11,6 +24,19 @@ export function cropWood(
   colours: Palette,
 ): void {
   const { axis } = one;
+  if (axis.kind === LATERAL) {
+    standingBack(g, one, mixed([150, 140, 132], colours.fog, haze));
+    g.fillStyle = mixed(colours.blossom, colours.fog, haze * 0.6);
+    g.strokeStyle = mixed(colours.blossomEdge, colours.fog, haze * 0.6);
+    g.lineWidth = 0.6;
+    for (const [x, y] of placesOn(one, Math.min(MOST_SHOWN, Math.round(axis.flowerBuds)))) {
+      g.beginPath();
+      g.arc(x, y, 2.2, 0, 2 * Math.PI);
+      g.fill();
+      g.stroke();
+    }
+    return;
+  }
   if (axis.kind !== 'spur' && axis.kind !== 'shoot') {
     solid(g, one, 0, to, Math.min(0.85, haze + 0.25), [128, 118, 110], colours);
     return;
@@ -57,6 +83,7 @@ export function seenWood(
   g.lineWidth = Math.max(1.1, (one.ws[0] ?? 1) * 0.8);
   g.setLineDash(counted ? [] : [4, 3]);
   trace(g, one, 0, to);
+  traceTwigs(g, one);
   g.stroke();
   g.setLineDash([]);
 }
@@ -70,12 +97,22 @@ export function lightWood(
   colours: Palette,
 ): void {
   const { axis } = one;
+  const step = axis.light === null ? null : lightOf(axis.light);
+  const colour = step === null ? null : (colours.light[step] ?? null);
+  if (axis.kind === LATERAL) {
+    standingBack(g, one, mixed([150, 146, 140], colours.fog, haze));
+    if (colour && step !== null) {
+      const shown = Math.min(MOST_SHOWN, Math.max(1, Math.round(axis.sites / 2)));
+      for (const [x, y] of placesOn(one, shown)) {
+        lightMark(g, x, y, 1.8, step, mixed(colour, colours.fog, haze * 0.5));
+      }
+    }
+    return;
+  }
   if (axis.kind !== 'spur' && axis.kind !== 'shoot') {
     solid(g, one, 0, to, Math.min(0.85, haze + 0.3), [128, 124, 118], colours);
     return;
   }
-  const step = axis.light === null ? null : lightOf(axis.light);
-  const colour = step === null ? null : (colours.light[step] ?? null);
   if (axis.kind === 'shoot') {
     g.strokeStyle = colour
       ? mixed(colour, colours.fog, haze * 0.5)
@@ -90,8 +127,19 @@ export function lightWood(
   }
   const x = one.xs[one.xs.length - 1] ?? 0;
   const y = one.ys[one.ys.length - 1] ?? 0;
-  const size = Math.max(2.1, (one.ws[0] ?? 1) * 0.8);
-  g.fillStyle = mixed(colour, colours.fog, haze * 0.5);
+  lightMark(g, x, y, Math.max(2.1, (one.ws[0] ?? 1) * 0.8), step, mixed(colour, colours.fog, haze * 0.5));
+}
+
+/** A fruiting place by its light: a square in deep shade, a triangle in half shade, a disc in the light. */
+function lightMark(
+  g: CanvasRenderingContext2D,
+  x: number,
+  y: number,
+  size: number,
+  step: number,
+  colour: string,
+): void {
+  g.fillStyle = colour;
   g.beginPath();
   if (step === 0) {
     g.rect(x - size, y - size, 2 * size, 2 * size);

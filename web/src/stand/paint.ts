@@ -2,7 +2,7 @@ import { Camera } from './camera';
 import type { Stand, StandAxis } from './geometry';
 import { cropWood, lightWood, seenWood } from './layers';
 import { mixed, type Palette } from './palette';
-import { between, project, ribbon, solid, thin, trace, type Drawn } from './strokes';
+import { between, placesOn, project, ribbon, solid, thin, trace, traceTwigs, type Drawn } from './strokes';
 
 /** What the drawing tells: wood by age, light, flower buds, fruit at harvest, or how much of it was measured. */
 export type Layer = 'wood' | 'light' | 'crop' | 'harvest' | 'seen';
@@ -23,6 +23,10 @@ const THIN = 2.6;
 const THIN_WHILE_TURNING = 8;
 /** Limbs over so many pixels show the collar that is kept. */
 const COLLAR_SHOWS = 5;
+/** Of many buds on a lateral, so many are drawn. */
+const MOST_BUDS = 30;
+/** A limb's own wood is picked before the laterals about it, within so many pixels. */
+const LATERAL_STANDS_BACK = 5;
 
 /**
  * Paints every axis, far ones first, and returns where they stand for picking.
@@ -70,7 +74,7 @@ function halo(g: CanvasRenderingContext2D, drawn: Drawn[], showing: Showing, col
     if (!showing.lit.has(one.axis.limb) || one.axis.kind === 'spur') {
       continue;
     }
-    const small = one.axis.kind === 'shoot' || one.axis.kind === 'lateral';
+    const small = one.axis.kind !== 'limb' && one.axis.kind !== 'trunk';
     g.globalAlpha = small ? 0.55 : 0.95;
     g.lineWidth = (one.ws[1] ?? 1) + (small ? 4 : 11);
     trace(g, one, 0, one.axis.length);
@@ -109,6 +113,10 @@ function wood(
     return;
   }
   const base = axis.dead ? colours.dead : null;
+  if (axis.kind === 'fruiting-lateral') {
+    lateral(g, one, haze, colours, quick);
+    return;
+  }
   if ((one.ws[0] ?? 0) < (quick ? THIN_WHILE_TURNING : THIN)) {
     thin(g, one, to, haze, base, colours);
   } else {
@@ -117,6 +125,37 @@ function wood(
   if (!quick && axis.kind === 'shoot' && (one.ws[0] ?? 0) > 2.2) {
     shootBuds(g, one, to, haze, colours);
   }
+}
+
+/** A fruiting lateral that nobody measured: its line, its side branches and the buds of its spurs. */
+function lateral(
+  g: CanvasRenderingContext2D,
+  one: Drawn,
+  haze: number,
+  colours: Palette,
+  quick: boolean,
+): void {
+  const { axis } = one;
+  thin(g, one, axis.length, haze, axis.dead ? colours.dead : null, colours);
+  if (quick) return;
+  const foot = one.ws[0] ?? 1;
+  g.strokeStyle = mixed(colours.wood[2] ?? colours.spur, colours.fog, haze);
+  g.lineWidth = Math.max(0.6, foot * 0.45);
+  g.beginPath();
+  traceTwigs(g, one);
+  g.stroke();
+  const sites = Math.min(MOST_BUDS, Math.round(axis.sites));
+  const fat = axis.sites <= 0 ? 0 : Math.min(1, axis.flowerBuds / axis.sites);
+  const size = Math.max(0.7, foot * 0.32);
+  g.globalAlpha = 1 - haze * 0.8;
+  placesOn(one, sites).forEach(([x, y], k) => {
+    // so many of them flower, spread evenly among the others
+    const flowers = Math.floor((k + 1) * fat) > Math.floor(k * fat);
+    const s = flowers ? size * 1.35 : size;
+    g.fillStyle = flowers ? colours.bud : colours.leafBud;
+    g.fillRect(x - s, y - s, 2 * s, 2 * s);
+  });
+  g.globalAlpha = 1;
 }
 
 /** A spur: stout, ringed, with a fat flower bud or a pointed leaf bud; a mere dash when far. */
@@ -208,6 +247,7 @@ function taped(g: CanvasRenderingContext2D, one: Drawn, from: number, fog: numbe
     g.strokeStyle = colours.tape;
     g.lineWidth = Math.max(frame ? 2 : 1, (one.ws[0] ?? 1) * 0.85);
     trace(g, one, from, one.axis.length);
+    traceTwigs(g, one);
     g.stroke();
   }
   g.globalAlpha = 1;
@@ -301,6 +341,9 @@ export interface Picked {
   angle: number;
 }
 
+/** Pixels by which a kind of wood is preferred over another. */
+const PREFERRED: Record<string, number> = { limb: 3, trunk: 1, 'fruiting-lateral': -LATERAL_STANDS_BACK };
+
 /** The nearest axis within reach of a finger or pointer, nearer the viewer and thicker preferred. */
 export function pick(drawn: Drawn[], x: number, y: number, reach: number): Picked | null {
   let best: Picked | null = null;
@@ -318,7 +361,7 @@ export function pick(drawn: Drawn[], x: number, y: number, reach: number): Picke
       const px = ax + dx * t;
       const py = ay + dy * t;
       const width = one.ws[i] ?? 1;
-      const frame = one.axis.kind === 'limb' ? 3 : one.axis.kind === 'trunk' ? 1 : 0;
+      const frame = PREFERRED[one.axis.kind] ?? 0;
       const score = Math.max(0, Math.hypot(x - px, y - py) - width / 2) - frame + one.depth * 0.3;
       if (score < bestScore && Math.hypot(x - px, y - py) - width / 2 < reach) {
         bestScore = score;

@@ -8,6 +8,8 @@ export interface Drawn {
   xs: Float64Array;
   ys: Float64Array;
   ws: Float64Array;
+  /** Side branches of a fruiting lateral: x, y of foot and end in turn. */
+  twigs: Float64Array;
   depth: number;
 }
 
@@ -24,7 +26,14 @@ export function project(camera: Camera, axis: StandAxis): Drawn {
     ws[i] = (axis.points[4 * i + 3] ?? 0) * at.scale;
     depth += at.depth;
   }
-  return { axis, xs, ys, ws, depth: depth / count };
+  const ends = axis.twigs.length / 3;
+  const twigs = new Float64Array(ends * 2);
+  for (let i = 0; i < ends; i++) {
+    const at = camera.see(axis.twigs[3 * i] ?? 0, axis.twigs[3 * i + 1] ?? 0, axis.twigs[3 * i + 2] ?? 0);
+    twigs[2 * i] = at.x;
+    twigs[2 * i + 1] = at.y;
+  }
+  return { axis, xs, ys, ws, twigs, depth: depth / count };
 }
 
 export function trace(g: CanvasRenderingContext2D, one: Drawn, from: number, to: number): void {
@@ -45,6 +54,36 @@ export function trace(g: CanvasRenderingContext2D, one: Drawn, from: number, to:
     else g.moveTo(x, y);
     begun = true;
   }
+}
+
+/** The side branches of a fruiting lateral as lines of the path that is open. */
+export function traceTwigs(g: CanvasRenderingContext2D, one: Drawn): void {
+  const { twigs } = one;
+  for (let i = 0; i < twigs.length; i += 4) {
+    g.moveTo(twigs[i] ?? 0, twigs[i + 1] ?? 0);
+    g.lineTo(twigs[i + 2] ?? 0, twigs[i + 3] ?? 0);
+  }
+}
+
+/** Screen points spread over a lateral's own line and its side branches, from its tip inward; always the same. */
+export function placesOn(one: Drawn, count: number): [number, number][] {
+  const branches = one.twigs.length / 4;
+  const places: [number, number][] = [];
+  for (let k = 0; k < count; k++) {
+    // steps of the golden section fill a line evenly however many there are
+    const share = (0.5 + k * 0.618034) % 1;
+    const line = k % (branches + 1);
+    if (line === 0) {
+      const [x, y] = between(one, one.axis.length * (0.25 + 0.75 * share));
+      places.push([x, y]);
+    } else {
+      const i = 4 * (line - 1);
+      const at = (from: number) =>
+        (one.twigs[from] ?? 0) + ((one.twigs[from + 2] ?? 0) - (one.twigs[from] ?? 0)) * (0.2 + 0.8 * share);
+      places.push([at(i), at(i + 1)]);
+    }
+  }
+  return places;
 }
 
 /** The screen point and width at a distance along an axis. */

@@ -182,13 +182,18 @@ function Facts({ page }: { page: TreePage }) {
   const { reading, name } = page;
   const act = reading.findings.filter((finding) => finding.severity === 'act');
   return (
-    <dl className="grid grid-cols-4 gap-3 min-h-[132px] border-t border-line bg-paper px-5 py-3 text-[14px]">
+    <dl className="grid grid-cols-4 gap-3 min-h-[176px] border-t border-line bg-paper px-5 py-3 text-[14px]">
       {(
         [
           ['Kind', `${name.speciesName}, leaf ${name.leaf}`],
           ['In shade', percent(reading.light.underFruitLight)],
           ['Fruits set, wanted', `${reading.crop.expectedFruits}, ${reading.crop.targetFruits}`],
-          ['Catches', `${percent(reading.light.interception)} of the light`],
+          [
+            'Leaf over ground',
+            `${reading.light.leafOverGround.toFixed(1)}, catches ${percent(reading.light.interception)}`,
+          ],
+          ['At harvest', `${reading.crop.kgPerTree} kg, ${Math.round(reading.crop.tonnesPerHa)} t/ha`],
+          ['First class', `${reading.crop.firstClassFruits} fruits`],
         ] as const
       ).map(([term, words]) => (
         <div key={term}>

@@ -72,6 +72,7 @@ export function Gauges({ reading, limits, totals, work }: Props) {
           over={times > limits.cropMost}
         />
       </div>
+      <Harvest reading={reading} totals={totals} />
       <p className="mt-2 flex justify-between gap-2 text-[13px] text-muted">
         <span>
           {totals && totals.cuts > 0 ? (
@@ -111,4 +112,37 @@ export function Gauges({ reading, limits, totals, work }: Props) {
       )}
     </div>
   );
+}
+
+/** The orchard's figures: leaf over ground, light caught, and the crop; where marks change them, before and after. */
+function Harvest({ reading, totals }: Pick<Props, 'reading' | 'totals'>) {
+  const light = totals?.lightAfter ?? reading.light;
+  const crop = totals?.cropAfter ?? reading.crop;
+  const figures: [string, string, string][] = [
+    ['Leaf over ground', reading.light.leafOverGround.toFixed(1), light.leafOverGround.toFixed(1)],
+    ['Light caught', percent(reading.light.interception), percent(light.interception)],
+    ['Crop', `${kilograms(reading.crop.kgPerTree)} kg`, `${kilograms(crop.kgPerTree)} kg`],
+    ['A hectare', `${Math.round(reading.crop.tonnesPerHa)} t`, `${Math.round(crop.tonnesPerHa)} t`],
+    ['First class', firstClass(reading.crop), firstClass(crop)],
+  ];
+  return (
+    <dl className="mt-2.5 grid grid-cols-5 gap-x-3 text-[13px]">
+      {figures.map(([name, before, after]) => (
+        <div key={name}>
+          <dt className="text-[12px] leading-tight text-muted">{name}</dt>
+          <dd className="font-semibold tabular-nums">{before === after ? before : `${before} → ${after}`}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+function kilograms(value: number): string {
+  return value < 10 ? value.toFixed(1) : String(Math.round(value));
+}
+
+/** Share of the fruits at harvest that size and colour. */
+function firstClass(crop: TreePage['reading']['crop']): string {
+  const harvested = Math.min(crop.expectedFruits, crop.targetFruits, crop.leafFruits);
+  return harvested <= 0 ? '–' : percent(Math.min(1, crop.firstClassFruits / harvested));
 }

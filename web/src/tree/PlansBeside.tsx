@@ -67,6 +67,7 @@ const ROWS: [string, (plan: Plan) => string | undefined][] = [
   ['sprouts to come', (plan) => range(plan, 0, (year) => year.sprouts)],
   ['fruits, season 1', (plan) => range(plan, 0, (year) => year.fruits)],
   ['fruits, season 3', (plan) => range(plan, 2, (year) => year.fruits)],
+  ['first class, season 3', (plan) => range(plan, 2, (year) => year.firstClassFruits)],
 ];
 
 type Year = Plan['years'][number];

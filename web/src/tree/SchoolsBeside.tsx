@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answer, api, type Decisions, type Plan } from '../api/client';
+import { answer, api, type Decisions, type Plan, type Range, type Year } from '../api/client';
 import { Failed, Loading } from '../ui/States';
 import { LINE_WORDS, minutes, percent } from '../ui/words';
 
@@ -104,14 +104,16 @@ const OUTCOMES: [string, (plan: Plan) => string][] = [
   ['small wood taken', (plan) => percent(plan.totals.woodShare)],
   ['in shade after', (plan) => percent(plan.totals.lightAfter.underFruitLight)],
   ['crop this year', (plan) => percent(plan.totals.cropThisYear)],
-  ['fruits in the third year', (plan) => range(plan, 2)],
+  ['fruits in the third year', (plan) => range(plan, (year) => year.fruits)],
+  ['of them first class', (plan) => range(plan, (year) => year.firstClassFruits)],
   ['sprouts next summer', (plan) => sprouts(plan)],
   ['time', (plan) => minutes(plan.totals.minutes)],
 ];
 
-function range(plan: Plan, year: number): string {
-  const fruits = plan.years[year]?.fruits;
-  return fruits ? `${Math.round(fruits.low)} to ${Math.round(fruits.high)}` : 'not told';
+/** A figure of the third season as a range. */
+function range(plan: Plan, of: (year: Year) => Range): string {
+  const third = plan.years[2];
+  return third ? `${Math.round(of(third).low)} to ${Math.round(of(third).high)}` : 'not told';
 }
 
 function sprouts(plan: Plan): string {

@@ -5,7 +5,7 @@ import { type Mark, type TrainingAnswer, type TreePage } from '../api/client';
 import { limbOf } from '../api/marks';
 import { useMayChange, useWho } from '../people/who';
 import { firstViewOf, facesRow, type View } from '../stand/camera';
-import { prepare } from '../stand/geometry';
+import { prepare, type Moved } from '../stand/geometry';
 import { LimbClock } from '../stand/LimbClock';
 import type { Layer, Picked, Showing } from '../stand/paint';
 import { TreeStand, type Extras } from '../stand/TreeStand';
@@ -29,7 +29,7 @@ import { YearsPanel } from './YearsPanel';
 
 /** Operations that take a limb whole. */
 const WHOLE: ReadonlySet<string> = new Set(['remove', 'renew-bevel', 'rub']);
-const NOT_MOVED: ReadonlyMap<number, number[]> = new Map();
+const NOT_MOVED: ReadonlyMap<number, Moved> = new Map();
 const NO_NAMES: ReadonlyMap<string, string> = new Map();
 const NO_FLAGS: { label: string; at: [number, number, number]; chosen: boolean }[] = [];
 const NO_CUTS: Showing['cuts'] = new Map();
@@ -61,7 +61,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
   const hanging = shown === 'harvest' ? layers.harvest?.moved : undefined;
   const bent = hanging ?? (stage === 'found' ? undefined : work.marked?.moved);
   const moved = useMemo(
-    () => (bent && bent.length > 0 ? new Map(bent.map((one) => [one.axis, one.points])) : NOT_MOVED),
+    () => (bent && bent.length > 0 ? new Map(bent.map((one) => [one.axis, one])) : NOT_MOVED),
     [bent],
   );
   const present = useMemo(() => prepare(page.drawing, moved), [page.drawing, moved]);

@@ -13,6 +13,12 @@ interface Curve {
 const CURVES: Curve[] = [
   { name: 'Crop', tells: 'fruits finished', of: (y) => y.fruits, say: (v) => `${Math.round(v)}` },
   {
+    name: 'First class',
+    tells: 'of them, fruits that size and colour',
+    of: (y) => y.firstClassFruits,
+    say: (v) => `${Math.round(v)}`,
+  },
+  {
     name: 'In shade',
     tells: 'fruiting places with less light than fruit needs',
     of: (y) => y.underFruitLight,

@@ -17,6 +17,9 @@ export function cutFrom(hit: Picked): Mark | null {
       ? { operation: 'shorten', limb: 'trunk', at_cm: Math.round(along * 100) }
       : null;
   }
+  if (axis.kind === 'fruiting-lateral') {
+    return null;
+  }
   if (axis.kind !== 'limb') {
     return { operation: 'remove', limb: axis.limb };
   }

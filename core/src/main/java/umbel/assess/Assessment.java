@@ -3,6 +3,7 @@ package umbel.assess;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
+import umbel.crop.CropReading;
 import umbel.light.LightSummary;
 import umbel.wood.Units;
 
@@ -58,6 +59,7 @@ public record Assessment(
      * @param budLight light that flower buds need
      * @param under30 share under 0.30, whatever the school; an older name that stays
      * @param under50 share under 0.50, whatever the school; an older name that stays
+     * @param leafOverGround leaf over the ground the tree has, m² a m²
      * @param interception share of the ground's light caught
      */
     public record LightAnswer(
@@ -67,6 +69,7 @@ public record Assessment(
             double budLight,
             double under30,
             double under50,
+            double leafOverGround,
             double interception) {
 
         /** The light of a tree. */
@@ -78,13 +81,43 @@ public record Assessment(
                     light.lines().buds(),
                     Units.round(light.under30(), 3),
                     Units.round(light.under50(), 3),
+                    Units.round(light.leafIndex(), 2),
                     Units.round(light.interception(), 3));
         }
     }
 
-    /** Flower buds, fruits they would set, fruits wanted, fruits its leaf can finish, fruits to thin by hand. */
+    /**
+     * The crop of a tree.
+     *
+     * @param expectedFruits fruits its flower buds would set
+     * @param targetFruits fruits wanted
+     * @param leafFruits fruits its leaf in the light can finish
+     * @param thinningLeft fruits to thin by hand
+     * @param firstClassFruits fruits at harvest, thinned to what the tree can carry, that size and colour
+     */
     public record CropAnswer(
-            double flowerBuds, double expectedFruits, double targetFruits, double leafFruits, double thinningLeft) {}
+            double flowerBuds,
+            double expectedFruits,
+            double targetFruits,
+            double leafFruits,
+            double thinningLeft,
+            double firstClassFruits,
+            double kgPerTree,
+            double tonnesPerHa) {
+
+        /** The answer on a crop. */
+        public static CropAnswer of(CropReading crop) {
+            return new CropAnswer(
+                    Math.round(crop.flowerBuds()),
+                    Math.round(crop.expectedFruits()),
+                    Math.round(crop.targetFruits()),
+                    Math.round(crop.leafFruits()),
+                    Math.round(crop.thinningLeft()),
+                    Math.round(crop.firstClassFruits()),
+                    Units.round(crop.kilograms(), 1),
+                    Units.round(crop.tonnesPerHectare(), 1));
+        }
+    }
 
     /** One finding. */
     public record FindingAnswer(
@@ -147,6 +180,7 @@ public record Assessment(
      *
      * @param year seasons from now, 1 the next
      * @param fruits finished
+     * @param firstClassFruits of them, those that size and colour
      * @param growth of all new wood, metres
      * @param extensionCm mean length of ends and shoots that grew long
      * @param sprouts shoots from dormant buds, and rank uprights
@@ -154,6 +188,7 @@ public record Assessment(
     public record YearAnswer(
             int year,
             RangeAnswer fruits,
+            RangeAnswer firstClassFruits,
             @JsonProperty("growth_m") RangeAnswer growth,
             @JsonProperty("extension_cm") RangeAnswer extensionCm,
             RangeAnswer sprouts,
@@ -247,8 +282,9 @@ public record Assessment(
             double gain) {}
 
     /**
-     * What this visit comes to. {@code cropYear3} is the crop of the third season against the same tree left alone; null where
-     * years to come were not asked for, or the tree left alone would bear nothing.
+     * What this visit comes to. {@code cropYear3} and {@code firstClassYear3} are the crop of the third season and its
+     * first-class fruit against the same tree left alone; null where years to come were not asked for, or the tree left alone would
+     * bear none.
      */
     @JsonInclude(JsonInclude.Include.ALWAYS)
     public record TotalsAnswer(
@@ -262,10 +298,12 @@ public record Assessment(
             double under50After,
             double cropThisYear,
             Double cropYear3,
+            Double firstClassYear3,
             double newSprouts,
             double flowerBuds,
             double expectedFruits,
             double targetFruits,
+            CropAnswer cropAfter,
             @JsonProperty("mass_kg") double massKg) {}
 
     /** A finding the plan leaves, and why. */

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import umbel.crop.CropReading;
+import java.util.function.Function;
 import umbel.crop.HarvestLoad;
 import umbel.cut.BudSide;
 import umbel.cut.Effect;
@@ -168,7 +168,7 @@ public final class Assessor {
         ThresholdSources sources = new ThresholdSources(knowledge, tree.setting(), school, speech);
         return new Assessment.ReadingAnswer(
                 Assessment.LightAnswer.of(LightSummary.of(light, reading.lines())),
-                crop(reading.crop()),
+                Assessment.CropAnswer.of(reading.crop()),
                 reading.findings().stream()
                         .map(finding -> finding(finding, sources))
                         .toList(),
@@ -242,7 +242,10 @@ public final class Assessor {
         return new Assessment.PlanAnswer(
                 plan.name(),
                 plan.steps().stream().map(this::step).toList(),
-                totals(plan.totals(), cropYear3(plan, nothing)),
+                totals(
+                        plan.totals(),
+                        inYear3(plan, nothing, Forecast.Outlook::fruits),
+                        inYear3(plan, nothing, Forecast.Outlook::firstClass)),
                 outlook(plan.outlook()),
                 plan.leftAlone().stream()
                         .map(left -> new Assessment.LeftAnswer(
@@ -362,12 +365,13 @@ public final class Assessor {
                         Units.round(step.alternativeGain(), 4));
     }
 
-    private static Double cropYear3(Plan plan, Plan nothing) {
+    /** A crop of the third season against the same tree left alone; null where there is nothing to compare. */
+    private static Double inYear3(Plan plan, Plan nothing, Function<Forecast.Outlook, Forecast.Range> crop) {
         if (plan.outlook().size() < 3) {
             return null;
         }
-        double uncut = nothing.outlook().get(2).fruits().middle();
-        return uncut < 1 ? null : round(plan.outlook().get(2).fruits().middle() / uncut);
+        double uncut = crop.apply(nothing.outlook().get(2)).middle();
+        return uncut < 1 ? null : round(crop.apply(plan.outlook().get(2)).middle() / uncut);
     }
 
     /** Years to come in the format's words. */
@@ -376,6 +380,7 @@ public final class Assessor {
                 .map(year -> new Assessment.YearAnswer(
                         year.year(),
                         range(year.fruits(), 0),
+                        range(year.firstClass(), 0),
                         range(year.newLength(), 1),
                         range(year.extension(), 0, 100),
                         range(year.sprouts(), 0),
@@ -399,10 +404,10 @@ public final class Assessor {
 
     /** Totals in the format's words, of this visit alone. */
     public static Assessment.TotalsAnswer totals(Totals totals) {
-        return totals(totals, null);
+        return totals(totals, null, null);
     }
 
-    private static Assessment.TotalsAnswer totals(Totals totals, Double cropYear3) {
+    private static Assessment.TotalsAnswer totals(Totals totals, Double cropYear3, Double firstClassYear3) {
         Assessment.LightAnswer light = Assessment.LightAnswer.of(totals.light());
         return new Assessment.TotalsAnswer(
                 round(totals.woodShare()),
@@ -415,10 +420,12 @@ public final class Assessor {
                 light.under50(),
                 round(totals.cropShare()),
                 cropYear3,
+                firstClassYear3,
                 Math.round(totals.sprouts()),
                 Math.round(totals.crop().flowerBuds()),
                 Math.round(totals.crop().expectedFruits()),
                 Math.round(totals.crop().targetFruits()),
+                Assessment.CropAnswer.of(totals.crop()),
                 Units.round(totals.mass(), 1));
     }
 
@@ -427,15 +434,6 @@ public final class Assessor {
         return certainty.measureNext().stream()
                 .map(one -> new Assessment.Measure(one.limb(), one.what(), speech.say(one.why())))
                 .toList();
-    }
-
-    private static Assessment.CropAnswer crop(CropReading crop) {
-        return new Assessment.CropAnswer(
-                Math.round(crop.flowerBuds()),
-                Math.round(crop.expectedFruits()),
-                Math.round(crop.targetFruits()),
-                Math.round(crop.leafFruits()),
-                Math.round(crop.thinningLeft()));
     }
 
     private static double round(double value) {

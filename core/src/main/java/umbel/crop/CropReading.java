@@ -1,11 +1,13 @@
 package umbel.crop;
 
 import java.util.List;
+import umbel.knowledge.CropParameters;
 import umbel.knowledge.Species;
 import umbel.light.FruitingSite;
 import umbel.light.LightReading;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
+import umbel.wood.FruitingWood;
 import umbel.wood.Setting;
 import umbel.wood.Tree;
 import umbel.wood.Units;
@@ -16,9 +18,21 @@ import umbel.wood.Units;
  * @param flowerBuds flower buds on the tree
  * @param expectedFruits fruits they would set if nothing were thinned, less in shade
  * @param targetFruits fruits the tree is meant to carry, by its trunk or its shoots
- * @param leafFruits fruits its leaf can finish
+ * @param leafFruits fruits that its leaf in the light can finish
+ * @param firstClassShare of the fruits left after thinning, those lit enough to size and colour, 0…1
+ * @param fruitMass of one fruit, kilograms
+ * @param ground a tree has, m²
  */
-public record CropReading(double flowerBuds, double expectedFruits, double targetFruits, double leafFruits) {
+public record CropReading(
+        double flowerBuds,
+        double expectedFruits,
+        double targetFruits,
+        double leafFruits,
+        double firstClassShare,
+        double fruitMass,
+        double ground) {
+
+    private static final double TONNES_PER_HECTARE = 10;
 
     /**
      * Reads the crop of a tree.
@@ -27,22 +41,50 @@ public record CropReading(double flowerBuds, double expectedFruits, double targe
      */
     public static CropReading of(Tree tree, LightReading light, double target) {
         Setting setting = tree.setting();
-        double full = setting.parameters().crop().fullSetLight();
+        CropParameters parameters = setting.parameters().crop();
         double set = setting.species().crop().fruitsPerFlowerBud()
                 * setting.cultivar().setFactor();
         double buds = 0;
         double fruits = 0;
+        double first = 0;
         List<FruitingSite> sites = light.sites();
         for (int s = 0; s < sites.size(); s++) {
+            double here = light.light()[s];
+            double borne = sites.get(s).flowerBuds() * set * Math.min(1, here / parameters.fullSetLight());
             buds += sites.get(s).flowerBuds();
-            fruits += sites.get(s).flowerBuds() * set * Math.min(1, light.light()[s] / full);
+            fruits += borne;
+            first += borne * parameters.firstClassLight().at(here);
         }
-        double leaf = 0;
-        for (Axis axis : tree.axes()) {
-            leaf += axis.leafArea();
-        }
-        double leafFruits = leaf / setting.species().crop().leafPerFruit();
-        return new CropReading(buds, fruits, target, leafFruits);
+        double leafFruits = light.leaf().atLeast(parameters.leafLight())
+                / setting.species().crop().leafPerFruit();
+        return new CropReading(
+                buds,
+                fruits,
+                target,
+                leafFruits,
+                fruits <= 0 ? 0 : first / fruits,
+                setting.cultivar().fruitMass(),
+                setting.place().ground());
+    }
+
+    /** Fruits on the tree at harvest, thinned to what it can carry. */
+    public double harvested() {
+        return Math.min(expectedFruits, canFinish());
+    }
+
+    /** Of these, fruits that size and colour. */
+    public double firstClassFruits() {
+        return harvested() * firstClassShare;
+    }
+
+    /** Fruit of a tree at harvest, kilograms. */
+    public double kilograms() {
+        return harvested() * fruitMass;
+    }
+
+    /** The same over the ground, tonnes a hectare. */
+    public double tonnesPerHectare() {
+        return kilograms() / ground * TONNES_PER_HECTARE;
     }
 
     /** Fruits to take off by hand after pruning and natural drop. */
@@ -61,20 +103,36 @@ public record CropReading(double flowerBuds, double expectedFruits, double targe
     }
 
     /**
-     * Fruits the tree can finish: by trunk section, and where the species is judged by its shoots no more than its
-     * good one-year shoots can carry.
+     * Fruits the tree is meant to carry: by trunk section, of which heartwood and age make less count on a thick trunk, and
+     * where the species is judged by its shoots no more than its good one-year shoots can carry.
      */
     public static double target(Tree tree) {
-        Species.CropRule rule = tree.setting().species().crop();
-        double byTrunk = rule.fruitsPerCm2() * Units.toCm2(tree.setting().trunkSection());
+        Species species = tree.setting().species();
+        Species.CropRule rule = species.crop();
+        double byTrunk = byTrunk(tree.setting());
         if (!rule.basis().equals("shoots")) {
             return byTrunk;
         }
-        Species.Ideal ideal = tree.setting().species().smallWood().ideal();
-        long good = tree.axes().stream()
-                .filter(axis -> axis.kind() == AxisKind.SHOOT && isGood(axis, ideal))
-                .count();
+        Species.Ideal ideal = species.smallWood().ideal();
+        FruitingWood carried = FruitingWood.of(tree.setting());
+        double good = 0;
+        for (Axis axis : tree.axes()) {
+            if (axis.isUnmeasured()) {
+                good += carried.shootCount(axis.leafArea());
+            } else if (axis.kind() == AxisKind.SHOOT && isGood(axis, ideal)) {
+                good++;
+            }
+        }
         return Math.min(byTrunk, good * rule.fruitsPerShoot());
+    }
+
+    /** Fruits a tree of a setting may carry by its trunk alone. */
+    public static double byTrunk(Setting setting) {
+        Species species = setting.species();
+        double section = Units.toCm2(setting.trunkSection());
+        return species.crop().fruitsPerCm2()
+                * section
+                / (1 + section / species.canopy().halfAt());
     }
 
     /** Whether a one-year shoot has the length and thickness of good fruiting wood. */

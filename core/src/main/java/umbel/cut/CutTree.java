@@ -3,6 +3,7 @@ package umbel.cut;
 import java.util.List;
 import java.util.function.Predicate;
 import umbel.wood.Axis;
+import umbel.wood.AxisKind;
 import umbel.wood.Tree;
 import umbel.wood.Vec;
 
@@ -61,6 +62,7 @@ public final class CutTree {
                 fallWithTheirParents(found, kept, takenBy);
             }
         }
+        thinLaterals(found, operations, kept, takenBy);
         Tree left = found.cutTo(kept);
         for (Operation operation : operations) {
             boolean there = left.find(operation.onLimb()).isPresent();
@@ -138,6 +140,40 @@ public final class CutTree {
         if (operation.at() >= limb.get(0).length() || operation.at() <= 0 && operation.keep() <= 0) {
             throw new ImpossibleCut(
                     "at_cm", "Say up to where buds are rubbed, short of the tip, or how many to leave.");
+        }
+    }
+
+    /**
+     * Where a kind's fruiting wood is renewed every winter, who thins the shoots of a limb goes over its laterals as well: as
+     * large a share of those nobody measured goes with the shoots that were counted.
+     */
+    private static void thinLaterals(Tree found, List<Operation> operations, double[] kept, int[] takenBy) {
+        if (!found.setting().species().smallWood().renewsOneYearWood()) {
+            return;
+        }
+        for (int i = 0; i < operations.size(); i++) {
+            if (!(operations.get(i).target() instanceof Target.Shoots)) {
+                continue;
+            }
+            double all = 0;
+            double taken = 0;
+            for (Axis axis : found.smallWoodOn(operations.get(i).onLimb())) {
+                boolean shoot = axis.kind() == AxisKind.SHOOT;
+                all += shoot ? axis.leafArea() : 0;
+                boolean byThis = shoot && takenBy[axis.index()] == i;
+                taken += byThis ? axis.leafArea() * axis.shareBeyond(kept[axis.index()]) : 0;
+            }
+            double owed = 0.5;
+            for (Axis axis : found.axes()) {
+                if (axis.isUnmeasured() && axis.limb().equals(operations.get(i).onLimb()) && kept[axis.index()] > 0) {
+                    owed += all <= 0 ? 0 : taken / all;
+                    if (owed >= 1) {
+                        owed -= 1;
+                        kept[axis.index()] = 0;
+                        takenBy[axis.index()] = i;
+                    }
+                }
+            }
         }
     }
 

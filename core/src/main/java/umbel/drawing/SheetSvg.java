@@ -73,7 +73,7 @@ public final class SheetSvg {
     }
 
     private static void stem(StringBuilder out, CutTree cut, Axis axis, double from, double unit) {
-        boolean shoot = axis.kind() == AxisKind.SHOOT;
+        boolean shoot = axis.kind() == AxisKind.SHOOT || axis.isUnmeasured();
         boolean touched = cut.takenBy(axis) >= 0;
         double kept = touched ? cut.kept(axis) : axis.length();
         double least = (shoot ? 0.5 : 1) * unit;

@@ -9,14 +9,14 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 import umbel.wood.Axis;
-import umbel.wood.AxisKind;
 import umbel.wood.Course;
+import umbel.wood.LateralTwigs;
 import umbel.wood.Tree;
 import umbel.wood.Vec;
 
 /**
  * A tree as glTF 2.0 with its buffer inside: tapered tubes in metres, y up and -z north as that format has it. Frame wood,
- * one-year shoots and spurs are three meshes of their own material, so that a viewer can hide one.
+ * fruiting laterals, one-year shoots and spurs are meshes of their own material, so that a viewer can hide one.
  *
  * <p>Written by hand on a JSON library: the document has six kinds of object, fewer than a writer's interface.
  */
@@ -24,6 +24,9 @@ public final class TreeGltf {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int SIDES = 6;
+    /** Diameters of a side branch of a fruiting lateral at its foot and end, metres. */
+    private static final double[] BRANCH = {0.005, 0.003};
+
     private static final int FLOAT = 5126;
     private static final int INT = 5125;
     private static final int VERTICES = 34962;
@@ -33,6 +36,7 @@ public final class TreeGltf {
 
     private enum Part {
         WOOD("frame", 0.30, 0.26, 0.24),
+        LATERALS("fruiting laterals", 0.38, 0.28, 0.23),
         SHOOTS("one-year shoots", 0.61, 0.24, 0.19),
         SPURS("spurs", 0.48, 0.30, 0.24);
 
@@ -45,7 +49,12 @@ public final class TreeGltf {
         }
 
         static Part of(Axis axis) {
-            return axis.kind() == AxisKind.SHOOT ? SHOOTS : axis.kind() == AxisKind.SPUR ? SPURS : WOOD;
+            return switch (axis.kind()) {
+                case SHOOT -> SHOOTS;
+                case SPUR -> SPURS;
+                case FRUITING_LATERAL -> LATERALS;
+                case TRUNK, LIMB, LATERAL -> WOOD;
+            };
         }
     }
 
@@ -63,20 +72,25 @@ public final class TreeGltf {
             meshes[part.ordinal()] = new Mesh();
         }
         for (Axis axis : tree.axes()) {
-            addTube(meshes[Part.of(axis).ordinal()], axis);
+            Mesh mesh = meshes[Part.of(axis).ordinal()];
+            addTube(mesh, axis.course(), axis.diameters());
+            if (axis.isUnmeasured()) {
+                for (LateralTwigs.Twig branch : LateralTwigs.branches(axis, tree.setting())) {
+                    addTube(mesh, new Course(List.of(branch.from(), branch.to())), BRANCH);
+                }
+            }
         }
         return JSON.writeValueAsString(document(tree, meshes));
     }
 
-    private static void addTube(Mesh mesh, Axis axis) {
-        Course course = axis.course();
+    private static void addTube(Mesh mesh, Course course, double[] diameters) {
         int first = mesh.points.size();
         for (int i = 0; i < course.size(); i++) {
             Vec along = course.directionAt(course.along(i));
             Vec side = along.cross(Math.abs(along.z()) > 0.95 ? new Vec(1, 0, 0) : Vec.UP)
                     .unit();
             Vec over = along.cross(side).unit();
-            double radius = Math.max(0.0008, axis.diameters()[i] / 2);
+            double radius = Math.max(0.0008, diameters[i] / 2);
             for (int k = 0; k < SIDES; k++) {
                 double angle = 2 * Math.PI * k / SIDES;
                 Vec out = side.times(Math.cos(angle)).plus(over.times(Math.sin(angle)));

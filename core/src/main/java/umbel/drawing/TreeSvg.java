@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
+import umbel.wood.LateralTwigs;
 import umbel.wood.Tree;
 import umbel.wood.Units;
 import umbel.wood.Vec;
@@ -61,6 +62,9 @@ public final class TreeSvg {
         order.sort(Comparator.comparingDouble(axis -> depth(axis.course().at(axis.length() / 2), fromBearing)));
         for (Axis axis : order) {
             stem(out, axis, fromBearing);
+            if (axis.isUnmeasured()) {
+                branches(out, LateralTwigs.branches(axis, tree.setting()), fromBearing);
+            }
         }
         for (Axis limb : tree.limbs()) {
             Vec tip = limb.course().at(limb.length());
@@ -141,6 +145,24 @@ public final class TreeSvg {
                 .append("Z\" fill=\"")
                 .append(colour)
                 .append("\"/>\n");
+    }
+
+    /** Side branches of a fruiting lateral, as strokes of one path. */
+    private static void branches(StringBuilder out, List<LateralTwigs.Twig> branches, double from) {
+        if (branches.isEmpty()) {
+            return;
+        }
+        out.append("<path fill=\"none\" stroke=\"").append(TWO_YEAR).append("\" stroke-width=\"0.5\" d=\"");
+        for (LateralTwigs.Twig branch : branches) {
+            out.append(String.format(
+                    Locale.ROOT,
+                    "M%.1f %.1fL%.1f %.1f",
+                    across(branch.from(), from),
+                    -Units.toCm(branch.from().z()),
+                    across(branch.to(), from),
+                    -Units.toCm(branch.to().z())));
+        }
+        out.append("\"/>\n");
     }
 
     /** Centimetres to the viewer's right of the trunk. */

@@ -60,7 +60,10 @@ public record BlockCalibration(int trees, double vigour, double waking, double f
                         own.waking() * waking,
                         own.flowering() * flowering,
                         own.setting() * setting,
-                        own.spurring()),
+                        own.spurring(),
+                        own.clothing(),
+                        own.thickening(),
+                        own.ends()),
                 stand.seed(),
                 stand.brighter());
     }

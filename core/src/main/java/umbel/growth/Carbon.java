@@ -35,6 +35,7 @@ final class Carbon {
         return switch (axis.kind()) {
             case SPUR -> axis.length();
             case SHOOT -> axis.length() / 2;
+            case FRUITING_LATERAL -> axis.length() * 0.7;
             default -> axis.length() - axis.lastGrowth() / 2;
         };
     }

@@ -1,6 +1,8 @@
 package umbel.growth;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import umbel.growth.GrowingPoint.Fate;
 import umbel.growth.GrowingPoint.Kind;
 import umbel.knowledge.GrowthParameters;
@@ -17,6 +19,9 @@ final class CarbonAllocation {
 
     /** Mass of a shoot goes with its length to this power. */
     static final double MASS_BY_LENGTH = 1.4;
+
+    /** Share of its strength by which what stays short holds others back. */
+    private static final double LITTLE = 0.3;
 
     private static final double[] BARS = {0.3, 0.5, 0.7, 0.85, 1, 1};
 
@@ -86,11 +91,16 @@ final class CarbonAllocation {
                 point.demand =
                         demandOf[point.axis] / (1 + species.inhibition().control() * inhibition * point.inhibitedBy);
                 inhibition += inhibitionOf[point.axis];
+            } else if (point.kind == Kind.CLUSTER) {
+                double held = species.inhibition().strength() * inhibition * point.inhibitedBy;
+                point.demand = point.shortStrength + point.longStrength / (1 + held);
+                inhibition += LITTLE * point.demand;
             } else {
                 point.inhibition = inhibition * point.inhibitedBy;
                 point.demand = strength(point);
                 // what is held back to a short life holds nothing else back much
-                inhibition += point.fate == Fate.LONG && point.kind != Kind.DORMANT ? point.demand : 0.3 * point.demand;
+                inhibition +=
+                        point.fate == Fate.LONG && point.kind != Kind.DORMANT ? point.demand : LITTLE * point.demand;
             }
             demand += point.demand;
         }
@@ -138,7 +148,7 @@ final class CarbonAllocation {
             for (GrowingPoint point : points.on(a)) {
                 double grams = point.flow * 1000;
                 switch (point.kind) {
-                    case SIDE -> {}
+                    case SIDE, CLUSTER -> {}
                     case DORMANT -> {
                         if (grams < bar * least.sprout() * (0.7 + 0.6 * draws.even(point.key, 9))) {
                             point.fate = Fate.BLIND;
@@ -168,12 +178,12 @@ final class CarbonAllocation {
         return species.extensionMost() * (1 - Math.exp(-wanted / species.extensionMost()));
     }
 
-    /** Length the tips grow at what they now get, metres. */
-    double lengthOfTips() {
+    /** Length of all long growth at what its points now get, metres. */
+    double lengthInAll() {
         double sum = 0;
         for (int a = 0; a < flowInto.length; a++) {
             for (GrowingPoint point : points.on(a)) {
-                sum += point.kind == Kind.TIP && point.growsLong() ? length(point.flow, species) : 0;
+                sum += point.growsLong() ? length(point.flow, species) : 0;
             }
         }
         return sum;
@@ -196,7 +206,9 @@ final class CarbonAllocation {
         double leaf = 0;
         for (int a = 0; a < flowInto.length; a++) {
             for (GrowingPoint point : points.on(a)) {
-                if (point.growsLong()) {
+                if (point.kind == Kind.CLUSTER) {
+                    leaf += points.leafOf(point);
+                } else if (point.growsLong()) {
                     leaf += wood.leafPerShootMetre() * length(point.flow, species);
                 } else if (point.opens() && !point.isWeakBud()) {
                     leaf += wood.leafPerSpur();
@@ -206,13 +218,37 @@ final class CarbonAllocation {
         return leaf;
     }
 
+    /** What flows to the fruiting laterals, kilograms. */
+    double intoLaterals() {
+        double sum = 0;
+        for (int a = 0; a < flowInto.length; a++) {
+            for (GrowingPoint point : points.on(a)) {
+                sum += point.kind == Kind.CLUSTER ? point.flow : 0;
+            }
+        }
+        return sum;
+    }
+
+    /** Length each end grows at what it now gets, metres, by axis id. */
+    Map<String, Double> lengthsOfTips() {
+        Map<String, Double> lengths = new HashMap<>();
+        for (int a = 0; a < flowInto.length; a++) {
+            for (GrowingPoint point : points.on(a)) {
+                if (point.kind == Kind.TIP) {
+                    lengths.put(left.axis(a).id(), point.growsLong() ? length(point.flow, species) : 0);
+                }
+            }
+        }
+        return lengths;
+    }
+
     /** What flowed to points that could not spend it, kilograms. */
     double unspent() {
         double spare = 0;
         double needed = species.least().bud() / 1000;
         for (int a = 0; a < flowInto.length; a++) {
             for (GrowingPoint point : points.on(a)) {
-                if (point.kind != Kind.SIDE && point.fate == Fate.SHORT) {
+                if (point.isSingle() && point.fate == Fate.SHORT) {
                     spare += Math.max(0, point.flow - needed);
                 }
             }

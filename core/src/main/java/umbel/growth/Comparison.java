@@ -10,6 +10,9 @@ import umbel.wood.Tree;
 /** A forecast held against the tree as it was found a season later; both are measured the same way. */
 public record Comparison(List<Measured> measures) {
 
+    /** Growth from which an older shoot is counted again, metres. */
+    private static final double COUNTED_FROM = 0.05;
+
     /** What is compared. */
     public enum Measure {
         /** Growth of the season on the measured limbs, mean, metres. */
@@ -90,9 +93,17 @@ public record Comparison(List<Measured> measures) {
     }
 
     private static double shoots(Tree tree) {
-        return tree.axes().stream()
-                .filter(axis -> axis.kind() == AxisKind.SHOOT)
-                .count();
+        return tree.axes().stream().filter(Comparison::isOneYearShoot).count();
+    }
+
+    /** Whether a person would count an axis as a one-year shoot: a new one, or an older one that grew on. */
+    public static boolean isOneYearShoot(Axis axis) {
+        boolean grewOn = axis.kind() == AxisKind.LATERAL && axis.lastGrowth() >= COUNTED_FROM && wasShoot(axis);
+        return axis.kind() == AxisKind.SHOOT || grewOn;
+    }
+
+    private static boolean wasShoot(Axis axis) {
+        return axis.id().contains("/shoots/");
     }
 
     private static double flowerBuds(Tree tree) {

@@ -2,12 +2,14 @@ package umbel.growth;
 
 import java.util.HashMap;
 import java.util.Map;
+import umbel.crop.CropReading;
+import umbel.knowledge.CropParameters;
 import umbel.knowledge.GrowthParameters;
+import umbel.light.FruitingSite;
 import umbel.light.LightField;
 import umbel.wood.Axis;
 import umbel.wood.Setting;
 import umbel.wood.Tree;
-import umbel.wood.Units;
 
 /**
  * The crop of one season: fruits that set, as thinned, and what they draw.
@@ -49,11 +51,10 @@ record Crop(double fruits, Map<String, Double> onLimb, double aFlower) {
     /** Fruits left by hand thinning: what a trunk of its thickness may carry, and no more than lets it flower again. */
     static double most(Tree tree) {
         Setting setting = tree.setting();
-        double byTrunk = setting.species().crop().fruitsPerCm2() * Units.toCm2(setting.trunkSection());
         double load = setting.parameters().growth().fruit().thinnedTo()
                 * setting.species().growth().load().half();
         double byLeaf = load * new LeafArea(tree).all() / dryFruit(setting);
-        return Math.min(byTrunk, byLeaf);
+        return Math.min(CropReading.byTrunk(setting), byLeaf);
     }
 
     /** The crop's claim on the season: dry fruit against what last season's leaf made. */
@@ -74,6 +75,28 @@ record Crop(double fruits, Map<String, Double> onLimb, double aFlower) {
         double given = parameters.fruit().shareMost() * Math.max(0, assimilated);
         double need = parameters.fruit().dropBelow() * asked;
         return need <= given || asked <= 0 ? this : times(given / need);
+    }
+
+    /**
+     * Share of these fruits that hang in light enough to size and colour, 0…1.
+     *
+     * @param tree they set on
+     * @param then light that they set in
+     * @param now light of the season they grow in
+     * @param brighter how much brighter that light is read than a full reading does
+     */
+    static double firstClassShare(Tree tree, LightField then, LightField now, double brighter) {
+        CropParameters parameters = tree.setting().parameters().crop();
+        double all = 0;
+        double first = 0;
+        for (FruitingSite site : FruitingSite.of(tree)) {
+            if (site.flowerBuds() > 0) {
+                double fruits = site.flowerBuds() * Math.min(1, then.at(site.place()) / parameters.fullSetLight());
+                all += fruits;
+                first += fruits * parameters.firstClassLight().at(now.at(site.place()) / brighter);
+            }
+        }
+        return all <= 0 ? 0 : first / all;
     }
 
     /** Dry mass the fruits take, kilograms. */

@@ -12,6 +12,7 @@ import umbel.light.LightField;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Condition;
+import umbel.wood.FruitingWood;
 import umbel.wood.Provenance;
 import umbel.wood.Setting;
 import umbel.wood.Tree;
@@ -29,6 +30,7 @@ final class FlowerBudFormation {
     private final LightField field;
     private final Crop crop;
     private final KeyedDraws draws;
+    private final FruitingWood laterals;
     private final Map<String, Double> leafOnLimb = new HashMap<>();
     private double leaf;
     private int spursLost;
@@ -45,6 +47,7 @@ final class FlowerBudFormation {
         this.field = field;
         this.crop = crop;
         this.draws = draws;
+        this.laterals = FruitingWood.of(setting);
         for (Axis axis : tree.axes()) {
             leafOnLimb.merge(axis.limb(), axis.leafArea(), Double::sum);
             leaf += axis.leafArea();
@@ -80,17 +83,22 @@ final class FlowerBudFormation {
     /** Spurs die of dark, age and want of leaf; twigs that carry no leaf at all are shed. */
     private boolean dies(Axis axis, LeafArea leafage) {
         if (axis.kind() == AxisKind.SPUR) {
-            double light = field.at(axis.course().at(axis.length()));
-            GrowthParameters.Shade shade = parameters.spurDeath().shade();
-            double dark = Math.max(0, shade.under() - light) / shade.under();
             double hazard = species.spurLoss().yearly()
-                    + species.spurLoss().shade() * Math.pow(dark, shade.power())
+                    + lostInShade(axis)
                     + parameters.spurDeath().age() * Math.max(0, axis.age() - species.spurLife())
                     + (bareSpurs.contains(axis.id()) ? parameters.spurDeath().bare() : 0);
             return axis.age() > 1 && draws.even(axis.id().hashCode(), 17) < hazard;
         }
-        boolean twig = axis.kind() == AxisKind.LATERAL || axis.kind() == AxisKind.SHOOT;
+        boolean twig = axis.kind() == AxisKind.LATERAL || axis.kind() == AxisKind.SHOOT || axis.isUnmeasured();
         return twig && leafage.of(axis.index()) <= 0;
+    }
+
+    /** Share of an axis's spurs that die in a year for want of light. */
+    private double lostInShade(Axis axis) {
+        double light = field.at(axis.course().at(axis.length()));
+        GrowthParameters.Shade shade = parameters.spurDeath().shade();
+        double dark = Math.max(0, shade.under() - light) / shade.under();
+        return species.spurLoss().shade() * Math.pow(dark, shade.power());
     }
 
     private Axis ripe(Axis axis, int index, int parent, double[] diameters, boolean inLeaf) {
@@ -98,6 +106,7 @@ final class FlowerBudFormation {
         if (axis.kind() == AxisKind.LIMB && !inLeaf && LeafArea.grows(axis)) {
             conditions = EnumSet.of(Condition.DEAD);
         }
+        double survives = axis.isUnmeasured() ? 1 - lostInShade(axis) : 1;
         return new Axis(
                 index,
                 axis.id(),
@@ -115,9 +124,9 @@ final class FlowerBudFormation {
                 axis.kind() == AxisKind.SPUR ? axis.provenance() : Provenance.FORECAST,
                 axis.shootClass(),
                 axis.attitude(),
-                axis.leafArea(),
-                axis.siteWeight(),
-                axis.siteWeight() > 0 ? flowers(axis) : 0);
+                axis.leafArea() * survives,
+                axis.siteWeight() * survives,
+                axis.siteWeight() > 0 ? flowers(axis) * survives : 0);
     }
 
     /** Flower buds for next spring. */
@@ -126,6 +135,8 @@ final class FlowerBudFormation {
         double usual;
         if (axis.kind() == AxisKind.SPUR) {
             usual = bearing.perSpur(axis.age());
+        } else if (axis.isUnmeasured()) {
+            usual = axis.leafArea() * laterals.flowerBuds();
         } else if (bearing.flowerPerShootMetre() > 0) {
             double grown = axis.kind() == AxisKind.SHOOT ? axis.length() : axis.lastGrowth();
             boolean good = axis.kind() != AxisKind.SHOOT || axis.shootClass() == umbel.wood.ShootClass.PENCIL;
@@ -135,16 +146,16 @@ final class FlowerBudFormation {
         }
         boolean spur = axis.kind() == AxisKind.SPUR;
         Axis bearer = spur ? tree.axis(axis.parent()) : axis;
-        double own = spur
-                ? Math.min(1, usual * crop.aFlower()) * parameters.flowerBuds().ownFruit()
-                : 0;
+        double perSite = usual / Math.max(1, axis.siteWeight());
+        boolean resting = spur || axis.isUnmeasured();
+        double own = resting ? afterFruit(perSite, crop, parameters) : 1;
         return usual
                 * before.traits().flowering()
                 * byLight(field.at(axis.course().at(axis.length())), parameters)
                 * byLoad(load(axis.limb()), species)
                 * (spur ? byVigour(bearer, parameters) : 1)
                 * byLean(bearer, parameters)
-                * (1 - own);
+                * own;
     }
 
     private double load(String limb) {
@@ -154,6 +165,13 @@ final class FlowerBudFormation {
         double here = leafHere <= 0 ? 0 : crop.onLimb().getOrDefault(limb, 0.0) * dry / leafHere;
         return parameters.flowerBuds().treeLoad() * whole
                 + (1 - parameters.flowerBuds().treeLoad()) * here;
+    }
+
+    /** A site that bears forms fewer, by the flowers it had and the fruit they set. */
+    static double afterFruit(double flowers, Crop crop, GrowthParameters parameters) {
+        return 1
+                - Math.min(1, flowers * crop.aFlower())
+                        * parameters.flowerBuds().ownFruit();
     }
 
     static double byLight(double light, GrowthParameters parameters) {

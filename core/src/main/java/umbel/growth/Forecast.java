@@ -35,6 +35,7 @@ public record Forecast(List<Outlook> years) {
                     y + 1,
                     now.tree(),
                     as.fruits().about(now.fruits()),
+                    as.firstClass().about(now.firstClass()),
                     as.flowerBuds().about(now.flowerBuds()),
                     as.newLength().about(now.newLength()),
                     as.extension().about(now.extension()),
@@ -79,6 +80,7 @@ public record Forecast(List<Outlook> years) {
      * @param year seasons from now; 1 is the coming one
      * @param tree in the winter after that season, in the middle course of things
      * @param fruits finished
+     * @param firstClass of them, those that size and colour
      * @param flowerBuds for the spring after
      * @param newLength of all new growth, metres
      * @param extension mean length of new shoots and of ends that grew long, metres
@@ -92,6 +94,7 @@ public record Forecast(List<Outlook> years) {
             int year,
             Tree tree,
             Range fruits,
+            Range firstClass,
             Range flowerBuds,
             Range newLength,
             Range extension,
@@ -130,6 +133,7 @@ public record Forecast(List<Outlook> years) {
                     y + 1,
                     these.get(0).tree(),
                     range(these, Figures::fruits).atLeast(counted),
+                    range(these, Figures::firstClass).atLeast(counted),
                     range(these, Figures::flowerBuds).atLeast(counted),
                     range(these, Figures::newLength).atLeast(counted),
                     range(these, Figures::extension).atLeast(measured),
@@ -160,6 +164,7 @@ public record Forecast(List<Outlook> years) {
     public record Figures(
             Tree tree,
             double fruits,
+            double firstClass,
             double flowerBuds,
             double newLength,
             double extension,
@@ -196,6 +201,7 @@ public record Forecast(List<Outlook> years) {
         return new Figures(
                 tree,
                 year.fruits(),
+                year.firstClass(),
                 flowers,
                 year.newLength(),
                 year.extension(),

@@ -10,6 +10,8 @@ final class GrowingPoint {
         BUD,
         SPUR,
         DORMANT,
+        /** A fruiting lateral nobody measured, with all that opens on it. */
+        CLUSTER,
         SIDE
     }
 
@@ -67,7 +69,7 @@ final class GrowingPoint {
     }
 
     boolean growsLong() {
-        return kind != Kind.SIDE && fate == Fate.LONG;
+        return isSingle() && fate == Fate.LONG;
     }
 
     /** A bud of last season's wood that gets too little to make a shoot. */
@@ -76,6 +78,11 @@ final class GrowingPoint {
     }
 
     boolean opens() {
-        return kind != Kind.SIDE && fate != Fate.BLIND;
+        return isSingle() && fate != Fate.BLIND;
+    }
+
+    /** Whether it is one bud, end or spur. */
+    boolean isSingle() {
+        return kind != Kind.SIDE && kind != Kind.CLUSTER;
     }
 }

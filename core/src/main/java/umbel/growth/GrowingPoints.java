@@ -12,6 +12,7 @@ import umbel.knowledge.Species;
 import umbel.light.LightField;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
+import umbel.wood.FruitingWood;
 import umbel.wood.Tree;
 import umbel.wood.Vec;
 
@@ -38,6 +39,7 @@ final class GrowingPoints {
     private final Wounds wounds;
     private final GrowthTraits traits;
     private final KeyedDraws draws;
+    private final FruitingWood carriedByLaterals;
     private final List<List<GrowingPoint>> byAxis = new ArrayList<>();
 
     /**
@@ -56,11 +58,12 @@ final class GrowingPoints {
         this.parameters = left.setting().parameters().growth();
         this.traits = traits;
         this.draws = draws;
+        this.carriedByLaterals = FruitingWood.of(left.setting());
         this.wounds = new Wounds(cut, carried);
         int[] foundOf = foundOf(cut);
         LeafArea sides = new LeafArea(left);
         for (Axis axis : left.axes()) {
-            boolean bears = axis.kind() != AxisKind.SPUR && LeafArea.grows(axis);
+            boolean bears = axis.kind() != AxisKind.SPUR && !axis.isUnmeasured() && LeafArea.grows(axis);
             byAxis.add(bears ? gather(axis, foundOf, sides) : List.of());
         }
     }
@@ -119,7 +122,11 @@ final class GrowingPoints {
         for (int n = 0; n < sides.childCount(a); n++) {
             Axis child = left.axis(sides.child(a, n));
             if (LeafArea.grows(child)) {
-                Kind kind = child.kind() == AxisKind.SPUR ? Kind.SPUR : Kind.SIDE;
+                Kind kind = switch (child.kind()) {
+                    case SPUR -> Kind.SPUR;
+                    case FRUITING_LATERAL -> Kind.CLUSTER;
+                    default -> Kind.SIDE;
+                };
                 double pipe = carried.of(foundOf[child.index()]);
                 points.add(new GrowingPoint(kind, a, child.index(), child.id().hashCode(), child.at(), pipe, 1));
             }
@@ -235,6 +242,10 @@ final class GrowingPoints {
         if (point.kind == Kind.SIDE) {
             return;
         }
+        if (point.kind == Kind.CLUSTER) {
+            describeLateral(point, left.axis(point.axis));
+            return;
+        }
         point.heading = point.kind == Kind.TIP
                 ? stem
                 : point.kind == Kind.SPUR
@@ -249,11 +260,13 @@ final class GrowingPoints {
                     Math.sqrt(raised(found.course().directionAt(found.length()).z()));
         }
         double own = switch (point.kind) {
-            case TIP -> parameters.sinks().tipVigour().of(found.lastGrowth());
+            case TIP ->
+                parameters.sinks().tipVigour().of(found.lastGrowth())
+                        * traits.ends().getOrDefault(found.id(), 1.0);
             case BUD -> species.strength().bud();
             case SPUR -> species.strength().spur();
             case DORMANT -> species.strength().dormant() * traits.waking() * point.number;
-            case SIDE -> 0;
+            case SIDE, CLUSTER -> 0;
         };
         double byLight = Math.pow(lit, parameters.sinks().light())
                 * byHeight(axis.course().at(point.at).z());
@@ -261,6 +274,39 @@ final class GrowingPoints {
         // dormant buds lie in the bark: neither their stem's lean nor their own matters before they wake
         point.longStrength = own * byLight * noise * (point.kind == Kind.DORMANT ? 1 : raised);
         point.shortStrength = parameters.sinks().shortBud() * species.strength().spur() * byLight * noise;
+    }
+
+    /** A lateral is as strong as its spurs and its shoots together. */
+    private void describeLateral(GrowingPoint point, Axis lateral) {
+        Vec middle = lateral.course().at(lateral.length() / 2);
+        double byLight =
+                Math.pow(Math.max(0.01, field.at(middle)), parameters.sinks().light()) * byHeight(middle.z());
+        double spurs = carriedByLaterals.spurs() * lateral.leafArea();
+        double shoots = carriedByLaterals.shootCount(lateral.leafArea());
+        point.shortStrength = parameters.sinks().shortBud() * species.strength().spur() * byLight * spurs;
+        point.longStrength = species.strength().bud() * byLight * shoots * raised(0);
+    }
+
+    /** Leaf that a fruiting lateral opens at what it gets, m². */
+    double leafOf(GrowingPoint lateral) {
+        double before = left.axis(lateral.axis).leafArea();
+        if (before <= 0) {
+            return 0;
+        }
+        double got = lateral.flow / (traits.clothing() * costOfLaterals() * before);
+        GrowthParameters.Laterals rule = parameters.laterals();
+        return before * Math.max(rule.bounds().get(0), Math.min(rule.bounds().get(1), Math.pow(got, rule.power())));
+    }
+
+    /** Dry mass a square metre of leaf on a fruiting lateral costs in spring, kilograms: rosettes and short shoots. */
+    double costOfLaterals() {
+        Species kind = left.setting().species();
+        double rosettes = carriedByLaterals.spurs() * species.least().bud();
+        double shoots = carriedByLaterals.shoots()
+                / carriedByLaterals.seasonShoot()
+                * species.extensionCostG()
+                * Math.pow(carriedByLaterals.seasonShoot(), CarbonAllocation.MASS_BY_LENGTH);
+        return kind.canopy().leafPerSection() <= 0 ? 0 : (rosettes + shoots) / 1000;
     }
 
     /** Strength of a sink by its lean, from hanging to upright (gravimorphism; Wareing and Nasr, 1961). */
@@ -271,7 +317,7 @@ final class GrowingPoints {
 
     /** Water reaches high places less well (hydraulic limitation, Ryan and Yoder, 1997). */
     private double byHeight(double height) {
-        double share = height / left.setting().species().growing().seedlingHeight();
+        double share = height / left.setting().heightOfStock();
         return 1 / (1 + Math.pow(share, parameters.sinks().heightPower()));
     }
 

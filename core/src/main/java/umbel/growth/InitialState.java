@@ -33,14 +33,17 @@ public final class InitialState {
         GrowthParameters parameters = setting.parameters().growth();
         LightField field = LightField.of(tree, parameters.cellCm() / 100, DIRECTIONS);
         double could = Carbon.assimilated(tree, field);
-        double carriedCrop = crop(tree, field, could);
+        Crop carried = Crop.set(tree, field, Crop.most(tree), 1).finished(tree, could);
+        double carriedCrop = carried.fruits();
         double made = Carbon.drawnOn(could, carriedCrop * Crop.dryFruit(setting), parameters);
         Spring spring = Spring.asLastYear(tree, field, seed, Crop.claim(carriedCrop, setting, made));
         double reserve = spring.reserve();
         double net = made
                 - carriedCrop * Crop.dryFruit(setting)
                 - parameters.assimilation().woodUpkeep() * Carbon.wood(tree);
-        double thick = new RadialGrowth(tree, net / Math.max(1e-9, made)).mass();
+        double spare = net / Math.max(1e-9, made);
+        double thickening = thickening(tree, new RadialGrowth(tree, spare, 1).gained(), parameters);
+        double thick = new RadialGrowth(tree, spare, thickening).mass();
         double gain = parameters.reserve().stored()
                 * parameters.wood().stocks().get(setting.cultivar().stock())
                 * Math.max(parameters.reserve().storedLeast() * Math.max(0, net), net - thick);
@@ -56,9 +59,25 @@ public final class InitialState {
                 field,
                 reserve,
                 made,
-                new GrowthTraits(vigour, 1, flowering(tree, field, carriedCrop), 1, spring.spurring()),
+                new GrowthTraits(
+                        vigour,
+                        1,
+                        flowering(tree, field, carried),
+                        1,
+                        spring.spurring(),
+                        spring.clothing(),
+                        thickening,
+                        spring.ends()),
                 seed,
                 brighter(field, reading));
+    }
+
+    /** How readily the tree lays on wood: as its trunk has become so thick in so many years. */
+    private static double thickening(Tree tree, double usual, GrowthParameters parameters) {
+        Setting setting = tree.setting();
+        GrowthParameters.Inferred inferred = parameters.start().inferred();
+        double aYear = inferred.sectionByAge() * setting.trunkSection() / Math.max(1, setting.leaf());
+        return usual <= 0 ? 1 : held(aYear / usual, inferred.thickening());
     }
 
     private static double brighter(LightField field, LightReading reading) {
@@ -72,28 +91,33 @@ public final class InitialState {
         return coarse <= 0 || full <= 0 ? 1 : coarse / full;
     }
 
-    /** The crop it is likely to have carried: what such flower buds set, no more than it should and its leaf can finish. */
-    private static double crop(Tree tree, LightField field, double made) {
-        return Crop.set(tree, field, Crop.most(tree), 1).finished(tree, made).fruits();
-    }
-
     /** Flower buds the tree bears against what light, a full crop and its wood's vigour would give. */
-    private static double flowering(Tree tree, LightField field, double fruits) {
+    private static double flowering(Tree tree, LightField field, Crop crop) {
         Setting setting = tree.setting();
         GrowthParameters parameters = setting.parameters().growth();
         Species.Growth species = setting.species().growth();
         double leaf = new LeafArea(tree).all();
-        double load = leaf <= 0 ? 0 : fruits * Crop.dryFruit(setting) / leaf;
+        double load = leaf <= 0 ? 0 : crop.fruits() * Crop.dryFruit(setting) / leaf;
         double found = 0;
         double modelled = 0;
         for (Axis axis : tree.axes()) {
+            if (axis.isUnmeasured()) {
+                found += axis.flowerBuds();
+                modelled += axis.flowerBuds()
+                        * FlowerBudFormation.byLight(field.at(axis.course().at(axis.length())), parameters)
+                        * FlowerBudFormation.byLoad(load, species)
+                        * FlowerBudFormation.byLean(axis, parameters)
+                        * FlowerBudFormation.afterFruit(axis.flowerBuds() / axis.siteWeight(), crop, parameters);
+            }
             if (axis.kind() == AxisKind.SPUR) {
                 found += axis.flowerBuds();
                 modelled += setting.species().bearing().perSpur(axis.age())
                         * FlowerBudFormation.byLight(field.at(axis.course().at(axis.length())), parameters)
                         * FlowerBudFormation.byLoad(load, species)
                         * FlowerBudFormation.byVigour(tree.axis(axis.parent()), parameters)
-                        * FlowerBudFormation.byLean(tree.axis(axis.parent()), parameters);
+                        * FlowerBudFormation.byLean(tree.axis(axis.parent()), parameters)
+                        * FlowerBudFormation.afterFruit(
+                                setting.species().bearing().perSpur(axis.age()), crop, parameters);
             }
         }
         return modelled < 1

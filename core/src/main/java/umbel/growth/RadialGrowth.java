@@ -11,19 +11,22 @@ final class RadialGrowth {
 
     private final double[][] diameters;
     private final double mass;
+    private final double gained;
 
     /**
      * Thickens a tree.
      *
      * @param spare share of the season's gain that crop and upkeep left
+     * @param own wood this tree lays on for its leaf, against the usual of its kind
      */
-    RadialGrowth(Tree tree, double spare) {
+    RadialGrowth(Tree tree, double spare, double own) {
         Species.Growth species = tree.setting().species().growth();
         GrowthParameters parameters = tree.setting().parameters().growth();
         LeafArea leafage = new LeafArea(tree);
         GrowthParameters.Laid laid = parameters.wood().thickening();
         double balance = Math.max(laid.least(), Math.min(laid.most(), laid.plenty() * spare));
-        double sectionPerLeaf = species.thickening() * 1e-4 * balance;
+        double sectionPerLeaf = own * species.thickening() * 1e-4 * balance;
+        gained = sectionPerLeaf * leafage.all();
         diameters = new double[tree.axes().size()][];
         double volume = 0;
         for (Axis axis : tree.axes()) {
@@ -53,6 +56,11 @@ final class RadialGrowth {
     /** Diameters of an axis after the season, metres. */
     double[] of(int axis) {
         return diameters[axis];
+    }
+
+    /** Section the trunk gains, m². */
+    double gained() {
+        return gained;
     }
 
     /** Dry mass laid on, roots with it, kilograms. */

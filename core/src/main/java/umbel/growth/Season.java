@@ -72,6 +72,7 @@ public final class Season {
      *
      * @param after the tree next winter and what it carries over
      * @param fruits finished this season
+     * @param firstClass of them, those in light enough to size and colour
      * @param newLength of all new growth, metres
      * @param regrown of it what grew again about the wounds of the same summer, metres
      * @param extension mean length of new shoots and tips that grew long, metres
@@ -83,6 +84,7 @@ public final class Season {
     public record Year(
             TreeState after,
             double fruits,
+            double firstClass,
             double newLength,
             double regrown,
             double extension,
@@ -148,7 +150,8 @@ public final class Season {
         double net =
                 made - finished.drain(setting, made) - parameters.assimilation().woodUpkeep() * Carbon.wood(leafy);
         FlowerBudFormation ripening = new FlowerBudFormation(before, leafy, grown.bareSpurs(), field, finished, draws);
-        RadialGrowth thickening = new RadialGrowth(leafy, net / Math.max(1e-9, made));
+        RadialGrowth thickening = new RadialGrowth(
+                leafy, net / Math.max(1e-9, made), before.traits().thickening());
         Tree tree = ripening.ripen(thickening);
         double saved = parameters.reserve().stored()
                 * parameters.wood().stocks().get(setting.cultivar().stock())
@@ -169,6 +172,7 @@ public final class Season {
         return new Year(
                 after,
                 finished.fruits(),
+                finished.fruits() * Crop.firstClassShare(cut.left(), before.light(), field, before.brighter()),
                 newLength,
                 regrown,
                 grew == 0 ? 0 : newLength / grew,

@@ -2,7 +2,6 @@ package umbel.growth;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import umbel.growth.GrowingPoint.Fate;
 import umbel.growth.GrowingPoint.Kind;
@@ -12,6 +11,7 @@ import umbel.wood.Attitude;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Course;
+import umbel.wood.FruitingWood;
 import umbel.wood.Provenance;
 import umbel.wood.Role;
 import umbel.wood.Setting;
@@ -33,6 +33,7 @@ final class ShootGrowth {
     private final Species species;
     private final GrowthParameters parameters;
     private final int year;
+    private final FruitingWood laterals;
     private final List<Axis> grown = new ArrayList<>();
     private final int[] place;
     private int woken;
@@ -47,6 +48,7 @@ final class ShootGrowth {
         this.species = setting.species();
         this.parameters = setting.parameters().growth();
         this.year = year;
+        this.laterals = FruitingWood.of(setting);
         this.place = new int[left.axes().size()];
     }
 
@@ -87,10 +89,13 @@ final class ShootGrowth {
         boolean[] turned = new boolean[left.axes().size()];
         GrowingPoint[] tips = new GrowingPoint[left.axes().size()];
         GrowingPoint[] spurs = new GrowingPoint[left.axes().size()];
+        GrowingPoint[] clusters = new GrowingPoint[left.axes().size()];
         for (Axis axis : left.axes()) {
             for (GrowingPoint point : points.on(axis.index())) {
                 if (point.kind == Kind.TIP) {
                     tips[axis.index()] = point;
+                } else if (point.kind == Kind.CLUSTER) {
+                    clusters[point.axis] = point;
                 } else if (point.kind == Kind.SPUR) {
                     spurs[point.axis] = point;
                     turned[point.axis] = point.growsLong();
@@ -111,6 +116,8 @@ final class ShootGrowth {
                     bareSpurs.add(axis.id());
                 }
                 grown.add(olderSpur(axis, opens));
+            } else if (axis.isUnmeasured()) {
+                grown.add(olderLateral(axis, clusters[a] == null ? 0 : points.leafOf(clusters[a])));
             } else {
                 grown.add(older(axis, tips[a]));
             }
@@ -147,6 +154,31 @@ final class ShootGrowth {
                 null,
                 opens ? species.wood().leafPerSpur() : 0,
                 1,
+                0);
+    }
+
+    /** A fruiting lateral a year older, in the leaf it opened. */
+    private Axis olderLateral(Axis lateral, double leaf) {
+        newLength += leaf * laterals.shoots();
+        return new Axis(
+                grown.size(),
+                lateral.id(),
+                lateral.limb(),
+                lateral.kind(),
+                lateral.role(),
+                parent(lateral),
+                lateral.at(),
+                lateral.course(),
+                lateral.diameters(),
+                lateral.age() + 1,
+                0,
+                lateral.conditions(),
+                lateral.disease(),
+                Provenance.FORECAST,
+                null,
+                null,
+                leaf,
+                leaf * laterals.sites(),
                 0);
     }
 
@@ -187,7 +219,7 @@ final class ShootGrowth {
     }
 
     private void sprout(Axis host, GrowingPoint point) {
-        if (point.kind == Kind.SIDE || !point.opens()) {
+        if (!point.opens()) {
             return;
         }
         if (point.growsLong() && point.kind != Kind.TIP) {
@@ -278,12 +310,7 @@ final class ShootGrowth {
     }
 
     private ShootClass sizeOf(double length) {
-        Map<String, Double> usual = species.wood().shootLengthCm();
-        double cm = Units.toCm(length);
-        if (cm < (usual.get("matchstick") + usual.get("pencil")) / 2) {
-            return ShootClass.MATCHSTICK;
-        }
-        return cm > (usual.get("pencil") + usual.get("strong")) / 2 ? ShootClass.STRONG : ShootClass.PENCIL;
+        return ShootClass.ofLength(Units.toCm(length), species.wood());
     }
 
     private static Attitude attitudeOf(Axis host, GrowingPoint point) {

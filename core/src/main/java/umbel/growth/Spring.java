@@ -1,6 +1,8 @@
 package umbel.growth;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import umbel.cut.CutTree;
 import umbel.knowledge.GrowthParameters;
 import umbel.knowledge.TrainingSystem;
@@ -17,10 +19,17 @@ import umbel.wood.Tree;
  *
  * @param reserve dry mass laid up, kilograms
  * @param spurring share of the weak buds that become spurs
+ * @param clothing see {@link GrowthTraits}
+ * @param ends see {@link GrowthTraits}
  */
-record Spring(double reserve, double spurring) {
+record Spring(double reserve, double spurring, double clothing, Map<String, Double> ends) {
 
     private static final int STEPS = 9;
+    private static final int STEPS_AGAIN = 4;
+    private static final int ROUNDS = 3;
+    private static final double BRACKET = 1.6;
+    /** How much stronger an end must be to grow longer: less than it would take alone, so that rounds settle. */
+    private static final double STRENGTH_BY_LENGTH = 2;
 
     /**
      * The spring of a tree as found.
@@ -33,27 +42,59 @@ record Spring(double reserve, double spurring) {
         GrowthParameters parameters = setting.parameters().growth();
         KeyedDraws draws = new KeyedDraws(seed, 0);
         LeafArea leafage = new LeafArea(tree);
-        GrowingPoints points =
-                new GrowingPoints(CutTree.of(tree, List.of()), leafage, field, GrowthTraits.USUAL, draws);
-        CarbonAllocation sharing = new CarbonAllocation(points, draws);
-        double reserve = reserve(sharing, setting, claim, wantedOfTips(tree));
+        double most = parameters.reserve().most() * (setting.trunkSection() + 2e-4);
+        double ofLaterals = tree.axes().stream()
+                .filter(Axis::isUnmeasured)
+                .mapToDouble(Axis::leafArea)
+                .sum();
+        CutTree uncut = CutTree.of(tree, List.of());
+        GrowthTraits traits = GrowthTraits.USUAL;
+        CarbonAllocation sharing = null;
+        double reserve = 0;
+        for (int round = 0; round < ROUNDS; round++) {
+            GrowingPoints points = new GrowingPoints(uncut, leafage, field, traits, draws);
+            sharing = new CarbonAllocation(points, draws);
+            reserve = round == 0
+                    ? reserve(sharing, setting, claim, wantedGrowth(tree), most / 200, most, STEPS)
+                    : reserve(
+                            sharing,
+                            setting,
+                            claim,
+                            wantedGrowth(tree),
+                            reserve / BRACKET,
+                            Math.min(most, reserve * BRACKET),
+                            STEPS_AGAIN);
+            sharing.share(Season.forShoots(reserve, claim, setting));
+            double need = points.costOfLaterals() * ofLaterals;
+            double clothing = need <= 0 ? 1 : Math.max(1e-3, sharing.intoLaterals() / need);
+            traits = traits.with(clothing, ends(tree, sharing.lengthsOfTips(), traits.ends(), parameters));
+        }
+        GrowingPoints points = new GrowingPoints(uncut, leafage, field, traits, draws);
+        sharing = new CarbonAllocation(points, draws);
         sharing.share(Season.forShoots(reserve, claim, setting));
         double wanted = gained(setting) * leafage.all() / (1 - usuallyTaken(setting));
         double ofWeakBuds = sharing.weakBuds() * setting.species().wood().leafPerSpur();
         List<Double> bounds = parameters.start().inferred().spurring();
         double spurring = ofWeakBuds <= 0 ? 1 : (wanted - sharing.leafBesideWeakBuds()) / ofWeakBuds;
-        return new Spring(reserve, Math.max(bounds.get(0), Math.min(bounds.get(1), spurring)));
+        return new Spring(
+                reserve, Math.max(bounds.get(0), Math.min(bounds.get(1), spurring)), traits.clothing(), traits.ends());
     }
 
     /** The reserve that would make the tips grow as wanted, between bounds, by halving. */
-    private static double reserve(CarbonAllocation sharing, Setting setting, double claim, double wanted) {
-        double most = setting.parameters().growth().reserve().most() * (setting.trunkSection() + 2e-4);
-        double low = Math.log(most / 200);
+    private static double reserve(
+            CarbonAllocation sharing,
+            Setting setting,
+            double claim,
+            double wanted,
+            double least,
+            double most,
+            int steps) {
+        double low = Math.log(least);
         double high = Math.log(most);
-        for (int i = 0; i < STEPS; i++) {
+        for (int i = 0; i < steps; i++) {
             double middle = (low + high) / 2;
             sharing.share(Season.forShoots(Math.exp(middle), claim, setting));
-            if (sharing.lengthOfTips() < wanted) {
+            if (sharing.lengthInAll() < wanted) {
                 low = middle;
             } else {
                 high = middle;
@@ -62,16 +103,29 @@ record Spring(double reserve, double spurring) {
         return Math.exp((low + high) / 2);
     }
 
-    /**
-     * How much the ends that are there should grow, metres: what they grew last year, less because there are more of them
-     * to share it than after last winter's usual pruning.
-     */
-    private static double wantedOfTips(Tree tree) {
+    /** How much should grow in all, metres: what grew last year. */
+    private static double wantedGrowth(Tree tree) {
         double sum = 0;
         for (Axis axis : tree.axes()) {
             sum += axis.kind() != AxisKind.SPUR && LeafArea.grows(axis) ? axis.lastGrowth() : 0;
         }
-        return sum * Math.pow(1 - usuallyTaken(tree.setting()), 1 / CarbonAllocation.MASS_BY_LENGTH);
+        return sum;
+    }
+
+    /** Strengths that bring each end of the measured frame nearer to what it grew last year. */
+    private static Map<String, Double> ends(
+            Tree tree, Map<String, Double> lengths, Map<String, Double> before, GrowthParameters parameters) {
+        List<Double> bounds = parameters.start().inferred().ends();
+        Map<String, Double> ends = new HashMap<>();
+        for (Axis axis : tree.axes()) {
+            if (axis.isFrame() && axis.lastGrowth() > 0 && lengths.containsKey(axis.id())) {
+                double grows = Math.max(0.02, lengths.get(axis.id()));
+                double factor =
+                        before.getOrDefault(axis.id(), 1.0) * Math.pow(axis.lastGrowth() / grows, STRENGTH_BY_LENGTH);
+                ends.put(axis.id(), Math.max(bounds.get(0), Math.min(bounds.get(1), factor)));
+            }
+        }
+        return ends;
     }
 
     /** How much more leaf than last year a tree of its age should carry: by the area its system's shape gains. */

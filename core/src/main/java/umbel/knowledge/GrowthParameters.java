@@ -17,6 +17,7 @@ public record GrowthParameters(
         Fruit fruit,
         FlowerBuds flowerBuds,
         SpurDeath spurDeath,
+        Laterals laterals,
         Wood wood,
         Start start,
         Spread spread,
@@ -145,8 +146,28 @@ public record GrowthParameters(
     /** Wood laid on against the usual: times the spare share of the gain, and its bounds. */
     public record Laid(double plenty, double least, double most) {}
 
-    /** How far vigour is believed as it shows (a power), and between what vigour, flowering and the share of weak buds that become spurs are held. */
-    public record Inferred(double vigourTrust, List<Double> vigour, List<Double> flowering, List<Double> spurring) {}
+    /**
+     * How far what a tree shows of itself is believed.
+     *
+     * @param vigourTrust power to which vigour counts as it shows
+     * @param vigour bounds of its vigour
+     * @param flowering bounds of its readiness to flower
+     * @param spurring bounds of the share of weak buds that become spurs
+     * @param sectionByAge power of its age that its trunk's section goes with
+     * @param thickening bounds of the wood it lays on for its leaf
+     * @param ends bounds of the strength of an end that was measured
+     */
+    public record Inferred(
+            double vigourTrust,
+            List<Double> vigour,
+            List<Double> flowering,
+            List<Double> spurring,
+            double sectionByAge,
+            List<Double> thickening,
+            List<Double> ends) {}
+
+    /** How the leaf of a fruiting lateral answers to what it gets in spring: to a power, and within bounds of what it had. */
+    public record Laterals(double power, List<Double> bounds) {}
 
     /** Leaf of a tree that fills its space against last year's: what its reach gained, to a power, and its bound. */
     public record LeafGained(double byReach, double most) {}

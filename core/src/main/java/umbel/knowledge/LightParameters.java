@@ -9,8 +9,7 @@ public record LightParameters(
         @JsonProperty("largeBox_cells") int largeBoxCells,
         double extinction,
         double clearShare,
-        Season season,
-        @JsonProperty("leafSpread_cm") double leafSpreadCm) {
+        Season season) {
 
     /** The same settings over other days of the year. */
     public LightParameters over(int fromDay, int toDay) {
@@ -20,8 +19,7 @@ public record LightParameters(
                 largeBoxCells,
                 extinction,
                 clearShare,
-                new Season(fromDay, toDay, season.stepDays(), season.stepHourAngleDeg()),
-                leafSpreadCm);
+                new Season(fromDay, toDay, season.stepDays(), season.stepHourAngleDeg()));
     }
 
     /** Sky directions by size of box, and for the plan's search. */

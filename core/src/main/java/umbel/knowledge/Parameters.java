@@ -16,6 +16,7 @@ public record Parameters(
         CutParameters cutting,
         LabourParameters labour,
         LightParameters light,
+        CanopyParameters canopy,
         CropParameters crop,
         ReadingParameters reading,
         TrainingParameters training,

@@ -103,7 +103,7 @@ public record PlanParameters(
             double labourMinutes,
             double cutting,
             double wound,
-            Ramp lightRamp) {}
+            LightRamp lightRamp) {}
 
     /**
      * How the coming seasons count in a close choice.
@@ -123,15 +123,6 @@ public record PlanParameters(
      * @param laterShare of the small wood that goes in later winters, from which it is one; a big cut makes it one too
      */
     public record Renovation(double laterShare) {}
-
-    /** Light at which a site begins to count and counts fully. */
-    public record Ramp(double none, double full) {
-
-        /** Worth of a site in this light, 0…1. */
-        public double at(double light) {
-            return Math.max(0, Math.min(1, (light - none) / (full - none)));
-        }
-    }
 
     /** A plan that goes less far, or further: factors on the limits, on the least gain and on the weight of light. */
     public record Variant(double woodShare, double bigCuts, double leastGain, double light) {}

@@ -44,6 +44,25 @@ public record School(String id, String name, String why, String base, Thresholds
         public LightLines lightLines() {
             return new LightLines(lightForFruit, lightForFlowers);
         }
+
+        /** Share of its fruiting sites that a sound, full tree of a kind and form may have in shade, 0…1. */
+        public double shadedMost(Species species, TrainingSystem system) {
+            return Math.min(
+                    1,
+                    shadedShareMost
+                            * Math.max(system.shadeFactor(), species.canopy().shadeFactor()));
+        }
+
+        /**
+         * Fruits the flower buds of a kind may set against what the tree can finish. Where one-year wood is renewed every
+         * winter, the usual pruning takes its share of the flowers with it, and more may be there before.
+         */
+        public double overCropMost(Species species) {
+            double stays = species.smallWood().renewsOneYearWood()
+                    ? 1 - species.hardness().woodShare()
+                    : 1;
+            return overCropRatio / stays;
+        }
     }
 
     /** How hard, and which kind of cut first. */

@@ -28,6 +28,7 @@ public record Species(
         Growing growing,
         Season season,
         Growth growth,
+        Canopy canopy,
         List<String> cautions,
         Hardness hardness,
         Response response,
@@ -98,6 +99,47 @@ public record Species(
             @JsonProperty("leafPerSpur_m2") double leafPerSpur,
             @JsonProperty("shootDiameter_mm") Map<String, Double> shootDiameterMm,
             @JsonProperty("shootLength_cm") Map<String, Double> shootLengthCm) {}
+
+    /**
+     * The leaf a tree carries for its thickness, and how the fruiting laterals that nobody measured stand on its limbs; see
+     * docs/model/canopy.md.
+     *
+     * @param leafPerSection leaf a square centimetre of a slender trunk feeds, m²; 0 where nothing branches
+     * @param halfAt trunk section at which, by heartwood and age, it feeds half of that, cm²
+     * @param densityMost most leaf in a cubic metre of the room about the limbs, m²
+     * @param leafPerLateralMetre leaf a metre of fruiting lateral carries with all that stands on it, m²
+     * @param seasonShoot length of the coming season's shoots on laterals, metres
+     * @param shootShare share of a lateral's leaf on these shoots, 0…1
+     * @param rise how far these shoots turn up
+     * @param shadeFactor fruiting wood in shade that a sound full canopy of this kind has, against a pome tree's
+     * @param spreadCm root mean square distance of leaf from the wood that carries it
+     * @param lateral how laterals stand on their limb
+     */
+    public record Canopy(
+            @JsonProperty("leafPerTrunk_m2PerCm2") double leafPerSection,
+            @JsonProperty("halfAt_cm2") double halfAt,
+            @JsonProperty("densityMost_m2PerM3") double densityMost,
+            @JsonProperty("leafPerLateral_m2PerM") double leafPerLateralMetre,
+            @JsonProperty("seasonShoot_m") double seasonShoot,
+            double shootShare,
+            double rise,
+            double shadeFactor,
+            @JsonProperty("spread_cm") double spreadCm,
+            Lateral lateral) {}
+
+    /**
+     * How fruiting laterals stand.
+     *
+     * @param reach longest lateral at a limb's origin as a share of the limb's length
+     * @param most longest lateral, metres
+     * @param everyCm distance between laterals on a fully clothed limb
+     * @param fall how far a lateral's end falls, as a share of its length
+     */
+    public record Lateral(
+            double reach,
+            @JsonProperty("most_m") double most,
+            @JsonProperty("every_cm") double everyCm,
+            double fall) {}
 
     /** Small wood to expect on a limb where none was counted. */
     public record SmallWoodEstimates(

@@ -19,6 +19,7 @@ public record TrainingSystem(
         Scaffolds scaffolds,
         LimbRule limbs,
         double reachFactor,
+        double shadeFactor,
         String thickLimbCut,
         String leaderCut,
         @JsonProperty("tipRise_deg") double tipRiseDeg,

@@ -1,8 +1,9 @@
 package umbel.light;
 
+import umbel.knowledge.Species;
 import umbel.wood.Axis;
-import umbel.wood.AxisKind;
 import umbel.wood.Course;
+import umbel.wood.LateralTwigs;
 import umbel.wood.Setting;
 import umbel.wood.Tree;
 import umbel.wood.Vec;
@@ -10,16 +11,22 @@ import umbel.wood.Vec;
 /**
  * Places the leaves and the wood of a tree in a canopy grid, always in the order of the axes, so that equal trees give
  * equal bits. Leaves stand about the wood on their stalks: each point's leaf is spread through a ball, less by what the
- * grid itself spreads; cells as wide as that need nothing more.
+ * grid itself spreads; cells as wide as that need nothing more. A winter's tree is put in the leaf of the coming season:
+ * half the leaf of last season's shoots and ends then stands on what grows beyond them.
  */
 final class CanopyFiller {
 
-    private static final int AROUND_COUNT = 12;
-    private static final int SHELL_STEP = 5;
-    private static final double[][] AROUND = evenlyAround();
+    private static final double[][] AROUND = evenlyAround(12, 5);
+    private static final double[][] AROUND_ESTIMATED = evenlyAround(4, 1);
+    private static final double GROWN_ON = 0.7;
+    private static final double GROWN_ON_MOST = 1.3;
 
     private final CanopyGrid grid;
     private final Tree tree;
+    private final Setting setting;
+    private final Species.Canopy canopy;
+    private final boolean coming;
+    private final double season;
     private final double every;
     private final double spread;
     private final double sin;
@@ -29,13 +36,26 @@ final class CanopyFiller {
     private final double middleX;
     private final double middleY;
 
-    CanopyFiller(CanopyGrid grid, Tree tree, double cell) {
+    /**
+     * A filler for one tree.
+     *
+     * @param coming whether the tree stands in winter and is to carry the coming season's leaf; else it stands in leaf
+     */
+    CanopyFiller(CanopyGrid grid, Tree tree, double cell, boolean coming) {
         this.grid = grid;
         this.tree = tree;
-        Setting setting = tree.setting();
+        this.coming = coming;
+        setting = tree.setting();
+        canopy = setting.species().canopy();
+        season = canopy.seasonShoot()
+                * setting.parameters()
+                        .canopy()
+                        .stocks()
+                        .get(setting.cultivar().stock())
+                        .shoots();
         every = 0.8 * cell;
         // spreading over cells and reading between them moves leaf by a root mean square of about one cell edge already
-        double wanted = setting.parameters().light().leafSpreadCm() / 100;
+        double wanted = canopy.spreadCm() / 100;
         spread = Math.sqrt(Math.max(0, wanted * wanted - cell * cell));
         sin = Math.sin(setting.place().rowBearing());
         cos = Math.cos(setting.place().rowBearing());
@@ -46,13 +66,13 @@ final class CanopyFiller {
     }
 
     /** Points spread evenly through a ball whose root mean square radius is one: a golden spiral, each shell in turn. */
-    private static double[][] evenlyAround() {
-        double[][] points = new double[AROUND_COUNT][];
+    private static double[][] evenlyAround(int count, int shellStep) {
+        double[][] points = new double[count][];
         double ball = Math.sqrt(5.0 / 3);
-        for (int i = 0; i < AROUND_COUNT; i++) {
-            double z = 1 - (2 * i + 1.0) / AROUND_COUNT;
+        for (int i = 0; i < count; i++) {
+            double z = 1 - (2 * i + 1.0) / count;
             double angle = Math.PI * (3 - Math.sqrt(5)) * i;
-            double radius = ball * Math.cbrt((i * SHELL_STEP % AROUND_COUNT + 0.5) / AROUND_COUNT);
+            double radius = ball * Math.cbrt((i * shellStep % count + 0.5) / count);
             double level = radius * Math.sqrt(1 - z * z);
             points[i] = new double[] {level * Math.cos(angle), level * Math.sin(angle), radius * z};
         }
@@ -61,23 +81,56 @@ final class CanopyFiller {
 
     void fill() {
         for (Axis axis : tree.axes()) {
-            if (axis.kind() == AxisKind.SPUR) {
-                leaf(axis.course().point(axis.course().size() - 1), axis.leafArea());
-                continue;
+            switch (axis.kind()) {
+                case SPUR -> leaf(axis.course().point(axis.course().size() - 1), axis.leafArea(), AROUND);
+                case FRUITING_LATERAL -> {
+                    onTwigs(axis);
+                    alongWood(axis);
+                }
+                default -> {
+                    alongLastGrowth(axis);
+                    alongWood(axis);
+                }
             }
-            if (axis.leafArea() > 0) {
-                double start = axis.kind().isSmallWood() ? 0 : axis.length() - axis.lastGrowth();
-                alongLeaves(axis, start);
-            }
-            alongWood(axis);
         }
     }
 
-    private void alongLeaves(Axis axis, double start) {
+    private void onTwigs(Axis lateral) {
+        if (lateral.leafArea() <= 0) {
+            return;
+        }
+        for (LateralTwigs.Twig twig : LateralTwigs.of(lateral, setting)) {
+            alongLine(twig.from(), twig.to(), lateral.leafArea() * twig.share(), AROUND_ESTIMATED);
+        }
+    }
+
+    private void alongLastGrowth(Axis axis) {
+        if (axis.leafArea() <= 0) {
+            return;
+        }
+        double start = axis.kind().isSmallWood() ? 0 : axis.length() - axis.lastGrowth();
         double span = axis.length() - start;
+        double on = coming ? 0.5 : 1;
         int points = Math.max(1, (int) Math.ceil(span / Math.max(every, spread)));
         for (int i = 0; i < points; i++) {
-            leaf(axis.course().at(start + span * (i + 0.5) / points), axis.leafArea() / points);
+            leaf(axis.course().at(start + span * (i + 0.5) / points), on * axis.leafArea() / points, AROUND);
+        }
+        if (coming) {
+            Vec end = axis.course().at(axis.length());
+            Vec heading = axis.course()
+                    .directionAt(axis.length())
+                    .plus(Vec.UP.times(canopy.rise()))
+                    .unit();
+            double further = Math.min(GROWN_ON * span, GROWN_ON_MOST * season);
+            alongLine(end, end.plus(heading.times(further)), axis.leafArea() / 2, AROUND);
+        }
+    }
+
+    private void alongLine(Vec from, Vec to, double area, double[][] around) {
+        Vec line = to.minus(from);
+        int points = Math.max(1, (int) Math.ceil(line.length() / Math.max(every, 1.5 * spread)));
+        for (int i = 0; i < points; i++) {
+            leaf(from.plus(line.times((i + 0.5) / points)), area / points, around);
         }
     }
 
@@ -103,17 +156,17 @@ final class CanopyFiller {
         }
     }
 
-    private void leaf(Vec at, double area) {
+    private void leaf(Vec at, double area, double[][] around) {
         if (spread == 0) {
             deposit(at.x(), at.y(), at.z(), area);
             return;
         }
-        for (double[] away : AROUND) {
+        for (double[] away : around) {
             deposit(
                     at.x() + away[0] * spread,
                     at.y() + away[1] * spread,
                     at.z() + away[2] * spread,
-                    area / AROUND.length);
+                    area / around.length);
         }
     }
 

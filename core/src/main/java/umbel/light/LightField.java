@@ -55,23 +55,25 @@ public final class LightField {
         for (boolean one : asked) {
             count += one ? 1 : 0;
         }
-        double[] xs = new double[count];
-        double[] ys = new double[count];
-        double[] zs = new double[count];
+        double[][] away = LightModel.outside(setting);
+        double[] xs = new double[count * away.length];
+        double[] ys = new double[xs.length];
+        double[] zs = new double[xs.length];
         int n = 0;
         for (int c = 0; c < asked.length; c++) {
-            if (asked[c]) {
-                xs[n] = (c % nx + 0.5) * hx;
-                ys[n] = (c / nx % ny + 0.5) * hy;
-                zs[n] = (c / (nx * ny) + 0.5) * cell;
+            for (int k = 0; asked[c] && k < away.length; k++) {
+                xs[n] = (c % nx + 0.5) * hx + away[k][0];
+                ys[n] = (c / nx % ny + 0.5) * hy + away[k][1];
+                zs[n] = (c / (nx * ny) + 0.5) * cell + away[k][2];
                 n++;
             }
         }
-        PeriodicSweep.Result result = LightModel.sweepInRow(tree, xs, ys, zs, cell, directions);
+        PeriodicSweep.Result result = LightModel.sweepInRow(tree, xs, ys, zs, cell, directions, false);
+        double[] outside = LightModel.lightest(result.light(), away.length);
         double[] light = new double[asked.length];
         n = 0;
         for (int c = 0; c < asked.length; c++) {
-            light[c] = asked[c] ? result.light()[n++] : 1;
+            light[c] = asked[c] ? outside[n++] : 1;
         }
         return new LightField(setting, nx, ny, nz, cell, light, result.caught());
     }

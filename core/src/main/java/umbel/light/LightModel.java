@@ -1,6 +1,9 @@
 package umbel.light;
 
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import umbel.knowledge.CanopyParameters;
 import umbel.knowledge.LightParameters;
 import umbel.wood.Axis;
 import umbel.wood.Setting;
@@ -13,6 +16,11 @@ import umbel.wood.Vec;
  * the tree does.
  */
 public final class LightModel {
+
+    private static final int OUTSIDE_PLACES = 3;
+    private static final int LEAF_PLACES = 300;
+    private static final int LEAF_PLACES_AT_A_GLANCE = 100;
+    private static final double LEAF_OVER_WOOD = 0.4;
 
     private LightModel() {}
 
@@ -38,7 +46,7 @@ public final class LightModel {
                             site.axis(), site.place(), site.weight() * stride, site.flowerBuds() * stride))
                     .toList();
         }
-        return read(tree, sites, directions.searchCellCm() / 100, directions.search());
+        return read(tree, sites, directions.searchCellCm() / 100, directions.search(), LEAF_PLACES_AT_A_GLANCE);
     }
 
     /** Light at any places about a tree, as shares of open sky on the level; of no weight in a reading. */
@@ -52,36 +60,83 @@ public final class LightModel {
     }
 
     static LightReading read(Tree tree, List<FruitingSite> sites, double cell, int directions) {
-        PeriodicSweep.Result result =
-                sweep(tree, sites.stream().map(FruitingSite::place).toList(), cell, directions);
-        return new LightReading(sites, result.light(), result.caught());
+        return read(tree, sites, cell, directions, LEAF_PLACES);
     }
 
+    private static LightReading read(Tree tree, List<FruitingSite> sites, double cell, int directions, int leafPlaces) {
+        List<LeafPlace> leaves = LeafPlace.sample(tree, leafPlaces);
+        List<Vec> places = new ArrayList<>(sites.size() + leaves.size());
+        sites.forEach(site -> places.add(site.place()));
+        leaves.forEach(leaf -> places.add(leaf.place()));
+        PeriodicSweep.Result result = sweep(tree, places, cell, directions);
+        double[] all = result.light();
+        LeafLight leaf = new LeafLight(
+                leaves.stream().mapToDouble(LeafPlace::area).toArray(),
+                Arrays.copyOfRange(all, sites.size(), all.length));
+        return new LightReading(
+                sites,
+                Arrays.copyOf(all, sites.size()),
+                leaf,
+                tree.leafArea() / tree.setting().place().ground(),
+                result.caught());
+    }
+
+    /** Light outside the cluster at each place: the lightest of three about it, since no leaf is shaded by itself alone. */
     private static PeriodicSweep.Result sweep(Tree tree, List<Vec> places, double cell, int directions) {
         Setting setting = tree.setting();
-        double[] xs = new double[places.size()];
+        double[][] outside = outside(setting);
+        double[] xs = new double[places.size() * outside.length];
         double[] ys = new double[xs.length];
         double[] zs = new double[xs.length];
-        for (int s = 0; s < xs.length; s++) {
-            double[] at = inBox(setting, places.get(s));
-            xs[s] = at[0];
-            ys[s] = at[1];
-            zs[s] = at[2];
+        int n = 0;
+        for (Vec place : places) {
+            double[] at = inBox(setting, place);
+            for (double[] away : outside) {
+                xs[n] = at[0] + away[0];
+                ys[n] = at[1] + away[1];
+                zs[n++] = at[2] + away[2];
+            }
         }
-        return sweepInRow(tree, xs, ys, zs, cell, directions);
+        PeriodicSweep.Result result = sweepInRow(tree, xs, ys, zs, cell, directions, true);
+        return new PeriodicSweep.Result(lightest(result.light(), outside.length), result.ground(), result.caught());
     }
 
-    /** Light at points given in row axes with the trunk in the middle of the box, heights over the ground. */
+    /** Where the outside of a cluster lies from its middle, row axes, metres: three places about it and a little above. */
+    static double[][] outside(Setting setting) {
+        CanopyParameters.Outside rule = setting.parameters().canopy().outside();
+        double out = rule.outCm() / 100;
+        double up = rule.upCm() / 100;
+        double[][] away = new double[OUTSIDE_PLACES][];
+        for (int i = 0; i < OUTSIDE_PLACES; i++) {
+            double angle = 2 * Math.PI * i / OUTSIDE_PLACES;
+            away[i] = new double[] {out * Math.cos(angle), out * Math.sin(angle), up};
+        }
+        return away;
+    }
+
+    static double[] lightest(double[] light, int of) {
+        double[] best = new double[light.length / of];
+        for (int i = 0; i < light.length; i++) {
+            best[i / of] = Math.max(best[i / of], light[i]);
+        }
+        return best;
+    }
+
+    /**
+     * Light at points given in row axes with the trunk in the middle of the box, heights over the ground.
+     *
+     * @param coming whether the tree is to be put in the leaf of the coming season; else it stands in leaf
+     */
     static PeriodicSweep.Result sweepInRow(
-            Tree tree, double[] xs, double[] ys, double[] zs, double cell, int directions) {
+            Tree tree, double[] xs, double[] ys, double[] zs, double cell, int directions, boolean coming) {
         Setting setting = tree.setting();
         CanopyGrid grid = new CanopyGrid(
                 setting.place().inRow(),
                 setting.place().betweenRows(),
-                topOverGround(tree),
+                topOverGround(tree) + LEAF_OVER_WOOD,
                 cell,
                 setting.light().extinction());
-        new CanopyFiller(grid, tree, cell).fill();
+        new CanopyFiller(grid, tree, cell, coming).fill();
         double[] rise = Sky.toRow(
                 setting.place().slope().east(),
                 setting.place().slope().north(),
@@ -101,7 +156,10 @@ public final class LightModel {
         Setting setting = tree.setting();
         LightParameters settings = setting.light();
         long cells = CanopyGrid.cells(
-                setting.place().inRow(), setting.place().betweenRows(), topOverGround(tree), settings.cellCm() / 100);
+                setting.place().inRow(),
+                setting.place().betweenRows(),
+                topOverGround(tree) + LEAF_OVER_WOOD,
+                settings.cellCm() / 100);
         boolean small = cells <= settings.largeBoxCells();
         return small ? settings.directions().small() : settings.directions().large();
     }

@@ -9,9 +9,12 @@ import java.util.Map;
  *
  * @param sites the fruiting sites, in the tree's order
  * @param light at each site, 0…1
+ * @param leaf light on the leaf itself
+ * @param leafIndex leaf over the ground the tree has, m² a m²
  * @param interception share of the light on the whole ground that leaves and wood catch, 0…1
  */
-public record LightReading(List<FruitingSite> sites, double[] light, double interception) {
+public record LightReading(
+        List<FruitingSite> sites, double[] light, LeafLight leaf, double leafIndex, double interception) {
 
     /** Share of fruiting sites that get less than {@code limit}; 0 for a tree without sites. */
     public double shareUnder(double limit) {

@@ -10,6 +10,7 @@ import umbel.knowledge.LightLines;
  * @param underBudLight share with less light than flower buds need
  * @param under30 share under 0.30 of open sky, whatever the school
  * @param under50 share under 0.50, whatever the school
+ * @param leafIndex leaf over the ground the tree has, m² a m²
  * @param interception share of the ground's light caught
  */
 public record LightSummary(
@@ -18,6 +19,7 @@ public record LightSummary(
         double underBudLight,
         double under30,
         double under50,
+        double leafIndex,
         double interception) {
 
     private static final double LOW = 0.30;
@@ -31,6 +33,7 @@ public record LightSummary(
                 light.shareUnder(lines.buds()),
                 light.shareUnder(LOW),
                 light.shareUnder(HALF),
+                light.leafIndex(),
                 light.interception());
     }
 }

@@ -25,7 +25,7 @@ import umbel.wood.Tree;
  * docs/model/plan.md.
  *
  * @param evenness mean over fruiting sites of how well lit each is, 0…1
- * @param crop fruits the lit flower buds can bear against the target, up to one
+ * @param crop fruits its flower buds can bear in light enough to size and colour, against the target, up to one
  * @param capacity lit fruiting wood against what was found
  * @param withinReach lit fruiting wood a person on the ground reaches, of all that is lit
  * @param young how young the fruiting wood is for its kind
@@ -99,14 +99,15 @@ record CutSetValue(
             low += site.place().z() <= request.limits().reach() ? site.weight() * ramp : 0;
             fresh += site.weight() * freshness(site.axis(), left.setting().species());
         }
-        double fruits = CropReading.of(left, light, ground.cropTarget()).expectedFruits();
+        CropReading crop = CropReading.of(left, light, ground.cropTarget());
+        double coloured = crop.expectedFruits() * crop.firstClassShare();
         double spare = request.parameters().worth().spareCrop();
         Work work = Work.of(cut, request);
         List<Finding> findings = TreeReader.findings(
                 left, request.school(), light, request.limits().reach());
         return new CutSetValue(
                 total == 0 ? 0 : lit / total,
-                ground.cropTarget() == 0 ? 1 : Math.min(1, fruits / (ground.cropTarget() * spare)),
+                ground.cropTarget() == 0 ? 1 : Math.min(1, coloured / (ground.cropTarget() * spare)),
                 ground.litFound() == 0 ? 1 : Math.min(1.3, lit / ground.litFound()),
                 lit == 0 ? 0 : low / lit,
                 total == 0 ? 0 : fresh / total,

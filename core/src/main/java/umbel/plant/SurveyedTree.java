@@ -118,7 +118,9 @@ public final class SurveyedTree implements Plant {
 
     @Override
     public boolean isShaded() {
-        return shade() > school.thresholds().shadedShareMost();
+        return shade()
+                > school.thresholds()
+                        .shadedMost(tree.setting().species(), tree.setting().system());
     }
 
     @Override

@@ -6,12 +6,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.function.ToDoubleFunction;
+import umbel.growth.Comparison;
 import umbel.growth.ExpectedSurvey;
 import umbel.knowledge.SurveyParameters;
 import umbel.survey.Survey;
 import umbel.survey.Survey.LimbMeasure;
+import umbel.wood.Attitude;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
+import umbel.wood.ShootClass;
 import umbel.wood.Tree;
 import umbel.wood.Units;
 
@@ -20,6 +23,9 @@ import umbel.wood.Units;
  * by the usual error of a quick survey.
  */
 public final class SurveyYearLater {
+
+    private static final double UPRIGHT = 0.82;
+    private static final double HANGING = -0.25;
 
     private final Tree grown;
     private final SurveyParameters.Errors errors;
@@ -59,13 +65,13 @@ public final class SurveyYearLater {
         Map<List<String>, List<Axis>> shoots = new LinkedHashMap<>();
         List<Axis> spurs = new ArrayList<>();
         double flowers = grown.find(limb).map(Axis::flowerBuds).orElse(0.0);
-        for (Axis axis : grown.smallWoodOn(limb)) {
-            if (axis.kind() == AxisKind.SHOOT) {
+        for (Axis axis : grown.axes()) {
+            if (!axis.limb().equals(limb) || axis.isFrame() || axis.isUnmeasured()) {
+                continue;
+            }
+            if (Comparison.isOneYearShoot(axis)) {
                 shoots.computeIfAbsent(
-                                List.of(
-                                        axis.shootClass().word(),
-                                        axis.attitude().word()),
-                                key -> new ArrayList<>())
+                                List.of(classOf(axis).word(), attitudeOf(axis).word()), key -> new ArrayList<>())
                         .add(axis);
             } else if (axis.kind() == AxisKind.SPUR) {
                 spurs.add(axis);
@@ -77,13 +83,28 @@ public final class SurveyYearLater {
                 kind.get(0),
                 kind.get(1),
                 (int) Math.max(1, off(same.size(), errors.countShare())),
-                Math.max(1.0, Units.round(Units.toCm(mean(same, Axis::length)), 0)))));
+                Math.max(1.0, Units.round(Units.toCm(mean(same, Axis::lastGrowth)), 0)))));
         Survey.SpurCount spurCount = spurs.isEmpty()
                 ? new Survey.SpurCount(0, null)
                 : new Survey.SpurCount(
                         (int) off(spurs.size(), errors.countShare()),
                         Math.max(1.0, Units.round(mean(spurs, Axis::age), 0)));
         return new Survey.SmallWood(counts, spurCount, (int) off(flowers, errors.countShare()));
+    }
+
+    private ShootClass classOf(Axis axis) {
+        return axis.shootClass() != null
+                ? axis.shootClass()
+                : ShootClass.ofLength(
+                        Units.toCm(axis.lastGrowth()), grown.setting().species().wood());
+    }
+
+    private static Attitude attitudeOf(Axis axis) {
+        if (axis.attitude() != null) {
+            return axis.attitude();
+        }
+        double up = axis.course().directionAt(axis.length()).z();
+        return up > UPRIGHT ? Attitude.UP : up < HANGING ? Attitude.DOWN : Attitude.SIDE;
     }
 
     private static double mean(List<Axis> axes, ToDoubleFunction<Axis> of) {

@@ -132,7 +132,8 @@ public final class FindingConfidence {
         for (int s = 0; s < shifted.length; s++) {
             shifted[s] = Math.max(0, Math.min(1, shifted[s] + offset));
         }
-        LightReading light = new LightReading(coarse.sites(), shifted, coarse.interception());
+        LightReading light =
+                new LightReading(coarse.sites(), shifted, coarse.leaf(), coarse.leafIndex(), coarse.interception());
         Map<String, Boolean> found = new HashMap<>();
         for (Finding finding : TreeReader.findings(tree, school, light, reach, neighbours)) {
             found.put(key(finding), true);

@@ -22,7 +22,7 @@ final class OverCrop extends Rule {
     @Override
     public List<Finding> read(RuleContext context) {
         CropReading crop = context.crop();
-        double most = context.school().overCropRatio();
+        double most = context.school().overCropMost(context.tree().setting().species());
         if (crop.canFinish() <= 0 || crop.ratio() <= most) {
             return List.of();
         }

@@ -23,7 +23,10 @@ final class Shade extends Rule {
     @Override
     public List<Finding> read(RuleContext context) {
         double limit = context.school().lightForFruit();
-        double most = context.school().shadedShareMost();
+        double most = context.school()
+                .shadedMost(
+                        context.tree().setting().species(),
+                        context.tree().setting().system());
         double share = context.light().shareUnder(limit);
         if (share <= most) {
             return List.of();

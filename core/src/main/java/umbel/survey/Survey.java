@@ -181,12 +181,27 @@ public record Survey(
         }
     }
 
-    /** Small wood as counted on one limb. A null part was not counted and is estimated. */
+    /**
+     * Small wood as counted on one limb. A null part was not counted and is estimated.
+     *
+     * @param counted {@code own}: what stands on the limb itself; {@code all}: also what stands on its unmeasured laterals; null is
+     *     {@code own}
+     */
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    public record SmallWood(List<ShootCount> shoots, SpurCount spurs, Integer flowerBuds) {
+    public record SmallWood(List<ShootCount> shoots, SpurCount spurs, Integer flowerBuds, String counted) {
 
         public SmallWood {
             shoots = shoots == null ? null : List.copyOf(shoots);
+        }
+
+        /** What stands on the limb itself. */
+        public SmallWood(List<ShootCount> shoots, SpurCount spurs, Integer flowerBuds) {
+            this(shoots, spurs, flowerBuds, null);
+        }
+
+        /** Whether the counts cover all that stands on the limb. */
+        public boolean coversAll() {
+            return "all".equals(counted);
         }
     }
 

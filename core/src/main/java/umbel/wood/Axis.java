@@ -141,7 +141,7 @@ public record Axis(
         if (distance >= length()) {
             return 0;
         }
-        if (kind.isSmallWood()) {
+        if (kind.isSmallWood() || kind == AxisKind.FRUITING_LATERAL) {
             return 1 - distance / length();
         }
         double young = Math.max(0, distance - (length() - lastGrowth));
@@ -167,6 +167,11 @@ public record Axis(
     /** This axis with another number of flower buds. */
     public Axis bearing(double buds) {
         return with(index, parent, course, diameters, leafArea, siteWeight, buds, lastGrowth);
+    }
+
+    /** Whether it is a fruiting lateral nobody measured. */
+    public boolean isUnmeasured() {
+        return kind == AxisKind.FRUITING_LATERAL;
     }
 
     /** This axis without leaf, sites or buds, as on dead wood. */

@@ -11,7 +11,7 @@ package umbel.wood;
  */
 public record Envelope(double height, double ahead, double behind, double left, double right) {
 
-    /** The envelope of a tree's wood, rootstock shoots left out. */
+    /** The envelope of a tree's wood; rootstock shoots and what nobody measured left out. */
     public static Envelope of(Tree tree) {
         double sin = Math.sin(tree.setting().place().rowBearing());
         double cos = Math.cos(tree.setting().place().rowBearing());
@@ -21,7 +21,7 @@ public record Envelope(double height, double ahead, double behind, double left, 
         double left = 0;
         double right = 0;
         for (Axis axis : tree.axes()) {
-            if (axis.role() == Role.SUCKER) {
+            if (axis.role() == Role.SUCKER || axis.isUnmeasured()) {
                 continue;
             }
             height = Math.max(height, axis.course().top());

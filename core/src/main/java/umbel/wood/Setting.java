@@ -55,7 +55,13 @@ public record Setting(
      * @param netShare share of the light a hail net keeps out, 0 without one
      */
     public record Place(
-            double inRow, double betweenRows, double rowBearing, double latitude, Slope slope, double netShare) {}
+            double inRow, double betweenRows, double rowBearing, double latitude, Slope slope, double netShare) {
+
+        /** Ground a tree has, m². */
+        public double ground() {
+            return inRow * betweenRows;
+        }
+    }
 
     /** A slope of the ground: rise for each metre uphill, and the bearing of uphill, radians from north. */
     public record Slope(double rise, double uphill) {
@@ -103,6 +109,12 @@ public record Setting(
                 .orElse(1);
         double own = parameters.cultivar().stocks().get(cultivar.stock()).size();
         return Math.cbrt(own / usual) * cultivar.vigourFactor();
+    }
+
+    /** Height a tree of its kind comes to on its stock when nobody cuts it, metres. */
+    public double heightOfStock() {
+        return species.growing().seedlingHeight()
+                * parameters.cultivar().stocks().get(cultivar.stock()).size();
     }
 
     /** Leaf from which the tree is expected to bear on its stock. */

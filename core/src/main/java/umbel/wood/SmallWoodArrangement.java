@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import umbel.knowledge.Species;
 import umbel.survey.Survey;
@@ -16,6 +17,9 @@ import umbel.survey.Survey;
  * <p>Counts, mean lengths and flower buds given by the survey are honoured exactly.
  */
 final class SmallWoodArrangement {
+
+    /** Length of older wood from which counts tell whether it is bare, metres. */
+    private static final double TELLING_LENGTH = 0.3;
 
     private final Setting setting;
     private final Species species;
@@ -33,6 +37,17 @@ final class SmallWoodArrangement {
         }
     }
 
+    /**
+     * What the counts of a limb tell of its wood.
+     *
+     * @param abundance how much stands on it, against the least from which it is fully clothed, 0…1; 1 where nothing was counted
+     * @param flowering flower buds counted, against what its wood leads one to expect; empty where none were counted
+     */
+    record Told(double abundance, Optional<Double> flowering) {
+
+        static final Told NOTHING = new Told(1, Optional.empty());
+    }
+
     private record ShootGroup(ShootClass shootClass, Attitude attitude, int count, double length) {}
 
     /**
@@ -41,16 +56,21 @@ final class SmallWoodArrangement {
      * @param counted what the survey counted, or null
      * @param clear distance from the origin that stays bare
      */
-    void clothe(Axis host, Survey.SmallWood counted, double clear, List<Axis> axes) {
+    Told clothe(Axis host, Survey.SmallWood counted, double clear, List<Axis> axes) {
         boolean topped = host.kind() == AxisKind.TRUNK && setting.system().topped();
         boolean bare = topped || host.is(Condition.DEAD) || host.role() == Role.SUCKER || host.age() <= 1;
         if (bare && counted == null) {
-            return;
+            return Told.NOTHING;
         }
         double old = host.length() - host.lastGrowth() - clear;
         Counts counts = countsOf(host, counted, Math.max(0, old));
+        double abundance = abundance(counted, counts.total(), old);
         if (counts.total() == 0) {
-            return;
+            return new Told(
+                    abundance,
+                    Optional.ofNullable(counts.flowerBuds())
+                            .filter(buds -> buds == 0)
+                            .map(buds -> 0.0));
         }
         SeededRandom random = new SeededRandom(seed, host.id() + "/wood");
         List<Axis> hosts = new ArrayList<>();
@@ -64,8 +84,22 @@ final class SmallWoodArrangement {
         if (host.is(Condition.DEAD)) {
             scaleBuds(axes, from, 0, true);
         } else if (counts.flowerBuds() != null) {
-            honourFlowerBuds(axes, from, host, counts.flowerBuds());
+            return new Told(abundance, Optional.of(honourFlowerBuds(axes, from, host, counts.flowerBuds())));
         }
+        return new Told(abundance, Optional.empty());
+    }
+
+    /** How well a limb is clothed, where somebody counted all of its small wood on enough length to tell. */
+    private double abundance(Survey.SmallWood counted, int total, double old) {
+        if (counted == null || counted.shoots() == null || counted.spurs() == null || old < TELLING_LENGTH) {
+            return 1;
+        }
+        Species.SmallWoodEstimates usual = species.estimates();
+        double expected = old
+                * (usual.shootsPerMetre() * setting.cultivar().habit().shoots()
+                        + usual.spursPerMetre() * setting.cultivar().habit().spurs());
+        double enough = setting.parameters().canopy().clothedFrom() * expected;
+        return enough <= 0 ? 1 : Math.min(1, total / enough);
     }
 
     private Counts countsOf(Axis host, Survey.SmallWood wood, double old) {
@@ -297,7 +331,7 @@ final class SmallWoodArrangement {
         return weights;
     }
 
-    private void honourFlowerBuds(List<Axis> axes, int from, Axis host, int wanted) {
+    private double honourFlowerBuds(List<Axis> axes, int from, Axis host, int wanted) {
         double total = 0;
         int small = 0;
         for (int i = from; i < axes.size(); i++) {
@@ -308,12 +342,14 @@ final class SmallWoodArrangement {
         if (total > 0) {
             scaleBuds(axes, from, wanted / (total + own), false);
             axes.set(host.index(), host.bearing(own * wanted / (total + own)));
+            return wanted / (total + own);
         } else if (small > 0) {
             for (int i = from; i < axes.size(); i++) {
                 axes.set(i, axes.get(i).bearing(wanted / (double) small));
             }
             axes.set(host.index(), host.bearing(0));
         }
+        return 1;
     }
 
     private static void scaleBuds(List<Axis> axes, int from, double factor, boolean leafless) {

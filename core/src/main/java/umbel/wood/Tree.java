@@ -88,16 +88,25 @@ public final class Tree {
         return i == ancestor.index();
     }
 
-    /** Height of the highest point of live or dead wood, metres. */
+    /** Height of the highest point of live or dead wood that somebody saw, metres. */
     public double top() {
-        return axes.stream().mapToDouble(axis -> axis.course().top()).max().orElse(0);
+        return axes.stream()
+                .filter(axis -> !axis.isUnmeasured())
+                .mapToDouble(axis -> axis.course().top())
+                .max()
+                .orElse(0);
     }
 
-    /** Height of the highest wood on or beyond this axis, metres. */
+    /** Leaf the tree carries in the coming season, m². */
+    public double leafArea() {
+        return axes.stream().mapToDouble(Axis::leafArea).sum();
+    }
+
+    /** Height of the highest wood on or beyond this axis that somebody saw, metres. */
     public double topOf(Axis from) {
         double top = 0;
         for (Axis axis : axes) {
-            if (axis.index() >= from.index() && growsFrom(axis, from)) {
+            if (axis.index() >= from.index() && !axis.isUnmeasured() && growsFrom(axis, from)) {
                 top = Math.max(top, axis.course().top());
             }
         }

@@ -89,9 +89,10 @@ public final class TreeBuilder {
         }
         SmallWoodArrangement arrangement = new SmallWoodArrangement(setting, seed);
         int frame = axes.size();
+        List<SmallWoodArrangement.Told> told = new ArrayList<>();
         for (int i = 0; i < frame; i++) {
             Axis axis = axes.get(i);
-            arrangement.clothe(axis, woodOf(axis), clearBelow(axis), axes);
+            told.add(arrangement.clothe(axis, woodOf(axis), clearBelow(axis), axes));
             if (axes.size() > MOST_PIECES) {
                 throw new InvalidSurvey(List.of(new FieldError(
                         "limbs",
@@ -99,7 +100,14 @@ public final class TreeBuilder {
                                 + " pieces of wood, counted and estimated; so many cannot be computed on one tree.")));
             }
         }
+        new FruitingLaterals(setting, axes, told).add(this::countsCoverAll);
         return new Tree(setting, axes);
+    }
+
+    /** Whether the surveyor counted everything on a limb, and not only what stands on the limb itself. */
+    private boolean countsCoverAll(Axis host) {
+        Survey.SmallWood wood = woodOf(host);
+        return wood != null && wood.coversAll();
     }
 
     private Setting readSetting() {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import umbel.light.FruitingSite;
+import umbel.light.LeafLight;
 import umbel.light.LightReading;
 import umbel.survey.Survey;
 import umbel.survey.Surveys;
@@ -18,14 +19,24 @@ class CropReadingTest {
     void anAppleIsMeantToCarryFiveFruitsASquareCentimetreOfTrunk() {
         Tree tree =
                 Surveys.apple().trunk(48, 295).scaffold("1", 80, 0, 70, 18, 95).tree();
-        // 48 mm across is 18.10 cm²
-        assertThat(CropReading.target(tree)).isCloseTo(90.5, within(0.1));
+        // 48 mm across is 18.10 cm²: five fruits each, less by 18.1 / 700 for heartwood
+        assertThat(CropReading.target(tree)).isCloseTo(88.2, within(0.1));
     }
 
     @Test
     void aPeachCarriesNoMoreThanItsGoodShootsCan() {
         Tree few = Surveys.peach()
-                .limb("1", "trunk", "scaffold", 50, 0, 45, 40, 200, 5, Surveys.shoots("pencil", "side", 10, 45))
+                .limb(
+                        "1",
+                        "trunk",
+                        "scaffold",
+                        50,
+                        0,
+                        45,
+                        40,
+                        200,
+                        5,
+                        everything(Surveys.shoots("pencil", "side", 10, 45)))
                 .tree();
         assertThat(CropReading.target(few))
                 .as("ten good shoots, three fruits each")
@@ -33,8 +44,13 @@ class CropReadingTest {
         Tree many = Surveys.peach()
                 .limb("1", "trunk", "scaffold", 50, 0, 45, 40, 200, 5, Surveys.shoots("pencil", "side", 300, 45))
                 .tree();
-        // 100 mm trunk is 78.54 cm², four fruits each
-        assertThat(CropReading.target(many)).isCloseTo(314.16, within(0.1));
+        // 100 mm trunk is 78.54 cm²: four fruits each, less by 78.5 / 600
+        assertThat(CropReading.target(many)).isCloseTo(277.80, within(0.1));
+    }
+
+    /** The same wood, said to be all there is on the limb. */
+    private static Survey.SmallWood everything(Survey.SmallWood wood) {
+        return new Survey.SmallWood(wood.shoots(), wood.spurs(), wood.flowerBuds(), "all");
     }
 
     @Test
@@ -55,7 +71,8 @@ class CropReadingTest {
                                         new Survey.ShootCount("matchstick", "side", 8, 18.0),
                                         new Survey.ShootCount("strong", "up", 8, 100.0)),
                                 new Survey.SpurCount(0, 1.0),
-                                null))
+                                null,
+                                "all"))
                 .tree();
         assertThat(CropReading.target(tree)).isZero();
     }
@@ -78,6 +95,10 @@ class CropReadingTest {
     private static double fruits(Tree tree, List<FruitingSite> sites, double light) {
         double[] all = new double[sites.size()];
         java.util.Arrays.fill(all, light);
-        return CropReading.of(tree, new LightReading(sites, all, 0.5), 50).expectedFruits();
+        return CropReading.of(
+                        tree,
+                        new LightReading(sites, all, new LeafLight(new double[] {2}, new double[] {light}), 1, 0.5),
+                        50)
+                .expectedFruits();
     }
 }

@@ -33,7 +33,7 @@ class HarvestLoadTest {
                         diameter,
                         120,
                         5,
-                        new Survey.SmallWood(java.util.List.of(), new Survey.SpurCount(spurs, 2.0), buds));
+                        new Survey.SmallWood(java.util.List.of(), new Survey.SpurCount(spurs, 2.0), buds, "all"));
     }
 
     private static HarvestLoad hang(Tree tree) {

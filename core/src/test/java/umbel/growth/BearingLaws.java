@@ -199,7 +199,7 @@ final class BearingLaws {
     /** Leaf area over the ground after ten unpruned years. */
     static OptionalDouble leafIndexAfterTen(Specimen one) {
         Tree tree = Laws.on(one.stand(), 10).tree();
-        double ground = tree.setting().place().inRow() * tree.setting().place().betweenRows();
+        double ground = tree.setting().place().ground();
         return OptionalDouble.of(new LeafArea(tree).all() / ground);
     }
 

@@ -114,7 +114,7 @@ class GrowthPiecesTest {
 
     @Test
     void woodIsLaidOnInProportionToTheLeafItServes() {
-        RadialGrowth thickening = new RadialGrowth(TREE, 0.5);
+        RadialGrowth thickening = new RadialGrowth(TREE, 0.5, 1);
         double perLeaf = added(thickening, TREE.trunk()) / LEAF.all();
         assertThat(perLeaf).isPositive();
         for (Axis limb : TREE.limbs()) {
@@ -135,16 +135,16 @@ class GrowthPiecesTest {
     @Test
     void aPoorYearLaysOnLittleAndARichOneNoEndOfIt() {
         GrowthParameters.Laid laid = KNOWLEDGE.parameters().growth().wood().thickening();
-        double poor = new RadialGrowth(TREE, -1).mass();
-        double rich = new RadialGrowth(TREE, 5).mass();
+        double poor = new RadialGrowth(TREE, -1, 1).mass();
+        double rich = new RadialGrowth(TREE, 5, 1).mass();
         assertThat(poor).isPositive();
         assertThat(rich / poor).isCloseTo(laid.most() / laid.least(), within(1e-6));
-        assertThat(new RadialGrowth(TREE, 0.4).mass()).isBetween(poor, rich);
+        assertThat(new RadialGrowth(TREE, 0.4, 1).mass()).isBetween(poor, rich);
     }
 
     @Test
     void oneYearWoodIsAsThickAsItGrew() {
-        RadialGrowth thickening = new RadialGrowth(TREE, 0.5);
+        RadialGrowth thickening = new RadialGrowth(TREE, 0.5, 1);
         TREE.axes().stream()
                 .filter(axis -> axis.age() <= 1)
                 .forEach(axis -> assertThat(thickening.of(axis.index())).isEqualTo(axis.diameters()));

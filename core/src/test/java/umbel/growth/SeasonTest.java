@@ -224,9 +224,10 @@ class SeasonTest {
             off += Math.abs(light - reading.light()[s]) / reading.light().length;
         }
         double mean = java.util.Arrays.stream(reading.light()).average().orElse(0);
-        // cells of 20 cm spread the leaf wider than it stands: the field reads up to about a tenth brighter
+        // cells of 20 cm spread the leaf wider than it stands, and the season that ended had its leaf nearer to its
+        // wood
         assertThat(off).isLessThan(0.13);
-        assertThat(fieldMean - mean).isBetween(-0.03, 0.12);
+        assertThat(fieldMean - mean).isBetween(-0.08, 0.12);
         assertThat(field.caught()).isCloseTo(reading.interception(), within(0.05));
     }
 

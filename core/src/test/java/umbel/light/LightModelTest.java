@@ -108,8 +108,9 @@ class LightModelTest {
 
     @Test
     void aTreeWithoutFruitingPlacesIsReadWithoutNonsense() {
-        LightReading light = LightModel.read(
-                Surveys.apple().scaffold("1", 80, 0, 55, 40, 100).tree());
+        LightReading light = LightModel.read(Surveys.apple()
+                .limb("1", "trunk", "scaffold", 80, 0, 55, 40, 100, 1, null)
+                .tree());
         assertThat(light.sites().stream().filter(site -> site.axis().limb().equals("1")))
                 .isEmpty();
         assertThat(light.shareUnder(0.3)).isBetween(0.0, 1.0);
@@ -132,15 +133,15 @@ class LightModelTest {
     void lightByLimbIsTheMeanOfItsSites() {
         LightReading light = LightModel.read(grow("tall-spindle", 4));
         double sum = 0;
-        int count = 0;
+        double weight = 0;
         for (int s = 0; s < light.light().length; s++) {
-            if (light.sites().get(s).axis().limb().equals("3")
-                    && light.sites().get(s).weight() == 1) {
-                sum += light.light()[s];
-                count++;
+            FruitingSite site = light.sites().get(s);
+            if (site.axis().limb().equals("3")) {
+                sum += light.light()[s] * site.weight();
+                weight += site.weight();
             }
         }
-        assertThat(light.meanByLimb().get("3")).isCloseTo(sum / count, within(0.03));
+        assertThat(light.meanByLimb().get("3")).isCloseTo(sum / weight, within(1e-9));
     }
 
     private static double meanBetween(LightReading light, double low, double high) {

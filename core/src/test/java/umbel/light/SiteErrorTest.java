@@ -8,9 +8,11 @@ import java.util.SplittableRandom;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import umbel.knowledge.Knowledge;
+import umbel.knowledge.Species;
 import umbel.practice.PracticeTree;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
+import umbel.wood.LateralTwigs;
 import umbel.wood.Setting;
 import umbel.wood.Tree;
 import umbel.wood.TreeBuilder;
@@ -24,12 +26,14 @@ import umbel.wood.Vec;
 class SiteErrorTest {
 
     private static final double FINE = 0.025;
-    private static final int DIRECTIONS = 500;
-    private static final int SITES = 70;
+    private static final int DIRECTIONS = 300;
+    private static final int SITES = 50;
+    /** Metres that a cluster's outside lies beside and above its middle. */
+    private static final double OUTSIDE = 0.15;
     /** Pieces that a slice of wood is laid out in over its thickness. */
     private static final int THICK = 12;
     /** Area of the pieces a leaf cloud is scattered in, m²: many a leaf, so that chance clumps do not count. */
-    private static final double LEAF = 0.00004;
+    private static final double LEAF = 0.0002;
 
     @ParameterizedTest
     @CsvSource({"tall-spindle, 6", "open-centre, 6", "slender-axe, 5"})
@@ -63,14 +67,18 @@ class SiteErrorTest {
                     sites.get(s).place().y(),
                     sites.get(s).place().z(),
                     setting.place().rowBearing());
-            for (int m = 0; m < sky.size(); m++) {
-                double depth = RayMarch.depth(
-                        grid,
-                        at[0] + setting.place().inRow() / 2,
-                        at[1] + setting.place().betweenRows() / 2,
-                        at[2],
-                        sky.direction(m));
-                light[s] += sky.weight(m) * Math.exp(-depth);
+            for (double turn = 0; turn < 360; turn += 120) {
+                double here = 0;
+                for (int m = 0; m < sky.size(); m++) {
+                    double depth = RayMarch.depth(
+                            grid,
+                            at[0] + setting.place().inRow() / 2 + OUTSIDE * Math.cos(Math.toRadians(turn)),
+                            at[1] + setting.place().betweenRows() / 2 + OUTSIDE * Math.sin(Math.toRadians(turn)),
+                            at[2] + OUTSIDE,
+                            sky.direction(m));
+                    here += sky.weight(m) * Math.exp(-depth);
+                }
+                light[s] = Math.max(light[s], here);
             }
         }
         return light;
@@ -82,19 +90,20 @@ class SiteErrorTest {
      */
     private static CanopyGrid cloud(Tree tree) {
         Setting setting = tree.setting();
-        double ball = setting.parameters().light().leafSpreadCm() / 100 * Math.sqrt(5.0 / 3);
+        double ball = setting.species().canopy().spreadCm() / 100 * Math.sqrt(5.0 / 3);
         CanopyGrid grid =
-                new CanopyGrid(setting.place().inRow(), setting.place().betweenRows(), tree.top() + 0.3, FINE, 0.5);
+                new CanopyGrid(setting.place().inRow(), setting.place().betweenRows(), tree.top() + 0.5, FINE, 0.5);
         SplittableRandom random = new SplittableRandom(11);
         for (Axis axis : tree.axes()) {
-            double start = axis.kind() == AxisKind.SPUR
-                    ? axis.length()
-                    : axis.kind() == AxisKind.SHOOT ? 0 : axis.length() - axis.lastGrowth();
-            int leaves = (int) Math.ceil(axis.leafArea() / LEAF);
-            for (int i = 0; i < leaves; i++) {
-                Vec at = axis.course().at(start + (axis.length() - start) * (i + 0.5) / leaves);
-                Vec off = inBall(random).times(ball);
-                put(grid, setting, at.plus(off), axis.leafArea() / leaves);
+            if (axis.kind() == AxisKind.FRUITING_LATERAL) {
+                for (LateralTwigs.Twig twig : LateralTwigs.of(axis, setting)) {
+                    scatter(grid, setting, random, twig.from(), twig.to(), axis.leafArea() * twig.share(), ball);
+                }
+            } else if (axis.kind() == AxisKind.SPUR) {
+                Vec end = axis.course().at(axis.length());
+                scatter(grid, setting, random, end, end, axis.leafArea(), ball);
+            } else {
+                onShoot(grid, setting, random, axis, ball);
             }
             if (axis.kind() != AxisKind.SPUR) {
                 int pieces = Math.max(1, (int) Math.ceil(axis.length() / FINE));
@@ -109,6 +118,41 @@ class SiteErrorTest {
             }
         }
         return grid;
+    }
+
+    /** Half along what grew last season, half along what grows from its end in the coming one. */
+    private static void onShoot(CanopyGrid grid, Setting setting, SplittableRandom random, Axis axis, double ball) {
+        double start = axis.kind() == AxisKind.SHOOT ? 0 : axis.length() - axis.lastGrowth();
+        double span = axis.length() - start;
+        int pieces = 8;
+        for (int i = 0; i < pieces; i++) {
+            Vec from = axis.course().at(start + span * i / pieces);
+            Vec to = axis.course().at(start + span * (i + 1) / pieces);
+            scatter(grid, setting, random, from, to, axis.leafArea() / 2 / pieces, ball);
+        }
+        Species.Canopy canopy = setting.species().canopy();
+        double season = canopy.seasonShoot()
+                * setting.parameters()
+                        .canopy()
+                        .stocks()
+                        .get(setting.cultivar().stock())
+                        .shoots();
+        Vec end = axis.course().at(axis.length());
+        Vec way = axis.course()
+                .directionAt(axis.length())
+                .plus(Vec.UP.times(canopy.rise()))
+                .unit();
+        Vec beyond = end.plus(way.times(Math.min(0.7 * span, 1.3 * season)));
+        scatter(grid, setting, random, end, beyond, axis.leafArea() / 2, ball);
+    }
+
+    private static void scatter(
+            CanopyGrid grid, Setting setting, SplittableRandom random, Vec from, Vec to, double area, double ball) {
+        int leaves = (int) Math.ceil(area / LEAF);
+        for (int i = 0; i < leaves; i++) {
+            Vec at = from.plus(to.minus(from).times((i + 0.5) / leaves));
+            put(grid, setting, at.plus(inBall(random).times(ball)), area / leaves);
+        }
     }
 
     private static Vec inBall(SplittableRandom random) {

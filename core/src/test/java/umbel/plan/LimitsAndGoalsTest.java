@@ -78,7 +78,7 @@ class LimitsAndGoalsTest {
                         Operation.remove(Target.parse("2")),
                         Operation.remove(Target.parse("3"))));
         TreeReader.Reading reading = TreeReader.read(tree, KNOWLEDGE.school("classic"), 2.4);
-        CropReading rich = new CropReading(9999, 9999, 10, 9999);
+        CropReading rich = new CropReading(9999, 9999, 10, 9999, 1, 0.18, 3.5);
         assertThat(Totals.of(cut, rich, reading.lines(), 2.4).cropShare())
                 .as("buds to spare: the small target is still met")
                 .isCloseTo(1, within(1e-9));

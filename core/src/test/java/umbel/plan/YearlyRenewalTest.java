@@ -79,7 +79,7 @@ class YearlyRenewalTest {
                 .leaf(7)
                 .trunk(75, 300);
         for (int i = 0; i < 30; i++) {
-            int age = i < 20 ? 5 : 2;
+            int age = i < 15 ? 5 : 2;
             dense.limb("" + i, "trunk", "limb", 60 + 7 * i, 137 * i % 360, 82, 19 - 0.3 * i, 112 - 1.8 * i, age, null);
         }
         Tree tree = dense.tree();

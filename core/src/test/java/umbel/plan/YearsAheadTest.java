@@ -42,7 +42,7 @@ class YearsAheadTest {
 
     @Test
     void aChoiceThatWasGrownSaysWhatTheSeasonsSaid() {
-        boolean said = SeasonsAgainstNow.manyTrees(12).stream()
+        boolean said = SeasonsAgainstNow.manyTrees(20).stream()
                 .flatMap(one -> one.plans().get(0).steps().stream())
                 .anyMatch(step ->
                         step.reason().stream().anyMatch(one -> one.code().equals("seasons.ahead")));
@@ -77,6 +77,8 @@ class YearsAheadTest {
         int stubbed = 0;
         List<PlanCase> cases = new ArrayList<>(SeasonsAgainstNow.manyTrees(20));
         cases.add(PlanCase.neglected());
+        // a form whose limbs are renewed from stubs every year
+        cases.add(PlanCase.of(PracticeTree.survey("cherry-sweet", "slender-axe", 6, 5, Fault.THICK_LIMB)));
         for (PlanCase one : cases) {
             Set<String> growingOn = new HashSet<>();
             for (Step step : one.plans().get(0).steps()) {

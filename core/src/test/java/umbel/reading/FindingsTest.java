@@ -252,7 +252,7 @@ class FindingsTest {
 
     @Test
     void aStricterSchoolFindsMore() {
-        Survey survey = PracticeTree.survey("tall-spindle", 4, 4);
+        Survey survey = PracticeTree.survey("tall-spindle", 6, 4);
         Tree tree = TreeBuilder.build(survey, Knowledge.shipped(), 1);
         List<Finding> strict = TreeReader.read(tree, Knowledge.shipped().school("intensive-wall"), REACH)
                 .findings();

@@ -2,7 +2,6 @@ package umbel.app.plan;
 
 import java.util.ArrayList;
 import java.util.List;
-import umbel.app.survey.StandDrawing;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
 import umbel.wood.Axis;
@@ -39,8 +38,8 @@ public final class CutAnswers {
                                                     .minus(axis.course().point(0))
                                                     .length()
                                             > 1e-9)
-                    .ifPresent(left -> moved.add(new TreeAnswers.Moved(
-                            axis.index(), StandDrawing.line(left, null).points())));
+                    .ifPresent(left -> moved.add(
+                            TreeAnswers.Moved.of(axis.index(), left, cut.found().setting())));
         }
         return moved;
     }

@@ -4,13 +4,14 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.springframework.stereotype.Service;
-import umbel.app.survey.StandDrawing;
 import umbel.assess.Assessor;
 import umbel.crop.HarvestLoad;
 import umbel.light.LightSection;
 import umbel.light.ShadeBetweenLimbs;
 import umbel.plant.SurveyedTree;
 import umbel.wood.Axis;
+import umbel.wood.LateralTwigs;
+import umbel.wood.Setting;
 import umbel.wood.Units;
 import umbel.wood.Vec;
 
@@ -68,8 +69,7 @@ class LayerService {
             Axis was = read.tree().axis(axis.index());
             Vec end = axis.course().at(axis.length());
             if (end.minus(was.course().at(was.length())).length() > 0.004) {
-                moved.add(new TreeAnswers.Moved(
-                        axis.index(), StandDrawing.line(axis, null).points()));
+                moved.add(TreeAnswers.Moved.of(axis.index(), axis, load.tree().setting()));
             }
         }
         double share = read.reading().crop().expectedFruits() <= 0
@@ -82,10 +82,7 @@ class LayerService {
             int here = (int) Math.floor(owed);
             owed -= here;
             if (here > 0) {
-                Vec at = axis.course().at(axis.length());
-                hung.add(new TreeAnswers.Hung(axis.index(), here, new double[] {
-                    Units.round(at.x(), 3), Units.round(at.y(), 3), Units.round(at.z(), 3)
-                }));
+                hung.addAll(hung(axis, here, load.tree().setting()));
             }
         }
         return new TreeAnswers.HarvestLayer(
@@ -94,5 +91,26 @@ class LayerService {
                 Units.round(2 * Math.cbrt(read.tree().setting().cultivar().fruitMass() / 1000 / 4.19), 4),
                 Assessor.harvest(load),
                 Assessor.harvest(unthinned));
+    }
+
+    /** Fruit at the end of an axis; on a fruiting lateral at the ends of its wood in turn, from the tip inward. */
+    private static List<TreeAnswers.Hung> hung(Axis axis, int fruits, Setting setting) {
+        List<Vec> places = new ArrayList<>();
+        places.add(axis.course().at(axis.length()));
+        if (axis.isUnmeasured()) {
+            LateralTwigs.branches(axis, setting).forEach(branch -> places.add(branch.to()));
+            places.add(axis.course().at(axis.length() / 2));
+        }
+        List<TreeAnswers.Hung> hung = new ArrayList<>();
+        for (int i = 0; i < places.size(); i++) {
+            int here = fruits * (i + 1) / places.size() - fruits * i / places.size();
+            if (here > 0) {
+                Vec at = places.get(i);
+                hung.add(new TreeAnswers.Hung(axis.index(), here, new double[] {
+                    Units.round(at.x(), 3), Units.round(at.y(), 3), Units.round(at.z(), 3)
+                }));
+            }
+        }
+        return hung;
     }
 }

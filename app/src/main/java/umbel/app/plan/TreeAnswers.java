@@ -7,6 +7,8 @@ import umbel.app.survey.StandDrawing;
 import umbel.assess.Assessment;
 import umbel.assess.Mark;
 import umbel.assess.SchoolComparison;
+import umbel.wood.Axis;
+import umbel.wood.Setting;
 
 /** What the tree view is sent. */
 public final class TreeAnswers {
@@ -115,8 +117,20 @@ public final class TreeAnswers {
      */
     public record Cut(int axis, double kept, int mark) {}
 
-    /** An axis moved by a bend: x, y, z, diameter of each point. */
-    public record Moved(int axis, double[] points) {}
+    /**
+     * An axis moved by a bend or by its fruit.
+     *
+     * @param axis index in the drawing
+     * @param points x, y, z, diameter of each point
+     * @param twigs x, y, z of foot and end of each side branch of a fruiting lateral
+     */
+    public record Moved(int axis, double[] points, double[] twigs) {
+
+        /** An axis as it now stands. */
+        static Moved of(int index, Axis axis, Setting setting) {
+            return new Moved(index, StandDrawing.points(axis), StandDrawing.twigs(axis, setting));
+        }
+    }
 
     /** The tree under its marks. */
     public record Marked(

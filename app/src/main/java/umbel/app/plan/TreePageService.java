@@ -60,8 +60,14 @@ class TreePageService {
                         limits.reach(),
                         Units.round(
                                 limits.reach() * read.tree().setting().system().reachFactor(), 2),
-                        read.school().thresholds().shadedShareMost(),
-                        read.school().thresholds().overCropRatio()),
+                        read.school()
+                                .thresholds()
+                                .shadedMost(
+                                        read.tree().setting().species(),
+                                        read.tree().setting().system()),
+                        read.school()
+                                .thresholds()
+                                .overCropMost(read.tree().setting().species())),
                 LimbTable.of(read),
                 current.decisions(),
                 current.version(),

@@ -7,9 +7,12 @@ import java.util.Locale;
 import java.util.Map;
 import umbel.light.LightReading;
 import umbel.wood.Axis;
+import umbel.wood.Condition;
+import umbel.wood.LateralTwigs;
 import umbel.wood.Setting;
 import umbel.wood.Tree;
 import umbel.wood.Units;
+import umbel.wood.Vec;
 
 /**
  * A tree's geometry as the browser draws it: lines in metres, x east, y north, z up.
@@ -32,7 +35,7 @@ public record StandDrawing(
      *
      * @param id survey id, or a path for small wood
      * @param limb measured limb it belongs to
-     * @param kind trunk, limb, lateral, shoot or spur
+     * @param kind trunk, limb, lateral, fruiting-lateral (one nobody measured), shoot or spur
      * @param parent index of the axis it grows from, -1 for the trunk
      * @param at where it leaves its parent, metres along it
      * @param points x, y, z, diameter of each point in turn, metres
@@ -40,6 +43,8 @@ public record StandDrawing(
      * @param seen measured, counted or estimated
      * @param flowerBuds flower buds on it
      * @param light mean light of its fruiting sites, 0…1; null where it has none
+     * @param sites fruiting sites on it
+     * @param twigs side branches of a fruiting lateral: x, y, z of foot and end in turn, metres
      */
     public record AxisLine(
             String id,
@@ -56,7 +61,9 @@ public record StandDrawing(
             String attitude,
             List<String> conditions,
             double flowerBuds,
-            Double light) {}
+            Double light,
+            double sites,
+            double[] twigs) {}
 
     /** The drawing of a tree whose light was read. */
     public static StandDrawing of(Tree tree, LightReading light) {
@@ -69,7 +76,7 @@ public record StandDrawing(
         List<AxisLine> lines = new ArrayList<>();
         for (Axis axis : tree.axes()) {
             double[] sum = sums.get(axis.index());
-            lines.add(line(axis, sum == null ? null : Units.round(sum[0] / sum[1], 3)));
+            lines.add(line(axis, tree.setting(), sum == null ? null : Units.round(sum[0] / sum[1], 3)));
         }
         Setting setting = tree.setting();
         return new StandDrawing(
@@ -82,16 +89,10 @@ public record StandDrawing(
                 lines);
     }
 
-    /** One axis as drawn. */
-    public static AxisLine line(Axis axis, Double light) {
+    private static AxisLine line(Axis axis, Setting setting, Double light) {
         int count = axis.course().size();
-        double[] points = new double[count * 4];
         int[] ages = new int[count];
         for (int i = 0; i < count; i++) {
-            points[4 * i] = Units.round(axis.course().point(i).x(), 3);
-            points[4 * i + 1] = Units.round(axis.course().point(i).y(), 3);
-            points[4 * i + 2] = Units.round(axis.course().point(i).z(), 3);
-            points[4 * i + 3] = Units.round(axis.diameters()[i], 4);
             ages[i] = axis.ageAt(axis.course().along(i));
         }
         return new AxisLine(
@@ -102,14 +103,47 @@ public record StandDrawing(
                 axis.parent(),
                 Units.round(axis.at(), 3),
                 Units.round(axis.length(), 3),
-                points,
+                points(axis),
                 ages,
                 word(axis.provenance()),
                 axis.shootClass() == null ? null : axis.shootClass().word(),
                 axis.attitude() == null ? null : axis.attitude().word(),
-                axis.conditions().stream().map(umbel.wood.Condition::word).toList(),
+                axis.conditions().stream().map(Condition::word).toList(),
                 Units.round(axis.flowerBuds(), 2),
-                light);
+                light,
+                Units.round(axis.siteWeight(), 1),
+                twigs(axis, setting));
+    }
+
+    /** x, y, z, diameter of each point of an axis in turn, metres. */
+    public static double[] points(Axis axis) {
+        int count = axis.course().size();
+        double[] points = new double[count * 4];
+        for (int i = 0; i < count; i++) {
+            put(points, 4 * i, axis.course().point(i));
+            points[4 * i + 3] = Units.round(axis.diameters()[i], 4);
+        }
+        return points;
+    }
+
+    /** Side branches of an axis: x, y, z of foot and end in turn, metres; none but on a fruiting lateral. */
+    public static double[] twigs(Axis axis, Setting setting) {
+        if (!axis.isUnmeasured()) {
+            return new double[0];
+        }
+        List<LateralTwigs.Twig> branches = LateralTwigs.branches(axis, setting);
+        double[] twigs = new double[branches.size() * 6];
+        for (int i = 0; i < branches.size(); i++) {
+            put(twigs, 6 * i, branches.get(i).from());
+            put(twigs, 6 * i + 3, branches.get(i).to());
+        }
+        return twigs;
+    }
+
+    private static void put(double[] numbers, int at, Vec place) {
+        numbers[at] = Units.round(place.x(), 3);
+        numbers[at + 1] = Units.round(place.y(), 3);
+        numbers[at + 2] = Units.round(place.z(), 3);
     }
 
     private static String word(Enum<?> constant) {
