@@ -183,7 +183,7 @@ function Key({
       rows={[
         ['#423832', 'measured'],
         ['#965c3e', 'counted, arranged by chance'],
-        ['#7a848a', 'expected for its kind'],
+        ['#7a848a', 'expected for its kind and thickness'],
       ]}
     />
   );

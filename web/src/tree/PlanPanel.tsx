@@ -190,6 +190,7 @@ export function PlanPanel({
       <Winters plan={plan} atOnce={plan.name === 'in-one-winter' ? undefined : plans.inOneWinter} />
       <Later steps={later} onPoint={onPoint} onSelect={onSelect} />
       <Refused decisions={work.decisions} work={work} />
+      {plan.thirdYear && <p className="mx-5 mt-3 text-[14px]">{plan.thirdYear}</p>}
       <LeftAlone plan={plan} onPoint={onPoint} />
       <SchoolsBeside id={id} decisions={work.decisions} onPoint={onPoint} />
     </div>

@@ -226,7 +226,8 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
               {name.cultivar} {name.speciesName}, {name.systemName.toLowerCase()}, leaf {name.leaf}
             </p>
             <p className="text-[13px] opacity-80">
-              {name.limbs} limbs measured {day(name.surveyedOn)}; twigs arranged from the counts
+              {name.limbs} limbs measured {day(name.surveyedOn)}; the wood between them as such a tree carries
+              it
             </p>
           </div>
           <div className="absolute top-4 right-4 flex flex-col items-end gap-2">

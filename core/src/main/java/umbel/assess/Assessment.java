@@ -143,11 +143,17 @@ public record Assessment(
      */
     public record JudgedBy(String source, String name, String line, String text) {}
 
-    /** One plan. */
+    /**
+     * One plan.
+     *
+     * @param thirdYear its first-class fruit of the third season against the tree left alone, in words, and where it is less what
+     *     the plan is for; null where there is nothing to tell
+     */
     public record PlanAnswer(
             String name,
             List<StepAnswer> steps,
             TotalsAnswer totals,
+            String thirdYear,
             List<YearAnswer> years,
             List<LeftAnswer> leftAlone,
             List<StageAnswer> stages) {}

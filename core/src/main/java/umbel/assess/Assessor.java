@@ -32,6 +32,7 @@ import umbel.reading.YoungTree;
 import umbel.survey.InvalidSurvey;
 import umbel.text.Speech;
 import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.training.Training;
 import umbel.wood.Tree;
 import umbel.wood.TreeBuilder;
@@ -42,6 +43,10 @@ import umbel.wood.Vec;
 public final class Assessor {
 
     private static final long USUAL_SEED = 1;
+    /** Crops nearer to each other than this are told as the same; the forecast is no surer. */
+    private static final double SAME_CROP = 0.03;
+
+    private static final int PURPOSES_TOLD = 4;
 
     private final Knowledge knowledge;
     private final Speech speech;
@@ -239,13 +244,12 @@ public final class Assessor {
     }
 
     private Assessment.PlanAnswer plan(Plan plan, Plan nothing) {
+        Double firstClass = inYear3(plan, nothing, Forecast.Outlook::firstClass);
         return new Assessment.PlanAnswer(
                 plan.name(),
                 plan.steps().stream().map(this::step).toList(),
-                totals(
-                        plan.totals(),
-                        inYear3(plan, nothing, Forecast.Outlook::fruits),
-                        inYear3(plan, nothing, Forecast.Outlook::firstClass)),
+                totals(plan.totals(), inYear3(plan, nothing, Forecast.Outlook::fruits), firstClass),
+                firstClass == null || plan.steps().isEmpty() ? null : speech.say(thirdYear(plan, firstClass)),
                 outlook(plan.outlook()),
                 plan.leftAlone().stream()
                         .map(left -> new Assessment.LeftAnswer(
@@ -255,6 +259,21 @@ public final class Assessor {
                                 speech.say(left.why())))
                         .toList(),
                 WinterStages.of(plan, outlook(plan.outlook()), speech));
+    }
+
+    private static Statement thirdYear(Plan plan, double firstClass) {
+        String change = firstClass > 1 + SAME_CROP ? "more" : firstClass < 1 - SAME_CROP ? "less" : "same";
+        List<Statement> purposes = plan.steps().stream()
+                .flatMap(step -> step.rules().stream())
+                .distinct()
+                .limit(PURPOSES_TOLD)
+                .map(rule -> Statement.of("rule." + rule.id()))
+                .toList();
+        return Statement.of("plan.third-year")
+                .with("change", Value.choice(change))
+                .with("by", Value.share(Math.abs(firstClass - 1)))
+                .with("known", Value.choice(purposes.isEmpty() ? "no" : "yes"))
+                .with("purposes", new Value.Several(purposes));
     }
 
     /** A step in the format's words. */

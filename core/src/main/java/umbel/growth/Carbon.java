@@ -23,6 +23,24 @@ final class Carbon {
         return parameters.assimilation().perM2() * sum;
     }
 
+    /** Leaf of a tree that gets at least so much light, m². */
+    static double leafInLight(Tree tree, LightField field, double least) {
+        double sum = 0;
+        for (Axis axis : tree.axes()) {
+            sum += leafInLight(axis, field, least);
+        }
+        return sum;
+    }
+
+    /** The same of one axis. */
+    static double leafInLight(Axis axis, LightField field, double least) {
+        return axis.leafArea() > 0
+                        && LeafArea.grows(axis)
+                        && field.at(axis.course().at(leafPlace(axis))) >= least
+                ? axis.leafArea()
+                : 0;
+    }
+
     /** What the leaf makes under a crop: leaf that no fruit draws on works less (Palmer and others, 1997). */
     static double drawnOn(double could, double asked, GrowthParameters parameters) {
         double full = parameters.fruit().shareMost() * could;

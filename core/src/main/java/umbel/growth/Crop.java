@@ -48,13 +48,22 @@ record Crop(double fruits, Map<String, Double> onLimb, double aFlower) {
         return new Crop(all * left, onLimb, set * left);
     }
 
-    /** Fruits left by hand thinning: what a trunk of its thickness may carry, and no more than lets it flower again. */
-    static double most(Tree tree) {
+    /**
+     * Fruits left by hand thinning: what a trunk of its thickness may carry, no more than its leaf in the light can finish, and no
+     * more than lets it flower again.
+     *
+     * @param light of the season
+     * @param brighter how much brighter that light is read than a full reading does
+     */
+    static double most(Tree tree, LightField light, double brighter) {
         Setting setting = tree.setting();
+        double lit = Carbon.leafInLight(
+                tree, light, brighter * setting.parameters().crop().leafLight());
+        double finishes = lit / setting.species().crop().leafPerFruit();
         double load = setting.parameters().growth().fruit().thinnedTo()
                 * setting.species().growth().load().half();
-        double byLeaf = load * new LeafArea(tree).all() / dryFruit(setting);
-        return Math.min(CropReading.byTrunk(setting), byLeaf);
+        double blooms = load * new LeafArea(tree).all() / dryFruit(setting);
+        return Math.min(CropReading.byTrunk(setting), Math.min(finishes, blooms));
     }
 
     /** The crop's claim on the season: dry fruit against what last season's leaf made. */

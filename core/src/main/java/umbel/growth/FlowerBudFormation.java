@@ -48,9 +48,11 @@ final class FlowerBudFormation {
         this.crop = crop;
         this.draws = draws;
         this.laterals = FruitingWood.of(setting);
+        double least = before.brighter() * setting.parameters().crop().leafLight();
         for (Axis axis : tree.axes()) {
-            leafOnLimb.merge(axis.limb(), axis.leafArea(), Double::sum);
-            leaf += axis.leafArea();
+            double lit = Carbon.leafInLight(axis, field, least);
+            leafOnLimb.merge(axis.limb(), lit, Double::sum);
+            leaf += lit;
         }
     }
 
@@ -158,6 +160,7 @@ final class FlowerBudFormation {
                 * own;
     }
 
+    /** Fruit that the leaf in the light feeds, dry kilograms a square metre: of the whole tree and of a limb. */
     private double load(String limb) {
         double dry = Crop.dryFruit(setting);
         double whole = leaf <= 0 ? 0 : crop.fruits() * dry / leaf;

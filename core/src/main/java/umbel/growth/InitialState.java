@@ -33,7 +33,9 @@ public final class InitialState {
         GrowthParameters parameters = setting.parameters().growth();
         LightField field = LightField.of(tree, parameters.cellCm() / 100, DIRECTIONS);
         double could = Carbon.assimilated(tree, field);
-        Crop carried = Crop.set(tree, field, Crop.most(tree), 1).finished(tree, could);
+        double brighter = brighter(field, reading);
+        Crop carried =
+                Crop.set(tree, field, Crop.most(tree, field, brighter), 1).finished(tree, could);
         double carriedCrop = carried.fruits();
         double made = Carbon.drawnOn(could, carriedCrop * Crop.dryFruit(setting), parameters);
         Spring spring = Spring.asLastYear(tree, field, seed, Crop.claim(carriedCrop, setting, made));
@@ -62,14 +64,14 @@ public final class InitialState {
                 new GrowthTraits(
                         vigour,
                         1,
-                        flowering(tree, field, carried),
+                        flowering(tree, field, carried, brighter),
                         1,
                         spring.spurring(),
                         spring.clothing(),
                         thickening,
                         spring.ends()),
                 seed,
-                brighter(field, reading));
+                brighter);
     }
 
     /** How readily the tree lays on wood: as its trunk has become so thick in so many years. */
@@ -92,11 +94,12 @@ public final class InitialState {
     }
 
     /** Flower buds the tree bears against what light, a full crop and its wood's vigour would give. */
-    private static double flowering(Tree tree, LightField field, Crop crop) {
+    private static double flowering(Tree tree, LightField field, Crop crop, double brighter) {
         Setting setting = tree.setting();
         GrowthParameters parameters = setting.parameters().growth();
         Species.Growth species = setting.species().growth();
-        double leaf = new LeafArea(tree).all();
+        double leaf = Carbon.leafInLight(
+                tree, field, brighter * setting.parameters().crop().leafLight());
         double load = leaf <= 0 ? 0 : crop.fruits() * Crop.dryFruit(setting) / leaf;
         double found = 0;
         double modelled = 0;

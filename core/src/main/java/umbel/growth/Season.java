@@ -113,7 +113,7 @@ public final class Season {
         double reserve =
                 before.reserve() * (1 - lost(cut, carried, work.moment().in(parameters)));
         double bloom = set * before.traits().setting();
-        Crop crop = Crop.set(cut.left(), before.light(), leftOn(before.tree(), work), bloom);
+        Crop crop = Crop.set(cut.left(), before.light(), leftOn(before.tree(), before.light(), work), bloom);
 
         GrowingPoints points = new GrowingPoints(cut, carried, before.light(), before.traits(), draws);
         CarbonAllocation sharing = new CarbonAllocation(points, draws);
@@ -144,7 +144,7 @@ public final class Season {
             made = (1 - left) * made + left * stays;
         }
         // hands thin in early summer, by the leaf that is there then
-        crop = Crop.set(cut.left(), before.light(), leftOn(leafy, work), bloom);
+        crop = Crop.set(cut.left(), before.light(), leftOn(leafy, field, work), bloom);
         made = Carbon.drawnOn(made, crop.fruits() * Crop.dryFruit(setting), parameters);
         Crop finished = crop.finished(leafy, made);
         double net =
@@ -183,8 +183,10 @@ public final class Season {
     }
 
     /** Fruits left on a tree in its leaf. */
-    private static double leftOn(Tree leafy, Work work) {
-        return work.deflowered() ? 0 : work.thinned() ? Crop.most(leafy) : Double.POSITIVE_INFINITY;
+    private double leftOn(Tree leafy, LightField light, Work work) {
+        return work.deflowered()
+                ? 0
+                : work.thinned() ? Crop.most(leafy, light, before.brighter()) : Double.POSITIVE_INFINITY;
     }
 
     /**

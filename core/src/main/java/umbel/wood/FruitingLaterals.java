@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.function.Predicate;
 import umbel.knowledge.CanopyParameters;
 import umbel.knowledge.Species;
+import umbel.knowledge.TrainingSystem;
 
 /**
  * Clothes a tree's measured wood with the fruiting laterals that nobody measured, so that it carries the leaf a tree of its
@@ -35,6 +36,7 @@ final class FruitingLaterals {
     private final double[] counted;
     private final double[] fed;
     private final LeafRoom leaf;
+    private final double betweenArms;
 
     /**
      * For one tree.
@@ -57,6 +59,17 @@ final class FruitingLaterals {
         double top =
                 axes.stream().mapToDouble(axis -> axis.course().top()).max().orElse(0);
         this.leaf = new LeafRoom(setting.place(), top);
+        this.betweenArms = betweenArms(setting.system());
+    }
+
+    /** Between the tied arms of a wall its trunk is kept to laterals that do not reach from one to the next, metres. */
+    private static double betweenArms(TrainingSystem system) {
+        double least = Double.POSITIVE_INFINITY;
+        List<TrainingSystem.Tier> tiers = system.tiers();
+        for (int t = 1; system.tied() && t < tiers.size(); t++) {
+            least = Math.min(least, tiers.get(t).height() - tiers.get(t - 1).height());
+        }
+        return least;
     }
 
     /**
@@ -179,7 +192,8 @@ final class FruitingLaterals {
         double along = at / Math.max(1e-9, host.length());
         double byLimb = shape.reach() * host.length() * (1 - 0.45 * along) + 0.1;
         double byAge = 0.15 + 0.6 * season * (age - 1);
-        return stock.reach() * Math.min(shape.most(), Math.min(byAge, byLimb));
+        double free = stock.reach() * Math.min(shape.most(), Math.min(byAge, byLimb));
+        return host.kind() == AxisKind.TRUNK ? Math.min(free, betweenArms) : free;
     }
 
     /** Flower buds against the usual: as counted on the axis, else as counted on the others. */

@@ -17,6 +17,8 @@ import org.w3c.dom.Document;
 import umbel.knowledge.Knowledge;
 import umbel.practice.PracticeTree;
 import umbel.survey.Surveys;
+import umbel.wood.Axis;
+import umbel.wood.LateralTwigs;
 import umbel.wood.Tree;
 import umbel.wood.TreeBuilder;
 
@@ -44,6 +46,11 @@ class DrawingsTest {
         assertThat(top).isCloseTo(tree.top(), within(0.05));
         int segments =
                 tree.axes().stream().mapToInt(axis -> axis.course().size() - 1).sum();
+        for (Axis axis : tree.axes()) {
+            segments += axis.isUnmeasured()
+                    ? LateralTwigs.branches(axis, tree.setting()).size()
+                    : 0;
+        }
         assertThat(corners).as("six sides of two triangles a piece").isEqualTo(segments * 36);
     }
 

@@ -152,7 +152,9 @@ class CanopyTest {
             double per = one.tree().leafArea() / section;
             boolean bearing = one.tree().setting().leaf() >= 6;
             if (bearing) {
-                assertThat(per).as(one.name()).isBetween(0.18, 0.60);
+                // arms in tiers, spurred in every summer, carry less than a tree that grows freely
+                double least = one.tree().setting().system().id().equals("espalier") ? 0.15 : 0.18;
+                assertThat(per).as(one.name()).isBetween(least, 0.60);
             }
         }
     }
