@@ -26,6 +26,7 @@ export type Marked = Schemas['Marked'];
 export type Option = Schemas['Option'];
 export type RecordLine = Schemas['RecordLine'];
 export type RecordEntry = Schemas['VisitEntry'];
+export type SurveyQuery = Schemas['Query'];
 export type SurveyDocument = Schemas['Survey'];
 export type LimbMeasure = Schemas['LimbMeasure'];
 export type LightLayer = Schemas['LightLayer'];

@@ -10,6 +10,7 @@ import {
   type LimbRow,
   type SurveyForm,
 } from './form';
+import type { SurveyQuery } from '../api/client';
 import { oddities } from './odd';
 import { SmallWood } from './SmallWood';
 
@@ -17,6 +18,8 @@ interface Props {
   form: SurveyForm;
   limbs: LimbRow[];
   faults: ReadonlyMap<string, string>;
+  /** What the server asks about counts. */
+  queries: SurveyQuery[];
   chosen: string | null;
   onChoose: (limb: string | null) => void;
   change: (limbs: LimbRow[]) => void;
@@ -46,7 +49,7 @@ const COLUMNS: { field: Column; name: string; unit: string; width: string }[] = 
 ];
 
 /** Limbs as rows in walking order. Enter goes down and begins the next limb; arrows move between rows. */
-export function LimbGrid({ form, limbs, faults, chosen, onChoose, change }: Props) {
+export function LimbGrid({ form, limbs, faults, queries, chosen, onChoose, change }: Props) {
   const table = useRef<HTMLTableElement>(null);
   const focus = (row: number, column: string) => {
     requestAnimationFrame(() => {
@@ -105,7 +108,7 @@ export function LimbGrid({ form, limbs, faults, chosen, onChoose, change }: Prop
             {limbs.map((limb, row) => {
               const wrong = faultsOf(row);
               const open = chosen === limb.key;
-              const odd = oddities(form, limb);
+              const odd = oddities(form, limb, queries);
               const branches = leaving === limb.key ? branchesOf(limb.id, limbs) : [];
               return [
                 <tr

@@ -84,6 +84,19 @@ export function SmallWood({ limb, change }: { limb: LimbRow; change: (next: Part
           </label>
         ))}
         <label>
+          Counted is
+          <select
+            value={limb.counted === 'own' ? '' : limb.counted}
+            onChange={(event) => {
+              change({ counted: event.target.value });
+            }}
+            className="mt-0.5 block min-h-8 rounded-sm border border-muted/40 bg-paper px-1 text-[14px] text-ink"
+          >
+            <option value="">what stands on the limb itself</option>
+            <option value="all">everything on it</option>
+          </select>
+        </label>
+        <label>
           Tip angle, °
           <input
             inputMode="decimal"

@@ -30,7 +30,15 @@ interface Props {
 export function SurveyDesk({ id, label, first, again }: Props) {
   const draft = useDraft(id, first);
   const { form } = draft;
-  const { drawing, errors, setErrors, trouble, setTrouble, summary } = usePreview(form);
+  const {
+    drawing,
+    errors,
+    setErrors,
+    trouble,
+    setTrouble,
+    summary,
+    queries: countQueries,
+  } = usePreview(form);
   const [chosen, setChosen] = useState<string | null>(null);
   const [view, setView] = useState<View>(FIRST_VIEW);
   const go = useNavigate();
@@ -184,6 +192,7 @@ export function SurveyDesk({ id, label, first, again }: Props) {
           form={form}
           limbs={form.limbs}
           faults={faults}
+          queries={countQueries}
           chosen={chosen}
           onChoose={setChosen}
           change={(limbs) => {

@@ -26,7 +26,7 @@ export function Walk({ id, label, first }: { id: number; label: string; first: S
   const { form, change } = draft;
   const [place, setPlace] = useState<Place>(form.limbs.length > 0 ? { at: 'list' } : { at: 'trunk' });
   const [view, setView] = useState<View>(FIRST_VIEW);
-  const { drawing, errors, trouble, setTrouble } = usePreview(form);
+  const { drawing, errors, trouble, setTrouble, queries: countQueries } = usePreview(form);
   const go = useNavigate();
   const queries = useQueryClient();
   const guide = useQuery({
@@ -79,7 +79,7 @@ export function Walk({ id, label, first }: { id: number; label: string; first: S
     if (place.at === 'limb' && place.step > 0) setPlace({ ...place, step: place.step - 1 });
     else setPlace({ at: 'list' });
   };
-  const asked = limb ? oddities(form, limb) : [];
+  const asked = limb ? oddities(form, limb, countQueries) : [];
 
   return (
     <div className="mx-auto flex h-full max-w-[560px] flex-col">

@@ -26,6 +26,8 @@ export interface LimbRow {
   spurs: string;
   spurAge: string;
   flowerBuds: string;
+  /** What the counts cover: empty or `own` the limb itself, `all` everything on it. */
+  counted: string;
 }
 
 /**
@@ -142,6 +144,7 @@ const LIMB_FIELDS: Record<LimbField, { path: string; number: boolean }> = {
   spurs: { path: 'wood.spurs.count', number: true },
   spurAge: { path: 'wood.spurs.age_y', number: true },
   flowerBuds: { path: 'wood.flowerBuds', number: true },
+  counted: { path: 'wood.counted', number: false },
 };
 
 type TreeField = Exclude<keyof SurveyForm, 'base' | 'limbs'>;

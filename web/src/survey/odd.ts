@@ -1,4 +1,5 @@
 import { typedNumber } from '../ui/numbers';
+import type { SurveyQuery } from '../api/client';
 import type { LimbRow, SurveyForm } from './form';
 
 const near = (a: number, b: number) => {
@@ -6,9 +7,13 @@ const near = (a: number, b: number) => {
   return Math.min(turn, 360 - turn);
 };
 
-/** What is legal but odd about a limb, asked rather than refused. */
-export function oddities(form: SurveyForm, limb: LimbRow): string[] {
-  const asked: string[] = [];
+/**
+ * What is legal but odd about a limb, asked rather than refused.
+ *
+ * @param queries what the server asked about counts
+ */
+export function oddities(form: SurveyForm, limb: LimbRow, queries: SurveyQuery[]): string[] {
+  const asked = queries.filter((query) => query.limb === limb.id).map((query) => query.text);
   const at = typedNumber(limb.at_cm);
   const thick = typedNumber(limb.diameter_mm);
   const long = typedNumber(limb.length_cm);

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { answer, api, Problem, type Drawing, type FieldError } from '../api/client';
+import { answer, api, Problem, type Drawing, type FieldError, type SurveyQuery } from '../api/client';
 import { percent } from '../ui/words';
 import { surveyFrom, type SurveyForm } from './form';
 
@@ -11,6 +11,7 @@ export function usePreview(form: SurveyForm) {
   const [errors, setErrors] = useState<FieldError[]>([]);
   const [trouble, setTrouble] = useState('');
   const [summary, setSummary] = useState('');
+  const [queries, setQueries] = useState<SurveyQuery[]>([]);
   useEffect(() => {
     let current = true;
     const wait = setTimeout(() => {
@@ -18,6 +19,7 @@ export function usePreview(form: SurveyForm) {
         .then((preview) => {
           if (!current) return;
           setDrawing(preview.drawing);
+          setQueries(preview.queries);
           setErrors([]);
           setTrouble('');
           setSummary(
@@ -38,5 +40,5 @@ export function usePreview(form: SurveyForm) {
       clearTimeout(wait);
     };
   }, [form]);
-  return { drawing, errors, setErrors, trouble, setTrouble, summary };
+  return { drawing, errors, setErrors, trouble, setTrouble, summary, queries };
 }

@@ -228,6 +228,11 @@ public final class Assessor {
                 .toList();
     }
 
+    /** A statement in this assessor's language and units. */
+    public String say(Statement statement) {
+        return speech.say(statement);
+    }
+
     /** A plan without the seasons after it, in the format's words. */
     public Assessment.PlanAnswer plan(Plan plan) {
         return plan(plan, plan);

@@ -8,9 +8,10 @@ import java.util.List;
  *
  * @param errors one-sigma errors of a quick survey
  * @param redraws how often a tree is read again with such errors drawn
+ * @param counts from where counts of small wood are asked about
  * @param estimates values used where the survey is silent
  */
-public record SurveyParameters(Errors errors, Redraws redraws, Estimates estimates) {
+public record SurveyParameters(Errors errors, Redraws redraws, Counts counts, Estimates estimates) {
 
     /** One-sigma errors of a quick survey. */
     public record Errors(
@@ -24,6 +25,18 @@ public record SurveyParameters(Errors errors, Redraws redraws, Estimates estimat
 
     /** How often a tree is read again with measuring errors drawn, and from which seed. */
     public record Redraws(int draws, long seed) {}
+
+    /**
+     * Counts of small wood that are asked about.
+     *
+     * @param most leaf they carry against what the limb's section feeds, from which they are too many
+     * @param least the same from which they are too few, where they are said to cover all that stands on it
+     * @param leafLeast leaf under which nothing is asked, m²
+     */
+    public record Counts(
+            double most,
+            double least,
+            @JsonProperty("leafLeast_m2") double leafLeast) {}
 
     /** Estimates used where a survey is silent. */
     public record Estimates(

@@ -54,6 +54,18 @@ public record FruitingWood(double spurs, double shoots, double sites, double flo
                 / (1 + section / canopy.halfAt());
     }
 
+    /** Leaf that a thin limb of a full-grown tree of a setting feeds by its section, m² for a m². */
+    public static double fullPerSection(Setting setting) {
+        Species.Canopy canopy = setting.species().canopy();
+        return canopy.leafPerSection()
+                * setting.parameters()
+                        .canopy()
+                        .stocks()
+                        .get(setting.cultivar().stock())
+                        .leaf()
+                * Units.toCm2(1);
+    }
+
     /** Number of one-year shoots on so much leaf, m². */
     public double shootCount(double leaf) {
         return leaf * shoots / seasonShoot;

@@ -30,6 +30,7 @@ import umbel.assess.Assessor;
 import umbel.light.LightModel;
 import umbel.light.LightReading;
 import umbel.light.LightSummary;
+import umbel.reading.OddCounts;
 import umbel.survey.Survey;
 import umbel.survey.SurveyReader;
 import umbel.wood.Tree;
@@ -66,8 +67,13 @@ class SurveyController {
      *
      * @param light shares of fruiting sites in shade
      * @param estimated survey fields that were filled by estimates
+     * @param queries what is legal but odd about counts
      */
-    public record Preview(StandDrawing drawing, Assessment.LightAnswer light, List<String> estimated) {}
+    public record Preview(
+            StandDrawing drawing, Assessment.LightAnswer light, List<String> estimated, List<Query> queries) {}
+
+    /** A question about a limb. */
+    public record Query(String limb, String text) {}
 
     /** A saved survey in a tree's history; {@code withdrawnBy} is empty while it counts. */
     public record SurveyLine(long id, LocalDate surveyedOn, Instant savedAt, int limbs, String withdrawnBy) {}
@@ -94,7 +100,10 @@ class SurveyController {
                 StandDrawing.of(tree, light),
                 Assessment.LightAnswer.of(LightSummary.of(
                         light, assessor.school(request).thresholds().lightLines())),
-                tree.setting().estimated());
+                tree.setting().estimated(),
+                OddCounts.of(survey, tree).stream()
+                        .map(query -> new Query(query.limb(), assessor.say(query.question())))
+                        .toList());
     }
 
     /** Saves a new survey of a tree; the earlier ones stay. */
