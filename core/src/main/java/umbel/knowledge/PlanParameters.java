@@ -11,6 +11,8 @@ public record PlanParameters(
         Worth worth,
         Search search,
         Confidence confidence,
+        Stray stray,
+        GiveWay giveWay,
         Ahead ahead,
         Renovation renovation,
         Variants variants,
@@ -27,6 +29,8 @@ public record PlanParameters(
                 worth,
                 search,
                 confidence,
+                stray,
+                giveWay,
                 ahead,
                 renovation,
                 variants,
@@ -51,20 +55,42 @@ public record PlanParameters(
     /**
      * How finely a plan searches.
      *
+     * @param seriousMayCost what a grave fault of the frame may cost and yet be answered first
      * @param leastGain a step that brings less is left
      * @param heavyShare a step that takes this much small wood is weighed a second time against its alternative
      * @param mostWatched limbs a plan asks to look at again
      */
-    public record Search(double leastGain, double heavyShare, int mostWatched) {}
+    public record Search(double seriousMayCost, double leastGain, double heavyShare, int mostWatched) {}
 
     /**
      * How sure a step is.
      *
      * @param closeCall a choice ahead of the next by less is called close
      * @param sureGain a lead of this much makes a step as sure as its finding
+     * @param leastToAct a finding less sure is watched and measured, not acted on
+     * @param serious from which a grave fault of the frame comes before everything that is weighed
+     * @param lastingShare from this share of the trunk's thickness a limb of a vase is one of its lasting limbs
      * @param sureOfSystem how sure what a system does every year is on one tree
      */
-    public record Confidence(double closeCall, double sureGain, double sureOfSystem) {}
+    public record Confidence(
+            double closeCall,
+            double sureGain,
+            double leastToAct,
+            double serious,
+            double lastingShare,
+            double sureOfSystem) {}
+
+    /**
+     * How far the usual limits give way to a grave fault.
+     *
+     * @param lasting factor on the share of wood where the frame is for life
+     * @param renewed the same where limbs come and go, and while a tree is built
+     * @param bigCuts more big cuts
+     */
+    public record GiveWay(double lasting, double renewed, int bigCuts) {}
+
+    /** Inward, rank and hanging wood up to this thickness, or this share of the trunk's, is off outside the limits. */
+    public record Stray(@JsonProperty("most_mm") double mostMm, double mostShare) {}
 
     /** Plans beside the recommended one, and the most of the small wood any of them takes in one winter. */
     public record Variants(double mostShare, Variant gentler, Variant firmer) {}
@@ -81,13 +107,11 @@ public record PlanParameters(
      * @param young years of a limb up to which they weigh in full
      * @param old years from which they weigh least
      * @param least share of the weight then
-     * @param fork share of the weight where the limb leaves another limb and not the trunk
      */
     public record Unions(
             @JsonProperty("young_y") double young,
             @JsonProperty("old_y") double old,
-            double least,
-            double fork) {}
+            double least) {}
 
     /** Coefficients of the terms of a tree's worth. */
     public record Worth(

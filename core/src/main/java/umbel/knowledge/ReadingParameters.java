@@ -28,14 +28,26 @@ public record ReadingParameters(
      * Limbs of the frame.
      *
      * @param crotchFromMm thinner limbs have no crotch to speak of
+     * @param crotchYoungLeaf up to this leaf a crotch is judged by the school's angle
+     * @param crotchYoungMm and up to this thickness
+     * @param crotchHeldDeg under this angle a crotch that has held for years is tight all the same
      * @param mainShare from this share of the trunk a limb is a main one
+     * @param apartDeg limbs so far round the trunk from one another are not crowded
+     * @param thickFromMm thinner limbs are not too thick, whatever carries them
+     * @param thickFromShare nor those on the trunk under this share of its thickness at the foot
      * @param stackedGapCm limbs closer on the trunk leave from one place and are not above one another
      * @param crossingFromCm nearer its origin a limb does not cross another
      * @param inwardFromCm wood nearer the trunk cannot head inward
      */
     public record Frame(
             @JsonProperty("crotchFrom_mm") double crotchFromMm,
+            int crotchYoungLeaf,
+            @JsonProperty("crotchYoung_mm") double crotchYoungMm,
+            @JsonProperty("crotchHeld_deg") double crotchHeldDeg,
             double mainShare,
+            @JsonProperty("apart_deg") double apartDeg,
+            @JsonProperty("thickFrom_mm") double thickFromMm,
+            double thickFromShare,
             @JsonProperty("stackedGap_cm") double stackedGapCm,
             @JsonProperty("crossingFrom_cm") double crossingFromCm,
             @JsonProperty("inwardFrom_cm") double inwardFromCm) {}

@@ -177,8 +177,15 @@ public record Species(
             @JsonProperty("length_cm") List<Double> lengthCm,
             @JsonProperty("diameter_mm") List<Double> diameterMm) {}
 
-    /** Most to take in one season: share of small wood, number of big cuts on a large tree. */
-    public record Hardness(double woodShare, int bigCuts) {}
+    /**
+     * How a kind bears cutting.
+     *
+     * @param woodShare most of the small wood to take in one season
+     * @param bigCuts most big cuts on a large tree
+     * @param headed whether its ends may be cut into at all; where not, wood is only taken off or cut back to a branch
+     * @param heightFactor how much higher than usual in its system the kind stands and is worked on
+     */
+    public record Hardness(double woodShare, int bigCuts, boolean headed, double heightFactor) {}
 
     /** New shoots to expect: for each heading cut, and for each cm² of wound at thinning cuts. */
     public record Response(double sproutsPerHeading, double sproutsPerWoundCm2) {}

@@ -13,6 +13,7 @@ import umbel.cut.Effect;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.TargetAxes;
+import umbel.knowledge.PlanParameters;
 import umbel.reading.Finding;
 import umbel.wood.Axis;
 import umbel.wood.Tree;
@@ -170,11 +171,29 @@ final class CutSetEvaluator {
 
     /** Whether a visit keeps to the limits. */
     boolean withinLimits(List<Operation> visit) {
+        return keepsTo(visit, 1, 0);
+    }
+
+    /**
+     * The same for the sake of a grave fault, to which the usual limits give way by a little; a grower's own never do. A tree whose
+     * limbs come and go bears more than one whose frame is for life.
+     */
+    boolean nearlyWithinLimits(List<Operation> others, Operation operation) {
+        if (request.limits().byGrower()) {
+            return withinLimits(others, operation);
+        }
+        PlanParameters.GiveWay more = request.parameters().giveWay();
+        boolean lasting = found.setting().system().scaffolds().permanent();
+        boolean young = found.setting().isFilling();
+        return keepsTo(with(others, operation), lasting && !young ? more.lasting() : more.renewed(), more.bigCuts());
+    }
+
+    private boolean keepsTo(List<Operation> visit, double factor, int more) {
         List<Operation> after = asSet(visit);
         double share =
                 cut(after).woodShare(one -> one.kind() != OperationKind.SHORT_SPUR && !beyondLimits.contains(one));
-        return share <= request.limits().woodShare() + 1e-9
-                && bigCuts(after) <= request.limits().bigCuts();
+        return share <= factor * request.limits().woodShare() + 1e-9
+                && bigCuts(after) <= request.limits().bigCuts() + more;
     }
 
     private int bigCuts(List<Operation> operations) {

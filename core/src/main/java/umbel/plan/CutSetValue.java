@@ -153,7 +153,7 @@ record CutSetValue(
      * tree that is far over it of what was over it as found.
      */
     private static double tooHigh(Ground ground, Tree left, PlanRequest request) {
-        double limit = request.limits().reach() * left.setting().system().reachFactor();
+        double limit = left.setting().workableHeight(request.limits().reach());
         return above(left, limit) / Math.max(limit, above(ground.found(), limit));
     }
 

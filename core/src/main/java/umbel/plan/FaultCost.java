@@ -4,7 +4,6 @@ import umbel.knowledge.PlanParameters;
 import umbel.knowledge.RuleKnowledge;
 import umbel.reading.Finding;
 import umbel.wood.Axis;
-import umbel.wood.AxisKind;
 import umbel.wood.Condition;
 import umbel.wood.Tree;
 
@@ -38,7 +37,6 @@ final class FaultCost {
             return 1;
         }
         double years = (limb.age() - unions.young()) / (unions.old() - unions.young());
-        double held = 1 - (1 - unions.least()) * Math.max(0, Math.min(1, years));
-        return tree.axis(limb.parent()).kind() == AxisKind.TRUNK ? held : held * unions.fork();
+        return 1 - (1 - unions.least()) * Math.max(0, Math.min(1, years));
     }
 }

@@ -71,8 +71,7 @@ final class LocalSearch {
 
     /** Whether a step was weighed for a fault of the tree and takes much wood. */
     private boolean isHeavyChoice(Candidate step) {
-        return !step.settled()
-                && !request.taken().contains(step.operation())
+        return search.isWeighed(step)
                 && step.finding() != null
                 && PlanSearch.isFault(step)
                 && evaluator.cut(List.of(step.operation())).woodShare()

@@ -14,10 +14,12 @@ import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Stubs;
 import umbel.cut.TargetAxes;
+import umbel.knowledge.PlanParameters;
 import umbel.light.LightResolution;
 import umbel.reading.Finding;
 import umbel.reading.RemedyContext;
 import umbel.reading.Rules;
+import umbel.reading.Severity;
 import umbel.text.Statement;
 import umbel.wood.Tree;
 import umbel.wood.Units;
@@ -33,6 +35,10 @@ import umbel.wood.Units;
 final class PlanSearch {
 
     private static final int LOOK_AGAIN = 6;
+    /** Faults of the frame that come first, before what merely brings light. */
+    private static final Set<String> SERIOUS = Set.of("rival-leader", "limb-too-thick", "tight-crotch", "inward");
+
+    private static final Set<String> STRAY = Set.of("inward", "hanger", "water-sprout");
 
     private final Tree found;
     private final PlanRequest request;
@@ -43,6 +49,7 @@ final class PlanSearch {
     private final TrainingProgramme programme;
     private final RemedyContext remedies;
     private final SystemOperations bySystem;
+    private final FrameGuard guard;
 
     /**
      * A search on a tree.
@@ -68,9 +75,11 @@ final class PlanSearch {
                 request.summer(),
                 request.parameters().lowering(),
                 stubs);
+        PlanParameters.Confidence sure = request.parameters().confidence();
+        this.guard = new FrameGuard(found, findings, sure.lastingShare(), sure.serious());
         for (Finding finding : findings) {
             for (Candidate candidate : remedies(finding)) {
-                if (allowed(candidate)) {
+                if (allowed(candidate) && !guard.forbids(candidate)) {
                     // how a limb is taken is the system's choice, not a matter of gain
                     boolean usual =
                             candidates.stream().noneMatch(one -> one.finding() == finding && one.decidesAs(candidate));
@@ -83,12 +92,31 @@ final class PlanSearch {
     /** The answers to one finding, the usual one first; it stands outside the weighing where nobody disputes it. */
     private List<Candidate> remedies(Finding finding) {
         List<Operation> operations = Rules.remedies(remedies, finding);
-        boolean undisputed = Rules.isUndisputed(finding);
+        if (finding.confidence() < request.parameters().confidence().leastToAct()) {
+            return List.of();
+        }
+        boolean undisputed = Rules.isUndisputed(finding) || isSmallStray(finding);
         List<Candidate> answers = new ArrayList<>();
         for (int i = 0; i < operations.size(); i++) {
             answers.add(Candidate.of(operations.get(i), finding, undisputed && i == 0));
         }
         return answers;
+    }
+
+    /** Inward, rank or hanging wood that is thin for this tree: it is off, outside the limits. */
+    private boolean isSmallStray(Finding finding) {
+        boolean stray = STRAY.contains(finding.rule().id())
+                && !finding.targets().isEmpty()
+                && finding.first().isLimb();
+        if (!stray) {
+            return false;
+        }
+        PlanParameters.Stray most = request.parameters().stray();
+        double thick = found.find(finding.first().limb()).orElseThrow().baseDiameter();
+        return thick
+                <= Math.max(
+                        Units.fromMm(most.mostMm()),
+                        most.mostShare() * found.trunk().baseDiameter());
     }
 
     /** What is weighed: the answers to the findings, each in the usual way. */
@@ -163,7 +191,7 @@ final class PlanSearch {
     List<Candidate> within(List<Candidate> other, double leastGainFactor) {
         double least = request.parameters().search().leastGain() * leastGainFactor;
         Set<Operation> there = new HashSet<>(operations(other));
-        List<Candidate> open = with(one -> there.contains(one.operation()) && isWeighed(one));
+        List<Candidate> open = with(one -> there.contains(one.operation()) && (isWeighed(one) || isSerious(one)));
         List<Candidate> chosen = fixed();
         fill(chosen, least, open.stream().filter(PlanSearch::isOfALimb).toList());
         addEnds(chosen);
@@ -201,13 +229,19 @@ final class PlanSearch {
     List<Candidate> fixed() {
         List<Candidate> chosen = new ArrayList<>();
         for (Candidate candidate : candidates) {
-            if (candidate.settled()) {
+            if (candidate.settled() && Rules.isUndisputed(candidate.finding())) {
                 addIfFits(chosen, candidate, false);
             }
         }
         for (Operation operation : request.taken()) {
             if (chosen.stream().noneMatch(one -> one.operation().equals(operation))) {
                 addIfFits(chosen, asCandidate(operation), false);
+            }
+        }
+        // thin strays are off, unless the grower decided otherwise about them
+        for (Candidate candidate : candidates) {
+            if (candidate.settled() && !chosen.contains(candidate)) {
+                addIfFits(chosen, candidate, false);
             }
         }
         for (Candidate candidate : bySystem.frame()) {
@@ -244,6 +278,7 @@ final class PlanSearch {
      * light and the thinning of what is crowded.
      */
     void fillAll(List<Candidate> chosen, double least) {
+        addSerious(chosen);
         fill(chosen, least, with(PlanSearch::isOfALimb));
         addEnds(chosen);
         fill(chosen, least, with(one -> isFault(one) && one.operation().onGroup()));
@@ -257,7 +292,9 @@ final class PlanSearch {
      */
     void addEnds(List<Candidate> chosen) {
         for (Candidate candidate : bySystem.ends()) {
-            addIfFits(chosen, candidate, candidate.operation().kind().cuts());
+            if (!guard.forbidsEnd(candidate)) {
+                addIfFits(chosen, candidate, candidate.operation().kind().cuts());
+            }
         }
         bySystem.thinOneYearWood(
                 chosen, evaluator, this::allowed, one -> request.taken().contains(one.operation()));
@@ -268,6 +305,22 @@ final class PlanSearch {
         return chosen.stream()
                 .filter(one -> !bySystem.isOfTheEnds(one) || request.taken().contains(one.operation()))
                 .toList();
+    }
+
+    /** Answers to the grave and certain faults of the frame, though they may cost more than they bring. */
+    void addSerious(List<Candidate> chosen) {
+        fill(chosen, -request.parameters().search().seriousMayCost(), with(this::isSerious));
+    }
+
+    /** Whether a candidate takes a limb for a grave and certain fault of the frame, and so may cost more than it brings. */
+    private boolean isSerious(Candidate candidate) {
+        Finding finding = candidate.finding();
+        return finding != null
+                && isOfALimb(candidate)
+                && SERIOUS.contains(finding.rule().id())
+                && finding.severity() == Severity.ACT
+                && finding.confidence() >= request.parameters().confidence().serious()
+                && !evaluator.stands(finding, List.of(candidate.operation()));
     }
 
     static boolean isOfALimb(Candidate candidate) {
@@ -326,7 +379,10 @@ final class PlanSearch {
             double gain = evaluator.worth(CutSetEvaluator.with(now, candidate.operation())) - worth;
             gains.put(candidate, gain);
             looked += unseen ? 0 : 1;
-            if (gain > bestGain && evaluator.withinLimits(operations(chosen), candidate.operation())) {
+            boolean room = isSerious(candidate)
+                    ? evaluator.nearlyWithinLimits(now, candidate.operation())
+                    : evaluator.withinLimits(now, candidate.operation());
+            if (gain > bestGain && room) {
                 best = candidate;
                 bestGain = gain;
             }
@@ -433,7 +489,10 @@ final class PlanSearch {
 
     /** Whether a step stands because it was weighed: not settled, not the grower's, not the system's own. */
     boolean isWeighed(Candidate one) {
-        return !one.settled() && !request.taken().contains(one.operation()) && !bySystem.includes(one.operation());
+        return !one.settled()
+                && !isSerious(one)
+                && !request.taken().contains(one.operation())
+                && !bySystem.includes(one.operation());
     }
 
     /** What a visit is worth, a weighed step counting for no less than the least it must bring. */

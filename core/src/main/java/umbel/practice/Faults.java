@@ -194,7 +194,7 @@ final class Faults {
     private void tighten() {
         int i = onTrunk(1);
         LimbMeasure limb = limbs.get(i);
-        limbs.set(i, with(limb, limb.atCm(), limb.bearingDeg(), 27, limb.diameterMm(), limb.lengthCm()));
+        limbs.set(i, with(limb, limb.atCm(), limb.bearingDeg(), 18, limb.diameterMm(), limb.lengthCm()));
     }
 
     private void crowd() {
@@ -205,7 +205,7 @@ final class Faults {
                 "trunk",
                 "scaffold",
                 limb.atCm() + 3,
-                limb.bearingDeg() + 62,
+                limb.bearingDeg() + 42,
                 52,
                 limb.diameterMm() * share,
                 limb.lengthCm() * 0.85,

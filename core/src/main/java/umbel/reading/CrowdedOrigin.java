@@ -37,7 +37,7 @@ final class CrowdedOrigin extends Rule {
             Axis lower = mains.get(i - 1);
             Axis upper = mains.get(i);
             double gap = Units.toCm(upper.at() - lower.at());
-            if (gap >= gapCm) {
+            if (gap >= gapCm || isApart(context, lower, upper)) {
                 continue;
             }
             Axis worse = worse(context, lower, upper);
@@ -60,6 +60,15 @@ final class CrowdedOrigin extends Rule {
         }
         found.sort(Comparator.comparingDouble(Finding::value));
         return found;
+    }
+
+    /** Whether two limbs leave far enough round the trunk from one another to stand at one height. */
+    private static boolean isApart(RuleContext context, Axis a, Axis b) {
+        double between = a.course()
+                .directionAt(0)
+                .level()
+                .angleTo(b.course().directionAt(0).level());
+        return Units.toDegrees(between) >= context.parameters().frame().apartDeg();
     }
 
     /** The limb further from the wanted angle, counting ten degrees for each tenth of light it lacks. */

@@ -13,7 +13,10 @@ import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Units;
 
-/** A limb too thick for the stem that carries it, by ratio or, in slender systems, by thickness alone. */
+/**
+ * A limb too thick for the stem that carries it, by ratio or, in slender systems, by thickness alone. Thin limbs high on a tapering
+ * stem are none, whatever their ratio.
+ */
 final class LimbTooThick extends Rule {
 
     LimbTooThick() {
@@ -33,7 +36,12 @@ final class LimbTooThick extends Rule {
             double most = trunkLimb ? onTrunk : limits.forkRatioMost();
             double ratio = limb.baseDiameter() / context.parentBelow(limb);
             double diameter = Units.toMm(limb.baseDiameter());
-            if (ratio > most) {
+            boolean stout = diameter >= context.parameters().frame().thickFromMm()
+                    && (!trunkLimb
+                            || limb.baseDiameter()
+                                    >= context.parameters().frame().thickFromShare()
+                                            * context.tree().trunk().baseDiameter());
+            if (ratio > most && stout) {
                 found.add(new Finding(
                         this,
                         List.of(Target.of(limb)),

@@ -25,7 +25,7 @@ final class OverHeight extends Rule {
 
     @Override
     public List<Finding> read(RuleContext context) {
-        double most = context.reach() * context.tree().setting().system().reachFactor();
+        double most = context.tree().setting().workableHeight(context.reach());
         List<Axis> tall = new ArrayList<>();
         if (context.tree().trunk().course().top() > most) {
             tall.add(context.tree().trunk());

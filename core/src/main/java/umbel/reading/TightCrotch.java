@@ -5,13 +5,17 @@ import java.util.List;
 import umbel.cut.Operation;
 import umbel.cut.Options;
 import umbel.cut.Target;
+import umbel.knowledge.ReadingParameters;
 import umbel.text.Statement;
 import umbel.text.Value;
 import umbel.wood.Axis;
 import umbel.wood.Condition;
 import umbel.wood.Units;
 
-/** A crotch so narrow that it encloses bark, splits under load and lets canker in. */
+/**
+ * A crotch so narrow that it encloses bark, splits under load and lets canker in. On young wood at the trunk it is judged by its
+ * angle; one that has held for years only where it is narrower still, and a fork out on a limb only where it splits.
+ */
 final class TightCrotch extends Rule {
 
     TightCrotch() {
@@ -30,11 +34,11 @@ final class TightCrotch extends Rule {
             }
             double angle = Units.toDegrees(
                     limb.course().directionAt(0).angleTo(parent.course().directionAt(limb.at())));
-            double least = least(context, parent);
-            if (angle >= least) {
+            boolean splitting = limb.is(Condition.SPLITTING);
+            double least = least(context, limb, parent);
+            if (angle >= least || !splitting && parent.parent() >= 0) {
                 continue;
             }
-            boolean splitting = limb.is(Condition.SPLITTING);
             double confidence = splitting
                     ? 0.98
                     : ThresholdConfidence.below(angle, least, context.errors().angleDeg());
@@ -56,12 +60,19 @@ final class TightCrotch extends Rule {
         return found;
     }
 
-    /** The school's line, but on the trunk of a system of steep limbs no more than the system itself asks for. */
-    private static double least(RuleContext context, Axis parent) {
+    /**
+     * The school's line on young wood, but on the trunk of a system of steep limbs no more than the system itself asks for; on a
+     * union that has held, the line for old wood.
+     */
+    private static double least(RuleContext context, Axis limb, Axis parent) {
+        ReadingParameters.Frame lines = context.parameters().frame();
         double bySystem =
                 context.tree().setting().system().scaffolds().angleDeg().get(0);
         double bySchool = context.school().crotchAngleDeg();
-        return parent.parent() < 0 ? Math.min(bySchool, bySystem) : bySchool;
+        double young = parent.parent() < 0 ? Math.min(bySchool, bySystem) : bySchool;
+        boolean held = context.tree().setting().leaf() > lines.crotchYoungLeaf()
+                || limb.baseDiameter() > Units.fromMm(lines.crotchYoungMm());
+        return held && !limb.is(Condition.SPLITTING) ? Math.min(young, lines.crotchHeldDeg()) : young;
     }
 
     @Override

@@ -122,6 +122,15 @@ public record Setting(
         return species.growing().bearingLeaf().get(cultivar.stock());
     }
 
+    /**
+     * Height up to which the tree is worked on, metres.
+     *
+     * @param reach height a person on the ground reaches, metres
+     */
+    public double workableHeight(double reach) {
+        return reach * system.reachFactor() * species.hardness().heightFactor();
+    }
+
     /** Whether the stock is one that dwarfs. */
     public boolean isDwarfed() {
         return cultivar.stock().equals("very-dwarfing") || cultivar.stock().equals("dwarfing");

@@ -294,7 +294,8 @@ class AssessorTest {
 
     @Test
     void theLeastSureFindingIsWhatToMeasureNext() {
-        Survey survey = Surveys.apple().scaffold("1", 80, 0, 38, 30, 150).survey();
+        Survey survey =
+                Surveys.apple().leaf(5).scaffold("1", 80, 0, 38, 30, 150).survey();
         Assessment answer = assessor.assess(AssessRequest.of(survey));
         assertThat(answer.measureNext()).hasSize(1);
         assertThat(answer.measureNext().get(0).limb()).isEqualTo("1");

@@ -21,7 +21,7 @@ final class ExhaustiveSearch {
         List<Candidate> open = new ArrayList<>(search.with(one -> !one.settled() && PlanSearch.isOfALimb(one)));
         int ends = open.size();
         open.addAll(search.with(one -> !one.settled() && !PlanSearch.isOfALimb(one)));
-        return bestFrom(search.fixed(), open, 0, ends);
+        return bestFrom(taken(), open, 0, ends);
     }
 
     /** What a set is worth; a set with a step whose fault the others have already answered does not count. */
@@ -38,7 +38,13 @@ final class ExhaustiveSearch {
 
     /** What stands without weighing, and nothing else. */
     List<Candidate> onlyFixed() {
-        return withEnds(search.fixed());
+        return withEnds(taken());
+    }
+
+    private List<Candidate> taken() {
+        List<Candidate> chosen = search.fixed();
+        search.addSerious(chosen);
+        return chosen;
     }
 
     private List<Candidate> withEnds(List<Candidate> chosen) {

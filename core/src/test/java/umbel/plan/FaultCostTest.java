@@ -61,19 +61,6 @@ class FaultCostTest {
     }
 
     @Test
-    void aForkOutOnALimbWeighsHalfOfACrotchOnTheTrunk() {
-        Tree tree = Surveys.apple()
-                .scaffold("1", 80, 0, 55, 45, 220)
-                .limb("1a", "1", "lateral", 90, 10, 70, 18, 90, 2, Surveys.bare())
-                .tree();
-        assertThat(FaultCost.certain(tight(tree, "1a").withConfidence(1), tree, PARAMETERS))
-                .isCloseTo(
-                        PARAMETERS.rules().get("tight-crotch").cost()
-                                * PARAMETERS.unions().fork(),
-                        within(1e-9));
-    }
-
-    @Test
     void otherFaultsDoNotAgeAway() {
         Tree tree = Surveys.apple().leaf(20).scaffold("1", 90, 40, 55, 70, 240).tree();
         Finding thick = TreeReader.read(tree, KNOWLEDGE.school("classic"), 2.4).findings().stream()

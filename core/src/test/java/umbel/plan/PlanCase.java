@@ -23,13 +23,14 @@ record PlanCase(Tree tree, PlanRequest request, TreeReader.Reading reading) {
     /** An old tree long left to itself: more to be done than one winter allows. */
     static PlanCase neglected() {
         return of(PracticeTree.survey(
-                "plum-japanese",
-                "open-centre",
-                28,
-                2,
-                Fault.RIVAL_LEADER,
+                "cherry-sweet",
+                "central-leader",
+                20,
+                3,
+                Fault.TIGHT_CROTCH,
                 Fault.THICK_LIMB,
                 Fault.TOO_TALL,
+                Fault.CROWDED_ORIGIN,
                 Fault.STACKED_LIMBS));
     }
 

@@ -37,7 +37,8 @@ class FindingConfidenceTest {
     @ParameterizedTest
     @CsvSource({"38, 0.45, 0.78", "33, 0.72, 0.93", "24, 0.93, 1.0"})
     void theFurtherPastTheLineTheSurer(double angle, double low, double high) {
-        Survey survey = Surveys.apple().scaffold("1", 80, 0, angle, 30, 150).survey();
+        Survey survey =
+                Surveys.apple().leaf(5).scaffold("1", 80, 0, angle, 30, 150).survey();
         assertThat(find(of(survey), "tight-crotch").confidence()).isBetween(low, high);
     }
 
@@ -56,7 +57,7 @@ class FindingConfidenceTest {
     @Test
     void theMeasurementThatSettlesADoubtIsNamed() {
         FindingConfidence.Answer angle =
-                of(Surveys.apple().scaffold("7", 80, 0, 38, 30, 150).survey());
+                of(Surveys.apple().leaf(5).scaffold("7", 80, 0, 38, 30, 150).survey());
         assertThat(angle.measureNext()).hasSize(1);
         assertThat(angle.measureNext().get(0).limb()).isEqualTo("7");
         assertThat(angle.measureNext().get(0).what()).isEqualTo("angle");

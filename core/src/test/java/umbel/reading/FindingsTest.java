@@ -117,9 +117,11 @@ class FindingsTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"38, true, 38", "43, false, 0"})
-    void aCrotchUnderFortyDegreesIsTight(double angle, boolean found, double value) {
-        Tree tree = Surveys.apple().scaffold("1", 80, 0, angle, 30, 150).tree();
+    @CsvSource({"5, 38, true, 38", "5, 43, false, 0", "9, 36, false, 0", "9, 23, true, 23"})
+    void aYoungCrotchUnderFortyDegreesIsTightAndAnOldOneUnderTwentyFive(
+            int leaf, double angle, boolean found, double value) {
+        Tree tree =
+                Surveys.apple().leaf(leaf).scaffold("1", 80, 0, angle, 30, 150).tree();
         assertThat(has(tree, "tight-crotch")).isEqualTo(found);
         if (found) {
             Finding finding = find(tree, "tight-crotch");
@@ -139,11 +141,11 @@ class FindingsTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"6, true", "12, false"})
-    void scaffoldsWantAHandBetweenThem(double gap, boolean found) {
+    @CsvSource({"6, 50, true", "12, 50, false", "6, 75, false"})
+    void scaffoldsWantAHandOrASixthOfATurnBetweenThem(double gap, double turn, boolean found) {
         Tree tree = Surveys.apple()
                 .scaffold("1", 80, 0, 55, 35, 150)
-                .scaffold("2", 80 + gap, 140, 55, 35, 150)
+                .scaffold("2", 80 + gap, turn, 55, 35, 150)
                 .tree();
         assertThat(has(tree, "crowded-origin")).isEqualTo(found);
     }
@@ -152,7 +154,7 @@ class FindingsTest {
     void theWorseOfTwoCrowdedLimbsIsNamedFirst() {
         Tree tree = Surveys.apple()
                 .scaffold("good", 80, 0, 53, 35, 150)
-                .scaffold("steep", 84, 140, 42, 35, 150)
+                .scaffold("steep", 84, 40, 42, 35, 150)
                 .tree();
         assertThat(find(tree, "crowded-origin").paths()).containsExactly("steep", "good");
     }

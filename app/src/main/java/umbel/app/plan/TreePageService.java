@@ -58,8 +58,7 @@ class TreePageService {
                         limits.woodShare(),
                         limits.bigCuts(),
                         limits.reach(),
-                        Units.round(
-                                limits.reach() * read.tree().setting().system().reachFactor(), 2),
+                        Units.round(read.tree().setting().workableHeight(limits.reach()), 2),
                         read.school()
                                 .thresholds()
                                 .shadedMost(

@@ -21,8 +21,8 @@ import umbel.app.RunningUmbel;
 @ExtendWith(RunningUmbel.class)
 class PlansInBrowserTest {
 
-    private static final long OLD_PLUM = 18;
-    private static final long SLENDER_APPLE = 9;
+    private static final long OLD_PLUM = 19;
+    private static final long SLENDER_APPLE = 8;
     private static final long ESPALIER = 23;
     private static final long CHERRY = 15;
 

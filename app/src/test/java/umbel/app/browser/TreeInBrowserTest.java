@@ -163,7 +163,7 @@ class TreeInBrowserTest {
 
     @Test
     void theSchoolChangesWhatIsProposed() {
-        openTree(10);
+        openTree(5);
         assertThat(BROWSER.field("School").getAttribute("value")).isEqualTo("classic");
         BROWSER.field("School").sendKeys("Intensive");
         waitUntilKept();
