@@ -78,12 +78,12 @@ class SchoolComparisonTest {
 
     @Test
     void aFindingOnlyOneSchoolMakesIsPutDownToItsLine() {
-        SchoolComparison.View strict = view("classic", Map.of("sproutLength_cm", 20.0));
-        SchoolComparison.View easy = view("classic", Map.of("sproutLength_cm", 300.0));
+        SchoolComparison.View strict = view("classic", Map.of("limbRatio", 0.35));
+        SchoolComparison.View easy = view("classic", Map.of("limbRatio", 0.95));
         List<SchoolComparison.Difference> told = SchoolComparison.of(TREE, strict, easy, Speech.english());
         assertThat(told).anySatisfy(one -> {
-            assertThat(one.line()).isEqualTo("sproutLength_cm");
-            assertThat(one.because()).contains("20").contains("300");
+            assertThat(one.line()).isEqualTo("limbRatio");
+            assertThat(one.because()).contains("0.35").contains("0.95");
         });
     }
 

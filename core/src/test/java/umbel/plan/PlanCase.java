@@ -23,14 +23,13 @@ record PlanCase(Tree tree, PlanRequest request, TreeReader.Reading reading) {
     /** An old tree long left to itself: more to be done than one winter allows. */
     static PlanCase neglected() {
         return of(PracticeTree.survey(
-                "cherry-sweet",
+                "pear",
                 "central-leader",
-                20,
-                3,
-                Fault.TIGHT_CROTCH,
+                28,
+                2,
+                Fault.RIVAL_LEADER,
                 Fault.THICK_LIMB,
                 Fault.TOO_TALL,
-                Fault.CROWDED_ORIGIN,
                 Fault.STACKED_LIMBS));
     }
 

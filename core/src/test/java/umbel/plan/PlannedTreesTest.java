@@ -71,16 +71,7 @@ class PlannedTreesTest {
 
     @Test
     void bigCutsBeyondTheLimitAreKeptForLaterWinters() {
-        PlanCase old = PlanCase.of(PracticeTree.survey(
-                "pear",
-                "central-leader",
-                28,
-                2,
-                Fault.RIVAL_LEADER,
-                Fault.THICK_LIMB,
-                Fault.TOO_TALL,
-                Fault.STACKED_LIMBS));
-        Plan plan = old.under(new Limits(0.5, 1, REACH)).recommended();
+        Plan plan = PlanCase.neglected().under(new Limits(0.5, 1, REACH)).recommended();
         for (int year = 0; year < 3; year++) {
             int winter = year;
             assertThat(plan.steps().stream()
