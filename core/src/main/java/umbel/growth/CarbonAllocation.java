@@ -3,6 +3,7 @@ package umbel.growth;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import umbel.compute.Cancellation;
 import umbel.growth.GrowingPoint.Fate;
 import umbel.growth.GrowingPoint.Kind;
 import umbel.knowledge.GrowthParameters;
@@ -52,6 +53,7 @@ final class CarbonAllocation {
      * @param amount dry mass, kilograms
      */
     void share(double amount) {
+        Cancellation.check();
         for (int a = 0; a < flowInto.length; a++) {
             for (GrowingPoint point : points.on(a)) {
                 point.fate = Fate.LONG;

@@ -78,7 +78,7 @@ class CancellationTest {
         caller.start();
         Thread.sleep(30);
         cancellation.request();
-        caller.join(5_000);
+        caller.join(10_000);
         assertThat(caller.isAlive()).isFalse();
     }
 }
