@@ -80,7 +80,7 @@ class YearsInBrowserTest {
 
     @Test
     void anotherSchoolIsAskedAndItsDifferencesSaid() {
-        openTree(1);
+        openTree(2);
         new Select(BROWSER.find(By.cssSelector("section[aria-label='Another school'] select"))).selectByValue("gentle");
         BROWSER.sees("fruits in the third year");
         BROWSER.sees("Gentle:");

@@ -111,7 +111,7 @@ class YearsApiTest {
 
     @Test
     void twoSchoolsDifferForASettingThatIsNamed() {
-        JsonNode beside = umbel.post("/api/trees/1/schools?beside=gentle", "{}").json();
+        JsonNode beside = umbel.post("/api/trees/2/schools?beside=gentle", "{}").json();
         assertThat(beside.at("/school").asString()).isEqualTo("Classic");
         assertThat(beside.at("/otherSchool").asString()).isEqualTo("Gentle");
         assertThat(beside.at("/differing").size()).isPositive();
