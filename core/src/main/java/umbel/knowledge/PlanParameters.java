@@ -11,7 +11,7 @@ public record PlanParameters(
         Worth worth,
         Search search,
         Confidence confidence,
-        Stray stray,
+        Frame frame,
         GiveWay giveWay,
         Ahead ahead,
         Renovation renovation,
@@ -29,7 +29,7 @@ public record PlanParameters(
                 worth,
                 search,
                 confidence,
-                stray,
+                frame,
                 giveWay,
                 ahead,
                 renovation,
@@ -55,12 +55,12 @@ public record PlanParameters(
     /**
      * How finely a plan searches.
      *
-     * @param seriousMayCost what a grave fault of the frame may cost and yet be answered first
+     * @param graveMayCost what a grave fault of the frame may cost and yet be answered first
      * @param leastGain a step that brings less is left
      * @param heavyShare a step that takes this much small wood is weighed a second time against its alternative
      * @param mostWatched limbs a plan asks to look at again
      */
-    public record Search(double seriousMayCost, double leastGain, double heavyShare, int mostWatched) {}
+    public record Search(double graveMayCost, double leastGain, double heavyShare, int mostWatched) {}
 
     /**
      * How sure a step is.
@@ -68,17 +68,10 @@ public record PlanParameters(
      * @param closeCall a choice ahead of the next by less is called close
      * @param sureGain a lead of this much makes a step as sure as its finding
      * @param leastToAct a finding less sure is watched and measured, not acted on
-     * @param serious from which a grave fault of the frame comes before everything that is weighed
-     * @param lastingShare from this share of the trunk's thickness a limb of a vase is one of its lasting limbs
+     * @param grave from which a grave fault of the frame comes before everything that is weighed
      * @param sureOfSystem how sure what a system does every year is on one tree
      */
-    public record Confidence(
-            double closeCall,
-            double sureGain,
-            double leastToAct,
-            double serious,
-            double lastingShare,
-            double sureOfSystem) {}
+    public record Confidence(double closeCall, double sureGain, double leastToAct, double grave, double sureOfSystem) {}
 
     /**
      * How far the usual limits give way to a grave fault.
@@ -89,8 +82,27 @@ public record PlanParameters(
      */
     public record GiveWay(double lasting, double renewed, int bigCuts) {}
 
-    /** Inward, rank and hanging wood up to this thickness, or this share of the trunk's, is off outside the limits. */
-    public record Stray(@JsonProperty("most_mm") double mostMm, double mostShare) {}
+    /**
+     * What is decided about a frame before anything is weighed.
+     *
+     * @param mainShare from this share of the trunk's thickness a limb of a vase is one of its lasting limbs
+     * @param forkRatio from this share of its parent's thickness a branch of a lasting limb carries its line on
+     * @param forkDeg from and to which lean it does
+     * @param forkTurnDeg turned less than this from its parent
+     * @param leastLasting so many lasting limbs stay where another goes for a fault
+     * @param uprightDeg up to this lean a limb stands upright
+     * @param strayMm inward, rank and hanging wood up to this thickness is off
+     * @param strayShare or up to this share of the trunk's
+     */
+    public record Frame(
+            double mainShare,
+            double forkRatio,
+            @JsonProperty("fork_deg") List<Double> forkDeg,
+            @JsonProperty("forkTurn_deg") double forkTurnDeg,
+            int leastLasting,
+            @JsonProperty("upright_deg") double uprightDeg,
+            @JsonProperty("stray_mm") double strayMm,
+            double strayShare) {}
 
     /** Plans beside the recommended one, and the most of the small wood any of them takes in one winter. */
     public record Variants(double mostShare, Variant gentler, Variant firmer) {}

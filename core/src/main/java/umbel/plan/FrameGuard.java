@@ -1,8 +1,10 @@
 package umbel.plan;
 
 import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
 import umbel.cut.OperationKind;
+import umbel.knowledge.PlanParameters;
 import umbel.reading.Finding;
 import umbel.reading.Severity;
 import umbel.wood.Axis;
@@ -11,72 +13,47 @@ import umbel.wood.Tree;
 import umbel.wood.Units;
 
 /**
- * What a plan may not do to a tree's frame, whatever it would be worth.
+ * What about a tree's frame is decided before anything is weighed.
  *
- * <p>Where a system's scaffolds are there for life, a sound one, and a fork that carries the vase on, is not taken off as a whole for a
- * fault that can be lived with or answered otherwise. Wood is taken off whole for its height only where it stands upright. On kinds
- * that are never headed nothing is cut into. The system's work on ends passes limbs that should go.
+ * <p>Where a system's scaffolds are there for life, a sound one, and a fork that carries a vase on, is not taken off as a whole for a
+ * fault that can be lived with or answered otherwise. Some faults take only upright limbs off whole. Kinds that are never headed are
+ * not cut into. The system's work on ends passes limbs that should go. Thin strays are off, and grave faults come first. Which rule
+ * stands where is the rule's own to say.
  */
 final class FrameGuard {
 
-    /** Faults for which a lasting limb may go: nothing else answers them. */
-    private static final Set<String> GROUNDS = Set.of("unsound-wood", "rival-leader", "root-sucker", "inward");
-    /** Faults that end in the limb going, now or in a later winter. */
-    private static final Set<String> DOOMED = Set.of("rival-leader", "limb-too-thick", "tight-crotch", "inward");
-
-    /** Faults for which one of many scaffolds about a leader may go. */
-    private static final Set<String> OF_A_SCAFFOLD =
-            Set.of("limb-too-thick", "crowded-origin", "stacked-limbs", "crossing");
-
-    private static final String TIGHT = "tight-crotch";
-    private static final String HEIGHT = "over-height";
-    /** Of the lasting limbs of the trunk, so many stay where another goes. */
-    private static final int LEAST_FRAME = 3;
-
-    private static final double UPRIGHT_DEG = 40;
-    private static final double FORK_RATIO = 0.55;
-    private static final double[] FORK_DEG = {25, 68};
-    private static final double FORK_BEARING_DEG = 75;
-
     private final Tree tree;
-    private final boolean headed;
+    private final PlanParameters.Frame lines;
+    private final PlanParameters.Confidence sure;
     private final Set<String> scaffolds = new HashSet<>();
     private final Set<String> forks = new HashSet<>();
     private final Set<String> doomed = new HashSet<>();
 
-    /**
-     * A guard.
-     *
-     * @param lastingShare from this share of the trunk's thickness a limb of a vase is one of its lasting limbs
-     * @param sure from which confidence a fault dooms a limb
-     */
-    FrameGuard(Tree tree, Iterable<Finding> findings, double lastingShare, double sure) {
+    FrameGuard(Tree tree, List<Finding> findings, PlanParameters parameters) {
         this.tree = tree;
-        this.headed = tree.setting().species().hardness().headed();
+        this.lines = parameters.frame();
+        this.sure = parameters.confidence();
         boolean permanent = tree.setting().system().scaffolds().permanent();
         for (Axis limb : tree.limbs()) {
             boolean sound = permanent && limb.age() >= 2 && limb.conditions().isEmpty();
-            if (sound && limb.parent() == 0 && isMain(limb, lastingShare)) {
+            if (sound && limb.parent() == 0 && isMain(limb)) {
                 scaffolds.add(limb.id());
             } else if (sound && limb.parent() > 0 && isFork(limb, tree.axis(limb.parent()))) {
                 forks.add(limb.id());
             }
         }
-        for (Finding finding : findings) {
-            boolean certain = finding.severity() == Severity.ACT && finding.confidence() >= sure;
-            if (certain
-                    && DOOMED.contains(finding.rule().id())
-                    && finding.first().isLimb()) {
-                doomed.add(finding.first().limb());
-            }
-        }
-        doomed.removeIf(limb -> scaffolds.contains(limb) || forks.contains(limb));
+        findings.stream()
+                .filter(this::isGrave)
+                .map(finding -> finding.first().limb())
+                .filter(limb -> !isLasting(limb))
+                .forEach(doomed::add);
     }
 
-    private boolean isMain(Axis limb, double lastingShare) {
+    private boolean isMain(Axis limb) {
         return limb.role() == Role.SCAFFOLD
                 || isPartOfAVase(limb)
-                        && limb.baseDiameter() >= lastingShare * tree.trunk().baseDiameter();
+                        && limb.baseDiameter()
+                                >= lines.mainShare() * tree.trunk().baseDiameter();
     }
 
     private boolean isPartOfAVase(Axis limb) {
@@ -88,7 +65,7 @@ final class FrameGuard {
 
     /** A branch of a lasting limb that carries its line on and out. */
     private boolean isFork(Axis limb, Axis parent) {
-        if (!scaffolds.contains(parent.id()) && !forks.contains(parent.id()) || !isPartOfAVase(limb)) {
+        if (!isLasting(parent.id()) || !isPartOfAVase(limb)) {
             return false;
         }
         double lean = Units.toDegrees(limb.baseInclination());
@@ -96,49 +73,73 @@ final class FrameGuard {
                 .directionAt(0)
                 .level()
                 .angleTo(parent.course().directionAt(0).level()));
-        return limb.baseDiameter() >= FORK_RATIO * parent.diameterAt(limb.at())
-                && lean >= FORK_DEG[0]
-                && lean <= FORK_DEG[1]
-                && turned < FORK_BEARING_DEG;
+        return limb.baseDiameter() >= lines.forkRatio() * parent.diameterAt(limb.at())
+                && lean >= lines.forkDeg().get(0)
+                && lean <= lines.forkDeg().get(1)
+                && turned < lines.forkTurnDeg();
+    }
+
+    private boolean isLasting(String limb) {
+        return scaffolds.contains(limb) || forks.contains(limb);
+    }
+
+    /** Whether a finding is a grave and certain fault of a limb. */
+    boolean isGrave(Finding finding) {
+        return finding.rule().isGrave()
+                && finding.severity() == Severity.ACT
+                && finding.confidence() >= sure.grave()
+                && finding.first().isLimb();
+    }
+
+    /** Whether a finding is sure enough to be acted on; else it is watched. */
+    boolean isActedOn(Finding finding) {
+        return finding.confidence() >= sure.leastToAct();
+    }
+
+    /** Whether a finding is of inward, rank or hanging wood that is thin for this tree. */
+    boolean isThinStray(Finding finding) {
+        if (!finding.rule().isStray() || !finding.first().isLimb()) {
+            return false;
+        }
+        double thick = tree.find(finding.first().limb()).orElseThrow().baseDiameter();
+        return thick
+                <= Math.max(
+                        Units.fromMm(lines.strayMm()),
+                        lines.strayShare() * tree.trunk().baseDiameter());
     }
 
     /** Whether an answer to a finding is barred. */
     boolean forbids(Candidate candidate) {
-        if (candidate.operation().onGroup() || candidate.finding() == null) {
+        if (candidate.operation().onGroup()) {
             return false;
         }
-        String limb = candidate.operation().onLimb();
         OperationKind kind = candidate.operation().kind();
-        String rule = candidate.finding().rule().id();
-        boolean whole = kind.takesAll() || kind == OperationKind.RENEW_STUB;
-        if (!whole) {
+        if (!kind.takesAll() && kind != OperationKind.RENEW_STUB) {
             return cutsInto(kind);
         }
-        if (rule.equals(HEIGHT) && tree.find(limb).map(this::isSpreading).orElse(false)) {
+        Axis limb = tree.find(candidate.operation().onLimb()).orElseThrow();
+        if (candidate.finding().rule().takesOnlyUprights() && isSpreading(limb)) {
             return true;
         }
-        if (GROUNDS.contains(rule)) {
-            return false;
-        }
-        boolean faulty = rule.equals(TIGHT)
-                || OF_A_SCAFFOLD.contains(rule) && !tree.setting().system().topped();
-        boolean spare = faulty && scaffolds.contains(limb) && scaffolds.size() > LEAST_FRAME;
-        return !spare && (scaffolds.contains(limb) || forks.contains(limb));
+        boolean spare = scaffolds.contains(limb.id()) && scaffolds.size() > lines.leastLasting();
+        boolean aboutALeader = !tree.setting().system().topped();
+        return isLasting(limb.id()) && !candidate.finding().rule().outweighsLastingLimb(spare, aboutALeader);
     }
 
     /** Whether work of the system on an end is barred: on a limb that should go, or into wood that is never headed. */
     boolean forbidsEnd(Candidate candidate) {
-        return candidate.operation().kind().cuts()
+        OperationKind kind = candidate.operation().kind();
+        return kind.cuts()
                 && (doomed.contains(candidate.operation().onLimb())
-                        || !candidate.operation().onGroup()
-                                && cutsInto(candidate.operation().kind()));
+                        || !candidate.operation().onGroup() && cutsInto(kind));
     }
 
     private boolean cutsInto(OperationKind kind) {
-        return !headed && (kind == OperationKind.HEAD || kind == OperationKind.TIP || kind == OperationKind.SHORTEN);
+        return !tree.setting().species().hardness().headed()
+                && (kind == OperationKind.HEAD || kind == OperationKind.TIP || kind == OperationKind.SHORTEN);
     }
 
     private boolean isSpreading(Axis limb) {
-        return limb.parent() >= 0 && Units.toDegrees(limb.baseInclination()) > UPRIGHT_DEG;
+        return limb.parent() >= 0 && Units.toDegrees(limb.baseInclination()) > lines.uprightDeg();
     }
 }

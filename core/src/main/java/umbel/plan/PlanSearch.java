@@ -14,12 +14,10 @@ import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Stubs;
 import umbel.cut.TargetAxes;
-import umbel.knowledge.PlanParameters;
 import umbel.light.LightResolution;
 import umbel.reading.Finding;
 import umbel.reading.RemedyContext;
 import umbel.reading.Rules;
-import umbel.reading.Severity;
 import umbel.text.Statement;
 import umbel.wood.Tree;
 import umbel.wood.Units;
@@ -35,10 +33,6 @@ import umbel.wood.Units;
 final class PlanSearch {
 
     private static final int LOOK_AGAIN = 6;
-    /** Faults of the frame that come first, before what merely brings light. */
-    private static final Set<String> SERIOUS = Set.of("rival-leader", "limb-too-thick", "tight-crotch", "inward");
-
-    private static final Set<String> STRAY = Set.of("inward", "hanger", "water-sprout");
 
     private final Tree found;
     private final PlanRequest request;
@@ -75,8 +69,7 @@ final class PlanSearch {
                 request.summer(),
                 request.parameters().lowering(),
                 stubs);
-        PlanParameters.Confidence sure = request.parameters().confidence();
-        this.guard = new FrameGuard(found, findings, sure.lastingShare(), sure.serious());
+        this.guard = new FrameGuard(found, findings, request.parameters());
         for (Finding finding : findings) {
             for (Candidate candidate : remedies(finding)) {
                 if (allowed(candidate) && !guard.forbids(candidate)) {
@@ -92,31 +85,15 @@ final class PlanSearch {
     /** The answers to one finding, the usual one first; it stands outside the weighing where nobody disputes it. */
     private List<Candidate> remedies(Finding finding) {
         List<Operation> operations = Rules.remedies(remedies, finding);
-        if (finding.confidence() < request.parameters().confidence().leastToAct()) {
+        if (!guard.isActedOn(finding)) {
             return List.of();
         }
-        boolean undisputed = Rules.isUndisputed(finding) || isSmallStray(finding);
+        boolean undisputed = Rules.isUndisputed(finding) || guard.isThinStray(finding);
         List<Candidate> answers = new ArrayList<>();
         for (int i = 0; i < operations.size(); i++) {
             answers.add(Candidate.of(operations.get(i), finding, undisputed && i == 0));
         }
         return answers;
-    }
-
-    /** Inward, rank or hanging wood that is thin for this tree: it is off, outside the limits. */
-    private boolean isSmallStray(Finding finding) {
-        boolean stray = STRAY.contains(finding.rule().id())
-                && !finding.targets().isEmpty()
-                && finding.first().isLimb();
-        if (!stray) {
-            return false;
-        }
-        PlanParameters.Stray most = request.parameters().stray();
-        double thick = found.find(finding.first().limb()).orElseThrow().baseDiameter();
-        return thick
-                <= Math.max(
-                        Units.fromMm(most.mostMm()),
-                        most.mostShare() * found.trunk().baseDiameter());
     }
 
     /** What is weighed: the answers to the findings, each in the usual way. */
@@ -191,7 +168,8 @@ final class PlanSearch {
     List<Candidate> within(List<Candidate> other, double leastGainFactor) {
         double least = request.parameters().search().leastGain() * leastGainFactor;
         Set<Operation> there = new HashSet<>(operations(other));
-        List<Candidate> open = with(one -> there.contains(one.operation()) && (isWeighed(one) || isSerious(one)));
+        List<Candidate> open =
+                with(one -> there.contains(one.operation()) && (isWeighed(one) || answersGraveFault(one)));
         List<Candidate> chosen = fixed();
         fill(chosen, least, open.stream().filter(PlanSearch::isOfALimb).toList());
         addEnds(chosen);
@@ -278,7 +256,7 @@ final class PlanSearch {
      * light and the thinning of what is crowded.
      */
     void fillAll(List<Candidate> chosen, double least) {
-        addSerious(chosen);
+        addGrave(chosen);
         fill(chosen, least, with(PlanSearch::isOfALimb));
         addEnds(chosen);
         fill(chosen, least, with(one -> isFault(one) && one.operation().onGroup()));
@@ -308,19 +286,16 @@ final class PlanSearch {
     }
 
     /** Answers to the grave and certain faults of the frame, though they may cost more than they bring. */
-    void addSerious(List<Candidate> chosen) {
-        fill(chosen, -request.parameters().search().seriousMayCost(), with(this::isSerious));
+    void addGrave(List<Candidate> chosen) {
+        fill(chosen, -request.parameters().search().graveMayCost(), with(this::answersGraveFault));
     }
 
-    /** Whether a candidate takes a limb for a grave and certain fault of the frame, and so may cost more than it brings. */
-    private boolean isSerious(Candidate candidate) {
-        Finding finding = candidate.finding();
-        return finding != null
+    /** Whether a candidate takes a limb for a grave and certain fault, and the tree after it no longer shows that fault. */
+    private boolean answersGraveFault(Candidate candidate) {
+        return candidate.finding() != null
                 && isOfALimb(candidate)
-                && SERIOUS.contains(finding.rule().id())
-                && finding.severity() == Severity.ACT
-                && finding.confidence() >= request.parameters().confidence().serious()
-                && !evaluator.stands(finding, List.of(candidate.operation()));
+                && guard.isGrave(candidate.finding())
+                && !evaluator.stands(candidate.finding(), List.of(candidate.operation()));
     }
 
     static boolean isOfALimb(Candidate candidate) {
@@ -379,7 +354,7 @@ final class PlanSearch {
             double gain = evaluator.worth(CutSetEvaluator.with(now, candidate.operation())) - worth;
             gains.put(candidate, gain);
             looked += unseen ? 0 : 1;
-            boolean room = isSerious(candidate)
+            boolean room = answersGraveFault(candidate)
                     ? evaluator.nearlyWithinLimits(now, candidate.operation())
                     : evaluator.withinLimits(now, candidate.operation());
             if (gain > bestGain && room) {
@@ -490,7 +465,7 @@ final class PlanSearch {
     /** Whether a step stands because it was weighed: not settled, not the grower's, not the system's own. */
     boolean isWeighed(Candidate one) {
         return !one.settled()
-                && !isSerious(one)
+                && !answersGraveFault(one)
                 && !request.taken().contains(one.operation())
                 && !bySystem.includes(one.operation());
     }

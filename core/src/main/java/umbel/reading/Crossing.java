@@ -17,7 +17,7 @@ import umbel.wood.Vec;
 final class Crossing extends Rule {
 
     Crossing() {
-        super("crossing", Subject.PAIR, Stage.FRAME);
+        super("crossing", Subject.PAIR, Stage.FRAME, Trait.OUTWEIGHS_A_SPARE_LIMB_ABOUT_A_LEADER);
     }
 
     /** Limbs from one place are close there by nature; only what lies this far out on both counts. */

@@ -15,7 +15,7 @@ import umbel.wood.Units;
 final class CrowdedOrigin extends Rule {
 
     CrowdedOrigin() {
-        super("crowded-origin", Subject.PAIR, Stage.FRAME);
+        super("crowded-origin", Subject.PAIR, Stage.FRAME, Trait.OUTWEIGHS_A_SPARE_LIMB_ABOUT_A_LEADER);
     }
 
     @Override

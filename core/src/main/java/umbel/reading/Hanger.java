@@ -14,7 +14,7 @@ import umbel.wood.Role;
 final class Hanger extends Rule {
 
     Hanger() {
-        super("hanger", Subject.LIMB, Stage.UPRIGHTS);
+        super("hanger", Subject.LIMB, Stage.UPRIGHTS, Trait.STRAY);
     }
 
     @Override

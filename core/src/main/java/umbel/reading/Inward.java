@@ -17,7 +17,7 @@ import umbel.wood.Vec;
 final class Inward extends Rule {
 
     Inward() {
-        super("inward", Subject.LIMB, Stage.FRAME);
+        super("inward", Subject.LIMB, Stage.FRAME, Trait.GRAVE, Trait.STRAY, Trait.OUTWEIGHS_THE_FRAME);
     }
 
     @Override

@@ -20,7 +20,7 @@ import umbel.wood.Units;
 final class LimbTooThick extends Rule {
 
     LimbTooThick() {
-        super("limb-too-thick", Subject.LIMB, Stage.FRAME);
+        super("limb-too-thick", Subject.LIMB, Stage.FRAME, Trait.GRAVE, Trait.OUTWEIGHS_A_SPARE_LIMB_ABOUT_A_LEADER);
     }
 
     @Override

@@ -20,7 +20,7 @@ import umbel.wood.Units;
 final class OverHeight extends Rule {
 
     OverHeight() {
-        super("over-height", Subject.TREE, Stage.FRAME, Trait.ANSWERED_IN_PARTS);
+        super("over-height", Subject.TREE, Stage.FRAME, Trait.ANSWERED_IN_PARTS, Trait.TAKES_ONLY_UPRIGHTS);
     }
 
     @Override

@@ -15,7 +15,7 @@ import umbel.wood.Role;
 final class RivalLeader extends Rule {
 
     RivalLeader() {
-        super("rival-leader", Subject.LIMB, Stage.FRAME);
+        super("rival-leader", Subject.LIMB, Stage.FRAME, Trait.GRAVE, Trait.OUTWEIGHS_THE_FRAME);
     }
 
     @Override

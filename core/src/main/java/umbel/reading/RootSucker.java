@@ -15,7 +15,7 @@ import umbel.wood.Units;
 final class RootSucker extends Rule {
 
     RootSucker() {
-        super("root-sucker", Subject.LIMB, Stage.SUCKERS, Trait.UNDISPUTED);
+        super("root-sucker", Subject.LIMB, Stage.SUCKERS, Trait.UNDISPUTED, Trait.OUTWEIGHS_THE_FRAME);
     }
 
     @Override

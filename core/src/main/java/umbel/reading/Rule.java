@@ -23,7 +23,19 @@ public abstract class Rule {
         /** Its remedies are weighed after those of single limbs, on what these leave. */
         WEIGHED_LAST,
         /** It comes again every year, so that later winters answer it too. */
-        YEARLY
+        YEARLY,
+        /** Where it is certain it is answered before everything that is weighed, and a limb that shows it ends by going. */
+        GRAVE,
+        /** A limb that shows it and is thin for its tree is off, outside the limits. */
+        STRAY,
+        /** A lasting limb may go for it: nothing else answers it. */
+        OUTWEIGHS_THE_FRAME,
+        /** A lasting limb may go for it where enough others stay. */
+        OUTWEIGHS_A_SPARE_LIMB,
+        /** The same, but only where the lasting limbs stand about a leader. */
+        OUTWEIGHS_A_SPARE_LIMB_ABOUT_A_LEADER,
+        /** It takes only upright limbs off whole, others it shortens. */
+        TAKES_ONLY_UPRIGHTS
     }
 
     private final String id;
@@ -67,6 +79,33 @@ public abstract class Rule {
     /** Whether it comes again every year. */
     public final boolean isYearly() {
         return traits.contains(Trait.YEARLY);
+    }
+
+    /** Whether a certain finding comes before everything that is weighed, and its limb ends by going. */
+    public final boolean isGrave() {
+        return traits.contains(Trait.GRAVE);
+    }
+
+    /** Whether a limb that shows it is off, outside the limits, where it is thin for its tree. */
+    public final boolean isStray() {
+        return traits.contains(Trait.STRAY);
+    }
+
+    /**
+     * Whether a lasting limb may go for it.
+     *
+     * @param spare whether enough others stay
+     * @param aboutALeader whether the lasting limbs stand about a leader
+     */
+    public final boolean outweighsLastingLimb(boolean spare, boolean aboutALeader) {
+        return traits.contains(Trait.OUTWEIGHS_THE_FRAME)
+                || spare && traits.contains(Trait.OUTWEIGHS_A_SPARE_LIMB)
+                || spare && aboutALeader && traits.contains(Trait.OUTWEIGHS_A_SPARE_LIMB_ABOUT_A_LEADER);
+    }
+
+    /** Whether it takes only upright limbs off whole. */
+    public final boolean takesOnlyUprights() {
+        return traits.contains(Trait.TAKES_ONLY_UPRIGHTS);
     }
 
     /** What this rule finds, strongest first; empty when nothing is wrong. */

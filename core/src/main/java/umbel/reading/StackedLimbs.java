@@ -14,7 +14,7 @@ import umbel.wood.Units;
 final class StackedLimbs extends Rule {
 
     StackedLimbs() {
-        super("stacked-limbs", Subject.PAIR, Stage.FRAME);
+        super("stacked-limbs", Subject.PAIR, Stage.FRAME, Trait.OUTWEIGHS_A_SPARE_LIMB_ABOUT_A_LEADER);
     }
 
     @Override

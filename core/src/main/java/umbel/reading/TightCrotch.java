@@ -19,7 +19,7 @@ import umbel.wood.Units;
 final class TightCrotch extends Rule {
 
     TightCrotch() {
-        super("tight-crotch", Subject.LIMB, Stage.FRAME);
+        super("tight-crotch", Subject.LIMB, Stage.FRAME, Trait.GRAVE, Trait.OUTWEIGHS_A_SPARE_LIMB);
     }
 
     @Override

@@ -17,7 +17,7 @@ final class UnsoundWood extends Rule {
     };
 
     UnsoundWood() {
-        super("unsound-wood", Subject.LIMB, Stage.UNSOUND);
+        super("unsound-wood", Subject.LIMB, Stage.UNSOUND, Trait.OUTWEIGHS_THE_FRAME);
     }
 
     @Override

@@ -17,7 +17,7 @@ import umbel.wood.Units;
 final class WaterSprout extends Rule {
 
     WaterSprout() {
-        super("water-sprout", Subject.LIMB, Stage.UPRIGHTS, Trait.YEARLY);
+        super("water-sprout", Subject.LIMB, Stage.UPRIGHTS, Trait.YEARLY, Trait.STRAY);
     }
 
     @Override

@@ -43,7 +43,7 @@ final class ExhaustiveSearch {
 
     private List<Candidate> taken() {
         List<Candidate> chosen = search.fixed();
-        search.addSerious(chosen);
+        search.addGrave(chosen);
         return chosen;
     }
 
