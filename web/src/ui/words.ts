@@ -17,6 +17,7 @@ export const LINE_WORDS: Record<string, string> = {
   rivalHeightShare: 'second top: height against the leader',
   limbRatio: 'limb against the stem it grows from',
   crotchAngle_deg: 'tight crotch under, °',
+  heldCrotchAngle_deg: 'the same on a union of years, °',
   stackBearing_deg: 'stacked: bearings within, °',
   stackLight: 'stacked: lower limb’s light under',
   crossingClearance_cm: 'crossing: clearance, cm',

@@ -30,7 +30,6 @@ public record ReadingParameters(
      * @param crotchFromMm thinner limbs have no crotch to speak of
      * @param crotchYoungLeaf up to this leaf a crotch is judged by the school's angle
      * @param crotchYoungMm and up to this thickness
-     * @param crotchHeldDeg under this angle a crotch that has held for years is tight all the same
      * @param mainShare from this share of the trunk a limb is a main one
      * @param apartDeg limbs so far round the trunk from one another are not crowded
      * @param thickFromMm thinner limbs are not too thick, whatever carries them
@@ -43,7 +42,6 @@ public record ReadingParameters(
             @JsonProperty("crotchFrom_mm") double crotchFromMm,
             int crotchYoungLeaf,
             @JsonProperty("crotchYoung_mm") double crotchYoungMm,
-            @JsonProperty("crotchHeld_deg") double crotchHeldDeg,
             double mainShare,
             @JsonProperty("apart_deg") double apartDeg,
             @JsonProperty("thickFrom_mm") double thickFromMm,

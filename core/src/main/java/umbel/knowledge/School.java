@@ -15,6 +15,7 @@ public record School(String id, String name, String why, String base, Thresholds
             double rivalHeightShare,
             double limbRatio,
             @JsonProperty("crotchAngle_deg") double crotchAngleDeg,
+            @JsonProperty("heldCrotchAngle_deg") double heldCrotchAngleDeg,
             @JsonProperty("stackBearing_deg") double stackBearingDeg,
             double stackLight,
             @JsonProperty("crossingClearance_cm") double crossingClearanceCm,

@@ -72,7 +72,7 @@ final class PlanSearch {
         this.guard = new FrameGuard(found, findings, request.parameters());
         for (Finding finding : findings) {
             for (Candidate candidate : remedies(finding)) {
-                if (allowed(candidate) && !guard.forbids(candidate)) {
+                if (allowed(candidate) && !guard.forbids(candidate) && !patches(candidate)) {
                     // how a limb is taken is the system's choice, not a matter of gain
                     boolean usual =
                             candidates.stream().noneMatch(one -> one.finding() == finding && one.decidesAs(candidate));
@@ -94,6 +94,17 @@ final class PlanSearch {
             answers.add(Candidate.of(operations.get(i), finding, undisputed && i == 0));
         }
         return answers;
+    }
+
+    /** Whether a candidate cuts a limb for a grave fault that is still there afterwards: shortened, it is as thick at its foot. */
+    private boolean patches(Candidate candidate) {
+        return candidate.operation().kind().cuts() && guard.isGrave(candidate.finding()) && !clears(candidate);
+    }
+
+    /** Whether a candidate can be done, and the tree no longer shows the fault after it. */
+    private boolean clears(Candidate candidate) {
+        return evaluator.fits(List.of(), candidate.operation())
+                && !evaluator.stands(candidate.finding(), List.of(candidate.operation()));
     }
 
     /** What is weighed: the answers to the findings, each in the usual way. */
@@ -290,12 +301,12 @@ final class PlanSearch {
         fill(chosen, -request.parameters().search().graveMayCost(), with(this::answersGraveFault));
     }
 
-    /** Whether a candidate takes a limb for a grave and certain fault, and the tree after it no longer shows that fault. */
+    /** Whether a candidate rids a limb of a grave and certain fault. */
     private boolean answersGraveFault(Candidate candidate) {
         return candidate.finding() != null
                 && isOfALimb(candidate)
                 && guard.isGrave(candidate.finding())
-                && !evaluator.stands(candidate.finding(), List.of(candidate.operation()));
+                && clears(candidate);
     }
 
     static boolean isOfALimb(Candidate candidate) {

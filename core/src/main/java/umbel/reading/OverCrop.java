@@ -46,7 +46,9 @@ final class OverCrop extends Rule {
 
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
-        return "school.overCropRatio";
+        return context.tree().setting().species().smallWood().renewsOneYearWood()
+                ? "species.hardness.woodShare"
+                : "school.overCropRatio";
     }
 
     /** Pruning as the first thinning: the limbs with most flower buds lose a third of their spurs, the old ones. */

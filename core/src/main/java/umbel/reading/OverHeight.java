@@ -56,7 +56,9 @@ final class OverHeight extends Rule {
 
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
-        return "system.reachFactor";
+        return context.tree().setting().species().hardness().heightFactor() == 1
+                ? "system.reachFactor"
+                : "species.hardness.heightFactor";
     }
 
     @Override

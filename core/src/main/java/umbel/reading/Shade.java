@@ -11,6 +11,7 @@ import umbel.text.Value;
 import umbel.wood.Attitude;
 import umbel.wood.Axis;
 import umbel.wood.Role;
+import umbel.wood.Setting;
 import umbel.wood.Tree;
 
 /** Too many fruiting sites with too little light. */
@@ -56,7 +57,13 @@ final class Shade extends Rule {
 
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
-        return "school.shadedShareMost";
+        Setting setting = context.tree().setting();
+        double byKind = setting.species().canopy().shadeFactor();
+        double byForm = setting.system().shadeFactor();
+        if (Math.max(byKind, byForm) == 1) {
+            return "school.shadedShareMost";
+        }
+        return byKind > byForm ? "species.canopy.shadeFactor" : "system.shadeFactor";
     }
 
     /** Windows from above: upper and inner limbs out or back, uprights off. */

@@ -62,21 +62,33 @@ final class TightCrotch extends Rule {
 
     /**
      * The school's line on young wood, but on the trunk of a system of steep limbs no more than the system itself asks for; on a
-     * union that has held, the line for old wood.
+     * union that has held, the school's line for those.
      */
     private static double least(RuleContext context, Axis limb, Axis parent) {
-        ReadingParameters.Frame lines = context.parameters().frame();
+        double young = young(context, parent);
+        return hasHeld(context, limb) ? Math.min(young, context.school().heldCrotchAngleDeg()) : young;
+    }
+
+    private static double young(RuleContext context, Axis parent) {
         double bySystem =
                 context.tree().setting().system().scaffolds().angleDeg().get(0);
         double bySchool = context.school().crotchAngleDeg();
-        double young = parent.parent() < 0 ? Math.min(bySchool, bySystem) : bySchool;
-        boolean held = context.tree().setting().leaf() > lines.crotchYoungLeaf()
+        return parent.parent() < 0 ? Math.min(bySchool, bySystem) : bySchool;
+    }
+
+    private static boolean hasHeld(RuleContext context, Axis limb) {
+        ReadingParameters.Frame lines = context.parameters().frame();
+        boolean old = context.tree().setting().leaf() > lines.crotchYoungLeaf()
                 || limb.baseDiameter() > Units.fromMm(lines.crotchYoungMm());
-        return held && !limb.is(Condition.SPLITTING) ? Math.min(young, lines.crotchHeldDeg()) : young;
+        return old && !limb.is(Condition.SPLITTING);
     }
 
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
+        Axis limb = context.limb(finding);
+        if (finding.threshold() < young(context, context.parent(limb))) {
+            return "school.heldCrotchAngle_deg";
+        }
         return finding.threshold() < context.school().crotchAngleDeg()
                 ? "system.scaffolds.angle_deg"
                 : "school.crotchAngle_deg";

@@ -130,6 +130,40 @@ class FindingsTest {
         }
     }
 
+    /** The line a finding was judged by is the one that made its threshold. */
+    @ParameterizedTest
+    @CsvSource({"5, school.crotchAngle_deg, 40", "9, school.heldCrotchAngle_deg, 25"})
+    void aCrotchNamesTheLineItWasJudgedBy(int leaf, String line, double threshold) {
+        Tree tree = Surveys.apple().leaf(leaf).scaffold("1", 80, 0, 20, 30, 150).tree();
+        Finding finding = find(tree, "tight-crotch");
+        assertThat(finding.judgedBy()).isEqualTo(line);
+        assertThat(finding.threshold()).isEqualTo(threshold);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"apple, system.reachFactor", "citrus, species.hardness.heightFactor"})
+    void aTallKindIsMeasuredByItsOwnHeight(String species, String line) {
+        Tree tree = Surveys.apple().kind(species).leaf(12).trunk(150, 900).tree();
+        Finding finding = find(tree, "over-height");
+        assertThat(finding.judgedBy()).isEqualTo(line);
+        double factor = species.equals("citrus") ? 1.3 : 1;
+        assertThat(finding.threshold())
+                .isCloseTo(REACH * tree.setting().system().reachFactor() * factor, within(1e-9));
+    }
+
+    /** Thirteen millimetres on a thin top are not too thick, thirty low down are. */
+    @ParameterizedTest
+    @CsvSource({"260, 13, false", "60, 50, true"})
+    void thinWoodHighUpIsNotTooThick(double at, double diameter, boolean found) {
+        Tree tree = Surveys.apple()
+                .as("tall-spindle")
+                .leaf(5)
+                .trunk(50, 320)
+                .limb("1", "trunk", "limb", at, 0, 80, diameter, 60, 3, Surveys.bare())
+                .tree();
+        assertThat(has(tree, "limb-too-thick")).isEqualTo(found);
+    }
+
     @Test
     void aCrotchThatSplitsIsCertain() {
         Tree tree = Surveys.apple()
