@@ -4,6 +4,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider, useParams } from 'react-router';
+import { askAgain } from './api/problem';
 import { App } from './App';
 import { BlockPage } from './block/BlockPage';
 import { FieldHome } from './field/FieldHome';
@@ -29,7 +30,7 @@ import { DuePage } from './due/DuePage';
 import { Failed } from './ui/States';
 
 const queries = new QueryClient({
-  defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false, staleTime: 10_000 } },
+  defaultOptions: { queries: { retry: askAgain, refetchOnWindowFocus: false, staleTime: 10_000 } },
 });
 
 /** Where a tree's tag leads: its work. */

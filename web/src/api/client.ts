@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch';
+import { Problem, type FieldError } from './problem';
 import type { components, paths } from './schema';
 
 type Schemas = components['schemas'];
@@ -59,23 +60,6 @@ export type AccountLine = Schemas['AccountLine'];
 export type CheckedSeason = Schemas['CheckedSeason'];
 export type PickingLine = Schemas['PickingLine'];
 export type Knowledge = Schemas['Catalogue'];
-
-/** A field the server found wrong, by its path in what was sent. */
-export interface FieldError {
-  field: string;
-  message: string;
-}
-
-/** An answer that was not the one hoped for, in the server's words. */
-export class Problem extends Error {
-  constructor(
-    message: string,
-    readonly status: number,
-    readonly errors: FieldError[],
-  ) {
-    super(message);
-  }
-}
 
 /** The server's token of this page, which goes back with every change so that no other page can make one in our name. */
 function token(): string {

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answer, api, Problem, type PickingLine } from '../api/client';
+import { answer, api, type PickingLine } from '../api/client';
+import { Problem } from '../api/problem';
 import { Button } from '../ui/Button';
 import { typedNumber } from '../ui/numbers';
 import { Failed } from '../ui/States';

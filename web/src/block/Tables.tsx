@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Problem, sendText, type ImportOutcome } from '../api/client';
+import { sendText, type ImportOutcome } from '../api/client';
+import { Problem } from '../api/problem';
 import { Button } from '../ui/Button';
 import { FileButton } from '../ui/FileButton';
 import { COLUMNS } from './columns';
@@ -31,7 +32,6 @@ export function Tables({ id }: { id: number }) {
     queryKey: ['table', id, table, told],
     queryFn: () => send(`/api/blocks/${id}/surveys/preview`),
     enabled: table !== '',
-    retry: false,
     gcTime: 0,
   });
   const write = useMutation({

@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answer, api, Problem, type CrewLine } from '../api/client';
+import { answer, api, type CrewLine } from '../api/client';
+import { Problem } from '../api/problem';
 import { Button } from '../ui/Button';
 
 interface Entry {

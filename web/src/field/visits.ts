@@ -1,4 +1,5 @@
-import { answer, api, Problem, type FieldSheet, type Mark, type RecordEntry } from '../api/client';
+import { answer, api, type FieldSheet, type Mark, type RecordEntry } from '../api/client';
+import { Problem } from '../api/problem';
 import { readNumber } from '../ui/numbers';
 
 /** How a step went, as far as it is ticked. */

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { Problem } from '../api/client';
+import { Problem } from '../api/problem';
 import { Button } from '../ui/Button';
 
 export const BOX = 'min-h-10 w-full rounded-md border border-muted/50 bg-paper px-2';

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answer, api, Problem, type AccountLine } from '../api/client';
+import { answer, api, type AccountLine } from '../api/client';
+import { Problem } from '../api/problem';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
 import { Backups } from './Backups';

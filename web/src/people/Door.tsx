@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { Problem } from '../api/client';
+import { Problem } from '../api/problem';
 
 /**
  * A short form in the middle of the page.

@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { answer, api, Problem, type RecordEntry } from '../api/client';
+import { answer, api, type RecordEntry } from '../api/client';
+import { Problem } from '../api/problem';
 import { Field } from '../survey/Cell';
 import { OUTCOME_WORDS } from './outcomes';
 

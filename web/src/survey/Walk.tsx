@@ -1,7 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { answer, api, Problem } from '../api/client';
+import { answer, api } from '../api/client';
+import { Problem } from '../api/problem';
 import { FIRST_VIEW, type View } from '../stand/camera';
 import { prepare } from '../stand/geometry';
 import type { Showing } from '../stand/paint';

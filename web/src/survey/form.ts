@@ -1,4 +1,5 @@
-import type { FieldError, LimbMeasure, SurveyDocument } from '../api/client';
+import type { LimbMeasure, SurveyDocument } from '../api/client';
+import type { FieldError } from '../api/problem';
 import { readNumber, sentNumber, showNumber } from '../ui/numbers';
 
 /** A limb as it is typed: every cell text, beside the measure it began with; what is not typed over stays as it was. */

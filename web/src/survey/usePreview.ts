@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
-import { answer, api, Problem, type Drawing, type FieldError, type SurveyQuery } from '../api/client';
+import { answer, api, type Drawing, type SurveyQuery } from '../api/client';
+import { Problem, type FieldError } from '../api/problem';
 import { percent } from '../ui/words';
 import { surveyFrom, type SurveyForm } from './form';
 

@@ -39,7 +39,6 @@ export function LimbPanel({ id, limb, page, light, work, onClose, onSelect }: Pr
         }),
       ),
     placeholderData: keepPreviousData,
-    retry: false,
   });
   return (
     <section className="min-h-0 flex-1 overflow-auto" aria-label={`Limb ${limb}`}>

@@ -5,7 +5,7 @@ const WINTER = ['This winter', 'Next winter', 'The winter after', 'The fourth wi
 
 /** A plan by its winters: what each is for, what it takes, and what the season after it brings. */
 export function Winters({ plan, atOnce }: { plan: Plan; atOnce: Plan | undefined }) {
-  const stages = plan.stages.filter((stage) => stage.steps > 0);
+  const stages = plan.stages.filter((stage) => stage.steps + stage.smallSteps > 0);
   if (stages.length < 2) return null;
   return (
     <section aria-label="Winter by winter" className="mx-5 mt-4 border border-line text-[14px]">
@@ -22,7 +22,8 @@ export function Winters({ plan, atOnce }: { plan: Plan; atOnce: Plan | undefined
               {percent(stage.woodShare)} of the small wood
               {stage.bigCuts > 0
                 ? `, ${stage.bigCuts} big ${stage.bigCuts === 1 ? 'cut' : 'cuts'}`
-                : ''}, {minutes(stage.minutes)}.
+                : ''}
+              {stage.smallSteps > 0 ? `, ${stage.smallSteps} small steps judged then` : ''}, {minutes(stage.minutes)}.
               {stage.fruits && stage.sprouts
                 ? ` Then ${Math.round(stage.fruits.middle)} fruits (${Math.round(stage.fruits.low)} to ${Math.round(stage.fruits.high)}) and ${Math.round(stage.sprouts.middle)} ${Math.round(stage.sprouts.middle) === 1 ? 'sprout' : 'sprouts'}.`
                 : ''}

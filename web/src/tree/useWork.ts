@@ -3,13 +3,13 @@ import { useCallback, useEffect, useReducer, useRef } from 'react';
 import {
   answer,
   api,
-  Problem,
   sendOnLeaving,
   type Decisions,
   type Mark,
   type Marked,
   type TreePage,
 } from '../api/client';
+import { Problem } from '../api/problem';
 import {
   allowing,
   begin,
@@ -145,7 +145,6 @@ export function useWork(id: number, page: TreePage): Work {
     queryFn: () => answer(api.POST('/api/trees/{id}/marks', { params: { path: { id } }, body: decisions })),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
-    retry: false,
   });
 
   const change = useCallback((to: Decisions) => {

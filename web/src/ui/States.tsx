@@ -1,4 +1,4 @@
-import { Problem } from '../api/client';
+import { Problem } from '../api/problem';
 import { Button } from './Button';
 
 /** While something is fetched. */

@@ -163,6 +163,8 @@ public record Assessment(
      *
      * @param year winters from now, 0 is this visit
      * @param purpose what this winter is for, for whoever comes next
+     * @param steps told one by one
+     * @param smallSteps what else a later winter does: ends and small wood, judged when they have grown
      * @param fruits finished in the season after it, null beyond the seasons forecast
      * @param sprouts of that season, null beyond
      * @param summer what the summer between asks for, null where it asks nothing
@@ -171,6 +173,7 @@ public record Assessment(
             int year,
             String purpose,
             int steps,
+            int smallSteps,
             int bigCuts,
             double minutes,
             double woodShare,

@@ -3,6 +3,7 @@ package umbel.assess;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 import umbel.cut.OperationKind;
 import umbel.knowledge.SeasonParameters;
 import umbel.plan.Plan;
@@ -37,34 +38,39 @@ final class WinterStages {
      */
     static List<Assessment.StageAnswer> of(Plan plan, List<Assessment.YearAnswer> years, Speech speech) {
         List<Assessment.StageAnswer> stages = new ArrayList<>();
-        int last = plan.steps().stream().mapToInt(Step::year).max().orElse(-1);
+        int last = Stream.concat(plan.steps().stream(), plan.laterSmall().stream())
+                .mapToInt(Step::year)
+                .max()
+                .orElse(-1);
         for (int year = 0; year <= last; year++) {
             int winter = year;
-            List<Step> steps = plan.steps().stream()
-                    .filter(step -> step.year() == winter && does(step))
-                    .toList();
+            List<Step> all =
+                    plan.workOf(winter).stream().filter(WinterStages::does).toList();
+            List<Step> steps =
+                    all.stream().filter(step -> !plan.laterSmall().contains(step)).toList();
             Assessment.YearAnswer season = year < years.size() ? years.get(year) : null;
             stages.add(new Assessment.StageAnswer(
                     year,
                     purpose(steps, speech),
                     steps.size(),
-                    steps.stream()
+                    all.size() - steps.size(),
+                    all.stream()
                             .mapToInt(
                                     step -> step.effect().big() ? step.effect().cuts() : 0)
                             .sum(),
                     Units.round(
-                            steps.stream()
+                            all.stream()
                                     .mapToDouble(step -> step.effect().minutes())
                                     .sum(),
                             1),
                     Units.round(
-                            steps.stream()
+                            all.stream()
                                     .mapToDouble(step -> step.effect().woodShare())
                                     .sum(),
                             3),
                     season == null ? null : season.fruits(),
                     season == null ? null : season.sprouts(),
-                    season == null || steps.isEmpty() ? null : summer(season, steps, speech)));
+                    season == null || all.isEmpty() ? null : summer(season, all, speech)));
         }
         return stages;
     }

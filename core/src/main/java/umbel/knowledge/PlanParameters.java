@@ -12,6 +12,7 @@ public record PlanParameters(
         Search search,
         Confidence confidence,
         Frame frame,
+        ScaffoldChoice scaffoldChoice,
         GiveWay giveWay,
         Ahead ahead,
         Renovation renovation,
@@ -30,6 +31,7 @@ public record PlanParameters(
                 search,
                 confidence,
                 frame,
+                scaffoldChoice,
                 giveWay,
                 ahead,
                 renovation,
@@ -103,6 +105,30 @@ public record PlanParameters(
             @JsonProperty("upright_deg") double uprightDeg,
             @JsonProperty("stray_mm") double strayMm,
             double strayShare) {}
+
+    /**
+     * How the main limbs of a young tree are chosen: every set of the wanted size is scored, and the best is kept.
+     *
+     * @param gapDeg the largest gap round the trunk counts one for each of these
+     * @param unlike counts the range of thickness against its median
+     * @param lean counts how far limbs lean from the system's middle angle on average
+     * @param leanDeg degrees of it that count once
+     * @param thick counts how thick they are against the thickest there
+     * @param apart what origins all {@code apartCm} from each other count
+     * @param apartCm see there
+     * @param oneMore a set with one limb more than wanted may stay where it scores no more than this less
+     * @param among at most so many limbs, the thickest, are chosen among
+     */
+    public record ScaffoldChoice(
+            @JsonProperty("gap_deg") double gapDeg,
+            double unlike,
+            double lean,
+            @JsonProperty("lean_deg") double leanDeg,
+            double thick,
+            double apart,
+            @JsonProperty("apart_cm") double apartCm,
+            double oneMore,
+            int among) {}
 
     /** Plans beside the recommended one, and the most of the small wood any of them takes in one winter. */
     public record Variants(double mostShare, Variant gentler, Variant firmer) {}

@@ -56,7 +56,7 @@ final class PlanSearch {
         this.request = request;
         boolean sameTree = shared != null && shared.found == found;
         this.stubs = sameTree ? shared.stubs : new Stubs(found, look);
-        this.programme = new TrainingProgramme(found, request.summer(), stubs);
+        this.programme = new TrainingProgramme(found, request.summer(), stubs, request.parameters());
         this.bySystem = new SystemOperations(programme);
         boolean building = found.setting().isFilling() && !request.limits().byGrower();
         Set<Operation> beyondLimits = building ? Set.copyOf(operations(bySystem.ends())) : Set.of();
@@ -80,6 +80,21 @@ final class PlanSearch {
                 }
             }
         }
+        candidates.removeIf(this::isOnALimbThatGoes);
+    }
+
+    /** Whether a candidate works the small wood of a limb whose grave fault has no answer but to take it off. */
+    private boolean isOnALimbThatGoes(Candidate candidate) {
+        if (!candidate.operation().onGroup() || candidate.settled()) {
+            return false;
+        }
+        List<Candidate> fates = candidates.stream()
+                .filter(one -> !one.operation().onGroup()
+                        && one.operation().onLimb().equals(candidate.operation().onLimb())
+                        && answersGraveFault(one))
+                .toList();
+        return !fates.isEmpty()
+                && fates.stream().allMatch(one -> one.operation().kind().takesAll());
     }
 
     /** The answers to one finding, the usual one first; it stands outside the weighing where nobody disputes it. */
@@ -115,6 +130,23 @@ final class PlanSearch {
     /** Why nothing is done about a finding yet, where there is a reason to wait. */
     Optional<Statement> whyNotYet(Finding finding) {
         return Rules.reasonToWait(remedies, finding);
+    }
+
+    /** Why no step could answer a finding. */
+    Statement whyUnanswered(Finding finding) {
+        if (!guard.isActedOn(finding)) {
+            return Statement.of("left.unsure");
+        }
+        List<Candidate> answers = remedies(finding);
+        if (answers.stream().anyMatch(one -> request.refused().contains(one.key()))) {
+            return Statement.of("left.asked");
+        }
+        if (answers.stream().anyMatch(one -> !allowed(one))) {
+            return Statement.of("left.season");
+        }
+        boolean lasting = answers.stream()
+                .anyMatch(one -> one.operation().kind().takesAll() && guard.forbids(one));
+        return Statement.of(lasting ? "left.lasting" : "left.no-cut");
     }
 
     /** What the system's choice of scaffolds keeps, of what these leave on the tree. */
@@ -189,13 +221,20 @@ final class PlanSearch {
     }
 
     /**
-     * What a later winter does, on the tree as it is expected then: whole limbs and the year's uprights. Small wood is left
-     * to be judged when it has grown.
+     * What a later winter does, on the tree as it is expected then: whole limbs for faults that stand today already, the
+     * system's work, and the year's uprights. Other small wood is left to be judged when it has grown.
+     *
+     * @param known whether a finding stands today already
      */
-    List<Candidate> chooseAhead(double leastGainFactor) {
+    List<Candidate> chooseAhead(double leastGainFactor, Predicate<Finding> known) {
         double least = request.parameters().search().leastGain() * leastGainFactor;
         List<Candidate> chosen = fixed();
-        fill(chosen, least, with(PlanSearch::isOfALimb));
+        List<Candidate> limbs = with(one -> isOfALimb(one) && known.test(one.finding()));
+        fill(
+                chosen,
+                -request.parameters().search().graveMayCost(),
+                limbs.stream().filter(this::answersGraveFault).toList());
+        fill(chosen, least, limbs);
         addEnds(chosen);
         fill(chosen, least, with(one -> one.finding().rule().isYearly()));
         return chosen;

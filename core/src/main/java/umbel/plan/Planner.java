@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import umbel.cut.CutTree;
 import umbel.cut.Effect;
@@ -60,7 +61,7 @@ public final class Planner {
     }
 
     /** A planner for a later winter, on the tree as it is expected then. */
-    private Planner(Tree grown, TreeReader.Reading expected, PlanRequest then) {
+    Planner(Tree grown, TreeReader.Reading expected, PlanRequest then) {
         this.found = grown;
         this.reading = expected;
         this.seasons = null;
@@ -84,7 +85,7 @@ public final class Planner {
         Planner planner = new Planner(found, reading, request, null, null);
         List<Candidate> chosen =
                 request.taken().stream().map(planner.search::asCandidate).toList();
-        return planner.described("marked", planner.ordered(chosen, 0), List.of(), false);
+        return planner.described("marked", planner.ordered(chosen, 0), LaterWinters.NONE, false);
     }
 
     /** The recommended plan, without the seasons after it: searched with care, close choices left to the coming seasons. */
@@ -112,11 +113,20 @@ public final class Planner {
         List<Step> steps = ordered(search.withoutRedundant(chosen), 0);
         search.kept(chosen).forEach(one -> steps.add(unweighed(one)));
         boolean onward = !request.summer() && !name.equals(Plan.IN_ONE_WINTER);
-        return described(name, steps, onward ? laterWinters(steps, leastGainFactor) : List.of(), true);
+        return described(name, steps, onward ? new LaterWinters(request, reading, seasons).after(steps, leastGainFactor) : LaterWinters.NONE, true);
     }
 
     CutSetEvaluator evaluator() {
         return evaluator;
+    }
+
+    /**
+     * What this winter, still to come, will do.
+     *
+     * @param known whether a finding stands today already
+     */
+    List<Step> ahead(int year, double leastGainFactor, Predicate<Finding> known) {
+        return ordered(search.withoutRedundant(search.chooseAhead(leastGainFactor, known)), year);
     }
 
     /** Doing nothing, without the seasons after it. */
@@ -128,10 +138,11 @@ public final class Planner {
                 reading.light(),
                 reading.lines(),
                 request.limits().reach());
-        return new Plan("nothing", List.of(), sum.totals(), List.of(), List.of());
+        return new Plan("nothing", List.of(), List.of(), sum.totals(), List.of(), List.of());
     }
 
-    private Plan described(String name, List<Step> now, List<Step> later, boolean watching) {
+    private Plan described(String name, List<Step> now, LaterWinters.Work ahead, boolean watching) {
+        List<Step> later = ahead.intended();
         CutTree cut = evaluator.cut(operations(now));
         Totals.Sum sum = Totals.read(
                 cut, reading.crop(), reading.lines(), request.limits().reach());
@@ -142,7 +153,7 @@ public final class Planner {
         Stream.of(now, watched, later)
                 .flatMap(List::stream)
                 .forEach(step -> told.add(step.at(told.size() + 1, step.effect())));
-        return new Plan(name, told, sum.totals(), List.of(), left);
+        return new Plan(name, told, ahead.small(), sum.totals(), List.of(), left);
     }
 
     /** Steps in the order of work; what falls together is told with the step that comes first at the tree. */
@@ -171,26 +182,6 @@ public final class Planner {
             told.add(order.get(i).at(i + 1, effects.get(i)));
         }
         return told;
-    }
-
-    /** What the coming winters will do, each on the tree as the one before and a season leave it. */
-    private List<Step> laterWinters(List<Step> now, double leastGainFactor) {
-        List<Step> later = new ArrayList<>();
-        List<Season.Work> works = new ArrayList<>();
-        List<Step> before = now;
-        Set<String> growingOn = new HashSet<>();
-        for (int year = 1; year < Math.min(request.years(), YEARS_AHEAD + 1); year++) {
-            works.add(work(year == 1 ? request.moment() : Moment.DORMANT, operations(before)));
-            Tree grown = seasons.after(works).after().tree();
-            before.forEach(one -> growingOn.add(one.operation().growsOnFrom()));
-            PlanRequest then = request.later(growingOn);
-            TreeReader.Reading expected =
-                    TreeReader.expected(grown, then.school(), then.limits().reach());
-            Planner next = new Planner(grown, expected, then);
-            before = next.ordered(next.search.withoutRedundant(next.search.chooseAhead(leastGainFactor)), year);
-            later.addAll(before);
-        }
-        return later;
     }
 
     /** What a visit's steps do to the tree before the season after them. */
@@ -366,7 +357,7 @@ public final class Planner {
             return notYet.get();
         }
         if (answers.isEmpty()) {
-            return Statement.of("left.asked");
+            return search.whyUnanswered(finding);
         }
         boolean begun =
                 steps.stream().anyMatch(step -> step.year() == 0 && step.rules().contains(finding.rule()));

@@ -133,9 +133,7 @@ public final class Planning {
             int winter = year;
             works.add(Planner.work(
                     winter == 0 ? request.moment() : Moment.DORMANT,
-                    Planner.operations(plan.steps().stream()
-                            .filter(step -> step.year() == winter)
-                            .toList())));
+                    Planner.operations(plan.workOf(winter))));
         }
         return Forecast.like(alone, seasons, works).years();
     }

@@ -10,6 +10,7 @@ import umbel.cut.OperationKind;
 import umbel.cut.Options;
 import umbel.cut.Stubs;
 import umbel.cut.Target;
+import umbel.knowledge.PlanParameters;
 import umbel.knowledge.TrainingSystem;
 import umbel.reading.Stage;
 import umbel.text.Statement;
@@ -37,11 +38,13 @@ final class TrainingProgramme {
     private final Tree tree;
     private final boolean summer;
     private final YearlyRenewal renewal;
+    private final ScaffoldChoice scaffolds;
 
-    TrainingProgramme(Tree tree, boolean summer, Stubs stubs) {
+    TrainingProgramme(Tree tree, boolean summer, Stubs stubs, PlanParameters parameters) {
         this.tree = tree;
         this.summer = summer;
         this.renewal = new YearlyRenewal(tree, stubs);
+        this.scaffolds = new ScaffoldChoice(tree, parameters.scaffoldChoice());
     }
 
     /** What shapes the frame: taken before any fault is weighed. */
@@ -138,6 +141,7 @@ final class TrainingProgramme {
             case "head-whip" -> headWhip(Units.fromCm(act.at())).stream().toList();
             case "clear-low" ->
                 mains().stream()
+                        .filter(limb -> limb.role() != Role.SCAFFOLD)
                         .filter(limb -> limb.course().point(0).z() < Units.fromCm(act.at()) - 1e-9)
                         .map(limb -> Operation.remove(limb))
                         .toList();
@@ -191,10 +195,7 @@ final class TrainingProgramme {
                 : Optional.of(Operation.cutAt(OperationKind.HEAD, Target.TRUNK, at));
     }
 
-    /**
-     * Keeps the limbs that stand best together, one after another: wide enough, strong, apart on the trunk and round it. The
-     * others go. Nothing is chosen while there are no more than wanted.
-     */
+    /** The limbs that are not chosen go; nothing is chosen while there are no more than wanted. */
     private List<Operation> chooseScaffolds(int keep) {
         List<Axis> chosen = chosenScaffolds(keep);
         return chosen.isEmpty()
@@ -206,36 +207,7 @@ final class TrainingProgramme {
     }
 
     private List<Axis> chosenScaffolds(int keep) {
-        List<Axis> left = new ArrayList<>(mains());
-        List<Axis> chosen = new ArrayList<>();
-        if (left.size() <= keep + 1) {
-            return chosen;
-        }
-        while (chosen.size() < keep) {
-            Axis best = left.stream()
-                    .max(Comparator.comparingDouble((Axis limb) -> fitness(limb, chosen)))
-                    .orElseThrow();
-            chosen.add(best);
-            left.remove(best);
-        }
-        return chosen;
-    }
-
-    private double fitness(Axis limb, List<Axis> chosen) {
-        TrainingSystem.Scaffolds wanted = tree.setting().system().scaffolds();
-        double angle = Units.toDegrees(limb.baseInclination());
-        double wide = Math.min(1, angle / wanted.angleDeg().get(0));
-        double thick = limb.baseDiameter() / tree.trunk().diameterAt(limb.at());
-        double even = 1 - Math.abs(thick - 0.45);
-        double round = 1;
-        double apart = 1;
-        double gap = wanted.gapCm() == null ? 0.05 : Units.fromCm(wanted.gapCm());
-        for (Axis other : chosen) {
-            double between = Math.abs(limb.bearing() - other.bearing());
-            round = Math.min(round, Math.min(between, 2 * Math.PI - between) / (2 * Math.PI / (chosen.size() + 1.0)));
-            apart = Math.min(apart, Math.abs(limb.at() - other.at()) / gap);
-        }
-        return wide + even + 2 * Math.min(1, round) + Math.min(1, apart);
+        return scaffolds.of(mains(), keep);
     }
 
     /** The leader of a vase, and what stands up in its middle. */

@@ -6,10 +6,12 @@ import umbel.cut.Operation;
 import umbel.cut.Options;
 import umbel.cut.Target;
 import umbel.knowledge.ReadingParameters;
+import umbel.knowledge.TrainingSystem;
 import umbel.text.Statement;
 import umbel.text.Value;
 import umbel.wood.Axis;
 import umbel.wood.Condition;
+import umbel.wood.Role;
 import umbel.wood.Units;
 
 /**
@@ -17,6 +19,8 @@ import umbel.wood.Units;
  * angle; one that has held for years only where it is narrower still, and a fork out on a limb only where it splits.
  */
 final class TightCrotch extends Rule {
+
+    private static final double LIKE_A_SCAFFOLD = 0.6;
 
     TightCrotch() {
         super("tight-crotch", Subject.LIMB, Stage.FRAME, Trait.GRAVE, Trait.OUTWEIGHS_A_SPARE_LIMB);
@@ -94,10 +98,28 @@ final class TightCrotch extends Rule {
                 : "school.crotchAngle_deg";
     }
 
+    /** Whether a limb stands up in a vase that has its scaffolds without it, all of them wider. */
+    private static boolean isBesideAFullVase(RemedyContext context, Axis limb) {
+        double narrow = Math.toRadians(context.school().thresholds().heldCrotchAngleDeg());
+        TrainingSystem system = context.tree().setting().system();
+        long wide = context.tree().limbs().stream()
+                .filter(other -> other != limb && other.parent() == 0)
+                .filter(other -> other.baseInclination() > narrow && other.role() != Role.SUCKER)
+                .filter(other -> other.baseDiameter() >= LIKE_A_SCAFFOLD * limb.baseDiameter())
+                .count();
+        return system.topped()
+                && limb.parent() == 0
+                && limb.baseInclination() < narrow
+                && wide >= system.scaffolds().count().get(0);
+    }
+
     @Override
     List<Operation> remedies(RemedyContext context, Finding finding) {
         Axis limb = context.limb(finding, 0);
         List<Operation> operations = new ArrayList<>();
+        if (isBesideAFullVase(context, limb)) {
+            return List.of(context.wholeOf(limb));
+        }
         if (context.school().preferences().bendBeforeCut()) {
             Options.bend(context.tree(), limb).ifPresent(operations::add);
         }

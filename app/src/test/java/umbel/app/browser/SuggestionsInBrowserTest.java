@@ -108,9 +108,12 @@ class SuggestionsInBrowserTest {
         BROWSER.open(url + "/trees/7");
         BROWSER.sees("Nothing marked yet");
         BROWSER.sees("Recommended");
+        BROWSER.keys("n", "n");
+        BROWSER.sees("What could be done");
+        BROWSER.seesNo("Trying each cut");
         BROWSER.driver().manage().deleteAllCookies();
-        BROWSER.keys("n", "n", "x");
-        BROWSER.sees("1 step marked");
+        BROWSER.keys("x");
+        BROWSER.sees("Password");
         assertThat(marksOf(7)).isZero();
         signIn("mara", GROWER);
         BROWSER.open(url + "/trees/7");

@@ -1,0 +1,83 @@
+package umbel.plan;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import umbel.cut.OperationKind;
+import umbel.growth.Moment;
+import umbel.growth.Season;
+import umbel.growth.Seasons;
+import umbel.reading.Finding;
+import umbel.reading.Rules;
+import umbel.reading.TreeReader;
+import umbel.wood.Tree;
+
+/**
+ * The winters after this visit, each planned on the tree as the work before it and a season are expected to leave it. What they
+ * intend with whole limbs is told, for faults that stand today; the rest depends on how the tree will grow and is summed up.
+ */
+final class LaterWinters {
+
+    /** Nothing later. */
+    static final Work NONE = new Work(List.of(), List.of());
+
+    private final PlanRequest request;
+    private final TreeReader.Reading today;
+    private final Seasons seasons;
+
+    /**
+     * What later winters do.
+     *
+     * @param intended the fates of limbs, told one by one
+     * @param small the rest
+     */
+    record Work(List<Step> intended, List<Step> small) {}
+
+    LaterWinters(PlanRequest request, TreeReader.Reading today, Seasons seasons) {
+        this.request = request;
+        this.today = today;
+        this.seasons = seasons;
+    }
+
+    /**
+     * What comes after a visit.
+     *
+     * @param now the visit's steps
+     * @param leastGainFactor how much more than the usual least gain a step must bring
+     */
+    Work after(List<Step> now, double leastGainFactor) {
+        List<Step> intended = new ArrayList<>();
+        List<Step> small = new ArrayList<>();
+        List<Season.Work> works = new ArrayList<>();
+        List<Step> before = now;
+        Set<String> growingOn = new HashSet<>();
+        for (int year = 1; year < Math.min(request.years(), Planner.YEARS_AHEAD + 1); year++) {
+            works.add(Planner.work(year == 1 ? request.moment() : Moment.DORMANT, Planner.operations(before)));
+            Tree grown = seasons.after(works).after().tree();
+            before.forEach(one -> growingOn.add(one.operation().growsOnFrom()));
+            PlanRequest then = request.later(growingOn);
+            TreeReader.Reading expected =
+                    TreeReader.expected(grown, then.school(), then.limits().reach());
+            before = new Planner(grown, expected, then).ahead(year, leastGainFactor, this::standsToday);
+            before.forEach(step -> (isIntention(step) ? intended : small).add(step));
+        }
+        return new Work(intended, small);
+    }
+
+    private boolean standsToday(Finding finding) {
+        return today.findings().stream()
+                .anyMatch(one -> Rules.isSame(one, finding));
+    }
+
+    /** Whether a step decides about a whole limb, or the top, rather than working its ends. */
+    private static boolean isIntention(Step step) {
+        OperationKind kind = step.operation().kind();
+        return !step.operation().onGroup()
+                && (kind.takesAll()
+                        || kind == OperationKind.RENEW_STUB
+                        || kind == OperationKind.REDUCE
+                        || kind == OperationKind.LOWER_LEADER
+                        || kind == OperationKind.SHORTEN);
+    }
+}

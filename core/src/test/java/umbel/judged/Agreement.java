@@ -1,0 +1,77 @@
+package umbel.judged;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Predicate;
+
+/**
+ * How far the program agrees with practised decisions; run to print the table of docs/model/plan.md, with the misses named of
+ * the parts given as arguments.
+ */
+final class Agreement {
+
+    /** One decision and whether the program makes it. */
+    record Made(JudgedTree tree, PractisedDecision decision, boolean agrees) {}
+
+    private final List<Made> made = new ArrayList<>();
+
+    Agreement(List<JudgedTree> trees) {
+        for (JudgedTree tree : trees) {
+            PractisedDecision.Answer answer = new PractisedDecision.Answer(tree.assessed(), tree);
+            tree.decisions().forEach(one -> made.add(new Made(tree, one, one.holds(answer))));
+        }
+    }
+
+    private Agreement(Agreement other, Predicate<Made> counted) {
+        other.made.stream().filter(counted).forEach(made::add);
+    }
+
+    Agreement only(Predicate<Made> counted) {
+        return new Agreement(this, counted);
+    }
+
+    Agreement of(String part) {
+        return only(one -> one.tree().part().equals(part));
+    }
+
+    List<Made> missed() {
+        return made.stream().filter(one -> !one.agrees()).toList();
+    }
+
+    int decisions() {
+        return made.size();
+    }
+
+    /** Share of the decisions that the program makes too, 0…1. */
+    double share() {
+        return (double) (made.size() - missed().size()) / made.size();
+    }
+
+    /** Share of the trees on which it makes all of them, 0…1. */
+    double treesWhollyRight() {
+        List<JudgedTree> trees = made.stream().map(Made::tree).distinct().toList();
+        List<JudgedTree> wrong = missed().stream().map(Made::tree).distinct().toList();
+        return (double) (trees.size() - wrong.size()) / trees.size();
+    }
+
+    public static void main(String[] args) {
+        Agreement all = new Agreement(JudgedTree.all());
+        System.out.println("| part | decisions | agree | whole limbs | demand action | trees wholly right |");
+        System.out.println("|---|---|---|---|---|---|");
+        for (String part : List.of("tuning", "held-out")) {
+            Agreement one = all.of(part);
+            System.out.printf(
+                    "| %s | %d | %.2f | %.2f | %.2f | %.2f |%n",
+                    part,
+                    one.decisions(),
+                    one.share(),
+                    one.only(made -> made.decision().wholeLimb()).share(),
+                    one.only(made -> made.decision().demandsAction()).share(),
+                    one.treesWhollyRight());
+        }
+        for (String part : args) {
+            all.of(part).missed().forEach(one -> System.out.println(
+                    part + " " + one.tree().id() + ": " + one.decision().text()));
+        }
+    }
+}

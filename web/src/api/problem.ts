@@ -1,0 +1,31 @@
+/** A field the server found wrong, by its path in what was sent. */
+export interface FieldError {
+  field: string;
+  message: string;
+}
+
+/** An answer that was not the one hoped for, in the server's words. */
+export class Problem extends Error {
+  constructor(
+    message: string,
+    readonly status: number,
+    readonly errors: FieldError[],
+  ) {
+    super(message);
+  }
+}
+
+const REFUSED = 400;
+const SERVER_FAILED = 500;
+const BUSY = 503;
+const TIMES_WHEN_BUSY = 6;
+
+/**
+ * Whether a question that failed so many times is asked again: a refusal never, a server that is busy computing several
+ * times, and any other failure once.
+ */
+export function askAgain(failures: number, error: unknown): boolean {
+  const status = error instanceof Problem ? error.status : 0;
+  if (status >= REFUSED && status < SERVER_FAILED) return false;
+  return failures < (status === BUSY ? TIMES_WHEN_BUSY : 1);
+}
