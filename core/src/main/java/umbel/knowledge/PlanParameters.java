@@ -109,14 +109,14 @@ public record PlanParameters(
     /**
      * How the main limbs of a young tree are chosen: every set of the wanted size is scored, and the best is kept.
      *
-     * @param gapDeg the largest gap round the trunk counts one for each of these
+     * @param gapDeg what the largest gap round the trunk is over an even one counts once for each of these
      * @param unlike counts the range of thickness against its median
      * @param lean counts how far limbs lean from the system's middle angle on average
      * @param leanDeg degrees of it that count once
      * @param thick counts how thick they are against the thickest there
      * @param apart what origins all {@code apartCm} from each other count
      * @param apartCm see there
-     * @param oneMore a set with one limb more than wanted may stay where it scores no more than this less
+     * @param oneMore a single limb more than wanted may stay where all score no more than this less
      * @param among at most so many limbs, the thickest, are chosen among
      */
     public record ScaffoldChoice(

@@ -4,11 +4,12 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
+import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.growth.Moment;
 import umbel.growth.Season;
 import umbel.growth.Seasons;
-import umbel.reading.Finding;
 import umbel.reading.Rules;
 import umbel.reading.TreeReader;
 import umbel.wood.Tree;
@@ -32,7 +33,16 @@ final class LaterWinters {
      * @param intended the fates of limbs, told one by one
      * @param small the rest
      */
-    record Work(List<Step> intended, List<Step> small) {}
+    record Work(List<Step> intended, List<Step> small) {
+
+        /** The limbs that a later winter takes off. */
+        Set<String> goes() {
+            return intended.stream()
+                    .filter(step -> isTakenOff(step.operation()))
+                    .map(step -> step.operation().onLimb())
+                    .collect(Collectors.toSet());
+        }
+    }
 
     LaterWinters(PlanRequest request, TreeReader.Reading today, Seasons seasons) {
         this.request = request;
@@ -62,12 +72,30 @@ final class LaterWinters {
             before = new Planner(grown, expected, then).ahead(year, leastGainFactor, this::standsToday);
             before.forEach(step -> (isIntention(step) ? intended : small).add(step));
         }
-        return new Work(intended, small);
+        return new Work(withoutWorkBeforeTheEnd(intended), small);
     }
 
-    private boolean standsToday(Finding finding) {
+    /** One fate a limb: what a winter takes off is not worked on in the winters before. */
+    private static List<Step> withoutWorkBeforeTheEnd(List<Step> steps) {
+        Set<String> goes = new Work(steps, List.of()).goes();
+        return steps.stream()
+                .filter(step -> isTakenOff(step.operation())
+                        || !goes.contains(step.operation().onLimb()))
+                .toList();
+    }
+
+    private static boolean isTakenOff(Operation operation) {
+        return operation.target().isLimb()
+                && operation.kind() != OperationKind.RENEW_STUB
+                && operation.kind().takesAll();
+    }
+
+    /** Whether a candidate answers a fault that its limb shows today. */
+    private boolean standsToday(Candidate candidate) {
         return today.findings().stream()
-                .anyMatch(one -> Rules.isSame(one, finding));
+                .filter(one -> Rules.isSame(one, candidate.finding()))
+                .anyMatch(one -> one.targets().isEmpty()
+                        || one.targets().contains(candidate.operation().target()));
     }
 
     /** Whether a step decides about a whole limb, or the top, rather than working its ends. */

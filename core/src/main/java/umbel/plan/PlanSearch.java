@@ -224,12 +224,12 @@ final class PlanSearch {
      * What a later winter does, on the tree as it is expected then: whole limbs for faults that stand today already, the
      * system's work, and the year's uprights. Other small wood is left to be judged when it has grown.
      *
-     * @param known whether a finding stands today already
+     * @param known whether a candidate's fault stands today already
      */
-    List<Candidate> chooseAhead(double leastGainFactor, Predicate<Finding> known) {
+    List<Candidate> chooseAhead(double leastGainFactor, Predicate<Candidate> known) {
         double least = request.parameters().search().leastGain() * leastGainFactor;
         List<Candidate> chosen = fixed();
-        List<Candidate> limbs = with(one -> isOfALimb(one) && known.test(one.finding()));
+        List<Candidate> limbs = with(one -> isOfALimb(one) && known.test(one));
         fill(
                 chosen,
                 -request.parameters().search().graveMayCost(),

@@ -90,8 +90,11 @@ public final class Planner {
 
     /** The recommended plan, without the seasons after it: searched with care, close choices left to the coming seasons. */
     Plan recommended() {
-        chosen = search.withoutRedundant(new ForecastDecision(search, seasons).of(search.choose(1, true)));
-        return draft("recommended", chosen, 1);
+        List<Candidate> best = search.withoutRedundant(new ForecastDecision(search, seasons).of(search.choose(1, true)));
+        Plan plan = draft("recommended", best, 1);
+        Set<Operation> now = new HashSet<>(operations(plan.workOf(0)));
+        chosen = best.stream().filter(one -> now.contains(one.operation())).toList();
+        return plan;
     }
 
     /** Everything at once, without the seasons after it. */
@@ -110,10 +113,31 @@ public final class Planner {
     }
 
     private Plan draft(String name, List<Candidate> chosen, double leastGainFactor) {
-        List<Step> steps = ordered(search.withoutRedundant(chosen), 0);
-        search.kept(chosen).forEach(one -> steps.add(unweighed(one)));
-        boolean onward = !request.summer() && !name.equals(Plan.IN_ONE_WINTER);
-        return described(name, steps, onward ? new LaterWinters(request, reading, seasons).after(steps, leastGainFactor) : LaterWinters.NONE, true);
+        List<Candidate> asked = search.withoutRedundant(chosen);
+        List<Step> steps = ordered(asked, 0);
+        LaterWinters.Work ahead = LaterWinters.NONE;
+        if (!request.summer() && !name.equals(Plan.IN_ONE_WINTER)) {
+            LaterWinters later = new LaterWinters(request, reading, seasons);
+            ahead = later.after(steps, leastGainFactor);
+            List<Candidate> worthwhile = withoutWorkOn(ahead.goes(), asked);
+            if (worthwhile.size() < asked.size()) {
+                asked = worthwhile;
+                steps = ordered(asked, 0);
+                ahead = later.after(steps, leastGainFactor);
+            }
+        }
+        List<Step> told = new ArrayList<>(steps);
+        search.kept(asked).forEach(one -> told.add(unweighed(one)));
+        return described(name, told, ahead, true);
+    }
+
+    /** A visit without what would be lost on limbs that a later winter takes off. */
+    private List<Candidate> withoutWorkOn(Set<String> goes, List<Candidate> chosen) {
+        return chosen.stream()
+                .filter(one -> !goes.contains(one.operation().onLimb())
+                        || one.settled() && one.finding() != null
+                        || request.taken().contains(one.operation()))
+                .toList();
     }
 
     CutSetEvaluator evaluator() {
@@ -123,9 +147,9 @@ public final class Planner {
     /**
      * What this winter, still to come, will do.
      *
-     * @param known whether a finding stands today already
+     * @param known whether a candidate's fault stands today already
      */
-    List<Step> ahead(int year, double leastGainFactor, Predicate<Finding> known) {
+    List<Step> ahead(int year, double leastGainFactor, Predicate<Candidate> known) {
         return ordered(search.withoutRedundant(search.chooseAhead(leastGainFactor, known)), year);
     }
 

@@ -24,11 +24,11 @@ final class ScaffoldChoice {
     }
 
     /**
-     * The limbs to keep; one more than wanted where they stand nearly as well together and the system has room for it.
+     * The limbs to keep. A single one more than wanted may stay where all stand nearly as well together and the system has room.
      *
      * @param mains limbs to choose among
      * @param keep how many are wanted
-     * @return empty where there are no more than wanted
+     * @return empty where nothing is to be taken
      */
     List<Axis> of(List<Axis> mains, int keep) {
         if (mains.size() <= keep) {
@@ -39,16 +39,11 @@ final class ScaffoldChoice {
                 .limit(weights.among())
                 .toList();
         Scored best = best(among, keep);
-        boolean roomForMore =
-                keep < tree.setting().system().scaffolds().count().get(1);
-        if (!roomForMore) {
-            return best.limbs();
-        }
-        Scored more = mains.size() == keep + 1 ? scored(mains, among.get(0).baseDiameter()) : best(among, keep + 1);
-        if (more.score() < best.score() - weights.oneMore()) {
-            return best.limbs();
-        }
-        return mains.size() == keep + 1 ? List.of() : more.limbs();
+        boolean oneOver = mains.size() == keep + 1
+                && keep < tree.setting().system().scaffolds().count().get(1);
+        boolean itMayStay = oneOver
+                && scored(mains, among.get(0).baseDiameter()).score() >= best.score() - weights.oneMore();
+        return itMayStay ? List.of() : best.limbs();
     }
 
     private record Scored(List<Axis> limbs, double score) {}
@@ -92,7 +87,7 @@ final class ScaffoldChoice {
                 .average()
                 .orElse(0);
         double strong = limbs.stream().mapToDouble(Axis::baseDiameter).average().orElse(0) / thickest;
-        return -largestGap(limbs) / weights.gapDeg()
+        return -(largestGap(limbs) - 360.0 / limbs.size()) / weights.gapDeg()
                 - weights.unlike() * (thick[thick.length - 1] - thick[0]) / thick[thick.length / 2]
                 - weights.lean() * lean / weights.leanDeg()
                 + weights.thick() * strong

@@ -26,7 +26,7 @@ import umbel.knowledge.Knowledge;
  */
 record JudgedTree(String id, String part, String why, AssessRequest request, List<PractisedDecision> decisions) {
 
-    static final List<String> FILES = List.of("pome", "stone", "others");
+    static final List<String> FILES = List.of("pome", "stone", "others", "walls-and-seasons");
 
     private static final YAMLMapper YAML = YAMLMapper.builder().build();
     private static final JsonMapper JSON = JsonMapper.builder().build();

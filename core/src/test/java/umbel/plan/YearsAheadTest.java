@@ -51,8 +51,7 @@ class YearsAheadTest {
 
     @Test
     void laterWintersAreForTheTreeAsItIsExpectedThen() {
-        PlanCase one = PlanCase.of(
-                PracticeTree.survey("central-leader", 20, 2, Fault.RIVAL_LEADER, Fault.TOO_TALL, Fault.WATER_SPROUTS));
+        PlanCase one = PlanCase.neglected();
         List<Step> later = one.plans().get(0).steps().stream()
                 .filter(step -> step.year() > 0)
                 .toList();
