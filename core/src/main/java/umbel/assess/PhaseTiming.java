@@ -7,7 +7,6 @@ import umbel.knowledge.Species;
 import umbel.text.Speech;
 import umbel.text.Statement;
 import umbel.wood.Axis;
-import umbel.wood.Condition;
 import umbel.wood.Tree;
 
 /** What the species' calendar says of a phase for one tree: stricter where disease is recorded. Weather is not read here. */
@@ -17,14 +16,11 @@ public final class PhaseTiming {
 
     /** The verdict on working on a tree at a moment of its year, with its reasons. */
     public static Assessment.Timing of(Tree tree, Moment moment, Speech speech) {
-        Species.PhaseRule rule = tree.setting().species().phases().get(moment.word());
-        boolean diseased = tree.limbs().stream()
-                .anyMatch(limb -> limb.is(Condition.DISEASED) || !limb.disease().isEmpty());
-        Species.PhaseRule applies = diseased && rule.whenDiseased() != null ? rule.whenDiseased() : rule;
+        Species.PhaseRule applies = tree.phaseRule(moment.word());
         List<String> reasons = new ArrayList<>();
         reasons.add(applies.reason());
         boolean unsound = tree.limbs().stream().map(Axis::conditions).anyMatch(conditions -> !conditions.isEmpty());
-        if (unsound && (applies.verdict().equals("not") || moment.isSummer())) {
+        if (unsound && (applies.forbids() || moment.isSummer())) {
             reasons.add(speech.say(Statement.of("timing.unsound")));
         }
         reasons.add(speech.say(Statement.of("timing.phase-only")));

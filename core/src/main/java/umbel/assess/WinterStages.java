@@ -46,8 +46,9 @@ final class WinterStages {
             int winter = year;
             List<Step> all =
                     plan.workOf(winter).stream().filter(WinterStages::does).toList();
-            List<Step> steps =
-                    all.stream().filter(step -> !plan.laterSmall().contains(step)).toList();
+            List<Step> steps = all.stream()
+                    .filter(step -> !plan.laterSmall().contains(step))
+                    .toList();
             Assessment.YearAnswer season = year < years.size() ? years.get(year) : null;
             stages.add(new Assessment.StageAnswer(
                     year,

@@ -199,7 +199,13 @@ public record Species(
     public record DiseaseRule(@JsonProperty("cutBelow_cm") double cutBelowCm, List<String> transmissible) {}
 
     /** Whether a season's phase suits cutting: {@code not, allowed, better, best}; stricter where disease is recorded. */
-    public record PhaseRule(String verdict, String reason, PhaseRule whenDiseased) {}
+    public record PhaseRule(String verdict, String reason, PhaseRule whenDiseased) {
+
+        /** Whether only what cannot wait is cut. */
+        public boolean forbids() {
+            return verdict.equals("not");
+        }
+    }
 
     /**
      * Which buds of one-year wood can open next spring.

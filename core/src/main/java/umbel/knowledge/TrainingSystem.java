@@ -147,9 +147,14 @@ public record TrainingSystem(
         }
     }
 
-    /** Thickness and hang limits; a null ratio leaves the school's. */
+    /**
+     * Thickness and hang limits; a null ratio leaves the school's.
+     *
+     * @param siblingRatioMost where limbs stand on arms as equals, the most one may be thicker than their median; null elsewhere
+     */
     public record LimbRule(
             Double ratioMost,
+            Double siblingRatioMost,
             @JsonProperty("diameterMost_mm") Double diameterMostMm,
             double forkRatioMost,
             @JsonProperty("hangAngle_deg") double hangAngleDeg) {}

@@ -144,8 +144,8 @@ record CutSetValue(
         long mains = left.limbs().stream()
                 .filter(limb -> limb.parent() == 0 && limb.age() >= 2 && limb.role() != Role.SUCKER)
                 .count();
-        return Math.max(0, wanted.count().get(0) - mains)
-                / (double) wanted.count().get(0);
+        int least = wanted.count().get(0);
+        return least == 0 ? 0 : Math.max(0, least - mains) / (double) least;
     }
 
     /**

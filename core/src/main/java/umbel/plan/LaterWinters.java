@@ -23,6 +23,9 @@ final class LaterWinters {
     /** Nothing later. */
     static final Work NONE = new Work(List.of(), List.of());
 
+    private static final List<Moment> WHOLE_TREE_WORK =
+            List.of(Moment.DORMANT, Moment.DELAYED_DORMANT, Moment.BLOOM, Moment.AFTER_HARVEST);
+
     private final PlanRequest request;
     private final TreeReader.Reading today;
     private final Seasons seasons;
@@ -66,7 +69,7 @@ final class LaterWinters {
             works.add(Planner.work(year == 1 ? request.moment() : Moment.DORMANT, Planner.operations(before)));
             Tree grown = seasons.after(works).after().tree();
             before.forEach(one -> growingOn.add(one.operation().growsOnFrom()));
-            PlanRequest then = request.later(growingOn);
+            PlanRequest then = request.later(growingOn, openMoment(grown));
             TreeReader.Reading expected =
                     TreeReader.expected(grown, then.school(), then.limits().reach());
             before = new Planner(grown, expected, then).ahead(year, leastGainFactor, this::standsToday);
@@ -88,6 +91,14 @@ final class LaterWinters {
         return operation.target().isLimb()
                 && operation.kind() != OperationKind.RENEW_STUB
                 && operation.kind().takesAll();
+    }
+
+    /** When in its year the kind may be cut: while it is bare where it may, else as soon as possible after. */
+    private static Moment openMoment(Tree tree) {
+        return WHOLE_TREE_WORK.stream()
+                .filter(moment -> !tree.phaseRule(moment.word()).forbids())
+                .findFirst()
+                .orElse(Moment.DORMANT);
     }
 
     /** Whether a candidate answers a fault that its limb shows today. */

@@ -69,15 +69,16 @@ public record PlanRequest(
      * The same request for a later winter: nothing is taken yet.
      *
      * @param kept limbs that grow on from an earlier winter's cuts, which are not to be taken after all
+     * @param then when in its year the tree is worked on then
      */
-    PlanRequest later(Set<String> kept) {
+    PlanRequest later(Set<String> kept, Moment then) {
         Set<String> more = new HashSet<>(refused);
         for (OperationKind kind : OperationKind.values()) {
             if (kind.takesAll() || kind == OperationKind.RENEW_STUB) {
                 kept.forEach(limb -> more.add(key(Operation.whole(kind, Target.limb(limb)))));
             }
         }
-        return new PlanRequest(school, parameters, goals, limits, Moment.DORMANT, 1, List.of(), more, learned);
+        return new PlanRequest(school, parameters, goals, limits, then, 1, List.of(), more, learned);
     }
 
     /** Whether a tree is appraised the same under both requests; goals and limits only weigh what was appraised. */

@@ -44,6 +44,7 @@ final class PlanSearch {
     private final RemedyContext remedies;
     private final SystemOperations bySystem;
     private final FrameGuard guard;
+    private final boolean closed;
 
     /**
      * A search on a tree.
@@ -54,6 +55,7 @@ final class PlanSearch {
     PlanSearch(Tree found, List<Finding> findings, PlanRequest request, LightResolution look, PlanSearch shared) {
         this.found = found;
         this.request = request;
+        this.closed = found.phaseRule(request.moment().word()).forbids();
         boolean sameTree = shared != null && shared.found == found;
         this.stubs = sameTree ? shared.stubs : new Stubs(found, look);
         this.programme = new TrainingProgramme(found, request.summer(), stubs, request.parameters());
@@ -144,8 +146,8 @@ final class PlanSearch {
         if (answers.stream().anyMatch(one -> !allowed(one))) {
             return Statement.of("left.season");
         }
-        boolean lasting = answers.stream()
-                .anyMatch(one -> one.operation().kind().takesAll() && guard.forbids(one));
+        boolean lasting =
+                answers.stream().anyMatch(one -> one.operation().kind().takesAll() && guard.forbids(one));
         return Statement.of(lasting ? "left.lasting" : "left.no-cut");
     }
 
@@ -168,6 +170,9 @@ final class PlanSearch {
     private boolean allowed(Candidate candidate) {
         if (request.refused().contains(candidate.key())) {
             return false;
+        }
+        if (closed && candidate.operation().kind().cuts() && !request.taken().contains(candidate.operation())) {
+            return candidate.finding() != null && Rules.isUndisputed(candidate.finding());
         }
         if (!request.summer() || candidate.settled()) {
             return true;

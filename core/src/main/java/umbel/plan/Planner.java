@@ -90,7 +90,8 @@ public final class Planner {
 
     /** The recommended plan, without the seasons after it: searched with care, close choices left to the coming seasons. */
     Plan recommended() {
-        List<Candidate> best = search.withoutRedundant(new ForecastDecision(search, seasons).of(search.choose(1, true)));
+        List<Candidate> best =
+                search.withoutRedundant(new ForecastDecision(search, seasons).of(search.choose(1, true)));
         Plan plan = draft("recommended", best, 1);
         Set<Operation> now = new HashSet<>(operations(plan.workOf(0)));
         chosen = best.stream().filter(one -> now.contains(one.operation())).toList();

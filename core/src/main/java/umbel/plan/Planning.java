@@ -132,8 +132,7 @@ public final class Planning {
         for (int year = 0; year < Planner.YEARS_AHEAD; year++) {
             int winter = year;
             works.add(Planner.work(
-                    winter == 0 ? request.moment() : Moment.DORMANT,
-                    Planner.operations(plan.workOf(winter))));
+                    winter == 0 ? request.moment() : Moment.DORMANT, Planner.operations(plan.workOf(winter))));
         }
         return Forecast.like(alone, seasons, works).years();
     }

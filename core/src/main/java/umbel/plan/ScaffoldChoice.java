@@ -41,8 +41,8 @@ final class ScaffoldChoice {
         Scored best = best(among, keep);
         boolean oneOver = mains.size() == keep + 1
                 && keep < tree.setting().system().scaffolds().count().get(1);
-        boolean itMayStay = oneOver
-                && scored(mains, among.get(0).baseDiameter()).score() >= best.score() - weights.oneMore();
+        boolean itMayStay =
+                oneOver && scored(mains, among.get(0).baseDiameter()).score() >= best.score() - weights.oneMore();
         return itMayStay ? List.of() : best.limbs();
     }
 
@@ -80,8 +80,7 @@ final class ScaffoldChoice {
 
     private double score(List<Axis> limbs, double thickest) {
         TrainingSystem.Scaffolds wanted = tree.setting().system().scaffolds();
-        double[] thick =
-                limbs.stream().mapToDouble(Axis::baseDiameter).sorted().toArray();
+        double[] thick = limbs.stream().mapToDouble(Axis::baseDiameter).sorted().toArray();
         double lean = limbs.stream()
                 .mapToDouble(limb -> Math.abs(Units.toDegrees(limb.baseInclination()) - wanted.idealAngleDeg()))
                 .average()

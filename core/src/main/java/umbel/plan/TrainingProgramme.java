@@ -15,7 +15,6 @@ import umbel.knowledge.TrainingSystem;
 import umbel.reading.Stage;
 import umbel.text.Statement;
 import umbel.text.Value;
-import umbel.wood.Attitude;
 import umbel.wood.Axis;
 import umbel.wood.Role;
 import umbel.wood.Tree;
@@ -160,7 +159,7 @@ final class TrainingProgramme {
                 flowers() < LEAST_FLOWERS ? List.of() : List.of(Operation.whole(OperationKind.DEFLOWER, Target.TRUNK));
             case "renew-share" -> renewal.share(act, mains());
             case "short-spur" -> renewal.shortSpur();
-            case "outward-off" -> renewal.groups(Attitude.OUT);
+            case "outward-off" -> renewal.outward();
             case "weak-out" -> renewal.weakOut(act, mains());
             case "choose-buds" -> chooseBuds(act).stream().toList();
             default -> List.of();

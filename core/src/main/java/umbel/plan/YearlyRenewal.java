@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Stubs;
@@ -20,6 +21,7 @@ import umbel.wood.Attitude;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Condition;
+import umbel.wood.Role;
 import umbel.wood.Tree;
 import umbel.wood.Units;
 
@@ -32,6 +34,9 @@ final class YearlyRenewal {
     private static final double LEAST_UPRIGHT = 0.08;
     private static final double ABOVE_EACH_OTHER = Math.toRadians(40);
     private static final int LEAST_AGE = 3;
+    private static final double SPUR_REACH = 4;
+    private static final double OUT_OF_PLANE = Math.sin(Math.toRadians(45));
+    private static final double LEANS_OUT = Math.toRadians(30);
 
     private final Tree tree;
     private final Species species;
@@ -120,11 +125,50 @@ final class YearlyRenewal {
             return List.of();
         }
         double at = Units.fromCm(tree.setting().parameters().cutting().places().shortSpurCm());
-        return groups(Attitude.UP).stream()
+        Stream<Operation> counted = groups(Attitude.UP).stream()
                 .filter(group ->
                         TargetAxes.of(tree, group).stream().anyMatch(shoot -> shoot.length() > at + LEAST_UPRIGHT))
-                .map(group -> Operation.cutAt(OperationKind.SHORT_SPUR, group.target(), at))
-                .toList();
+                .map(group -> Operation.cutAt(OperationKind.SHORT_SPUR, group.target(), at));
+        Stream<Operation> measured = tree.limbs().stream()
+                .filter(limb -> isSideShoot(limb) && !isOutward(limb) && isTooLong(limb, at))
+                .map(limb -> Operation.cutAt(limb.age() <= 1 ? OperationKind.HEAD : OperationKind.SHORTEN, limb, at));
+        return Stream.concat(counted, measured).toList();
+    }
+
+    /** What grows out from the plane of the arms: shoots, and limbs that were surveyed by themselves. */
+    List<Operation> outward() {
+        Stream<Operation> limbs = tree.limbs().stream().filter(this::isOutward).map(limb -> Operation.remove(limb));
+        return Stream.concat(groups(Attitude.OUT).stream(), limbs).toList();
+    }
+
+    private boolean isOutward(Axis limb) {
+        if (!isSideShoot(limb) || limb.parent() == 0) {
+            return false;
+        }
+        double fromArm = limb.course()
+                .directionAt(0)
+                .level()
+                .angleTo(tree.axis(limb.parent()).course().directionAt(0).level());
+        return Math.abs(Math.sin(fromArm)) > OUT_OF_PLANE && limb.baseInclination() > LEANS_OUT;
+    }
+
+    /** Whether a side shoot is longer than one that makes spurs, or an old one longer than its spurs reach. */
+    private static boolean isTooLong(Axis limb, double at) {
+        return limb.length() > (limb.age() < LEAST_AGE ? 2 : SPUR_REACH) * at + LEAST_UPRIGHT;
+    }
+
+    /** Whether a limb is a side shoot of an arm, or of a rod that bears along its stem, which was surveyed by itself. */
+    private boolean isSideShoot(Axis limb) {
+        boolean onRod = limb.parent() == 0
+                && tree.setting().system().scaffolds().count().get(0) == 0;
+        boolean onArm = limb.parent() > 0 && tree.axis(limb.parent()).role() == Role.SCAFFOLD;
+        boolean fruiting = limb.role() != Role.SCAFFOLD && limb.role() != Role.LEADER && limb.role() != Role.SUCKER;
+        return (onRod || onArm)
+                && fruiting
+                && limb.conditions().isEmpty()
+                && limb.baseDiameter()
+                        <= Units.fromMm(
+                                tree.setting().parameters().cutting().tools().handPrunerMm());
     }
 
     /** The shoots of one attitude, limb by limb. */

@@ -33,8 +33,10 @@ final class LimbTooThick extends Rule {
             if (limb.age() < 2 || limb.at() < context.tree().setting().unionAt() && trunkLimb) {
                 continue;
             }
-            double most = trunkLimb ? onTrunk : limits.forkRatioMost();
-            double ratio = limb.baseDiameter() / context.parentBelow(limb);
+            boolean amongEquals = !trunkLimb && limits.siblingRatioMost() != null;
+            double most = trunkLimb ? onTrunk : amongEquals ? limits.siblingRatioMost() : limits.forkRatioMost();
+            double against = amongEquals ? medianOfEquals(context) : context.parentBelow(limb);
+            double ratio = limb.baseDiameter() / against;
             double diameter = Units.toMm(limb.baseDiameter());
             boolean stout = diameter >= context.parameters().frame().thickFromMm()
                     && (!trunkLimb
@@ -45,13 +47,13 @@ final class LimbTooThick extends Rule {
                 found.add(new Finding(
                         this,
                         List.of(Target.of(limb)),
-                        Statement.of("measure.diameter-ratio"),
+                        Statement.of(amongEquals ? "measure.diameter-siblings" : "measure.diameter-ratio"),
                         ratio,
                         most,
                         "",
                         context.severity(ratio, most),
                         ThresholdConfidence.above(ratio, most, context.ratioError(ratio)),
-                        Statement.of("finding.limb-too-thick.ratio")
+                        Statement.of("finding.limb-too-thick." + (amongEquals ? "siblings" : "ratio"))
                                 .with("limb", Value.limb(limb.id()))
                                 .with("ratio", Value.number(ratio, 2))
                                 .with("parent", Value.choice(trunkLimb ? "trunk" : "limb"))
@@ -77,10 +79,22 @@ final class LimbTooThick extends Rule {
         return found;
     }
 
+    /** The middle thickness of the limbs that stand on arms. */
+    private static double medianOfEquals(RuleContext context) {
+        double[] thick = context.frame().stream()
+                .filter(limb -> context.parent(limb).kind() != AxisKind.TRUNK)
+                .mapToDouble(Axis::baseDiameter)
+                .sorted()
+                .toArray();
+        return thick[thick.length / 2];
+    }
+
     @Override
     public String judgedBy(RuleContext context, Finding finding) {
         if (!context.parent(context.limb(finding)).kind().equals(AxisKind.TRUNK)) {
-            return "system.limbs.forkRatioMost";
+            return context.tree().setting().system().limbs().siblingRatioMost() == null
+                    ? "system.limbs.forkRatioMost"
+                    : "system.limbs.siblingRatioMost";
         }
         if (finding.unit().equals("mm")) {
             return "system.limbs.diameterMost_mm";

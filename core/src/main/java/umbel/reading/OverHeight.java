@@ -112,6 +112,8 @@ final class OverHeight extends Rule {
     private static List<Operation> loweredLimb(RemedyContext context, Axis limb, double lowest, double limit) {
         List<Operation> operations = new ArrayList<>();
         lowerBranch(context.tree(), limb, lowest, limit)
+                .or(() -> lowerBranch(
+                        context.tree(), limb, 0, limit)) // one cut too deep is better than a headed scaffold
                 .ifPresent(branch -> operations.add(RemedyContext.reduce(limb, branch)));
         if (limb.role() != Role.SCAFFOLD && limb.role() != Role.LEADER) {
             operations.add(Operation.remove(limb));

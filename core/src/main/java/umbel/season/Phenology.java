@@ -3,6 +3,7 @@ package umbel.season;
 import java.time.LocalDate;
 import java.time.MonthDay;
 import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
 import umbel.knowledge.SeasonParameters;
 import umbel.knowledge.Species;
 
@@ -24,6 +25,10 @@ public record Phenology(
 
     private static final DateTimeFormatter MONTH_DAY = DateTimeFormatter.ofPattern("MM-dd");
     private static final int SPRING_DAYS = 300;
+    private static final double COLD_WINTERS_FROM = 30;
+    private static final int LATE_FROM = 40;
+    private static final int IN_LEAF_FROM = 121;
+    private static final int IN_LEAF_TO = 273;
 
     /** A day that is not certain yet; all three are equal once it has come. */
     public record Estimate(LocalDate earliest, LocalDate expected, LocalDate latest) {}
@@ -32,6 +37,18 @@ public record Phenology(
     public static LocalDate midwinterOf(LocalDate date, double latitude) {
         LocalDate thisYear = LocalDate.of(date.getYear(), latitude >= 0 ? 1 : 7, 1);
         return date.isBefore(thisYear) ? thisYear.minusYears(1) : thisYear;
+    }
+
+    /** Whether deciduous trees are in leaf on a day at a latitude where winters are cold, by the calendar alone. */
+    public static boolean isInLeaf(LocalDate day, double latitude) {
+        long since = ChronoUnit.DAYS.between(midwinterOf(day, latitude), day);
+        return Math.abs(latitude) >= COLD_WINTERS_FROM && since >= IN_LEAF_FROM && since < IN_LEAF_TO;
+    }
+
+    /** Whether the worst of winter is over on a day, while trees are still bare, by the calendar alone. */
+    public static boolean isLateInDormancy(LocalDate day, double latitude) {
+        long since = ChronoUnit.DAYS.between(midwinterOf(day, latitude), day);
+        return since >= LATE_FROM && since < IN_LEAF_FROM;
     }
 
     /**

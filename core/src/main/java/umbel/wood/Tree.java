@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import umbel.knowledge.Species;
 
 /**
  * A tree of wood: axes with parents before children, the trunk first. Not changed once made; what a cut leaves is
@@ -86,6 +87,14 @@ public final class Tree {
             i = axes.get(i).parent();
         }
         return i == ancestor.index();
+    }
+
+    /** What the species says of cutting in a phase of the season, stricter where disease is recorded on a limb. */
+    public Species.PhaseRule phaseRule(String phase) {
+        Species.PhaseRule rule = setting.species().phases().get(phase);
+        boolean diseased = limbs().stream()
+                .anyMatch(limb -> limb.is(Condition.DISEASED) || !limb.disease().isEmpty());
+        return diseased && rule.whenDiseased() != null ? rule.whenDiseased() : rule;
     }
 
     /** Height of the highest point of live or dead wood that somebody saw, metres. */

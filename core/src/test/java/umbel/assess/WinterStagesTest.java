@@ -46,7 +46,9 @@ class WinterStagesTest {
                 if (stage.smallSteps() == 0) {
                     assertThat(stage.minutes()).isCloseTo(told, within(0.06 + 0.006 * steps.size()));
                 } else {
-                    assertThat(stage.year()).as("this visit is told step by step").isPositive();
+                    assertThat(stage.year())
+                            .as("this visit is told step by step")
+                            .isPositive();
                     assertThat(stage.minutes()).isGreaterThan(told);
                 }
                 assertThat(stage.bigCuts())
@@ -69,7 +71,9 @@ class WinterStagesTest {
             assertThat(stage.sprouts()).isEqualTo(season.sprouts());
             boolean asks = stage.summer() != null;
             double worth = Knowledge.shipped().parameters().season().followUp().sproutsWorthAVisit();
-            assertThat(asks).isEqualTo(stage.steps() + stage.smallSteps() > 0 && season.sprouts().middle() >= worth);
+            assertThat(asks)
+                    .isEqualTo(stage.steps() + stage.smallSteps() > 0
+                            && season.sprouts().middle() >= worth);
         }
     }
 

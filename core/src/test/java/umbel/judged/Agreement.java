@@ -70,8 +70,10 @@ final class Agreement {
                     one.treesWhollyRight());
         }
         for (String part : args) {
-            all.of(part).missed().forEach(one -> System.out.println(
-                    part + " " + one.tree().id() + ": " + one.decision().text()));
+            all.of(part)
+                    .missed()
+                    .forEach(one -> System.out.println(
+                            part + " " + one.tree().id() + ": " + one.decision().text()));
         }
     }
 }

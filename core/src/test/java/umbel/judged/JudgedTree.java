@@ -59,7 +59,9 @@ record JudgedTree(String id, String part, String why, AssessRequest request, Lis
         ObjectNode survey = JSON.createObjectNode();
         survey.put("format", "umbel-survey/1").put("surveyedOn", one.get("on").asString());
         survey.set("tree", tree(one));
-        survey.putObject("site").put("latitude_deg", one.path("latitude").asDouble(47)).put("elevation_m", 200);
+        survey.putObject("site")
+                .put("latitude_deg", one.path("latitude").asDouble(47))
+                .put("elevation_m", 200);
         JsonNode trunk = one.get("trunk");
         ObjectNode stem = survey.putObject("trunk");
         stem.put("diameter_mm", trunk.get("diameter").asDouble())
@@ -106,7 +108,9 @@ record JudgedTree(String id, String part, String why, AssessRequest request, Lis
                 .put("habit", told.path("habit").asString("standard"))
                 .put("set", "moderate")
                 .put("vigour", told.path("vigour").asString("moderate"));
-        tree.putObject("rootstock").put("name", "").put("class", told.get("stock").asString());
+        tree.putObject("rootstock")
+                .put("name", "")
+                .put("class", told.get("stock").asString());
         tree.putObject("spacing_m")
                 .put("inRow", told.get("inRow").asDouble())
                 .put("betweenRows", told.get("betweenRows").asDouble());
@@ -118,8 +122,7 @@ record JudgedTree(String id, String part, String why, AssessRequest request, Lis
         String[] parts = row.trim().split("\\s+");
         ObjectNode limb = JSON.createObjectNode().put("id", parts[0]).put("parent", parts[1]);
         limb.put("role", parts[2]);
-        List<String> numbers =
-                List.of("at_cm", "bearing_deg", "angle_deg", "diameter_mm", "length_cm", "age_y");
+        List<String> numbers = List.of("at_cm", "bearing_deg", "angle_deg", "diameter_mm", "length_cm", "age_y");
         for (int i = 0; i < numbers.size(); i++) {
             limb.put(numbers.get(i), Double.parseDouble(parts[i + FIXED - numbers.size()]));
         }

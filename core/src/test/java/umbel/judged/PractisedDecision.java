@@ -34,8 +34,8 @@ record PractisedDecision(String text, boolean demandsAction, boolean wholeLimb, 
         boolean does(String limb, Set<String> operations, Integer winter) {
             return steps().stream()
                     .anyMatch(step -> step.limb().equals(limb)
-                            && operations.contains(step.operation())
-                            && (winter == null || step.year() == winter)
+                                    && operations.contains(step.operation())
+                                    && (winter == null || step.year() == winter)
                             || operations.containsAll(OUT) && takesTheTopWith(limb, step));
         }
 
@@ -43,16 +43,16 @@ record PractisedDecision(String text, boolean demandsAction, boolean wholeLimb, 
             return step.limb().equals("trunk")
                     && TOPPING.contains(step.operation())
                     && tree.request().survey().limbs().stream()
-                            .anyMatch(one -> one.id().equals(limb)
-                                    && one.parent().equals("trunk")
-                                    && one.atCm() > step.atCm());
+                            .anyMatch(one ->
+                                    one.id().equals(limb) && one.parent().equals("trunk") && one.atCm() > step.atCm());
         }
 
         boolean worksSmall(String limb, String attitude) {
             return does(limb, OUT, null)
                     || steps().stream()
                             .anyMatch(step -> step.limb().startsWith(limb + "/")
-                                    && step.limb().contains(attitude));
+                                    && (step.limb().contains(attitude)
+                                            || step.limb().equals(limb + "/shoots")));
         }
 
         double length(String limb) {
@@ -85,26 +85,42 @@ record PractisedDecision(String text, boolean demandsAction, boolean wholeLimb, 
         List<String> limbs = List.of(sides[1].trim().split("\\s+"));
         return switch (head[0]) {
             case "all", "any", "none" -> each(text, head[0], operations(head[1]), winter(head), limbs);
-            case "small" -> new PractisedDecision(
-                    text, true, false, answer -> limbs.stream().allMatch(limb -> answer.worksSmall(limb, head[1])));
-            case "small-most" -> new PractisedDecision(
-                    text,
-                    true,
-                    false,
-                    answer -> limbs.stream()
-                                    .filter(limb -> answer.worksSmall(limb, head[1]))
-                                    .count()
-                            >= MOST * limbs.size());
-            case "first" -> new PractisedDecision(
-                    text, true, false, answer -> firstOf(answer, Integer.parseInt(head[1])).containsAll(limbs));
-            case "angle" -> new PractisedDecision(text, true, false, answer -> answer.steps().stream()
-                    .anyMatch(step -> step.limb().equals(limbs.get(0))
-                            && step.toAngleDeg() != null
-                            && within(step.toAngleDeg(), head[1])));
-            case "share" -> new PractisedDecision(text, true, false, answer -> answer.steps().stream()
-                    .anyMatch(step -> step.limb().equals(limbs.get(0))
-                            && Set.of("tip", "head").contains(step.operation())
-                            && within(1 - step.atCm() / answer.length(limbs.get(0)), head[1])));
+            case "small" ->
+                new PractisedDecision(
+                        text, true, false, answer -> limbs.stream().allMatch(limb -> answer.worksSmall(limb, head[1])));
+            case "small-most" ->
+                new PractisedDecision(
+                        text,
+                        true,
+                        false,
+                        answer -> limbs.stream()
+                                        .filter(limb -> answer.worksSmall(limb, head[1]))
+                                        .count()
+                                >= MOST * limbs.size());
+            case "first" ->
+                new PractisedDecision(
+                        text,
+                        true,
+                        false,
+                        answer -> firstOf(answer, Integer.parseInt(head[1])).containsAll(limbs));
+            case "angle" ->
+                new PractisedDecision(
+                        text,
+                        true,
+                        false,
+                        answer -> answer.steps().stream()
+                                .anyMatch(step -> step.limb().equals(limbs.get(0))
+                                        && step.toAngleDeg() != null
+                                        && within(step.toAngleDeg(), head[1])));
+            case "share" ->
+                new PractisedDecision(
+                        text,
+                        true,
+                        false,
+                        answer -> answer.steps().stream()
+                                .anyMatch(step -> step.limb().equals(limbs.get(0))
+                                        && Set.of("tip", "head").contains(step.operation())
+                                        && within(1 - step.atCm() / answer.length(limbs.get(0)), head[1])));
             default -> many(text, head, limbs);
         };
     }
@@ -113,15 +129,24 @@ record PractisedDecision(String text, boolean demandsAction, boolean wholeLimb, 
             String text, String quantity, Set<String> operations, Integer winter, List<String> limbs) {
         boolean whole = OUT.containsAll(operations) || operations.containsAll(OUT);
         return switch (quantity) {
-            case "all" -> new PractisedDecision(
-                    text, true, whole, answer -> limbs.stream().allMatch(limb -> answer.does(limb, operations, winter)));
-            case "any" -> new PractisedDecision(
-                    text, true, whole, answer -> limbs.stream().anyMatch(limb -> answer.does(limb, operations, winter)));
-            default -> new PractisedDecision(
-                    text,
-                    false,
-                    whole,
-                    answer -> limbs.stream().noneMatch(limb -> answer.does(limb, operations, winter)));
+            case "all" ->
+                new PractisedDecision(
+                        text,
+                        true,
+                        whole,
+                        answer -> limbs.stream().allMatch(limb -> answer.does(limb, operations, winter)));
+            case "any" ->
+                new PractisedDecision(
+                        text,
+                        true,
+                        whole,
+                        answer -> limbs.stream().anyMatch(limb -> answer.does(limb, operations, winter)));
+            default ->
+                new PractisedDecision(
+                        text,
+                        false,
+                        whole,
+                        answer -> limbs.stream().noneMatch(limb -> answer.does(limb, operations, winter)));
         };
     }
 
@@ -144,7 +169,8 @@ record PractisedDecision(String text, boolean demandsAction, boolean wholeLimb, 
 
     private static PractisedDecision finding(String text) {
         boolean there = text.startsWith("finding ");
-        List<String> rules = Arrays.asList(text.substring(text.lastIndexOf(' ') + 1).split("\\|"));
+        List<String> rules =
+                Arrays.asList(text.substring(text.lastIndexOf(' ') + 1).split("\\|"));
         return new PractisedDecision(
                 text,
                 false,
@@ -158,12 +184,11 @@ record PractisedDecision(String text, boolean demandsAction, boolean wholeLimb, 
         String[] parts = text.split("\\s+");
         return new PractisedDecision(text, false, false, answer -> {
             Assessment.TotalsAnswer totals = answer.assessment().plans().get(0).totals();
-            double value =
-                    switch (parts[1]) {
-                        case "woodShare" -> totals.woodShare();
-                        case "bigCuts" -> totals.bigCuts();
-                        default -> throw new IllegalArgumentException("not a total: " + text);
-                    };
+            double value = switch (parts[1]) {
+                case "woodShare" -> totals.woodShare();
+                case "bigCuts" -> totals.bigCuts();
+                default -> throw new IllegalArgumentException("not a total: " + text);
+            };
             return within(value, parts[2]);
         });
     }
@@ -190,9 +215,10 @@ record PractisedDecision(String text, boolean demandsAction, boolean wholeLimb, 
                     all.addAll(OUT);
                     all.addAll(BACK);
                 }
-                default -> all.add(OperationKind.of(word)
-                        .orElseThrow(() -> new IllegalArgumentException("no operation: " + word))
-                        .word());
+                default ->
+                    all.add(OperationKind.of(word)
+                            .orElseThrow(() -> new IllegalArgumentException("no operation: " + word))
+                            .word());
             }
         }
         return all;

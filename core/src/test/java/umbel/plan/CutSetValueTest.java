@@ -10,6 +10,7 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import umbel.cut.CutTree;
 import umbel.cut.Operation;
 import umbel.cut.Target;
@@ -78,6 +79,13 @@ class CutSetValueTest {
         assertThat(Math.signum(usual)).isEqualTo(sign);
         assertThat(one.worth(request(Map.of(goal, 2.0)))).isCloseTo(2 * usual, within(1e-12));
         assertThat(one.worth(request(Map.of(goal, 0.0)))).isZero();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"cordon", "espalier", "hedge", "open-centre", "tall-spindle", "upright-wall"})
+    void aTreeIsWorthSomethingUnderEverySystem(String system) {
+        PlanCase one = PlanCase.of(PracticeTree.survey(system, 6, 1));
+        assertThat(one.search().evaluator().worth(List.of())).isFinite();
     }
 
     @Test

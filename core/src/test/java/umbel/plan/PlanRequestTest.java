@@ -32,7 +32,7 @@ class PlanRequestTest {
 
     @Test
     void aLaterWinterTakesNothingForGrantedAndKeepsWhatWasRefused() {
-        PlanRequest later = request.later(Set.of("2b"));
+        PlanRequest later = request.later(Set.of("2b"), Moment.DORMANT);
         assertThat(later.taken()).isEmpty();
         assertThat(later.years()).isEqualTo(1);
         assertThat(later.refused())

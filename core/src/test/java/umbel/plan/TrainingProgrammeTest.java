@@ -27,7 +27,11 @@ class TrainingProgrammeTest {
 
     private static List<Operation> programme(Survey survey, boolean summer) {
         Tree tree = TreeBuilder.build(survey, Knowledge.shipped(), 1);
-        TrainingProgramme programme = new TrainingProgramme(tree, summer, new Stubs(tree, LightResolution.CLOSE), Knowledge.shipped().plan());
+        TrainingProgramme programme = new TrainingProgramme(
+                tree,
+                summer,
+                new Stubs(tree, LightResolution.CLOSE),
+                Knowledge.shipped().plan());
         List<Candidate> all = new ArrayList<>(programme.ofTheFrame());
         all.addAll(programme.ofTheEnds());
         return all.stream().map(Candidate::operation).toList();
