@@ -53,7 +53,7 @@ final class LimbTooThick extends Rule {
                         "",
                         context.severity(ratio, most),
                         ThresholdConfidence.above(ratio, most, context.ratioError(ratio)),
-                        Statement.of("finding.limb-too-thick." + (amongEquals ? "siblings" : "ratio"))
+                        Statement.of(amongEquals ? "finding.limb-too-thick.siblings" : "finding.limb-too-thick.ratio")
                                 .with("limb", Value.limb(limb.id()))
                                 .with("ratio", Value.number(ratio, 2))
                                 .with("parent", Value.choice(trunkLimb ? "trunk" : "limb"))
