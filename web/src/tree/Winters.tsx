@@ -20,10 +20,9 @@ export function Winters({ plan, atOnce }: { plan: Plan; atOnce: Plan | undefined
             </p>
             <p className="text-[13px] text-muted">
               {percent(stage.woodShare)} of the small wood
-              {stage.bigCuts > 0
-                ? `, ${stage.bigCuts} big ${stage.bigCuts === 1 ? 'cut' : 'cuts'}`
-                : ''}
-              {stage.smallSteps > 0 ? `, ${stage.smallSteps} small steps judged then` : ''}, {minutes(stage.minutes)}.
+              {stage.bigCuts > 0 ? `, ${stage.bigCuts} big ${stage.bigCuts === 1 ? 'cut' : 'cuts'}` : ''}
+              {stage.smallSteps > 0 ? `, ${stage.smallSteps} small steps judged then` : ''},{' '}
+              {minutes(stage.minutes)}.
               {stage.fruits && stage.sprouts
                 ? ` Then ${Math.round(stage.fruits.middle)} fruits (${Math.round(stage.fruits.low)} to ${Math.round(stage.fruits.high)}) and ${Math.round(stage.sprouts.middle)} ${Math.round(stage.sprouts.middle) === 1 ? 'sprout' : 'sprouts'}.`
                 : ''}
