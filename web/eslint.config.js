@@ -13,6 +13,21 @@ export default tseslint.config(
       'react-hooks/exhaustive-deps': 'error',
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
       '@typescript-eslint/no-non-null-assertion': 'error',
+      // what a person reads stands in the catalogues
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'JSXText[value=/[A-Za-z]{2}/]', message: 'Say it from the catalogues in src/text.' },
+        {
+          selector:
+            'JSXAttribute[name.name=/^(title|label|placeholder|alt|aria-label)$/] > Literal[value=/[A-Za-z]{2}/]',
+          message: 'Say it from the catalogues in src/text.',
+        },
+        {
+          selector:
+            'JSXElement > JSXExpressionContainer > ConditionalExpression > Literal[value=/^[A-Za-z][a-z]+ [a-z]/]',
+          message: 'Say it from the catalogues in src/text.',
+        },
+      ],
     },
   },
 );

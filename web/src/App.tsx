@@ -1,10 +1,13 @@
+import { useSay } from './text/say';
 import { SignOut } from './people/SignOut';
 import { useMayChange, useWho } from './people/who';
+import { LanguageChoice } from './text/LanguageChoice';
 import { Keys } from './ui/Keys';
 import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
 
 /** The frame round every page: the name, the way about, and which tree one is at. */
 export function App() {
+  const say = useSay();
   const { id } = useParams();
   const who = useWho();
   const mayChange = useMayChange();
@@ -33,27 +36,28 @@ export function App() {
       <header className="no-print flex items-center gap-7 border-b border-line bg-paper px-5 max-sm:gap-4 max-sm:px-3">
         <Link to="/" className="flex items-center gap-2 font-display text-[21px] font-bold tracking-tight">
           <img src="/mark.svg" alt="" width={24} height={24} />
-          <span className="max-sm:sr-only">Umbel</span>
+          <span className="max-sm:sr-only">{say('app.umbel')}</span>
         </Link>
-        <nav aria-label="Main" className="flex flex-1 gap-5 overflow-x-auto max-sm:gap-3.5">
-          {here('/', 'Holding')}
-          {here('/season', 'Season')}
-          {here('/season/crew', 'Crew')}
-          {here('/due', 'Due')}
-          {here('/field', 'Rows')}
+        <nav aria-label={say('app.main')} className="flex flex-1 gap-5 overflow-x-auto max-sm:gap-3.5">
+          {here('/', say('app.holding'))}
+          {here('/season', say('app.season'))}
+          {here('/season/crew', say('app.crew'))}
+          {here('/due', say('app.due'))}
+          {here('/field', say('app.rows'))}
           {id && atTree && (
             <>
-              {here(`/trees/${id}`, 'Tree')}
-              {mayChange && here(`/trees/${id}/survey`, 'Survey')}
-              {here(`/trees/${id}/sheet`, 'Sheet')}
-              {here(`/trees/${id}/record`, 'Record')}
+              {here(`/trees/${id}`, say('app.tree'))}
+              {mayChange && here(`/trees/${id}/survey`, say('app.survey'))}
+              {here(`/trees/${id}/sheet`, say('app.sheet'))}
+              {here(`/trees/${id}/record`, say('app.record'))}
             </>
           )}
           <span className="ml-auto flex gap-5 max-sm:gap-3.5">
-            {here('/compare', 'Side by side')}
-            {here('/guide', 'Guide')}
+            {here('/compare', say('app.side-by-side'))}
+            {here('/guide', say('app.guide'))}
             <Keys />
-            {who.role === 'grower' && here('/accounts', 'Accounts')}
+            <LanguageChoice small />
+            {who.role === 'grower' && here('/accounts', say('app.accounts'))}
             {who.state === 'signed-in' && <SignOut name={who.name} />}
           </span>
         </nav>

@@ -15,6 +15,7 @@ import { sendInBackground } from './field/sendInBackground';
 import { GuidePage } from './guide/GuidePage';
 import { HoldingPage } from './holding/HoldingPage';
 import './index.css';
+import { language, onLanguage, setLanguage } from './text/language';
 import { RecordPage } from './record/RecordPage';
 import { SchedulePage } from './season/SchedulePage';
 import { SeasonPage } from './season/SeasonPage';
@@ -27,7 +28,7 @@ import { AccountsPage } from './people/AccountsPage';
 import { PasswordPage } from './people/PasswordPage';
 import { Gate } from './people/Gate';
 import { DuePage } from './due/DuePage';
-import { Failed } from './ui/States';
+import { NoSuchPage, PageFailed } from './ui/States';
 
 const queries = new QueryClient({
   defaultOptions: { queries: { retry: askAgain, refetchOnWindowFocus: false, staleTime: 10_000 } },
@@ -45,7 +46,7 @@ const router = createBrowserRouter([
         <App />
       </Gate>
     ),
-    errorElement: <Failed error={new Error('This page failed. Go back and try again.')} />,
+    errorElement: <PageFailed />,
     children: [
       { index: true, element: <HoldingPage /> },
       { path: 'trees/:id', element: <TreePage /> },
@@ -65,11 +66,14 @@ const router = createBrowserRouter([
       { path: 'guide', element: <GuidePage /> },
       { path: 'trees/:id/sheet', element: <SheetPage /> },
       { path: 'trees/:id/record', element: <RecordPage /> },
-      { path: '*', element: <Failed error={new Error('There is no such page.')} /> },
+      { path: '*', element: <NoSuchPage /> },
     ],
   },
 ]);
 
+setLanguage(language());
+// what the server says comes in the language too
+onLanguage(() => void queries.invalidateQueries());
 keepForNoSignal();
 sendInBackground();
 

@@ -1,3 +1,4 @@
+import { say } from '../text/say';
 import createClient from 'openapi-fetch';
 import { Problem, type FieldError } from './problem';
 import type { components, paths } from './schema';
@@ -85,7 +86,7 @@ export async function sendText<T>(path: string, type: string, text: string): Pro
     body: text,
   });
   const body = (await got.json()) as T & { detail?: string; errors?: FieldError[] };
-  if (!got.ok) throw new Problem(body.detail ?? 'It was refused.', got.status, body.errors ?? []);
+  if (!got.ok) throw new Problem(body.detail ?? say('client.it-was-refused'), got.status, body.errors ?? []);
   return body;
 }
 
@@ -97,7 +98,7 @@ export async function sendFile<T>(path: string, file: File): Promise<T> {
     body: file,
   });
   const body = (await got.json()) as T & { detail?: string; errors?: FieldError[] };
-  if (!got.ok) throw new Problem(body.detail ?? 'It was refused.', got.status, body.errors ?? []);
+  if (!got.ok) throw new Problem(body.detail ?? say('client.it-was-refused'), got.status, body.errors ?? []);
   return body;
 }
 
@@ -123,7 +124,7 @@ export async function answer<T>(
   try {
     got = await asked;
   } catch {
-    throw new Problem('Umbel does not answer. Is it still running?', 0, []);
+    throw new Problem(say('client.umbel-does-not-answer-is'), 0, []);
   }
   const empty = got.response.status === 204 || got.response.headers.get('content-length') === '0';
   if (got.response.ok && (got.data !== undefined || empty)) {
@@ -131,7 +132,9 @@ export async function answer<T>(
   }
   const problem = (got.error ?? {}) as { detail?: string; title?: string; errors?: FieldError[] };
   throw new Problem(
-    problem.detail ?? problem.title ?? `The server answered ${got.response.status}.`,
+    problem.detail ??
+      problem.title ??
+      say('client.the-server-answered-status', { status: got.response.status }),
     got.response.status,
     problem.errors ?? [],
   );

@@ -1,3 +1,6 @@
+import { term } from '../text/term';
+import { locale } from '../text/language';
+import { say, useSay } from '../text/say';
 import { useRuleNames } from '../guide/useRules';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -17,28 +20,42 @@ import { MaterialList } from '../sheets/MaterialList';
 
 const ASK_EVERY = 400;
 const OUTLIER_WORDS: Record<string, string> = {
-  'scion-rooted': 'far stronger',
-  runt: 'runt',
-  gap: 'gap',
+  get 'scion-rooted'() {
+    return say('block-page.far-stronger');
+  },
+  get runt() {
+    return term('runt');
+  },
+  get gap() {
+    return term('gap');
+  },
 };
 
 /** A whole block: read in the background, what its trees share, which stand out, how even they are; tables in and out. */
 export function BlockPage() {
+  const say = useSay();
   const id = Number(useParams()['id']);
   const blocks = useQuery({ queryKey: ['blocks'], queryFn: () => answer(api.GET('/api/blocks')) });
   const block = blocks.data?.find((one) => one.id === id);
   const mayChange = useMayChange();
-  if (blocks.isPending) return <Loading what="Finding the block…" />;
+  if (blocks.isPending) return <Loading what={say('block-page.finding-the-block')} />;
   if (blocks.isError) return <Failed error={blocks.error} retry={() => void blocks.refetch()} />;
   if (!block) return <Failed error={new Error('There is no such block.')} />;
   return (
     <div className="mx-auto max-w-[1080px] px-6 py-6">
       <h1 className="text-[28px] font-bold">{block.name}</h1>
       <p className="text-muted">
-        {block.treeCount.toLocaleString()} {block.speciesName} trees, {block.systemName.toLowerCase()},
-        planted {block.plantedYear}. {block.note}
+        {say('block-page.treecount-speciesname-trees-systemname-planted', {
+          treeCount: block.treeCount.toLocaleString(locale()),
+          speciesName: block.speciesName,
+          systemName: block.systemName.toLowerCase(),
+          plantedYear: block.plantedYear,
+          note: block.note,
+        })}
       </p>
-      {block.archived && <p className="font-semibold text-lichen">Archived: it is no longer worked.</p>}
+      {block.archived && (
+        <p className="font-semibold text-lichen">{say('block-page.archived-it-is-no-longer')}</p>
+      )}
       {mayChange && (
         <div className="mt-2">
           <CorrectBlock block={block} />
@@ -57,6 +74,7 @@ export function BlockPage() {
 
 /** What goes out to the rows: sheets on paper and phone, labels for the trees, and whether lines hang over them. */
 function Papers({ id, nearPowerLines }: { id: number; nearPowerLines: boolean }) {
+  const say = useSay();
   const queries = useQueryClient();
   const who = useWho();
   const lines = useMutation({
@@ -67,17 +85,17 @@ function Papers({ id, nearPowerLines }: { id: number; nearPowerLines: boolean })
   return (
     <div className="mt-3 flex flex-wrap items-center gap-x-5 gap-y-2 text-[14px]">
       <Link className="font-semibold underline underline-offset-4" to={`/field/blocks/${id}`}>
-        Work on the phone
+        {say('block-page.work-on-the-phone')}
       </Link>
       <a className="font-semibold underline underline-offset-4" href={`/api/blocks/${id}/sheets.pdf`}>
-        Sheets (PDF)
+        {say('block-page.sheets-pdf')}
       </a>
       <a
         className="font-semibold underline underline-offset-4"
         href={`/api/blocks/${id}/sheets.pdf?lang=es`}
         lang="es"
       >
-        Hojas (PDF)
+        {say('block-page.hojas-pdf')}
       </a>
       <Labels id={id} />
       <label className="ml-auto flex min-h-9 items-center gap-2">
@@ -89,7 +107,7 @@ function Papers({ id, nearPowerLines }: { id: number; nearPowerLines: boolean })
             lines.mutate(event.target.checked);
           }}
         />
-        power lines near: saw and ladder work is for qualified people
+        {say('block-page.power-lines-near-saw-and')}
       </label>
     </div>
   );
@@ -97,6 +115,7 @@ function Papers({ id, nearPowerLines }: { id: number; nearPowerLines: boolean })
 
 /** What to carry to the rows for the limbs that are marked to be bent. */
 function Bends({ id }: { id: number }) {
+  const say = useSay();
   const material = useQuery({
     queryKey: ['material-of-block', id],
     queryFn: () => answer(api.GET('/api/blocks/{id}/material', { params: { path: { id } } })),
@@ -107,28 +126,25 @@ function Bends({ id }: { id: number }) {
   return (
     <section aria-labelledby="bends" className="mt-8">
       <h2 id="bends" className="border-b-2 border-ink pb-2 text-[20px] font-bold">
-        To carry for bending
+        {say('block-page.to-carry-for-bending')}
       </h2>
       {whole && whole.lines.length > 0 ? (
         <ul>
           {rows.map((row) => (
             <li key={row.row} className="grid grid-cols-[120px_1fr] border-b border-line py-2">
-              <b>{row.row === 0 ? 'The block' : `Row ${row.row}`}</b>
+              <b>
+                {row.row === 0 ? say('block-page.the-block') : say('block-page.row-row', { row: row.row })}
+              </b>
               <span>
                 <MaterialList list={row} />
-                <span className="text-muted">
-                  {' '}
-                  on {row.trees} {row.trees === 1 ? 'tree' : 'trees'}
-                </span>
+                <span className="text-muted">{say('block-page.on-trees-trees', { trees: row.trees })}</span>
               </span>
             </li>
           ))}
         </ul>
       ) : (
         <p className="py-3 text-muted">
-          {material.isPending
-            ? 'Counting…'
-            : 'No limb of this block is marked to be bent. Take a step that bends in a tree, and it is counted here.'}
+          {material.isPending ? say('block-page.counting') : say('block-page.no-limb-to-bend')}
         </p>
       )}
     </section>
@@ -136,6 +152,7 @@ function Bends({ id }: { id: number }) {
 }
 
 function ReadBlock({ id }: { id: number }) {
+  const say = useSay();
   const [job, setJob] = useState<number | null>(null);
   const begin = useMutation({
     mutationFn: () => answer(api.POST('/api/blocks/{id}/reading', { params: { path: { id } } })),
@@ -162,25 +179,25 @@ function ReadBlock({ id }: { id: number }) {
     <section aria-labelledby="read-block" className="mt-6">
       <div className="flex flex-wrap items-center gap-4 border-b-2 border-ink pb-2">
         <h2 id="read-block" className="text-[20px] font-bold">
-          The block as a whole
+          {say('block-page.the-block-as-a-whole')}
         </h2>
         {busy ? (
           <>
             <progress
               value={now.done}
               max={Math.max(1, now.total)}
-              aria-label="Trees read"
+              aria-label={say('block-page.trees-read')}
               className="h-2 w-52"
             />
             <span role="status">
-              {now.done} of {now.total} trees read
+              {say('block-page.done-of-total-trees-read', { done: now.done, total: now.total })}
             </span>
             <Button
               onClick={() => {
                 cancel.mutate();
               }}
             >
-              Stop
+              {say('block-page.stop')}
             </Button>
           </>
         ) : (
@@ -191,34 +208,37 @@ function ReadBlock({ id }: { id: number }) {
               begin.mutate();
             }}
           >
-            {now?.result ? 'Read again' : 'Read every surveyed tree'}
+            {now?.result ? say('block-page.read-again') : say('block-page.read-every-surveyed-tree')}
           </Button>
         )}
       </div>
       {begin.isError && <Failed error={begin.error} />}
       {progress.isError && <Failed error={progress.error} />}
-      {now?.state === 'cancelled' && <p className="py-3">Stopped after {now.done} trees.</p>}
+      {now?.state === 'cancelled' && (
+        <p className="py-3">{say('block-page.stopped-after-done-trees', { done: now.done })}</p>
+      )}
       {now?.state === 'failed' && <Failed error={new Error(now.trouble)} />}
       {now?.result && <Result result={now.result} />}
       {!now && !begin.isPending && (
-        <p className="py-3 text-muted">
-          Tells what is wrong with most trees, which of them stand out, and how even the block is.
-        </p>
+        <p className="py-3 text-muted">{say('block-page.tells-what-is-wrong-with')}</p>
       )}
     </section>
   );
 }
 
 function Result({ result }: { result: NonNullable<BlockProgress['result']> }) {
+  const say = useSay();
   const ruleName = useRuleNames();
   if (result.trees === 0) {
-    return <p className="py-3 text-muted">No tree of this block is surveyed yet.</p>;
+    return <p className="py-3 text-muted">{say('block-page.no-tree-of-this-block')}</p>;
   }
   return (
     <div className="grid grid-cols-[1fr_340px] gap-10 pt-3 max-md:grid-cols-1">
       <div>
-        <h3 className="text-[17px] font-bold">What its trees share</h3>
-        {result.common.length === 0 && <p className="text-moss">Nothing is wrong with any of them.</p>}
+        <h3 className="text-[17px] font-bold">{say('block-page.what-its-trees-share')}</h3>
+        {result.common.length === 0 && (
+          <p className="text-moss">{say('block-page.nothing-is-wrong-with-any')}</p>
+        )}
         <ul>
           {result.common.map((one) => (
             <li key={one.rule} className="grid grid-cols-[1fr_110px] gap-4 border-b border-line py-2">
@@ -229,25 +249,29 @@ function Result({ result }: { result: NonNullable<BlockProgress['result']> }) {
                 >
                   {ruleName(one.rule)}
                 </Link>
-                <span className="block text-[13.5px] text-muted">For one: {one.example}</span>
+                <span className="block text-[13.5px] text-muted">
+                  {say('block-page.for-one-example', { example: one.example })}
+                </span>
               </span>
               <span className="text-[14px]">
-                <b>
-                  {one.trees} of {result.trees}
-                </b>{' '}
-                trees
+                <b>{say('block-page.trees-of-trees2', { trees: one.trees, trees2: result.trees })}</b>{' '}
+                {say('block-page.trees')}
                 <span className="mt-1 block h-[5px] bg-line/70" aria-hidden>
                   <span className="block h-full bg-ink" style={{ width: `${one.share * 100}%` }} />
                 </span>
-                <span className="text-[12.5px] text-muted">{one.act} to act on</span>
+                <span className="text-[12.5px] text-muted">
+                  {say('block-page.act-to-act-on', { act: one.act })}
+                </span>
               </span>
             </li>
           ))}
         </ul>
       </div>
       <div>
-        <h3 className="text-[17px] font-bold">Which stand out</h3>
-        {result.outliers.length === 0 && <p className="text-[14px] text-muted">None of them.</p>}
+        <h3 className="text-[17px] font-bold">{say('block-page.which-stand-out')}</h3>
+        {result.outliers.length === 0 && (
+          <p className="text-[14px] text-muted">{say('block-page.none-of-them')}</p>
+        )}
         <ul>
           {result.outliers.map((one) => (
             <li key={one.id} className="border-b border-line py-2 text-[14px]">
@@ -258,13 +282,13 @@ function Result({ result }: { result: NonNullable<BlockProgress['result']> }) {
             </li>
           ))}
         </ul>
-        <h3 className="mt-5 text-[17px] font-bold">How even it is</h3>
+        <h3 className="mt-5 text-[17px] font-bold">{say('block-page.how-even-it-is')}</h3>
         <table className="w-full text-[14px]">
           <thead>
             <tr className="border-b border-line text-left text-[12.5px] text-muted">
-              <th className="font-normal">Measure</th>
-              <th className="font-normal">Mean</th>
-              <th className="font-normal">Varies by</th>
+              <th className="font-normal">{say('block-page.measure')}</th>
+              <th className="font-normal">{say('block-page.mean')}</th>
+              <th className="font-normal">{say('block-page.varies-by')}</th>
             </tr>
           </thead>
           <tbody>

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -8,6 +9,7 @@ import { UndoNotice, type Done } from '../ui/Undone';
 
 /** Correcting a block, archiving it, or deleting one on which nothing depends; each can be undone. */
 export function CorrectBlock({ block }: { block: BlockLine }) {
+  const say = useSay();
   const [open, setOpen] = useState(false);
   const [done, setDone] = useState<Done | null>(null);
   const holdings = useQuery({ queryKey: ['holdings'], queryFn: () => answer(api.GET('/api/holdings')) });
@@ -26,7 +28,9 @@ export function CorrectBlock({ block }: { block: BlockLine }) {
     },
     onSuccess: (was) => {
       setDone({
-        words: was ? `${block.name} is worked again.` : `${block.name} is archived; its records stay.`,
+        words: was
+          ? say('correct-block.name-is-worked-again', { name: block.name })
+          : say('correct-block.name-is-archived-its-records', { name: block.name }),
         undo: () => archived(was),
       });
     },
@@ -53,7 +57,7 @@ export function CorrectBlock({ block }: { block: BlockLine }) {
             setOpen(!open);
           }}
         >
-          Edit block
+          {say('correct-block.edit-block')}
         </Button>
         <Button
           disabled={archive.isPending}
@@ -61,7 +65,7 @@ export function CorrectBlock({ block }: { block: BlockLine }) {
             archive.mutate(block.archived);
           }}
         >
-          {block.archived ? 'Take up again' : 'Archive'}
+          {block.archived ? say('correct-block.take-up-again') : say('correct-block.archive')}
         </Button>
         <Button
           disabled={remove.isPending}
@@ -69,7 +73,7 @@ export function CorrectBlock({ block }: { block: BlockLine }) {
             remove.mutate();
           }}
         >
-          Delete
+          {say('correct-block.delete')}
         </Button>
       </span>
       {(archive.error ?? remove.error) && (
@@ -84,7 +88,7 @@ export function CorrectBlock({ block }: { block: BlockLine }) {
           done={(before) => {
             setOpen(false);
             setDone({
-              words: `${before.name} is changed.`,
+              words: say('correct-block.name-is-changed', { name: before.name }),
               undo: () =>
                 answer(
                   api.PUT('/api/blocks/{id}', {

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api } from '../api/client';
@@ -6,6 +7,7 @@ import { Button } from '../ui/Button';
 
 /** Labels for the trees; the address that stands on them is asked for once. */
 export function Labels({ id }: { id: number }) {
+  const say = useSay();
   const set = useQuery({
     queryKey: ['public-address'],
     queryFn: () => answer(api.GET('/api/settings/public-address')),
@@ -25,7 +27,7 @@ export function Labels({ id }: { id: number }) {
   if (set.data?.address) {
     return (
       <a className="font-semibold underline underline-offset-4" href={`/api/blocks/${id}/labels.pdf`}>
-        Labels with tag codes
+        {say('labels.labels-with-tag-codes')}
       </a>
     );
   }
@@ -38,10 +40,10 @@ export function Labels({ id }: { id: number }) {
           setAsking(!asking);
         }}
       >
-        Labels with tag codes
+        {say('labels.labels-with-tag-codes')}
       </button>
       {asking && who.role !== 'grower' && (
-        <span role="status">The grower sets the address that stands on the labels first.</span>
+        <span role="status">{say('labels.the-grower-sets-the-address')}</span>
       )}
       {asking && who.role === 'grower' && (
         <form
@@ -52,7 +54,7 @@ export function Labels({ id }: { id: number }) {
           }}
         >
           <label className="flex items-center gap-2">
-            Address under which phones reach Umbel
+            {say('labels.address-under-which-phones-reach')}
             <input
               value={address}
               onChange={(event) => {
@@ -62,10 +64,10 @@ export function Labels({ id }: { id: number }) {
             />
           </label>
           <Button type="submit" weight="ink" disabled={save.isPending}>
-            Save and open the labels
+            {say('labels.save-and-open-the-labels')}
           </Button>
           <span className="basis-full text-[13px] text-muted">
-            It stands in the code on every label, so choose one that will stay. {save.error?.message}
+            {say('labels.it-stands-in-the-code', { message: save.error?.message })}
           </span>
         </form>
       )}

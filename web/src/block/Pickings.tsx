@@ -1,3 +1,6 @@
+import { term } from '../text/term';
+import { locale } from '../text/language';
+import { useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type PickingLine } from '../api/client';
@@ -9,6 +12,7 @@ import { day } from '../ui/words';
 
 /** What the block yielded and what was thinned off, year by year, and writing it down. */
 export function Pickings({ id }: { id: number }) {
+  const say = useSay();
   const pickings = useQuery({
     queryKey: ['pickings', id],
     queryFn: () => answer(api.GET('/api/blocks/{id}/pickings', { params: { path: { id } } })),
@@ -17,13 +21,11 @@ export function Pickings({ id }: { id: number }) {
   return (
     <section aria-labelledby="pickings" className="mt-8">
       <h2 id="pickings" className="border-b-2 border-ink pb-2 text-[20px] font-bold">
-        Picked and thinned
+        {say('pickings.picked-and-thinned')}
       </h2>
       {pickings.isError && <Failed error={pickings.error} />}
       {pickings.data && lines.length === 0 && (
-        <p className="pt-3 text-muted">
-          Nothing is written down yet. The last picking also ends the harvest in the season.
-        </p>
+        <p className="pt-3 text-muted">{say('pickings.nothing-is-written-down-yet')}</p>
       )}
       <PickingForm id={id} />
       <ul>
@@ -37,6 +39,7 @@ export function Pickings({ id }: { id: number }) {
 
 /** Writing down what was picked or thinned; of one tree where one is named. */
 export function PickingForm({ id, tree }: { id: number; tree?: number }) {
+  const say = useSay();
   const [unit, setUnit] = useState<'kg' | 'fruits'>(tree === undefined ? 'kg' : 'fruits');
   const [kind, setKind] = useState('harvest');
   const [pickedOn, setPickedOn] = useState(() => new Date().toLocaleDateString('sv-SE'));
@@ -79,18 +82,18 @@ export function PickingForm({ id, tree }: { id: number; tree?: number }) {
       }}
     >
       <select
-        aria-label="What was done"
+        aria-label={say('pickings.what-was-done')}
         value={kind}
         onChange={(event) => {
           setKind(event.target.value);
         }}
         className={box}
       >
-        <option value="harvest">picked</option>
-        <option value="thinning">thinned off</option>
+        <option value="harvest">{say('pickings.picked')}</option>
+        <option value="thinning">{say('pickings.thinned-off')}</option>
       </select>
       <input
-        aria-label="On which day"
+        aria-label={say('pickings.on-which-day')}
         type="date"
         value={pickedOn}
         onChange={(event) => {
@@ -100,7 +103,7 @@ export function PickingForm({ id, tree }: { id: number; tree?: number }) {
       />
       <label className="flex items-center gap-2">
         <input
-          aria-label={inKg ? 'Kilograms' : 'Fruits'}
+          aria-label={inKg ? say('pickings.kilograms') : say('pickings.fruits')}
           inputMode="decimal"
           value={count}
           onChange={(event) => {
@@ -110,15 +113,15 @@ export function PickingForm({ id, tree }: { id: number; tree?: number }) {
         />
         {kind === 'harvest' ? (
           <select
-            aria-label="Counted in"
+            aria-label={say('pickings.counted-in')}
             value={unit}
             onChange={(event) => {
               setUnit(event.target.value as 'kg' | 'fruits');
             }}
             className={box}
           >
-            <option value="kg">kg</option>
-            <option value="fruits">fruits</option>
+            <option value="kg">{say('pickings.kg')}</option>
+            <option value="fruits">{say('pickings.fruits-2')}</option>
           </select>
         ) : (
           'fruits'
@@ -133,11 +136,11 @@ export function PickingForm({ id, tree }: { id: number; tree?: number }) {
               setLastOne(event.target.checked);
             }}
           />
-          the last picking of the year
+          {say('pickings.the-last-picking-of-the')}
         </label>
       )}
       <Button type="submit" disabled={!(typedNumber(count) > 0) || save.isPending}>
-        Write it down
+        {say('pickings.write-it-down')}
       </Button>
       {problem && (
         <span role="alert" className="text-lichen">
@@ -149,6 +152,7 @@ export function PickingForm({ id, tree }: { id: number; tree?: number }) {
 }
 
 function Line({ id, line }: { id: number; line: PickingLine }) {
+  const say = useSay();
   const queries = useQueryClient();
   const remove = useMutation({
     mutationFn: () =>
@@ -160,22 +164,22 @@ function Line({ id, line }: { id: number; line: PickingLine }) {
       <span className="w-32">{day(line.pickedOn)}</span>
       <span className="flex-1">
         {line.tree !== '' && `${line.tree}: `}
-        {line.kind === 'harvest' ? 'picked' : 'thinned off'}{' '}
+        {line.kind === 'harvest' ? term('picked') : say('pickings.thinned-off')}{' '}
         <b>
           {line.kg != null
-            ? `${line.kg.toLocaleString()} kg`
-            : `${(line.fruits ?? 0).toLocaleString()} fruits`}
+            ? say('pickings.kg-kg', { kg: line.kg.toLocaleString(locale()) })
+            : say('pickings.fruits-fruits', { fruits: (line.fruits ?? 0).toLocaleString(locale()) })}
         </b>
-        {line.lastOne ? ', the last picking' : ''}
+        {line.lastOne ? say('pickings.the-last-picking') : ''}
       </span>
       <Button
         weight="quiet"
-        aria-label={`Take away what was written down for ${line.pickedOn}`}
+        aria-label={say('pickings.take-away-what-was-written', { pickedOn: line.pickedOn })}
         onClick={() => {
           remove.mutate();
         }}
       >
-        Take away
+        {say('pickings.take-away')}
       </Button>
     </li>
   );

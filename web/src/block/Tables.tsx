@@ -1,3 +1,4 @@
+import { say, useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { sendText, type ImportOutcome } from '../api/client';
@@ -7,13 +8,20 @@ import { FileButton } from '../ui/FileButton';
 import { COLUMNS } from './columns';
 
 const OUTCOME_WORDS: Record<string, string> = {
-  'new-tree': 'new tree',
-  'new-survey': 'new survey',
-  'there-already': 'there already',
+  get 'new-tree'() {
+    return say('tables.new-tree');
+  },
+  get 'new-survey'() {
+    return say('tables.new-survey');
+  },
+  get 'there-already'() {
+    return say('tables.there-already');
+  },
 };
 
 /** Surveys of a block out and in as tables, in whichever way the table was written. */
 export function Tables({ id }: { id: number }) {
+  const say = useSay();
   const [table, setTable] = useState('');
   const queries = useQueryClient();
   const [columns, setColumns] = useState<Record<string, string>>({});
@@ -45,34 +53,33 @@ export function Tables({ id }: { id: number }) {
   return (
     <section aria-labelledby="tables" className="mt-9">
       <h2 id="tables" className="border-b-2 border-ink pb-2 text-[20px] font-bold">
-        Survey tables
+        {say('tables.survey-tables')}
       </h2>
-      <p className="py-2 text-[14px] text-muted">
-        One limb a row; a tree’s label ends in its row and place. A table is shown before it is written, and
-        written whole or not at all.
-      </p>
+      <p className="py-2 text-[14px] text-muted">{say('tables.one-limb-a-row-a')}</p>
       <div className="flex flex-wrap gap-2">
         <a
           href={`/api/blocks/${id}/surveys.csv`}
           className="rounded-md border border-muted/50 px-3 py-1.5 text-[14px] font-semibold hover:bg-sand"
         >
-          Export surveys (CSV)
+          {say('tables.export-surveys-csv')}
         </a>
-        <FileButton accept=".csv,text/csv" label="Survey table to import" onText={take}>
-          Import a table
+        <FileButton accept=".csv,text/csv" label={say('tables.survey-table-to-import')} onText={take}>
+          {say('tables.import-a-table')}
         </FileButton>
       </div>
       <details className="mt-2 text-[14px]">
-        <summary className="min-h-9 content-center font-semibold">What the columns hold</summary>
+        <summary className="min-h-9 content-center font-semibold">
+          {say('tables.what-the-columns-hold')}
+        </summary>
         <p>
           <a className="font-semibold underline underline-offset-4" href="/api/surveys/template.csv">
-            An empty table with every column
+            {say('tables.an-empty-table-with-every')}
           </a>
-          . Columns may be parted by commas, semicolons or tabs; numbers may have a decimal comma or point.
+          {say('tables.columns-may-be-parted-by')}
         </p>
         <table className="mt-1">
           <tbody>
-            {COLUMNS.map(([name, meaning]) => (
+            {COLUMNS().map(([name, meaning]) => (
               <tr key={name} className="border-b border-line">
                 <td className="py-0.5 pr-4 font-semibold">{name}</td>
                 <td>{meaning}</td>
@@ -83,7 +90,7 @@ export function Tables({ id }: { id: number }) {
       </details>
       {trouble && (
         <div role="alert" className="mt-3 border-l-4 border-lichen bg-lichen-wash px-3 py-2 text-[14px]">
-          <p className="font-semibold">Nothing was written.</p>
+          <p className="font-semibold">{say('tables.nothing-was-written')}</p>
           {trouble instanceof Problem && trouble.errors.length > 0 ? (
             <ul>
               {trouble.errors.slice(0, 12).map((error) => (
@@ -99,12 +106,18 @@ export function Tables({ id }: { id: number }) {
       )}
       {write.data && (
         <p role="status" className="mt-3 text-moss">
-          Written: {write.data.trees.filter((tree) => tree.outcome !== 'there-already').length} surveys.
+          {say('tables.written-length-surveys', {
+            length: write.data.trees.filter((tree) => tree.outcome !== 'there-already').length,
+          })}
         </p>
       )}
       {preview.data && preview.data.unknown.length > 0 && (
-        <div className="mt-3 bg-sand p-3" role="group" aria-label="What the table’s columns hold">
-          <p className="font-semibold">Some columns have other names. Say what they hold:</p>
+        <div
+          className="mt-3 bg-sand p-3"
+          role="group"
+          aria-label={say('tables.what-the-tables-columns-hold')}
+        >
+          <p className="font-semibold">{say('tables.some-columns-have-other-names')}</p>
           {preview.data.unknown.map((name) => (
             <label key={name} className="mt-1 flex items-center gap-3 text-[14px]">
               <b className="w-44">{name}</b>
@@ -115,7 +128,7 @@ export function Tables({ id }: { id: number }) {
                 }}
                 className="min-h-9 rounded-md border border-muted/50 bg-paper px-2"
               >
-                <option value="">nothing that is wanted here</option>
+                <option value="">{say('tables.nothing-that-is-wanted-here')}</option>
                 {preview.data.free.map((ours) => (
                   <option key={ours} value={ours}>
                     {ours}
@@ -134,7 +147,7 @@ export function Tables({ id }: { id: number }) {
               });
             }}
           >
-            Read the table
+            {say('tables.read-the-table')}
           </Button>
         </div>
       )}
@@ -142,14 +155,19 @@ export function Tables({ id }: { id: number }) {
         <div className="mt-3">
           {preview.data.trees.some((tree) => tree.maybeInches) && (
             <p role="alert" className="border-l-4 border-lichen bg-lichen-wash px-3 py-2 text-[14px]">
-              The limbs of {preview.data.trees.filter((tree) => tree.maybeInches).length} trees are very thin
-              for their length. Were they measured in inches? The table must hold millimetres.
+              {say('tables.the-limbs-of-length-trees', {
+                length: preview.data.trees.filter((tree) => tree.maybeInches).length,
+              })}
             </p>
           )}
           <ul className="text-[14px]">
             {preview.data.trees.map((tree) => (
               <li key={tree.label + tree.outcome}>
-                <b>{tree.label}</b>, {tree.limbs} limbs: {OUTCOME_WORDS[tree.outcome] ?? tree.outcome}
+                <b>{tree.label}</b>
+                {say('tables.limbs-limbs-outcomewords', {
+                  limbs: tree.limbs,
+                  OUTCOMEWORDS: OUTCOME_WORDS[tree.outcome] ?? tree.outcome,
+                })}
               </li>
             ))}
           </ul>
@@ -161,7 +179,7 @@ export function Tables({ id }: { id: number }) {
               write.mutate();
             }}
           >
-            Write these
+            {say('tables.write-these')}
           </Button>
         </div>
       )}

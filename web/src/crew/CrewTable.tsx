@@ -1,3 +1,5 @@
+import { locale } from '../text/language';
+import { useSay } from '../text/say';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type CrewLine } from '../api/client';
@@ -26,10 +28,11 @@ const NOBODY: Entry = {
 
 /** The people there are: each line is changed in place. */
 export function CrewTable({ crew }: { crew: CrewLine[] }) {
+  const say = useSay();
   return (
     <section aria-labelledby="crew" className="mt-8">
       <h2 id="crew" className="border-b-2 border-ink pb-1.5 text-[20px] font-bold">
-        The crew
+        {say('crew-table.the-crew')}
       </h2>
       <ul>
         {crew.map((one) => (
@@ -46,8 +49,13 @@ const MONDAY = Date.UTC(2026, 0, 5);
 
 /** The days of the week somebody works; letters in the reader's language, Monday first. */
 function WeekdayPicker({ label, days, set }: { label: string; days: string; set: (days: string) => void }) {
+  const say = useSay();
   return (
-    <span role="group" aria-label={`Working days of ${label}`} className="flex gap-0.5">
+    <span
+      role="group"
+      aria-label={say('crew-table.working-days-of-label', { label })}
+      className="flex gap-0.5"
+    >
       {WEEK.map((day) => {
         const date = new Date(MONDAY + (Number(day) - 1) * 86_400_000);
         const on = days.includes(day);
@@ -56,13 +64,13 @@ function WeekdayPicker({ label, days, set }: { label: string; days: string; set:
             key={day}
             type="button"
             aria-pressed={on}
-            aria-label={date.toLocaleDateString(undefined, { weekday: 'long', timeZone: 'UTC' })}
+            aria-label={date.toLocaleDateString(locale(), { weekday: 'long', timeZone: 'UTC' })}
             onClick={() => {
               set(WEEK.filter((one) => (one === day ? !on : days.includes(one))).join(''));
             }}
             className={`h-9 w-7 rounded-sm text-[13px] ${on ? 'bg-ink font-semibold text-paper' : 'border border-line text-muted'}`}
           >
-            {date.toLocaleDateString(undefined, { weekday: 'narrow', timeZone: 'UTC' })}
+            {date.toLocaleDateString(locale(), { weekday: 'narrow', timeZone: 'UTC' })}
           </button>
         );
       })}
@@ -71,6 +79,7 @@ function WeekdayPicker({ label, days, set }: { label: string; days: string; set:
 }
 
 function PersonRow({ person }: { person: CrewLine | null }) {
+  const say = useSay();
   const [entry, setEntry] = useState<Entry>(person ?? NOBODY);
   const queries = useQueryClient();
   const save = useMutation({
@@ -92,7 +101,7 @@ function PersonRow({ person }: { person: CrewLine | null }) {
   const set = (part: Partial<Entry>) => {
     setEntry({ ...entry, ...part });
   };
-  const label = person?.name ?? 'somebody new';
+  const label = person?.name ?? say('crew-table.somebody-new');
   const tick = (key: 'saw' | 'ladder' | 'active', words: string) => (
     <label className="flex min-h-9 items-center gap-1.5 text-[14px]">
       <input
@@ -115,8 +124,8 @@ function PersonRow({ person }: { person: CrewLine | null }) {
         }}
       >
         <input
-          aria-label={`Name of ${label}`}
-          placeholder="Somebody new"
+          aria-label={say('crew-table.name-of-label', { label })}
+          placeholder={say('crew-table.somebody-new-2')}
           value={entry.name}
           onChange={(event) => {
             set({ name: event.target.value });
@@ -125,7 +134,7 @@ function PersonRow({ person }: { person: CrewLine | null }) {
         />
         <label className="flex items-center gap-1.5 text-[14px]">
           <input
-            aria-label={`Hours a day of ${label}`}
+            aria-label={say('crew-table.hours-a-day-of-label', { label })}
             type="number"
             min={0.5}
             max={14}
@@ -136,18 +145,18 @@ function PersonRow({ person }: { person: CrewLine | null }) {
             }}
             className="min-h-9 w-16 rounded-md border border-muted/50 bg-paper px-2"
           />
-          hours a day
+          {say('crew-table.hours-a-day')}
         </label>
         <select
-          aria-label={`Language of ${label}`}
+          aria-label={say('crew-table.language-of-label', { label })}
           value={entry.language}
           onChange={(event) => {
             set({ language: event.target.value });
           }}
           className="min-h-9 rounded-md border border-muted/50 bg-paper px-2"
         >
-          <option value="en">English</option>
-          <option value="es">Español</option>
+          <option value="en">{say('crew-table.english')}</option>
+          <option value="es">{say('crew-table.espa-ol')}</option>
         </select>
         <WeekdayPicker
           label={label}
@@ -156,12 +165,12 @@ function PersonRow({ person }: { person: CrewLine | null }) {
             set({ weekdays });
           }}
         />
-        {tick('saw', 'trained on saws')}
-        {tick('ladder', 'goes up ladders')}
-        {person && tick('active', 'works here')}
+        {tick('saw', say('crew-table.trained-on-saws'))}
+        {tick('ladder', say('crew-table.goes-up-ladders'))}
+        {person && tick('active', say('crew-table.works-here'))}
         {changed && (
           <Button type="submit" weight="ink" disabled={save.isPending}>
-            {person ? 'Save' : 'Add'}
+            {person ? say('crew-table.save') : say('crew-table.add')}
           </Button>
         )}
         {wrong && (

@@ -1,3 +1,4 @@
+import { say, useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -5,28 +6,43 @@ import { answer, api, type FollowUpLine } from '../api/client';
 import { shortDay } from '../season/dates';
 import { Failed, Loading } from '../ui/States';
 
-const GROUPS: [string, string][] = [
-  ['overdue', 'Should have been done'],
-  ['due', 'Now'],
-  ['coming', 'To come'],
-  ['done', 'Done in the last two weeks'],
+const GROUPS = (): [string, string][] => [
+  ['overdue', say('due-page.should-have-been-done')],
+  ['due', say('due-page.now')],
+  ['coming', say('due-page.to-come')],
+  ['done', say('due-page.done-in-the-last-two')],
 ];
 
 const KINDS: Record<string, string> = {
-  'rub-sprouts': 'Rub sprouts',
-  'check-ties': 'Check ties',
-  'take-off-ties': 'Take ties off',
-  'short-spur-again': 'Short-spur again',
-  'thin-fruit': 'Thin fruit',
-  scout: 'Look before harvest',
-  'next-stage': 'Next stage',
+  get 'rub-sprouts'() {
+    return say('due-page.rub-sprouts');
+  },
+  get 'check-ties'() {
+    return say('due-page.check-ties');
+  },
+  get 'take-off-ties'() {
+    return say('due-page.take-ties-off');
+  },
+  get 'short-spur-again'() {
+    return say('due-page.short-spur-again');
+  },
+  get 'thin-fruit'() {
+    return say('due-page.thin-fruit');
+  },
+  get scout() {
+    return say('due-page.look-before-harvest');
+  },
+  get 'next-stage'() {
+    return say('due-page.next-stage');
+  },
 };
 
 /** What must be come back for: set by what was done, ticked off here, carried along in anybody's calendar. */
 export function DuePage() {
+  const say = useSay();
   const due = useQuery({ queryKey: ['follow-ups'], queryFn: () => answer(api.GET('/api/follow-ups')) });
   const [sought, setSought] = useState('');
-  if (due.isPending) return <Loading what="Reading what is due…" />;
+  if (due.isPending) return <Loading what={say('due-page.reading-what-is-due')} />;
   if (due.isError) return <Failed error={due.error} retry={() => void due.refetch()} />;
   const lines = due.data.filter((one) =>
     `${one.tree} ${KINDS[one.kind] ?? one.kind} ${one.text}`.toLowerCase().includes(sought.toLowerCase()),
@@ -35,14 +51,14 @@ export function DuePage() {
     <div className="mx-auto max-w-[980px] px-6 py-6">
       <div className="flex flex-wrap items-end justify-between gap-4">
         <div>
-          <h1 className="text-[28px] font-bold">To come back for</h1>
-          <p className="text-muted">Set by what was cut and bent, by each block’s own season.</p>
+          <h1 className="text-[28px] font-bold">{say('due-page.to-come-back-for')}</h1>
+          <p className="text-muted">{say('due-page.set-by-what-was-cut')}</p>
         </div>
         <div className="flex items-center gap-3">
           <input
             type="search"
-            aria-label="Search what is due"
-            placeholder="Tree or work"
+            aria-label={say('due-page.search-what-is-due')}
+            placeholder={say('due-page.tree-or-work')}
             value={sought}
             onChange={(event) => {
               setSought(event.target.value);
@@ -54,22 +70,19 @@ export function DuePage() {
             download="umbel.ics"
             className="grid min-h-10 place-items-center rounded-md border border-muted/50 px-3 text-[14px] font-semibold hover:bg-sand"
           >
-            As a calendar
+            {say('due-page.as-a-calendar')}
           </a>
         </div>
       </div>
       {due.data.length === 0 && (
-        <p className="mt-8 max-w-prose text-muted">
-          Nothing yet. Record what was done at a tree, and Umbel sets the visits that follow from it: sprouts
-          to rub, ties to look at, fruit to thin, the next stage of a renewal.
-        </p>
+        <p className="mt-8 max-w-prose text-muted">{say('due-page.nothing-yet-record-what-was')}</p>
       )}
       {due.data.length > 0 && lines.length === 0 && (
         <p className="mt-8 text-muted" role="status">
-          Nothing that is due answers to that.
+          {say('due-page.nothing-that-is-due-answers')}
         </p>
       )}
-      {GROUPS.map(([state, title]) => {
+      {GROUPS().map(([state, title]) => {
         const group = lines.filter((one) => one.state === state);
         return group.length === 0 ? null : (
           <section key={state} className="mt-6" aria-label={title}>
@@ -87,6 +100,7 @@ export function DuePage() {
 }
 
 function DueRow({ line }: { line: FollowUpLine }) {
+  const say = useSay();
   const queries = useQueryClient();
   const done = line.state === 'done';
   const tick = useMutation({
@@ -98,7 +112,7 @@ function DueRow({ line }: { line: FollowUpLine }) {
     <li className="grid grid-cols-[44px_170px_1fr_150px] items-center gap-3 border-b border-line py-1.5 max-sm:grid-cols-[44px_1fr]">
       <button
         type="button"
-        aria-label={`${done ? 'Open again' : 'Done'}: ${KINDS[line.kind] ?? line.kind}, ${line.tree}`}
+        aria-label={`${done ? say('due-page.open-again') : say('due-page.done')}: ${KINDS[line.kind] ?? line.kind}, ${line.tree}`}
         aria-pressed={done}
         disabled={tick.isPending}
         onClick={() => {
@@ -115,8 +129,11 @@ function DueRow({ line }: { line: FollowUpLine }) {
         <b>{KINDS[line.kind] ?? line.kind}.</b> {line.text}
       </span>
       <span className="text-right text-[14px] text-muted max-sm:col-start-2 max-sm:text-left">
-        {shortDay(line.from)} to {shortDay(line.to)}
-        {tick.isError && <span className="block text-lichen">not kept, try again</span>}
+        {say('due-page.shortday-to-shortday2', {
+          shortDay: shortDay(line.from),
+          shortDay2: shortDay(line.to),
+        })}
+        {tick.isError && <span className="block text-lichen">{say('due-page.not-kept-try-again')}</span>}
       </span>
     </li>
   );

@@ -1,13 +1,12 @@
+import { useSay } from '../text/say';
 import { typedNumber } from '../ui/numbers';
 import { useState } from 'react';
 import type { FieldSheet, Mark } from '../api/client';
 import type { OpenVisit } from './visits';
-import type { FieldWords } from './words';
 
 type Kind = 'remove' | 'shorten' | 'uprights' | 'words';
 
 interface Props {
-  words: FieldWords;
   limbs: FieldSheet['limbs'];
   added: OpenVisit['added'];
   add: (cut: OpenVisit['added'][number]) => void;
@@ -17,7 +16,8 @@ interface Props {
 const INPUT = 'min-h-12 rounded-md border border-muted/50 bg-paper px-2';
 
 /** A cut nobody had marked: which limb, what was done to it, and why; or just words. */
-export function AddCut({ words, limbs, added, add, takeBack }: Props) {
+export function AddCut({ limbs, added, add, takeBack }: Props) {
+  const say = useSay();
   const [limb, setLimb] = useState('');
   const [kind, setKind] = useState<Kind>('remove');
   const [at, setAt] = useState('');
@@ -27,15 +27,15 @@ export function AddCut({ words, limbs, added, add, takeBack }: Props) {
   const whole = kind === 'words' ? why.trim() !== '' : limb !== '';
   const fits = kind !== 'shorten' || (typedNumber(at) > 0 && typedNumber(at) < length);
   const kinds: [Kind, string][] = [
-    ['remove', words.addRemove],
-    ['shorten', words.addShorten],
-    ['uprights', words.addUprights],
-    ['words', words.addOther],
+    ['remove', say('field.add-remove')],
+    ['shorten', say('field.add-shorten')],
+    ['uprights', say('field.add-uprights')],
+    ['words', say('field.add-other')],
   ];
   return (
     <details className="border-b border-line pb-2">
       <summary className="min-h-11 content-center font-semibold">
-        {words.add}
+        {say('field.add')}
         {added.length > 0 ? ` (${added.length})` : ''}
       </summary>
       <ul>
@@ -49,13 +49,13 @@ export function AddCut({ words, limbs, added, add, takeBack }: Props) {
                 takeBack(i);
               }}
             >
-              {words.undo}
+              {say('field.undo')}
             </button>
           </li>
         ))}
       </ul>
       <label className="mt-1 flex items-center gap-2">
-        {words.addLimb}
+        {say('field.add-limb')}
         <select
           value={limb}
           onChange={(event) => {
@@ -66,12 +66,16 @@ export function AddCut({ words, limbs, added, add, takeBack }: Props) {
           <option value="" />
           {limbs.map((one) => (
             <option key={one.id} value={one.id}>
-              {one.id} · {one.diameter_mm} mm, {one.length_cm} cm
+              {say('add-cut.id-diametermm-mm-lengthcm-cm', {
+                id: one.id,
+                diametermm: one.diameter_mm,
+                lengthcm: one.length_cm,
+              })}
             </option>
           ))}
         </select>
       </label>
-      <div className="mt-2 grid grid-cols-2 gap-2" role="group" aria-label={words.addWhat}>
+      <div className="mt-2 grid grid-cols-2 gap-2" role="group" aria-label={say('field.add-what')}>
         {kinds.map(([one, text]) => (
           <button
             key={one}
@@ -88,7 +92,7 @@ export function AddCut({ words, limbs, added, add, takeBack }: Props) {
       </div>
       {kind === 'shorten' && (
         <label className="mt-2 flex items-center gap-2">
-          {words.addAt}
+          {say('field.add-at')}
           <input
             inputMode="numeric"
             value={at}
@@ -97,13 +101,13 @@ export function AddCut({ words, limbs, added, add, takeBack }: Props) {
             }}
             className={`${INPUT} w-24`}
           />
-          cm
+          {say('add-cut.cm')}
         </label>
       )}
       <div className="mt-2 flex gap-2">
         <input
-          aria-label={words.addWhy}
-          placeholder={words.addWhy}
+          aria-label={say('field.add-why')}
+          placeholder={say('field.add-why')}
           value={why}
           onChange={(event) => {
             setWhy(event.target.value);
@@ -112,14 +116,14 @@ export function AddCut({ words, limbs, added, add, takeBack }: Props) {
         />
         <button
           type="button"
-          aria-label={words.add}
+          aria-label={say('field.add')}
           disabled={!whole || !fits}
           onClick={() => {
             const text = kinds.find(([one]) => one === kind)?.[1] ?? '';
             const told =
               kind === 'words'
                 ? why.trim()
-                : [`${limb}: ${text}${kind === 'shorten' ? ` ${at} cm` : ''}`, why.trim()]
+                : [`${limb}: ${text}${kind === 'shorten' ? say('add-cut.at-cm', { at }) : ''}`, why.trim()]
                     .filter((part) => part !== '')
                     .join(', ');
             add({ limb: limb === '' ? 'trunk' : limb, reason: told, mark });

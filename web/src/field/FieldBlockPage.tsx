@@ -1,19 +1,21 @@
+import { useLanguage } from '../text/language';
+import { useSay } from '../text/say';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { answer, api } from '../api/client';
 import { Failed, Loading } from '../ui/States';
-import { LanguageChoice } from './LanguageChoice';
+import { LanguageChoice } from '../text/LanguageChoice';
 import { SyncNote } from './SyncNote';
 import { finishedHere } from './visits';
-import { fieldWords } from './words';
 
 /** A row on the phone: its marked trees in walking order. Opening it keeps all of them for where there is no signal. */
 export function FieldBlockPage() {
+  const say = useSay();
   const id = Number(useParams()['id']);
   const [search] = useSearchParams();
   const row = search.get('row');
-  const [language, setLanguage] = useState(localStorage.getItem('umbel.language') ?? 'en');
+  const language = useLanguage();
   const queries = useQueryClient();
   const sheets = useQuery({
     queryKey: ['field-block', id, row],
@@ -32,7 +34,6 @@ export function FieldBlockPage() {
       void api.GET('/api/field/trees/{id}', { params: { path: { id: sheet.treeId } } }).catch(() => null);
     }
   }, [sheets.data, queries]);
-  const words = fieldWords(language);
   if (sheets.isPending) return <Loading what="…" />;
   if (sheets.isError) return <Failed error={sheets.error} retry={() => void sheets.refetch()} />;
   const first = sheets.data[0];
@@ -40,12 +41,12 @@ export function FieldBlockPage() {
     <div className="mx-auto max-w-[640px] px-4 py-4 text-[18px]">
       <div className="flex items-center justify-between gap-3">
         <h1 className="text-[26px] font-bold">
-          {first ? `${first.block}${row ? ` ${row}` : ''}` : words.rows}
+          {first ? `${first.block}${row ? ` ${row}` : ''}` : say('field.rows')}
         </h1>
-        <LanguageChoice language={language} choose={setLanguage} />
+        <LanguageChoice />
       </div>
-      <SyncNote language={language} />
-      {sheets.data.length === 0 && <p className="mt-3 text-muted">{words.nothing}</p>}
+      <SyncNote />
+      {sheets.data.length === 0 && <p className="mt-3 text-muted">{say('field.nothing')}</p>}
       <ol className="mt-2">
         {sheets.data.map((sheet) => (
           <li key={sheet.treeId} className="border-b border-line">
@@ -57,15 +58,18 @@ export function FieldBlockPage() {
                 {sheet.row}-{sheet.place}
               </b>
               <span className={`text-[16px] ${finishedHere(sheet) ? 'text-moss' : ''}`}>
-                {finishedHere(sheet) && <b className="block">✓ {words.finishedHere}</b>}
+                {finishedHere(sheet) && <b className="block">✓ {say('field.finished-here')}</b>}
                 {sheet.steps[0]?.title[language]}
                 {sheet.steps.length > 1 ? ` +${sheet.steps.length - 1}` : ''}
               </span>
               <span className="text-right text-[15px] text-muted">
-                {Math.max(1, Math.round(sheet.minutes))} min
+                {say('field-block-page.max-min', { max: Math.max(1, Math.round(sheet.minutes)) })}
                 {sheet.ladderMinutes >= 0.5 && (
                   <span className="block">
-                    {Math.round(sheet.ladderMinutes)} min {words.ladder}
+                    {say('field-block-page.ladderminutes-min-ladder', {
+                      ladderMinutes: Math.round(sheet.ladderMinutes),
+                      ladder: say('field.ladder'),
+                    })}
                   </span>
                 )}
               </span>

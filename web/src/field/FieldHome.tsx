@@ -1,34 +1,34 @@
+import { useLanguage } from '../text/language';
+import { useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api } from '../api/client';
 import { SignOut } from '../people/SignOut';
 import { useWho } from '../people/who';
 import { Failed, Loading } from '../ui/States';
-import { LanguageChoice } from './LanguageChoice';
+import { LanguageChoice } from '../text/LanguageChoice';
 import { SyncNote } from './SyncNote';
-import { fieldWords } from './words';
 
 /** Where there is marked work, for whoever cuts it. */
 export function FieldHome() {
+  const say = useSay();
   const who = useWho();
-  const [language, setLanguage] = useState(localStorage.getItem('umbel.language') ?? who.language);
+  const language = useLanguage();
   const rows = useQuery({
     queryKey: ['field'],
     networkMode: 'always',
     queryFn: () => answer(api.GET('/api/field')),
   });
-  const words = fieldWords(language);
   if (rows.isPending) return <Loading what="…" />;
   if (rows.isError) return <Failed error={rows.error} retry={() => void rows.refetch()} />;
   return (
     <div lang={language} className="mx-auto max-w-[640px] px-4 py-4 text-[18px]">
       <div className="flex items-center justify-between gap-3">
-        <h1 className="text-[26px] font-bold">{words.work}</h1>
-        <LanguageChoice language={language} choose={setLanguage} />
+        <h1 className="text-[26px] font-bold">{say('field.work')}</h1>
+        <LanguageChoice />
       </div>
-      <SyncNote language={language} />
-      {rows.data.length === 0 && <p className="mt-3 text-muted">{words.nothing}</p>}
+      <SyncNote />
+      {rows.data.length === 0 && <p className="mt-3 text-muted">{say('field.nothing')}</p>}
       <ul className="mt-2">
         {rows.data.map((row) => (
           <li key={`${row.blockId}-${row.row}`} className="border-b border-line">
@@ -39,7 +39,7 @@ export function FieldHome() {
               <b className="text-[22px]">
                 {row.block} {row.row}
               </b>
-              <span className="text-[16px] text-muted">{words.trees(row.trees)}</span>
+              <span className="text-[16px] text-muted">{say('field.trees', { count: row.trees })}</span>
             </Link>
           </li>
         ))}

@@ -1,10 +1,12 @@
+import { useLanguage } from '../text/language';
+import { useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useLocation, useNavigate, useParams } from 'react-router';
 import { answer, api, type FieldSheet } from '../api/client';
 import { Failed, Loading } from '../ui/States';
 import { AddCut } from './AddCut';
-import { LanguageChoice } from './LanguageChoice';
+import { LanguageChoice } from '../text/LanguageChoice';
 import { StepCard } from './StepCard';
 import { SyncNote } from './SyncNote';
 import {
@@ -17,7 +19,6 @@ import {
   waiting,
   type OpenVisit,
 } from './visits';
-import { fieldWords, type FieldWords } from './words';
 
 /** One tree at arm's length: its drawing, its steps to tick, and what else was done. */
 export function FieldTreePage() {
@@ -42,10 +43,11 @@ export function FieldTreePage() {
 }
 
 function Visit({ sheet }: { sheet: FieldSheet }) {
+  const language = useLanguage();
+  const say = useSay();
   const [visit, setVisit] = useState(() => openVisit(sheet.treeId));
   const [saved, setSaved] = useState(() => finishedHere(sheet));
   const [side, setSide] = useState<'south' | 'east'>('south');
-  const words = fieldWords(visit.language);
   const change = (part: Partial<OpenVisit>) => {
     const next = { ...visit, ...part };
     setVisit(next);
@@ -60,15 +62,15 @@ function Visit({ sheet }: { sheet: FieldSheet }) {
   if (saved) {
     return (
       <div className="mx-auto max-w-[640px] px-4 py-6 text-[20px]">
-        <SyncNote language={visit.language} />
+        <SyncNote />
         <p role="status" className="mt-3 text-moss">
-          {sheet.label}: {words.saved}
+          {sheet.label}: {say('field.saved')}
         </p>
         <Link
           to={`/field/blocks/${sheet.blockId}?row=${sheet.row}`}
           className="mt-4 inline-grid min-h-14 place-items-center rounded-md bg-ink px-6 font-semibold text-paper"
         >
-          {words.next}
+          {say('field.next')}
         </Link>
         {waiting().some((one) => one.treeId === sheet.treeId) && (
           <button
@@ -80,54 +82,62 @@ function Visit({ sheet }: { sheet: FieldSheet }) {
               setSaved(false);
             }}
           >
-            {words.reopen}
+            {say('field.reopen')}
           </button>
         )}
       </div>
     );
   }
   return (
-    <div lang={visit.language} className="mx-auto max-w-[640px] px-4 py-3 text-[18px]">
+    <div lang={language} className="mx-auto max-w-[640px] px-4 py-3 text-[18px]">
       <div className="flex items-center justify-between gap-3">
         <Link
           to={`/field/blocks/${sheet.blockId}?row=${sheet.row}`}
           className="min-h-11 content-center underline underline-offset-4"
         >
-          {words.back}
+          {say('field.back')}
         </Link>
-        <LanguageChoice
-          language={visit.language}
-          choose={(language) => {
-            change({ language });
-          }}
-        />
+        <LanguageChoice />
       </div>
       <h1 className="text-[28px] font-bold">{sheet.label}</h1>
       <p className="text-[16px] text-muted">
-        {sheet.kind} · {Math.max(1, Math.round(sheet.minutes))} min
-        {sheet.ladderMinutes >= 0.5 && `, ${Math.round(sheet.ladderMinutes)} min ${words.ladder}`}
-        {sheet.sawMinutes >= 0.5 && `, ${Math.round(sheet.sawMinutes)} min ${words.saw}`}
+        {say('field-tree-page.kind-max-min-ladderminutes-sawminutes', {
+          kind: sheet.kind,
+          max: Math.max(1, Math.round(sheet.minutes)),
+          ladderMinutes:
+            sheet.ladderMinutes >= 0.5 &&
+            say('field-tree-page.ladderminutes-min-ladder', {
+              ladderMinutes: Math.round(sheet.ladderMinutes),
+              ladder: say('field.ladder'),
+            }),
+          sawMinutes:
+            sheet.sawMinutes >= 0.5 &&
+            say('field-tree-page.sawminutes-min-saw', {
+              sawMinutes: Math.round(sheet.sawMinutes),
+              saw: say('field.saw'),
+            }),
+        })}
       </p>
-      <SyncNote language={visit.language} />
+      <SyncNote />
       {sheet.steps.length === 0 ? (
         <>
-          <p className="mt-4">{words.nothing}</p>
-          <h2 className="mt-4 text-[20px] font-bold">{words.report}</h2>
-          <NoteAndName words={words} visit={visit} change={change} />
+          <p className="mt-4">{say('field.nothing')}</p>
+          <h2 className="mt-4 text-[20px] font-bold">{say('field.report')}</h2>
+          <NoteAndName visit={visit} change={change} />
           <button
             type="button"
             disabled={visit.who.trim() === '' || visit.note.trim() === ''}
             onClick={end}
             className="mt-4 min-h-14 w-full rounded-md bg-ink text-[20px] font-bold text-paper disabled:opacity-45"
           >
-            {words.reportDone}
+            {say('field.report-done')}
           </button>
         </>
       ) : (
         <>
           <button
             type="button"
-            aria-label={words.wide}
+            aria-label={say('field.wide')}
             onClick={() => {
               setSide(side === 'south' ? 'east' : 'south');
             }}
@@ -138,14 +148,14 @@ function Visit({ sheet }: { sheet: FieldSheet }) {
               className="mx-auto max-h-[360px] w-full"
               src={`data:image/svg+xml;utf8,${encodeURIComponent(sheet[side])}`}
             />
-            <span className="block pb-1 text-[14px] text-[#333]">{sheet.words[visit.language]?.[side]}</span>
+            <span className="block pb-1 text-[14px] text-[#333]">{sheet.words[language]?.[side]}</span>
           </button>
           <ol className="mt-3">
             {sheet.steps.map((step) => (
               <StepCard
                 key={step.number}
                 step={step}
-                language={visit.language}
+                language={language}
                 state={visit.steps[step.number]}
                 set={(state) => {
                   const steps = { ...visit.steps };
@@ -157,15 +167,14 @@ function Visit({ sheet }: { sheet: FieldSheet }) {
             ))}
           </ol>
           <details className="mt-3 border-b border-line pb-2">
-            <summary className="min-h-11 content-center font-semibold">{words.heed}</summary>
+            <summary className="min-h-11 content-center font-semibold">{say('field.heed')}</summary>
             <ul className="list-disc pl-5 text-[16px]">
-              {(sheet.cautions[visit.language] ?? []).map((one) => (
+              {(sheet.cautions[language] ?? []).map((one) => (
                 <li key={one}>{one}</li>
               ))}
             </ul>
           </details>
           <AddCut
-            words={words}
             added={visit.added}
             limbs={sheet.limbs}
             add={(cut) => {
@@ -176,16 +185,16 @@ function Visit({ sheet }: { sheet: FieldSheet }) {
             }}
           />
           <Tools sheet={sheet} visit={visit} change={change} />
-          <NoteAndName words={words} visit={visit} change={change} />
+          <NoteAndName visit={visit} change={change} />
           <div className="sticky bottom-0 -mx-4 mt-4 border-t border-line bg-paper px-4 py-3">
-            {left > 0 && <p className="pb-2 text-[16px] text-muted">{words.left(left)}</p>}
+            {left > 0 && <p className="pb-2 text-[16px] text-muted">{say('field.left', { count: left })}</p>}
             <button
               type="button"
               disabled={visit.who.trim() === '' || left === sheet.steps.length}
               onClick={end}
               className="min-h-14 w-full rounded-md bg-ink text-[20px] font-bold text-paper disabled:opacity-45"
             >
-              {left === 0 ? words.finish : words.handOver}
+              {left === 0 ? say('field.finish') : say('field.hand-over')}
             </button>
           </div>
         </>
@@ -204,14 +213,15 @@ function Tools({
   visit: OpenVisit;
   change: (part: Partial<OpenVisit>) => void;
 }) {
-  const words = fieldWords(visit.language);
-  const named = new Map(sheet.steps.map((step) => [step.tool['en'] ?? '', step.tool[visit.language] ?? '']));
+  const say = useSay();
+  const language = useLanguage();
+  const named = new Map(sheet.steps.map((step) => [step.tool['en'] ?? '', step.tool[language] ?? '']));
   named.delete('');
   return (
     <div className="mt-3">
       {named.size > 0 && (
-        <div role="group" aria-label={words.tools}>
-          {words.tools}
+        <div role="group" aria-label={say('field.tools')}>
+          {say('field.tools')}
           <div className="mt-1 flex flex-wrap gap-2">
             {[...named.entries()].map(([tool, text]) => {
               const used = visit.tools.includes(tool);
@@ -234,7 +244,7 @@ function Tools({
         </div>
       )}
       <label className="mt-3 flex items-center gap-3">
-        {words.minutes}
+        {say('field.minutes')}
         <input
           inputMode="decimal"
           value={visit.minutes}
@@ -249,19 +259,12 @@ function Tools({
 }
 
 /** A note on the visit, and whose it is. */
-function NoteAndName({
-  words,
-  visit,
-  change,
-}: {
-  words: FieldWords;
-  visit: OpenVisit;
-  change: (part: Partial<OpenVisit>) => void;
-}) {
+function NoteAndName({ visit, change }: { visit: OpenVisit; change: (part: Partial<OpenVisit>) => void }) {
+  const say = useSay();
   return (
     <>
       <label className="mt-3 block">
-        {words.note}
+        {say('field.note')}
         <textarea
           rows={2}
           maxLength={2000}
@@ -273,7 +276,7 @@ function NoteAndName({
         />
       </label>
       <label className="mt-2 block">
-        {words.who}
+        {say('field.who')}
         <input
           value={visit.who}
           onChange={(event) => {

@@ -1,7 +1,7 @@
+import { useSay } from '../text/say';
 import { useState } from 'react';
 import type { FieldStep } from '../api/client';
 import type { OpenVisit } from './visits';
-import { fieldWords } from './words';
 
 interface Props {
   step: FieldStep;
@@ -12,9 +12,9 @@ interface Props {
 
 /** One step, large: what, where, with what, and two thumbs' worth of buttons. */
 export function StepCard({ step, language, state, set }: Props) {
+  const say = useSay();
   const [skipping, setSkipping] = useState(false);
   const [why, setWhy] = useState('');
-  const words = fieldWords(language);
   const done = state?.outcome === 'as-planned';
   const skipped = state?.outcome === 'skipped';
   return (
@@ -52,8 +52,8 @@ export function StepCard({ step, language, state, set }: Props) {
         >
           <input
             autoFocus
-            aria-label={words.why}
-            placeholder={words.why}
+            aria-label={say('field.why')}
+            placeholder={say('field.why')}
             value={why}
             onChange={(event) => {
               setWhy(event.target.value);
@@ -61,32 +61,32 @@ export function StepCard({ step, language, state, set }: Props) {
             className="min-h-12 min-w-0 flex-1 rounded-md border border-muted/50 bg-paper px-2"
           />
           <button type="submit" className="min-h-12 rounded-md bg-ink px-4 font-semibold text-paper">
-            {words.skip}
+            {say('field.skip')}
           </button>
         </form>
       ) : (
         <div className="mt-2 grid grid-cols-[2fr_1fr] gap-2">
           <button
             type="button"
-            aria-label={`${state ? words.undo : words.done}: ${step.title[language] ?? ''}`}
+            aria-label={`${state ? say('field.undo') : say('field.done')}: ${step.title[language] ?? ''}`}
             disabled={step.stop && !state}
             onClick={() => {
               set(state ? undefined : { outcome: 'as-planned', reason: '' });
             }}
             className={`min-h-12 rounded-md text-[18px] font-semibold disabled:opacity-45 ${state ? 'border border-muted/50' : 'bg-moss text-paper'}`}
           >
-            {state ? words.undo : words.done}
+            {state ? say('field.undo') : say('field.done')}
           </button>
           {!state && (
             <button
               type="button"
-              aria-label={`${words.skip}: ${step.title[language] ?? ''}`}
+              aria-label={`${say('field.skip')}: ${step.title[language] ?? ''}`}
               onClick={() => {
                 setSkipping(true);
               }}
               className="min-h-12 rounded-md border border-muted/50 text-[18px]"
             >
-              {words.skip}
+              {say('field.skip')}
             </button>
           )}
         </div>

@@ -12,7 +12,6 @@ export interface Ticked {
 export interface OpenVisit {
   id: string;
   began: string;
-  language: string;
   who: string;
   note: string;
   steps: Record<number, Ticked>;
@@ -74,7 +73,6 @@ export function openVisit(treeId: number): OpenVisit {
   return {
     id: newId(),
     began: new Date().toISOString(),
-    language: localStorage.getItem('umbel.language') ?? 'en',
     who: localStorage.getItem('umbel.who') ?? '',
     note: '',
     steps: {},
@@ -89,7 +87,6 @@ export function openVisit(treeId: number): OpenVisit {
 export function keepVisit(treeId: number, visit: OpenVisit) {
   localStorage.setItem(openKey(treeId), JSON.stringify(visit));
   localStorage.setItem('umbel.who', visit.who);
-  localStorage.setItem('umbel.language', visit.language);
 }
 
 /** The finished visits that the server has not taken, those it refused among them. */

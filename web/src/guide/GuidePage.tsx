@@ -1,3 +1,5 @@
+import { term } from '../text/term';
+import { say, useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
 import { Tabs } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
@@ -8,22 +10,32 @@ import { LINE_WORDS, percent } from '../ui/words';
 import { RuleFigure } from './RuleFigure';
 import { useRules } from './useRules';
 
-const TABS = [
-  ['rules', 'What to look for'],
-  ['schools', 'Schools side by side'],
-  ['systems', 'Training systems'],
-  ['species', 'Kinds of tree'],
-] as const;
+const TABS = () =>
+  [
+    ['rules', say('guide-page.what-to-look-for')],
+    ['schools', say('guide-page.schools-side-by-side')],
+    ['systems', say('guide-page.training-systems')],
+    ['species', say('guide-page.kinds-of-tree')],
+  ] as const;
 
 const VERDICTS: Record<string, string> = {
-  not: 'not now',
-  allowed: 'allowed',
-  better: 'better',
-  best: 'best',
+  get not() {
+    return say('guide-page.not-now');
+  },
+  get allowed() {
+    return term('allowed');
+  },
+  get better() {
+    return term('better');
+  },
+  get best() {
+    return term('best');
+  },
 };
 
 /** What the program goes by, for reading: findings drawn, schools, systems, kinds of tree. */
 export function GuidePage() {
+  const say = useSay();
   const [params, setParams] = useSearchParams();
   const rule = params.get('rule');
   const tab = params.get('tab') ?? 'rules';
@@ -33,22 +45,22 @@ export function GuidePage() {
     queryFn: () => answer(api.GET('/api/guide')),
     staleTime: Infinity,
   });
-  if (guide.isPending) return <Loading what="Opening the guide…" />;
+  if (guide.isPending) return <Loading what={say('guide-page.opening-the-guide')} />;
   if (guide.isError) return <Failed error={guide.error} retry={() => void guide.refetch()} />;
   const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
   const has = (...texts: string[]) => words.every((word) => texts.join(' ').toLowerCase().includes(word));
   return (
     <div className="mx-auto max-w-[1080px] px-6 py-6">
       <div className="flex flex-wrap items-end justify-between gap-4">
-        <h1 className="text-[28px] font-bold">Guide</h1>
+        <h1 className="text-[28px] font-bold">{say('guide-page.guide')}</h1>
         <div>
           <label className="sr-only" htmlFor="seek-guide">
-            Search the guide
+            {say('guide-page.search-the-guide')}
           </label>
           <input
             id="seek-guide"
             type="search"
-            placeholder="Search the guide"
+            placeholder={say('guide-page.search-the-guide')}
             value={sought}
             onChange={(event) => {
               setSought(event.target.value);
@@ -64,8 +76,11 @@ export function GuidePage() {
         }}
         className="mt-3"
       >
-        <Tabs.List aria-label="Parts of the guide" className="flex flex-wrap gap-6 border-b border-ink">
-          {TABS.map(([value, name]) => (
+        <Tabs.List
+          aria-label={say('guide-page.parts-of-the-guide')}
+          className="flex flex-wrap gap-6 border-b border-ink"
+        >
+          {TABS().map(([value, name]) => (
             <Tabs.Trigger
               key={value}
               value={value}
@@ -95,14 +110,16 @@ export function GuidePage() {
 type Has = (...texts: string[]) => boolean;
 
 function Nothing() {
+  const say = useSay();
   return (
     <p role="status" className="py-6 text-muted">
-      Nothing here answers to that. Try another word, or another part of the guide.
+      {say('guide-page.nothing-here-answers-to-that')}
     </p>
   );
 }
 
 function Rules({ chosen, has }: { chosen: string | null; has: Has }) {
+  const say = useSay();
   const target = useRef<HTMLLIElement>(null);
   const shown = useRules().filter((page) => has(page.name, page.sees, page.why, page.does));
   const there = shown.some((page) => page.id === chosen);
@@ -118,13 +135,13 @@ function Rules({ chosen, has }: { chosen: string | null; has: Has }) {
           ref={page.id === chosen ? target : undefined}
           className={`flex gap-4 border-b border-line py-4 ${page.id === chosen ? 'bg-lichen-wash' : ''}`}
         >
-          <RuleFigure figure={page.figure} label={`${page.name}, drawn`} />
+          <RuleFigure figure={page.figure} label={say('guide-page.name-drawn', { name: page.name })} />
           <div className="min-w-0 text-[14.5px]">
             <h2 className="text-[17px] font-bold">{page.name}</h2>
             <p>{page.sees}</p>
             <p className="mt-1 text-muted">{page.why}</p>
             <p className="mt-1">
-              <b>Do:</b> {page.does}
+              <b>{say('guide-page.do')}</b> {page.does}
             </p>
           </div>
         </li>
@@ -134,14 +151,13 @@ function Rules({ chosen, has }: { chosen: string | null; has: Has }) {
 }
 
 function Schools({ guide, has }: { guide: Guide; has: Has }) {
+  const say = useSay();
   const usual = guide.schools.find((school) => school.id === 'classic');
   const lines = Object.keys(usual?.lines ?? {}).filter((line) => has(LINE_WORDS[line] ?? line, line));
   const value = (school: Guide['schools'][number], line: string) => {
     const number = school.lines[line] ?? 0;
     return school.switches.includes(line)
-      ? number === 1
-        ? 'yes'
-        : 'no'
+      ? say('guide-page.no', { number })
       : String(Math.round(number * 1000) / 1000);
   };
   if (lines.length === 0) return <Nothing />;
@@ -149,12 +165,11 @@ function Schools({ guide, has }: { guide: Guide; has: Has }) {
     <div className="overflow-x-auto">
       <table className="mt-4 w-full text-[14.5px]">
         <caption className="pb-2 text-left text-muted">
-          Where practised growers disagree, a school says where its findings begin and what it prefers. What
-          differs from the classic school is set bold.
+          {say('guide-page.where-practised-growers-disagree-a')}
         </caption>
         <thead>
           <tr className="border-b border-ink text-left align-bottom">
-            <th className="py-1.5 pr-4 font-normal text-muted">Line</th>
+            <th className="py-1.5 pr-4 font-normal text-muted">{say('guide-page.line')}</th>
             {guide.schools.map((school) => (
               <th key={school.id} className="w-[150px] py-1.5 pr-3">
                 <span className="font-display text-[16px]">{school.name}</span>
@@ -184,6 +199,7 @@ function Schools({ guide, has }: { guide: Guide; has: Has }) {
 }
 
 function Systems({ guide, has }: { guide: Guide; has: Has }) {
+  const say = useSay();
   const shown = guide.systems.filter((system) =>
     has(system.name, system.mature, system.strengths, ...system.steps.map((step) => step.what)),
   );
@@ -194,18 +210,32 @@ function Systems({ guide, has }: { guide: Guide; has: Has }) {
         <li key={system.id} className="border-b border-line py-4">
           <h2 className="text-[18px] font-bold">{system.name}</h2>
           <p className="text-[14px] text-muted">
-            {system.heightM} m tall, {system.spreadM} m wide, {system.depthM} m deep, full in leaf{' '}
-            {system.fullAtLeaf}; {system.inRowM} × {system.betweenRowsM} m; {system.support};{' '}
-            {system.minutesATree.join(' to ')} minutes a tree; cost {system.cost}.
+            {say('guide-page.heightm-m-tall-spreadm-m', {
+              heightM: system.heightM,
+              spreadM: system.spreadM,
+              depthM: system.depthM,
+              fullAtLeaf: system.fullAtLeaf,
+              inRowM: system.inRowM,
+              betweenRowsM: system.betweenRowsM,
+              support: system.support,
+              minutesATree: system.minutesATree.join(' to '),
+              cost: system.cost,
+            })}
           </p>
           <ol className="mt-1.5 text-[14.5px]">
             {system.steps.map((step) => (
               <li key={step.leaf}>
-                <b>{step.leaf === 0 ? 'Planting' : `Leaf ${step.leaf}`}:</b> {step.what}
+                <b>
+                  {step.leaf === 0
+                    ? say('guide-page.planting')
+                    : say('guide-page.leaf-leaf', { leaf: step.leaf })}
+                  :
+                </b>{' '}
+                {step.what}
               </li>
             ))}
             <li>
-              <b>Full:</b> {system.mature}
+              <b>{say('guide-page.full')}</b> {system.mature}
             </li>
           </ol>
           <p className="mt-1 text-[14px] text-muted">
@@ -218,6 +248,7 @@ function Systems({ guide, has }: { guide: Guide; has: Has }) {
 }
 
 function Species({ guide, has }: { guide: Guide; has: Has }) {
+  const say = useSay();
   const shown = guide.species.filter((one) => has(one.name, one.kind, ...one.cautions));
   if (shown.length === 0) return <Nothing />;
   const range = (values: number[] | undefined) => (values ?? []).join('–');
@@ -227,20 +258,31 @@ function Species({ guide, has }: { guide: Guide; has: Has }) {
         <li key={one.id} className="border-b border-line py-4 text-[14.5px]">
           <h2 className="text-[18px] font-bold">{one.name}</h2>
           <p>
-            Good fruiting shoot {range(one.idealLengthCm)} cm long, {range(one.idealDiameterMm)} mm thick.
-            Spurs to {one.spurAgeMostY} years; renew {percent(one.shareAYear)} a year. At most{' '}
-            {percent(one.woodShare)} of the small wood and {one.bigCuts} big cuts in a season.
+            {say('guide-page.good-fruiting-shoot-range-cm', {
+              range: range(one.idealLengthCm),
+              range2: range(one.idealDiameterMm),
+              spurAgeMostY: one.spurAgeMostY,
+              shareAYear: percent(one.shareAYear),
+              woodShare: percent(one.woodShare),
+              bigCuts: one.bigCuts,
+            })}
           </p>
           <p>
-            Growth wanted: young {range(one.youngGrowthCm)} cm, bearing {range(one.bearingGrowthCm)} cm.
-            {one.thinningCm > 0 ? ` Thin to a fruit every ${one.thinningCm} cm.` : ''} Cut trees stand{' '}
-            {one.coldC} °C.
+            {say('guide-page.growth-wanted-young-range-cm', {
+              range: range(one.youngGrowthCm),
+              range2: range(one.bearingGrowthCm),
+              part:
+                one.thinningCm > 0
+                  ? say('guide-page.thin-to-a-fruit-every', { thinningCm: one.thinningCm })
+                  : '',
+              coldC: one.coldC,
+            })}
           </p>
           <ul className="mt-1 text-[13.5px] text-muted">
             {one.phases.map((phase) => (
               <li key={phase.phase}>
                 <b className="text-ink">
-                  {phase.phase.replace('-', ' ')}: {VERDICTS[phase.verdict] ?? phase.verdict}.
+                  {term(phase.phase)}: {VERDICTS[phase.verdict] ?? phase.verdict}.
                 </b>{' '}
                 {phase.reason}
               </li>

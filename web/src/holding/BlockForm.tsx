@@ -1,11 +1,12 @@
+import { say, useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type BlockEntry, type BlockLine } from '../api/client';
 import { sentNumber, showNumber } from '../ui/numbers';
 import { BOX, Labelled, SetupSheet } from './SetupSheet';
 
-const STOCKS: [string, string][] = [
-  ['very-dwarfing', 'very dwarfing'],
+const STOCKS = (): [string, string][] => [
+  ['very-dwarfing', say('block-form.very-dwarfing')],
   ['dwarfing', 'dwarfing'],
   ['semi-dwarfing', 'semi-dwarfing'],
   ['semi-vigorous', 'semi-vigorous'],
@@ -82,6 +83,7 @@ export function BlockForm({
   block: BlockLine | null;
   done?: (before: BlockLine) => void;
 }) {
+  const say = useSay();
   const known = useQuery({ queryKey: ['knowledge'], queryFn: () => answer(api.GET('/api/knowledge')) });
   const [holding, setHolding] = useState(holdings[0]?.id ?? 0);
   const [form, setForm] = useState(() => (block ? textsOf(block) : FIRST));
@@ -153,7 +155,7 @@ export function BlockForm({
   return (
     <SetupSheet
       title={block ? block.name : 'A block'}
-      action={block ? 'Save' : 'Add the block'}
+      action={block ? say('block-form.save') : 'Add the block'}
       busy={save.isPending}
       ready={[form.name, form.trees, form.inRow, form.betweenRows].every((one) => one.trim() !== '')}
       error={save.error}
@@ -165,7 +167,7 @@ export function BlockForm({
       {block === null &&
         holdings.length > 1 &&
         choice(
-          'Holding',
+          say('block-form.holding'),
           String(holding),
           holdings.map((one) => [String(one.id), one.name]),
           (value) => {
@@ -173,7 +175,7 @@ export function BlockForm({
           },
         )}
       {choice(
-        'Kind of tree',
+        say('block-form.kind-of-tree'),
         form.species,
         (known.data?.species ?? []).map((one) => [one.id, one.name]),
         (species) => {
@@ -181,7 +183,7 @@ export function BlockForm({
         },
       )}
       {choice(
-        'Trained as',
+        say('block-form.trained-as'),
         system,
         (usual.length > 0 && usual.some((one) => one.id === system) ? usual : systems).map((one) => [
           one.id,
@@ -191,20 +193,20 @@ export function BlockForm({
           setForm({ ...form, system: value });
         },
       )}
-      {text('cultivar', 'Cultivars', false)}
-      {choice('Rootstock', form.stock, STOCKS, (stock) => {
+      {text('cultivar', say('block-form.cultivars'), false)}
+      {choice(say('block-form.rootstock'), form.stock, STOCKS(), (stock) => {
         setForm({ ...form, stock });
       })}
-      {text('planted', 'Planted in')}
-      {text('trees', 'Trees')}
-      {text('rows', 'Rows')}
-      {text('places', 'Places in the longest row')}
-      {text('inRow', 'In the row, m')}
-      {text('betweenRows', 'Between rows, m')}
-      {text('bearing', 'Rows run towards, °')}
-      {text('east', 'First tree east of zero, m')}
-      {text('north', 'and north, m')}
-      {text('note', 'Note', false)}
+      {text('planted', say('block-form.planted-in'))}
+      {text('trees', say('block-form.trees'))}
+      {text('rows', say('block-form.rows'))}
+      {text('places', say('block-form.places-in-the-longest-row'))}
+      {text('inRow', say('block-form.in-the-row-m'))}
+      {text('betweenRows', say('block-form.between-rows-m'))}
+      {text('bearing', say('block-form.rows-run-towards'))}
+      {text('east', say('block-form.first-tree-east-of-zero'))}
+      {text('north', say('block-form.and-north-m'))}
+      {text('note', say('block-form.note'), false)}
     </SetupSheet>
   );
 }

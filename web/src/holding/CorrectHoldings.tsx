@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api } from '../api/client';
@@ -8,10 +9,13 @@ import { BOX, Labelled, SetupSheet } from './SetupSheet';
 
 /** The holdings there are: renamed, put elsewhere, or deleted where they have no blocks. */
 export function CorrectHoldings() {
+  const say = useSay();
   const holdings = useQuery({ queryKey: ['holdings'], queryFn: () => answer(api.GET('/api/holdings')) });
   return (
     <details className="mt-3 border-t border-line pt-3">
-      <summary className="min-h-9 content-center font-semibold">Edit a holding</summary>
+      <summary className="min-h-9 content-center font-semibold">
+        {say('correct-holdings.edit-a-holding')}
+      </summary>
       {(holdings.data ?? []).map((one) => (
         <Correct key={one.id} id={one.id} />
       ))}
@@ -27,6 +31,7 @@ interface HoldingFacts {
 }
 
 function Correct({ id }: { id: number }) {
+  const say = useSay();
   const holding = useQuery({
     queryKey: ['holding-setup', id],
     queryFn: () => answer(api.GET('/api/holdings/{id}', { params: { path: { id } } })),
@@ -51,7 +56,10 @@ function Correct({ id }: { id: number }) {
     },
     onSuccess: (before) => {
       setTyped({});
-      setDone({ words: `${before.name} is changed.`, undo: () => put(before) });
+      setDone({
+        words: say('correct-holdings.name-is-changed', { name: before.name }),
+        undo: () => put(before),
+      });
     },
   });
   const remove = useMutation({
@@ -74,7 +82,7 @@ function Correct({ id }: { id: number }) {
     <div>
       <SetupSheet
         title={now.name}
-        action="Save"
+        action={say('correct-holdings.save')}
         busy={save.isPending}
         ready={Object.keys(typed).length > 0}
         error={save.error ?? remove.error}
@@ -82,10 +90,10 @@ function Correct({ id }: { id: number }) {
           save.mutate(now);
         }}
       >
-        {field('name', 'Name', now.name)}
-        {field('latitude', 'Latitude, ° (south is negative)', showNumber(now.latitudeDeg))}
-        {field('elevation', 'Height above the sea, m', showNumber(now.elevationM))}
-        {field('zone', 'Time zone its days are counted in', now.timeZone)}
+        {field('name', say('correct-holdings.name'), now.name)}
+        {field('latitude', say('correct-holdings.latitude-south-is-negative'), showNumber(now.latitudeDeg))}
+        {field('elevation', say('correct-holdings.height-above-the-sea-m'), showNumber(now.elevationM))}
+        {field('zone', say('correct-holdings.time-zone-its-days-are'), now.timeZone)}
       </SetupSheet>
       {now.blocks === 0 && (
         <Button
@@ -94,7 +102,7 @@ function Correct({ id }: { id: number }) {
             remove.mutate();
           }}
         >
-          Delete
+          {say('correct-holdings.delete')}
         </Button>
       )}
       <UndoNotice

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { api, answer, type BlockLine, type BlockSeason } from '../api/client';
@@ -51,6 +52,7 @@ function OneHolding({
   blocks: BlockLine[];
   season: BlockSeason[];
 }) {
+  const say = useSay();
   const outline = (id: number) =>
     (
       features.find((one) => one.properties.kind === 'block' && one.properties.id === id)?.geometry
@@ -126,7 +128,10 @@ function OneHolding({
         })}
       </svg>
       <figcaption className="text-[12.5px] text-muted">
-        {name}, north up; {Math.round((width - 2 * MARGIN) / 10) * 10} m from west to east
+        {say('holding-map.name-north-up-width-m', {
+          name,
+          width: Math.round((width - 2 * MARGIN) / 10) * 10,
+        })}
       </figcaption>
     </figure>
   );

@@ -1,3 +1,6 @@
+import { term } from '../text/term';
+import { locale } from '../text/language';
+import { say, useSay } from '../text/say';
 import { useRuleNames } from '../guide/useRules';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
@@ -16,10 +19,21 @@ import { Setup } from './Setup';
 import { NewTree } from './NewTree';
 import { YearsOfTheHolding } from '../years/YearsParts';
 
-const STATE_WORDS: Record<string, string> = { 'to-decide': 'to decide', marked: 'marked', done: 'done' };
+const STATE_WORDS: Record<string, string> = {
+  get 'to-decide'() {
+    return say('holding-page.to-decide');
+  },
+  get marked() {
+    return term('marked');
+  },
+  get done() {
+    return term('done');
+  },
+};
 
 /** The whole holding: its blocks, its surveyed trees, and what each needs first. */
 export function HoldingPage() {
+  const say = useSay();
   const ruleName = useRuleNames();
   const page = useQuery({ queryKey: ['holding'], queryFn: () => answer(api.GET('/api/holding')) });
   const season = useQuery({ queryKey: ['season'], queryFn: () => answer(api.GET('/api/season')) });
@@ -30,7 +44,7 @@ export function HoldingPage() {
   const before = (location.state as { deletedBlock?: BlockEntry } | null)?.deletedBlock;
   const deleted = before
     ? {
-        words: `${before.name} is deleted.`,
+        words: say('holding-page.name-is-deleted', { name: before.name }),
         undo: () => answer(api.POST('/api/blocks', { body: before })).then(() => queries.invalidateQueries()),
       }
     : null;
@@ -54,7 +68,7 @@ export function HoldingPage() {
     });
   }, [page.data, sought, need, ruleName]);
 
-  if (page.isPending) return <Loading what="Reading the trees…" />;
+  if (page.isPending) return <Loading what={say('holding-page.reading-the-trees')} />;
   if (page.isError) return <Failed error={page.error} retry={() => void page.refetch()} />;
   const { name } = page.data;
   const blocks = page.data.blocks.filter((block) => !block.archived);
@@ -65,21 +79,26 @@ export function HoldingPage() {
     <div className="mx-auto max-w-[1180px] px-6 py-6">
       <div className="flex flex-wrap items-end justify-between gap-x-8 gap-y-4">
         <div>
-          <h1 className="text-[28px] font-bold">{name || 'No holding yet'}</h1>
+          <h1 className="text-[28px] font-bold">{name || say('holding-page.no-holding-yet')}</h1>
           <p className="text-muted">
-            {all.length} surveyed {all.length === 1 ? 'tree' : 'trees'} in {blocks.length} blocks ·{' '}
-            {count('to-decide')} to decide · {count('marked')} marked · {count('done')} done
+            {say('holding-page.length-surveyed-trees-in-length2', {
+              length: all.length,
+              length2: blocks.length,
+              count: count('to-decide'),
+              count2: count('marked'),
+              count3: count('done'),
+            })}
           </p>
         </div>
         <div className="flex flex-wrap items-center gap-3">
           <label className="sr-only" htmlFor="seek">
-            Search trees
+            {say('holding-page.search-trees')}
           </label>
           <input
             id="seek"
             autoFocus={new URLSearchParams(location.search).has('seek')}
             type="search"
-            placeholder="Tree, cultivar or fault"
+            placeholder={say('holding-page.tree-cultivar-or-fault')}
             value={sought}
             onChange={(event) => {
               setSought(event.target.value);
@@ -87,7 +106,7 @@ export function HoldingPage() {
             className="min-h-10 w-64 rounded-md border border-muted/50 bg-paper px-3"
           />
           <label className="sr-only" htmlFor="need">
-            Show
+            {say('holding-page.show')}
           </label>
           <select
             id="need"
@@ -97,10 +116,10 @@ export function HoldingPage() {
             }}
             className="min-h-10 rounded-md border border-muted/50 bg-paper px-2"
           >
-            <option value="">all trees</option>
-            <option value="to-decide">to decide</option>
-            <option value="marked">marked</option>
-            <option value="done">done</option>
+            <option value="">{say('holding-page.all-trees')}</option>
+            <option value="to-decide">{say('holding-page.to-decide')}</option>
+            <option value="marked">{say('holding-page.marked')}</option>
+            <option value="done">{say('holding-page.done')}</option>
           </select>
           {mayChange && <NewTree blocks={blocks} />}
         </div>
@@ -114,8 +133,8 @@ export function HoldingPage() {
       />
       {blocks.length === 0 && (
         <p className="mt-8 max-w-prose text-muted">
-          There are no blocks here yet. Add where the trees stand and the first block of them; then survey a
-          tree. To look round first, start the program with <code>./umbel demo</code> in an empty data folder.
+          {say('holding-page.there-are-no-blocks-here')} <code>{say('holding-page.umbel-demo')}</code>{' '}
+          {say('holding-page.in-an-empty-data-folder')}
         </p>
       )}
       {blocks.length === 0 && <Setup empty />}
@@ -137,12 +156,12 @@ export function HoldingPage() {
       {blocks.length > 0 && sought === '' && need === '' && <YearsOfTheHolding />}
       {trees.length === 0 && all.length > 0 && (
         <p className="mt-8 text-muted" role="status">
-          No tree answers to that. Search by label (Kiln Field 2-5), cultivar, or what is wrong (crossing).
+          {say('holding-page.no-tree-answers-to-that')}
         </p>
       )}
       {archived.length > 0 && (
         <p className="mt-6 text-[14px] text-muted">
-          Archived:{' '}
+          {say('holding-page.archived')}{' '}
           {archived.map((block) => (
             <Link
               key={block.id}
@@ -171,6 +190,7 @@ function BlockSection({
   trees: TreeLine[];
   filtered: boolean;
 }) {
+  const say = useSay();
   const ruleName = useRuleNames();
   if (trees.length === 0 && filtered) {
     return null;
@@ -184,19 +204,26 @@ function BlockSection({
           </Link>
         </h2>
         <p className="text-[14px] text-muted">
-          {block.treeCount.toLocaleString()} {block.speciesName} trees ({block.cultivar}),{' '}
-          {block.systemName.toLowerCase()}, {block.inRowM} × {block.betweenRowsM} m, planted{' '}
-          {block.plantedYear}. {block.note}{' '}
+          {say('holding-page.treecount-speciesname-trees-cultivar-systemname', {
+            treeCount: block.treeCount.toLocaleString(locale()),
+            speciesName: block.speciesName,
+            cultivar: block.cultivar,
+            systemName: block.systemName.toLowerCase(),
+            inRowM: block.inRowM,
+            betweenRowsM: block.betweenRowsM,
+            plantedYear: block.plantedYear,
+            note: block.note,
+          })}{' '}
           <Link
             to={`/blocks/${block.id}`}
             className="font-semibold whitespace-nowrap text-ink underline underline-offset-4"
           >
-            Read the block
+            {say('holding-page.read-the-block')}
           </Link>
         </p>
         {season && <Now season={season} />}
       </div>
-      {trees.length === 0 && <p className="py-3 text-muted">No tree of this block is surveyed yet.</p>}
+      {trees.length === 0 && <p className="py-3 text-muted">{say('holding-page.no-tree-of-this-block')}</p>}
       <ul>
         {trees.map((tree) => (
           <li key={tree.id} className="border-b border-line">
@@ -207,12 +234,16 @@ function BlockSection({
               <span>
                 <span className="block font-semibold">{tree.label}</span>
                 <span className="block text-[13px] text-muted">
-                  leaf {tree.leaf}, {tree.heightM.toFixed(1)} m, {tree.limbs} limbs
+                  {say('holding-page.leaf-leaf-heightm-m-limbs', {
+                    leaf: tree.leaf,
+                    heightM: tree.heightM.toFixed(1),
+                    limbs: tree.limbs,
+                  })}
                 </span>
               </span>
               <span className="min-w-0 max-md:order-last max-md:col-span-2">
                 {tree.all === 0 ? (
-                  <span className="text-moss">Well: nothing to cut this winter.</span>
+                  <span className="text-moss">{say('holding-page.well-nothing-to-cut-this')}</span>
                 ) : (
                   <>
                     <span className="font-semibold">{ruleName(tree.firstRule)}.</span>{' '}
@@ -222,11 +253,13 @@ function BlockSection({
               </span>
               <span className="text-[14px]">
                 {tree.all === 0 ? (
-                  <span className="text-muted">no findings</span>
+                  <span className="text-muted">{say('holding-page.no-findings')}</span>
                 ) : (
                   <>
-                    <b>{tree.act}</b> to act on
-                    <span className="block text-[13px] text-muted">{tree.all} in all</span>
+                    <b>{tree.act}</b> {say('holding-page.to-act-on')}
+                    <span className="block text-[13px] text-muted">
+                      {say('holding-page.all-in-all', { all: tree.all })}
+                    </span>
                   </>
                 )}
               </span>
@@ -238,7 +271,8 @@ function BlockSection({
                   {STATE_WORDS[tree.state]}
                 </span>
                 <span className="block text-[12.5px] text-muted">
-                  {tree.stateNote || `seen ${day(tree.surveyedOn)}`}
+                  {tree.stateNote ||
+                    say('holding-page.seen-surveyedon', { surveyedOn: day(tree.surveyedOn) })}
                 </span>
               </span>
             </Link>
@@ -251,21 +285,29 @@ function BlockSection({
 
 /** What the season says of the block: work left against days left. */
 function Now({ season }: { season: BlockSeason }) {
+  const say = useSay();
   const pressed = season.daysNeeded !== undefined && season.daysLeft < season.daysNeeded;
   return (
     <p className="text-[14px]">
-      <b>{hours(season.hours)}</b> of work left
+      <b>{hours(season.hours)}</b> {say('holding-page.of-work-left')}
       {season.windowEnd ? (
         <>
           ,{' '}
           <span className={pressed ? 'font-semibold text-lichen' : ''}>
-            {season.daysLeft} suitable days until {shortDay(season.windowEnd)}
+            {say('holding-page.daysleft-suitable-days-until-shortday', {
+              daysLeft: season.daysLeft,
+              shortDay: shortDay(season.windowEnd),
+            })}
           </span>
         </>
       ) : (
-        ', no suitable day this year'
+        say('holding-page.no-suitable-day-this-year')
       )}
-      {season.treesDone > 0 && `, ${season.treesDone} of ${season.trees} trees done`}
+      {season.treesDone > 0 &&
+        say('holding-page.treesdone-of-trees-trees-done', {
+          treesDone: season.treesDone,
+          trees: season.trees,
+        })}
     </p>
   );
 }
@@ -280,9 +322,10 @@ function stateLook(state: string): string {
 
 /** How much of the fruiting wood stands in shade, as a bar and in words. */
 function Shade({ share, over }: { share: number; over: boolean }) {
+  const say = useSay();
   return (
     <span className="text-[13px]">
-      {percent(share)} <span className="text-muted">shaded</span>
+      {percent(share)} <span className="text-muted">{say('holding-page.shaded')}</span>
       <span className="mt-1 block h-[5px] bg-line/70" aria-hidden>
         <span
           className={`block h-full ${over ? 'bg-lichen' : 'bg-moss'}`}

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type GeoRead } from '../api/client';
@@ -7,6 +8,7 @@ import { Failed } from '../ui/States';
 
 /** Blocks and rows out and in as GeoJSON; a file is looked at before it is taken over, whole or not at all. */
 export function MapFile({ mayChange }: { mayChange: boolean }) {
+  const say = useSay();
   const [collection, setCollection] = useState<unknown>(null);
   const [unreadable, setUnreadable] = useState(false);
   const queries = useQueryClient();
@@ -40,23 +42,23 @@ export function MapFile({ mayChange }: { mayChange: boolean }) {
     <div className="pt-2 text-[14px]">
       <div className="flex flex-wrap items-center gap-4">
         <a href="/api/holding.geojson" className="underline underline-offset-4">
-          Export map (GeoJSON)
+          {say('map-file.export-map-geojson')}
         </a>
         {mayChange && (
           <>
             <FileButton
               accept=".geojson,.json,application/geo+json"
-              label="Map file to take in"
+              label={say('map-file.map-file-to-take-in')}
               onText={read}
             >
-              Take blocks and rows in
+              {say('map-file.take-blocks-and-rows-in')}
             </FileButton>
           </>
         )}
       </div>
       {unreadable && (
         <p role="alert" className="mt-2 text-lichen">
-          This file is no GeoJSON.
+          {say('map-file.this-file-is-no-geojson')}
         </p>
       )}
       {take.isError && <Failed error={take.error} />}
@@ -73,10 +75,11 @@ export function MapFile({ mayChange }: { mayChange: boolean }) {
 }
 
 function Found({ got, write }: { got: GeoRead; write: () => void }) {
+  const say = useSay();
   if (got.errors.length > 0) {
     return (
       <div role="alert" className="mt-2 border-l-4 border-lichen bg-lichen-wash px-3 py-2">
-        <p className="font-semibold">Nothing was changed.</p>
+        <p className="font-semibold">{say('map-file.nothing-was-changed')}</p>
         <ul>
           {got.errors.slice(0, 8).map((error) => (
             <li key={error.field}>
@@ -89,18 +92,26 @@ function Found({ got, write }: { got: GeoRead; write: () => void }) {
   }
   return (
     <div className="mt-2 bg-sand px-3 py-2" role="status">
-      <p className="font-semibold">{got.written ? 'Taken over:' : 'The file would lay out:'}</p>
+      <p className="font-semibold">
+        {got.written ? say('map-file.taken-over') : say('map-file.the-file-would-lay-out')}
+      </p>
       <ul>
         {got.places.map((one) => (
           <li key={one.blockId}>
-            {one.block}: moved {one.movedM} m, rows at {Math.round(one.bearingDeg)}° (
-            {Math.round(one.bearingBeforeDeg)}°), {one.betweenRowsM} m apart ({one.betweenRowsBeforeM} m)
+            {say('map-file.block-moved-movedm-m-rows', {
+              block: one.block,
+              movedM: one.movedM,
+              bearingDeg: Math.round(one.bearingDeg),
+              bearingBeforeDeg: Math.round(one.bearingBeforeDeg),
+              betweenRowsM: one.betweenRowsM,
+              betweenRowsBeforeM: one.betweenRowsBeforeM,
+            })}
           </li>
         ))}
       </ul>
       {!got.written && (
         <Button weight="ink" className="mt-2" onClick={write}>
-          Take it over
+          {say('map-file.take-it-over')}
         </Button>
       )}
     </div>

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useMutation } from '@tanstack/react-query';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
@@ -7,6 +8,7 @@ import { Button } from '../ui/Button';
 
 /** Begins a survey of a tree at a place in a block. */
 export function NewTree({ blocks }: { blocks: BlockLine[] }) {
+  const say = useSay();
   const go = useNavigate();
   const [block, setBlock] = useState(blocks[0]?.id ?? 0);
   const [row, setRow] = useState('1');
@@ -25,7 +27,7 @@ export function NewTree({ blocks }: { blocks: BlockLine[] }) {
     <Popover.Root>
       <Popover.Trigger asChild>
         <Button weight="ink" className="min-h-10">
-          Survey a tree
+          {say('new-tree.survey-a-tree')}
         </Button>
       </Popover.Trigger>
       <Popover.Content align="end" sideOffset={8} className="z-10 w-72 border border-ink bg-paper p-4">
@@ -36,9 +38,9 @@ export function NewTree({ blocks }: { blocks: BlockLine[] }) {
             begin.mutate();
           }}
         >
-          <p className="font-semibold">Where does it stand?</p>
+          <p className="font-semibold">{say('new-tree.where-does-it-stand')}</p>
           <label className="text-[14px]">
-            Block
+            {say('new-tree.block')}
             <select
               value={block}
               onChange={(event) => {
@@ -49,7 +51,7 @@ export function NewTree({ blocks }: { blocks: BlockLine[] }) {
               {blocks.map((one) => (
                 <option key={one.id} value={one.id} disabled={!one.supported}>
                   {one.name}
-                  {one.supported ? '' : ' (not yet supported)'}
+                  {one.supported ? '' : say('new-tree.not-yet-supported')}
                 </option>
               ))}
             </select>
@@ -57,8 +59,8 @@ export function NewTree({ blocks }: { blocks: BlockLine[] }) {
           <div className="grid grid-cols-2 gap-3">
             {(
               [
-                ['Row', row, setRow],
-                ['Place', place, setPlace],
+                [say('new-tree.row'), row, setRow],
+                [say('new-tree.place'), place, setPlace],
               ] as const
             ).map(([words, value, set]) => (
               <label key={words} className="text-[14px]">
@@ -83,7 +85,7 @@ export function NewTree({ blocks }: { blocks: BlockLine[] }) {
             </p>
           )}
           <Button weight="ink" type="submit" disabled={begin.isPending}>
-            Begin
+            {say('new-tree.begin')}
           </Button>
         </form>
       </Popover.Content>

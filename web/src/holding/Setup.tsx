@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api } from '../api/client';
@@ -7,12 +8,13 @@ import { BOX, Labelled, SetupSheet } from './SetupSheet';
 
 /** Setting up: a holding first, then its blocks. */
 export function Setup({ empty }: { empty: boolean }) {
+  const say = useSay();
   const holdings = useQuery({ queryKey: ['holdings'], queryFn: () => answer(api.GET('/api/holdings')) });
   const none = holdings.data?.length === 0;
   return (
     <details className="mt-8 border-t border-line pt-3" open={empty}>
-      <summary className="min-h-9 content-center font-semibold">Add a block or a holding</summary>
-      {none && <p className="mt-2 max-w-prose text-muted">Begin with where the trees stand.</p>}
+      <summary className="min-h-9 content-center font-semibold">{say('setup.add-a-block-or-a')}</summary>
+      {none && <p className="mt-2 max-w-prose text-muted">{say('setup.begin-with-where-the-trees')}</p>}
       <div className="grid grid-cols-[1fr_300px] gap-10 max-md:grid-cols-1">
         {holdings.data && holdings.data.length > 0 && <BlockForm holdings={holdings.data} block={null} />}
         <HoldingForm />
@@ -22,6 +24,7 @@ export function Setup({ empty }: { empty: boolean }) {
 }
 
 function HoldingForm() {
+  const say = useSay();
   const [name, setName] = useState('');
   const [latitude, setLatitude] = useState('');
   const [elevation, setElevation] = useState('');
@@ -46,8 +49,8 @@ function HoldingForm() {
   });
   return (
     <SetupSheet
-      title="A holding"
-      action="Add the holding"
+      title={say('setup.a-holding')}
+      action={say('setup.add-the-holding')}
       busy={save.isPending}
       ready={name.trim() !== '' && latitude.trim() !== '' && elevation.trim() !== ''}
       error={save.error}
@@ -55,7 +58,7 @@ function HoldingForm() {
         save.mutate();
       }}
     >
-      <Labelled name="Name of the holding" wide>
+      <Labelled name={say('name.name-of-the-holding')} wide>
         <input
           className={BOX}
           value={name}
@@ -64,7 +67,7 @@ function HoldingForm() {
           }}
         />
       </Labelled>
-      <Labelled name="Latitude, ° (south is negative)">
+      <Labelled name={say('name.latitude-south-is-negative')}>
         <input
           className={BOX}
           inputMode="decimal"
@@ -74,7 +77,7 @@ function HoldingForm() {
           }}
         />
       </Labelled>
-      <Labelled name="Height above the sea, m">
+      <Labelled name={say('name.height-above-the-sea-m')}>
         <input
           className={BOX}
           inputMode="decimal"

@@ -1,3 +1,4 @@
+import { say } from '../text/say';
 import type { ReactNode } from 'react';
 import { Problem } from '../api/problem';
 import { Button } from '../ui/Button';
@@ -6,29 +7,67 @@ export const BOX = 'min-h-10 w-full rounded-md border border-muted/50 bg-paper p
 
 /** The names on screen of the fields that travel. */
 const FIELD_NAMES: Record<string, string> = {
-  name: 'Name',
-  latitudeDeg: 'Latitude',
-  elevationM: 'Height above the sea',
-  timeZone: 'Time zone',
-  species: 'Kind of tree',
-  system: 'Trained as',
-  cultivar: 'Cultivars',
-  stock: 'Rootstock',
-  plantedYear: 'Planted in',
-  treeCount: 'Trees',
-  rows: 'Rows',
-  placesPerRow: 'Places in the longest row',
-  inRowM: 'In the row',
-  betweenRowsM: 'Between rows',
-  rowBearingDeg: 'Rows run towards',
-  eastM: 'East of zero',
-  northM: 'North of zero',
-  row: 'Row',
-  place: 'Place',
+  get name() {
+    return say('setup-sheet.name');
+  },
+  get latitudeDeg() {
+    return say('setup-sheet.latitude');
+  },
+  get elevationM() {
+    return say('setup-sheet.height-above-the-sea');
+  },
+  get timeZone() {
+    return say('setup-sheet.time-zone');
+  },
+  get species() {
+    return say('setup-sheet.kind-of-tree');
+  },
+  get system() {
+    return say('setup-sheet.trained-as');
+  },
+  get cultivar() {
+    return say('setup-sheet.cultivars');
+  },
+  get stock() {
+    return say('setup-sheet.rootstock');
+  },
+  get plantedYear() {
+    return say('setup-sheet.planted-in');
+  },
+  get treeCount() {
+    return say('setup-sheet.trees');
+  },
+  get rows() {
+    return say('setup-sheet.rows');
+  },
+  get placesPerRow() {
+    return say('setup-sheet.places-in-the-longest-row');
+  },
+  get inRowM() {
+    return say('setup-sheet.in-the-row');
+  },
+  get betweenRowsM() {
+    return say('setup-sheet.between-rows');
+  },
+  get rowBearingDeg() {
+    return say('setup-sheet.rows-run-towards');
+  },
+  get eastM() {
+    return say('setup-sheet.east-of-zero');
+  },
+  get northM() {
+    return say('setup-sheet.north-of-zero');
+  },
+  get row() {
+    return say('setup-sheet.row');
+  },
+  get place() {
+    return say('setup-sheet.place');
+  },
 };
 
 function fieldName(field: string): string {
-  return FIELD_NAMES[field] ?? 'This field';
+  return FIELD_NAMES[field] ?? say('setup-sheet.this-field');
 }
 
 /** A short form with what is wrong under it. */

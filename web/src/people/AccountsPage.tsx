@@ -1,3 +1,6 @@
+import { term } from '../text/term';
+import { locale } from '../text/language';
+import { say, useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type AccountLine } from '../api/client';
@@ -7,24 +10,25 @@ import { Failed, Loading } from '../ui/States';
 import { Backups } from './Backups';
 import { Limits } from './Limits';
 
-const ROLES: [string, string][] = [
-  ['grower', 'grower: everything'],
-  ['foreman', 'foreman: all the work'],
-  ['pruner', 'pruner: the sheets of the row'],
-  ['adviser', 'adviser: reads and marks'],
+const ROLES = (): [string, string][] => [
+  ['grower', say('accounts-page.grower-everything')],
+  ['foreman', say('accounts-page.foreman-all-the-work')],
+  ['pruner', say('accounts-page.pruner-the-sheets-of-the')],
+  ['adviser', say('accounts-page.adviser-reads-and-marks')],
 ];
 
 /** The grower's own room: who may sign in, keys of other programs, limits, and who changed what. */
 export function AccountsPage() {
+  const say = useSay();
   const accounts = useQuery({ queryKey: ['accounts'], queryFn: () => answer(api.GET('/api/accounts')) });
-  if (accounts.isPending) return <Loading what="Reading the accounts…" />;
+  if (accounts.isPending) return <Loading what={say('accounts-page.reading-the-accounts')} />;
   if (accounts.isError) return <Failed error={accounts.error} retry={() => void accounts.refetch()} />;
   return (
     <div className="mx-auto max-w-[1080px] px-6 py-6">
-      <h1 className="text-[28px] font-bold">Accounts and safety</h1>
+      <h1 className="text-[28px] font-bold">{say('accounts-page.accounts-and-safety')}</h1>
       <section aria-labelledby="who-may" className="mt-5">
         <h2 id="who-may" className="border-b-2 border-ink pb-1.5 text-[20px] font-bold">
-          Who may sign in
+          {say('accounts-page.who-may-sign-in')}
         </h2>
         <ul>
           {accounts.data.map((one) => (
@@ -42,6 +46,7 @@ export function AccountsPage() {
 }
 
 function AccountRow({ account }: { account: AccountLine }) {
+  const say = useSay();
   const [login, setLogin] = useState(account.login);
   const [role, setRole] = useState(account.role);
   const [active, setActive] = useState(account.active);
@@ -79,8 +84,8 @@ function AccountRow({ account }: { account: AccountLine }) {
       >
         <b className="w-28">{account.name}</b>
         <input
-          aria-label={`Login of ${account.name}`}
-          placeholder="no account"
+          aria-label={say('accounts-page.login-of-name', { name: account.name })}
+          placeholder={say('accounts-page.no-account')}
           value={login}
           autoComplete="off"
           onChange={(event) => {
@@ -89,23 +94,23 @@ function AccountRow({ account }: { account: AccountLine }) {
           className="min-h-9 w-40 rounded-md border border-muted/50 bg-paper px-2"
         />
         <select
-          aria-label={`Role of ${account.name}`}
+          aria-label={say('accounts-page.role-of-name', { name: account.name })}
           value={role}
           onChange={(event) => {
             setRole(event.target.value);
           }}
           className="min-h-9 rounded-md border border-muted/50 bg-paper px-2"
         >
-          {ROLES.map(([id, words]) => (
+          {ROLES().map(([id, words]) => (
             <option key={id} value={id}>
               {words}
             </option>
           ))}
         </select>
         <input
-          aria-label={`New password of ${account.name}`}
+          aria-label={say('accounts-page.new-password-of-name', { name: account.name })}
           type="password"
-          placeholder={account.login ? 'new password' : 'password'}
+          placeholder={account.login ? say('accounts-page.new-password') : 'password'}
           value={password}
           autoComplete="new-password"
           onChange={(event) => {
@@ -122,7 +127,7 @@ function AccountRow({ account }: { account: AccountLine }) {
                 setActive(event.target.checked);
               }}
             />
-            may sign in
+            {say('accounts-page.may-sign-in')}
           </label>
         )}
         <label className="flex items-center gap-1.5 text-[14px]">
@@ -134,16 +139,16 @@ function AccountRow({ account }: { account: AccountLine }) {
               setCrew(event.target.checked);
             }}
           />
-          in the crew
+          {say('accounts-page.in-the-crew')}
         </label>
         {changed && (
           <Button type="submit" weight="ink" disabled={save.isPending}>
-            Save
+            {say('accounts-page.save')}
           </Button>
         )}
         {save.isSuccess && !changed && (
           <span role="status" className="text-moss">
-            Saved
+            {say('accounts-page.saved')}
           </span>
         )}
         {problem && (
@@ -158,6 +163,7 @@ function AccountRow({ account }: { account: AccountLine }) {
 
 /** An account for somebody who does not work in the crew, such as an adviser or a second grower. */
 function NewAccount() {
+  const say = useSay();
   const [name, setName] = useState('');
   const [login, setLogin] = useState('');
   const [role, setRole] = useState('adviser');
@@ -199,25 +205,25 @@ function NewAccount() {
         add.mutate();
       }}
     >
-      {text('Name', name, setName)}
-      {text('New login', login, setLogin)}
+      {text(say('accounts-page.name'), name, setName)}
+      {text(say('accounts-page.new-login'), login, setLogin)}
       <select
-        aria-label="Role of the new account"
+        aria-label={say('accounts-page.role-of-the-new-account')}
         value={role}
         onChange={(event) => {
           setRole(event.target.value);
         }}
         className="min-h-9 rounded-md border border-muted/50 bg-paper px-2"
       >
-        {ROLES.map(([id, words]) => (
+        {ROLES().map(([id, words]) => (
           <option key={id} value={id}>
             {words}
           </option>
         ))}
       </select>
-      {text('First password', password, setPassword, 'password')}
+      {text(say('accounts-page.first-password'), password, setPassword, 'password')}
       <Button type="submit" disabled={name.trim() === '' || login.trim() === '' || add.isPending}>
-        Add account
+        {say('accounts-page.add-account')}
       </Button>
       {problem && (
         <span role="alert" className="text-lichen">
@@ -229,6 +235,7 @@ function NewAccount() {
 }
 
 function Keys() {
+  const say = useSay();
   const keys = useQuery({ queryKey: ['keys'], queryFn: () => answer(api.GET('/api/keys')) });
   const [name, setName] = useState('');
   const queries = useQueryClient();
@@ -247,28 +254,31 @@ function Keys() {
   return (
     <section aria-labelledby="keys" className="mt-8">
       <h2 id="keys" className="border-b-2 border-ink pb-1.5 text-[20px] font-bold">
-        Keys for other programs
+        {say('accounts-page.keys-for-other-programs')}
       </h2>
-      <p className="pt-2 text-[14px] text-muted">
-        With a key another program may have surveys assessed, and nothing else.
-      </p>
+      <p className="pt-2 text-[14px] text-muted">{say('accounts-page.with-a-key-another-program')}</p>
       <ul>
         {(keys.data ?? []).map((one) => (
           <li key={one.id} className="flex items-center gap-4 border-b border-line py-1.5">
             <b className="w-44">{one.name}</b>
             <span className="flex-1 text-[14px] text-muted">
-              made {one.madeAt.slice(0, 10)} by {one.madeBy},{' '}
-              {one.lastUsed ? `last used ${one.lastUsed.slice(0, 10)}` : 'never used'}
+              {say('accounts-page.made-madeat-by-madeby-part', {
+                madeAt: one.madeAt.slice(0, 10),
+                madeBy: one.madeBy,
+                part: one.lastUsed
+                  ? say('accounts-page.last-used-lastused', { lastUsed: one.lastUsed.slice(0, 10) })
+                  : say('accounts-page.never-used'),
+              })}
             </span>
             {one.revoked ? (
-              <span className="text-muted">revoked</span>
+              <span className="text-muted">{say('accounts-page.revoked')}</span>
             ) : (
               <Button
                 onClick={() => {
                   revoke.mutate(one.id);
                 }}
               >
-                Revoke
+                {say('accounts-page.revoke')}
               </Button>
             )}
           </li>
@@ -282,8 +292,8 @@ function Keys() {
         }}
       >
         <input
-          aria-label="What the key is for"
-          placeholder="What it is for"
+          aria-label={say('accounts-page.what-the-key-is-for')}
+          placeholder={say('accounts-page.what-it-is-for')}
           value={name}
           onChange={(event) => {
             setName(event.target.value);
@@ -291,12 +301,13 @@ function Keys() {
           className="min-h-9 w-56 rounded-md border border-muted/50 bg-paper px-2"
         />
         <Button type="submit" disabled={name.trim() === '' || make.isPending}>
-          Make a key
+          {say('accounts-page.make-a-key')}
         </Button>
       </form>
       {make.data && (
         <p role="status" className="border-l-4 border-ink bg-sand px-3 py-2">
-          Copy it now; it is not shown again: <code className="font-bold break-all">{make.data.secret}</code>
+          {say('accounts-page.copy-it-now-it-is')}{' '}
+          <code className="font-bold break-all">{make.data.secret}</code>
         </p>
       )}
     </section>
@@ -304,6 +315,7 @@ function Keys() {
 }
 
 function Trail() {
+  const say = useSay();
   const trail = useQuery({ queryKey: ['audit'], queryFn: () => answer(api.GET('/api/audit')) });
   const [sought, setSought] = useState('');
   const lines = (trail.data ?? []).filter((one) =>
@@ -313,12 +325,12 @@ function Trail() {
     <section aria-labelledby="trail" className="mt-8">
       <div className="flex items-end justify-between border-b-2 border-ink pb-1.5">
         <h2 id="trail" className="text-[20px] font-bold">
-          Who changed what
+          {say('accounts-page.who-changed-what')}
         </h2>
         <input
-          aria-label="Search the changes"
+          aria-label={say('accounts-page.search-the-changes')}
           type="search"
-          placeholder="Who or what"
+          placeholder={say('accounts-page.who-or-what')}
           value={sought}
           onChange={(event) => {
             setSought(event.target.value);
@@ -326,18 +338,22 @@ function Trail() {
           className="min-h-9 w-48 rounded-md border border-muted/50 bg-paper px-2"
         />
       </div>
-      {trail.data && lines.length === 0 && <p className="py-3 text-muted">No change answers to that.</p>}
+      {trail.data && lines.length === 0 && (
+        <p className="py-3 text-muted">{say('accounts-page.no-change-answers-to-that')}</p>
+      )}
       <table className="w-full text-[14px]">
         <tbody>
           {lines.slice(0, 60).map((one) => (
             <tr key={one.id} className="border-b border-line">
               <td className="py-1 pr-3 text-muted sm:whitespace-nowrap">
-                {new Date(one.at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
+                {new Date(one.at).toLocaleString(locale(), { dateStyle: 'medium', timeStyle: 'short' })}
               </td>
               <td className="pr-3 font-semibold">{one.who}</td>
               <td className="pr-3">{METHODS[one.method] ?? one.method}</td>
               <td className="pr-3 break-all">{one.path.replace('/api/', '')}</td>
-              <td className="text-muted">{one.status < 400 ? '' : `refused (${one.status})`}</td>
+              <td className="text-muted">
+                {one.status < 400 ? '' : say('accounts-page.refused-status', { status: one.status })}
+              </td>
             </tr>
           ))}
         </tbody>
@@ -346,4 +362,14 @@ function Trail() {
   );
 }
 
-const METHODS: Record<string, string> = { POST: 'added', PUT: 'changed', DELETE: 'deleted' };
+const METHODS: Record<string, string> = {
+  get POST() {
+    return term('added');
+  },
+  get PUT() {
+    return term('changed');
+  },
+  get DELETE() {
+    return term('deleted');
+  },
+};

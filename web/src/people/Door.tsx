@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import type { ReactNode } from 'react';
 import { Problem } from '../api/problem';
 
@@ -19,6 +20,7 @@ export function DoorSheet({
   framed?: boolean;
   children: ReactNode;
 }) {
+  const say = useSay();
   const problem = error instanceof Problem ? error : null;
   const Page = framed ? 'div' : 'main';
   return (
@@ -32,7 +34,7 @@ export function DoorSheet({
       >
         {!framed && (
           <p className="mb-4 flex items-center gap-2 font-display text-[21px] font-bold">
-            <img src="/mark.svg" alt="" width={28} height={28} /> Umbel
+            <img src="/mark.svg" alt="" width={28} height={28} /> {say('door.umbel')}
           </p>
         )}
         <h1 className="text-[28px] font-bold">{title}</h1>

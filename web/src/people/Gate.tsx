@@ -1,7 +1,9 @@
+import { useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Navigate, useLocation } from 'react-router';
 import { answer, api, type WhoIsHere } from '../api/client';
+import { proposeLanguage } from '../text/language';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
 import { DoorField, DoorSheet } from './Door';
@@ -18,6 +20,7 @@ export function Gate({ children }: { children: ReactNode }) {
     queryFn: async () => {
       const who = await answer(api.GET('/api/session'));
       localStorage.setItem(LAST, JSON.stringify(who));
+      if (who.state === 'signed-in') proposeLanguage(who.language);
       return who;
     },
     staleTime: 60_000,
@@ -59,6 +62,7 @@ function lastHere(): WhoIsHere | null {
 }
 
 function SignIn({ done }: { done: () => void }) {
+  const say = useSay();
   const [login, setLogin] = useState('');
   const [password, setPassword] = useState('');
   const enter = useMutation({
@@ -67,28 +71,29 @@ function SignIn({ done }: { done: () => void }) {
   });
   return (
     <DoorSheet
-      title="Sign in"
+      title={say('gate.sign-in')}
       submit={() => {
         enter.mutate();
       }}
       error={enter.error}
     >
-      <DoorField label="Login" value={login} set={setLogin} autoComplete="username" />
+      <DoorField label={say('gate.login')} value={login} set={setLogin} autoComplete="username" />
       <DoorField
-        label="Password"
+        label={say('gate.password')}
         value={password}
         set={setPassword}
         type="password"
         autoComplete="current-password"
       />
       <Button type="submit" weight="ink" className="mt-4 min-h-11" disabled={enter.isPending}>
-        Sign in
+        {say('gate.sign-in')}
       </Button>
     </DoorSheet>
   );
 }
 
 function FirstAccount({ codeNeeded, done }: { codeNeeded: boolean; done: () => void }) {
+  const say = useSay();
   const [name, setName] = useState('');
   const [login, setLogin] = useState('');
   const [password, setPassword] = useState('');
@@ -99,19 +104,17 @@ function FirstAccount({ codeNeeded, done }: { codeNeeded: boolean; done: () => v
   });
   return (
     <DoorSheet
-      title="The grower’s account"
+      title={say('gate.the-growers-account')}
       submit={() => {
         make.mutate();
       }}
       error={make.error}
     >
-      <p className="mt-1 text-muted">
-        This is the first start. Whoever makes this account owns the holding here and gives the others theirs.
-      </p>
-      <DoorField label="Your name" value={name} set={setName} autoComplete="name" />
-      <DoorField label="Login" value={login} set={setLogin} autoComplete="username" />
+      <p className="mt-1 text-muted">{say('gate.this-is-the-first-start')}</p>
+      <DoorField label={say('gate.your-name')} value={name} set={setName} autoComplete="name" />
+      <DoorField label={say('gate.login')} value={login} set={setLogin} autoComplete="username" />
       <DoorField
-        label="Password, at least 10 characters"
+        label={say('gate.password-at-least-10-characters')}
         value={password}
         set={setPassword}
         type="password"
@@ -119,14 +122,14 @@ function FirstAccount({ codeNeeded, done }: { codeNeeded: boolean; done: () => v
       />
       {codeNeeded && (
         <DoorField
-          label="Code printed where Umbel was started"
+          label={say('gate.code-printed-where-umbel-was')}
           value={code}
           set={setCode}
           autoComplete="one-time-code"
         />
       )}
       <Button type="submit" weight="ink" className="mt-4 min-h-11" disabled={make.isPending}>
-        Make the account
+        {say('gate.make-the-account')}
       </Button>
     </DoorSheet>
   );

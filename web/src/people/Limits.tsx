@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api } from '../api/client';
@@ -16,17 +17,15 @@ interface Held {
 
 /** What the holding's own people leave to somebody qualified. */
 export function Limits() {
+  const say = useSay();
   const holdings = useQuery({ queryKey: ['holdings'], queryFn: () => answer(api.GET('/api/holdings')) });
   if (holdings.isError) return <Failed error={holdings.error} />;
   return (
     <section aria-labelledby="limits" className="mt-8">
       <h2 id="limits" className="border-b-2 border-ink pb-1.5 text-[20px] font-bold">
-        Left to qualified people
+        {say('limits.left-to-qualified-people')}
       </h2>
-      <p className="max-w-prose pt-2 text-[14px] text-muted">
-        A step past one of these says “stop: qualified person” on every sheet and cannot be ticked. The
-        trade’s own limits (150 mm, 60 kg) and local law count besides.
-      </p>
+      <p className="max-w-prose pt-2 text-[14px] text-muted">{say('limits.a-step-past-one-of')}</p>
       <ul>
         {(holdings.data ?? []).map((one) => (
           <LimitRow key={JSON.stringify(one)} holding={one} />
@@ -37,6 +36,7 @@ export function Limits() {
 }
 
 function LimitRow({ holding }: { holding: Held }) {
+  const say = useSay();
   const [diameter, setDiameter] = useState(holding.diameterMm?.toString() ?? '');
   const [mass, setMass] = useState(holding.massKg?.toString() ?? '');
   const [height, setHeight] = useState(holding.heightM?.toString() ?? '');
@@ -62,7 +62,7 @@ function LimitRow({ holding }: { holding: Held }) {
       <input
         inputMode="decimal"
         value={value}
-        placeholder="none"
+        placeholder={say('limits.none')}
         onChange={(event) => {
           set(event.target.value);
         }}
@@ -81,10 +81,10 @@ function LimitRow({ holding }: { holding: Held }) {
         }}
       >
         <b className="w-52">{holding.name}</b>
-        {field('Cuts from', 'mm', diameter, setDiameter)}
-        {field('pieces from', 'kg', mass, setMass)}
-        {field('cuts above', 'm', height, setHeight)}
-        <Button type="submit">Save</Button>
+        {field(say('limits.cuts-from'), 'mm', diameter, setDiameter)}
+        {field(say('limits.pieces-from'), 'kg', mass, setMass)}
+        {field(say('limits.cuts-above'), 'm', height, setHeight)}
+        <Button type="submit">{say('limits.save')}</Button>
         {problem && (
           <span role="alert" className="text-lichen">
             {problem.errors.map((one) => one.message).join(' ') || problem.message}

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -8,6 +9,7 @@ import { useWho } from './who';
 
 /** A new password of one's own. */
 export function PasswordPage() {
+  const say = useSay();
   const who = useWho();
   const [old, setOld] = useState('');
   const [password, setPassword] = useState('');
@@ -21,12 +23,11 @@ export function PasswordPage() {
   if (who.state !== 'signed-in') {
     return (
       <div className="mx-auto max-w-[620px] px-6 py-10">
-        <h1 className="text-[28px] font-bold">Your password</h1>
+        <h1 className="text-[28px] font-bold">{say('password-page.your-password')}</h1>
         <p className="mt-3">
-          Nobody is signed in here, so there is no password to change. Accounts and first passwords are made
-          under{' '}
+          {say('password-page.nobody-is-signed-in-here')}{' '}
           <Link to="/accounts" className="underline underline-offset-4">
-            Accounts
+            {say('password-page.accounts')}
           </Link>
           .
         </p>
@@ -36,34 +37,34 @@ export function PasswordPage() {
   return (
     <DoorSheet
       framed
-      title="Your password"
+      title={say('password-page.your-password')}
       submit={() => {
         change.mutate();
       }}
       error={change.error}
     >
       <DoorField
-        label="The one you have"
+        label={say('password-page.the-one-you-have')}
         value={old}
         set={setOld}
         type="password"
         autoComplete="current-password"
       />
       <DoorField
-        label="The new one, at least 10 characters"
+        label={say('password-page.the-new-one-at-least')}
         value={password}
         set={setPassword}
         type="password"
         autoComplete="new-password"
       />
       <Button type="submit" weight="ink" className="mt-4 min-h-11" disabled={change.isPending}>
-        Change it
+        {say('password-page.change-it')}
       </Button>
       {change.isSuccess && (
         <p role="status" className="mt-3">
-          Changed.{' '}
+          {say('password-page.changed')}{' '}
           <Link to="/" className="underline underline-offset-4">
-            Go on
+            {say('password-page.go-on')}
           </Link>
         </p>
       )}

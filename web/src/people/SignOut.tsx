@@ -1,9 +1,11 @@
+import { useSay } from '../text/say';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { api } from '../api/client';
 
 /** Whose turn it is, and the way out. */
 export function SignOut({ name }: { name: string }) {
+  const say = useSay();
   const queries = useQueryClient();
   const leave = useMutation({
     mutationFn: () => api.DELETE('/api/session'),
@@ -15,7 +17,7 @@ export function SignOut({ name }: { name: string }) {
   return (
     <>
       <Link to="/password" className="whitespace-nowrap px-1 text-muted hover:text-ink">
-        Password
+        {say('sign-out.password')}
       </Link>
       <button
         type="button"
@@ -23,9 +25,9 @@ export function SignOut({ name }: { name: string }) {
           leave.mutate();
         }}
         className="whitespace-nowrap px-1 text-muted hover:text-ink"
-        title={`Signed in as ${name}`}
+        title={say('sign-out.signed-in-as-name', { name })}
       >
-        Sign out
+        {say('sign-out.sign-out')}
       </button>
     </>
   );

@@ -1,12 +1,39 @@
+import { term } from '../text/term';
+import { say, useSay } from '../text/say';
 import type { CheckedSeason } from '../api/client';
 import { day } from '../ui/words';
 
 const MEASURES: Record<string, { name: string; show: (value: number) => string }> = {
-  extension: { name: 'growth of the limbs', show: (value) => `${Math.round(value * 100)} cm` },
-  shoots: { name: 'one-year shoots', show: (value) => `${Math.round(value)}` },
-  'flower-buds': { name: 'flower buds', show: (value) => `${Math.round(value)}` },
-  fruits: { name: 'fruits', show: (value) => `${Math.round(value)}` },
-  height: { name: 'height', show: (value) => `${value.toFixed(1)} m` },
+  extension: {
+    get name() {
+      return say('checked-season-table.growth-of-the-limbs');
+    },
+    show: (value) => say('checked-season-table.value-cm', { value: Math.round(value * 100) }),
+  },
+  shoots: {
+    get name() {
+      return say('checked-season-table.one-year-shoots');
+    },
+    show: (value) => `${Math.round(value)}`,
+  },
+  'flower-buds': {
+    get name() {
+      return say('checked-season-table.flower-buds');
+    },
+    show: (value) => `${Math.round(value)}`,
+  },
+  fruits: {
+    get name() {
+      return term('fruits');
+    },
+    show: (value) => `${Math.round(value)}`,
+  },
+  height: {
+    get name() {
+      return term('height');
+    },
+    show: (value) => `${value.toFixed(1)} m`,
+  },
 };
 
 /** One season: what was foretold as a range, what was found, and whether it lay within. */
@@ -17,18 +44,22 @@ export function CheckedSeasonTable({
   season: CheckedSeason;
   withTree?: boolean;
 }) {
+  const say = useSay();
   return (
     <table className="mt-2 w-full max-w-[560px] text-[14px]">
       <caption className="text-left text-[13px] text-muted">
-        {withTree ? `${season.tree}, ` : ''}
-        {day(season.earlier)} to {day(season.later)}
+        {say('checked-season-table.part-earlier-to-later', {
+          part: withTree ? `${season.tree}, ` : '',
+          earlier: day(season.earlier),
+          later: day(season.later),
+        })}
       </caption>
       <thead>
         <tr className="border-b border-line text-left text-[12.5px] text-muted">
-          <th className="font-normal">Measure</th>
-          <th className="font-normal">Foretold</th>
-          <th className="font-normal">Found</th>
-          <th className="font-normal">Right?</th>
+          <th className="font-normal">{say('checked-season-table.measure')}</th>
+          <th className="font-normal">{say('checked-season-table.foretold')}</th>
+          <th className="font-normal">{say('checked-season-table.found')}</th>
+          <th className="font-normal">{say('checked-season-table.right')}</th>
         </tr>
       </thead>
       <tbody>
@@ -39,11 +70,11 @@ export function CheckedSeasonTable({
             <tr key={one.measure} className="border-b border-line">
               <td className="py-1">{measure?.name ?? one.measure}</td>
               <td>
-                {show(one.low)} to {show(one.high)}
+                {say('checked-season-table.show-to-show2', { show: show(one.low), show2: show(one.high) })}
               </td>
               <td className="font-semibold">{show(one.found)}</td>
               <td className={one.right ? 'text-moss' : 'text-lichen'}>
-                {one.right ? 'yes' : one.found > one.high ? 'more' : 'less'}
+                {one.right ? term('yes') : one.found > one.high ? term('more') : term('less')}
               </td>
             </tr>
           );

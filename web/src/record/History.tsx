@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useState } from 'react';
 import type { RecordLine } from '../api/client';
 import { useMayChange } from '../people/who';
@@ -10,12 +11,13 @@ import { OutcomeChoice, useSaveVisit, VisitFactsFields, type VisitFacts } from '
 
 /** Every visit to the tree, newest first. */
 export function History({ id, records }: { id: number; records: RecordLine[] }) {
+  const say = useSay();
   return (
     <section aria-labelledby="history">
       <h2 id="history" className="border-b-2 border-ink pb-1 text-[20px] font-bold">
-        Its history
+        {say('history.its-history')}
       </h2>
-      {records.length === 0 && <p className="py-3 text-muted">No visit is recorded yet.</p>}
+      {records.length === 0 && <p className="py-3 text-muted">{say('history.no-visit-is-recorded-yet')}</p>}
       <ol>
         {records.map((record) => (
           <Past key={record.id} id={id} record={record} />
@@ -26,6 +28,7 @@ export function History({ id, records }: { id: number; records: RecordLine[] }) 
 }
 
 function Past({ id, record }: { id: number; record: RecordLine }) {
+  const say = useSay();
   const mayChange = useMayChange();
   const [correcting, setCorrecting] = useState(false);
   const corrected = record.correctedBy != null;
@@ -38,8 +41,10 @@ function Past({ id, record }: { id: number; record: RecordLine }) {
           {record.tools !== '' && `, ${record.tools}`}
         </span>
       </p>
-      {record.corrects != null && <p className="text-[13px] text-muted">Corrects an earlier entry.</p>}
-      {corrected && <p className="text-[13px] font-semibold">Corrected by a later entry.</p>}
+      {record.corrects != null && (
+        <p className="text-[13px] text-muted">{say('history.corrects-an-earlier-entry')}</p>
+      )}
+      {corrected && <p className="text-[13px] font-semibold">{say('history.corrected-by-a-later-entry')}</p>}
       <ul className="mt-1 text-[14px]">
         {record.steps.map((step, i) => (
           <li key={i} className={corrected ? 'line-through' : ''}>
@@ -54,19 +59,24 @@ function Past({ id, record }: { id: number; record: RecordLine }) {
           </li>
         ))}
       </ul>
-      {!record.worked && <p className="text-[13px] font-semibold">Nothing was done at this visit.</p>}
+      {!record.worked && (
+        <p className="text-[13px] font-semibold">{say('history.nothing-was-done-at-this')}</p>
+      )}
       {record.alsoBy.map((other) => (
         <p key={other.id} role="status" className="text-[13px] font-semibold text-lichen">
-          {other.who} recorded the same step on {day(other.doneOn)}: correct one of the two.
+          {say('history.who-recorded-the-same-step', { who: other.who, doneOn: day(other.doneOn) })}
         </p>
       ))}
       {record.outcome && !corrected && record.worked && (
         <p className="mt-1 text-[13px] text-muted">
-          {percent(record.outcome.after.woodShare)} of the small wood off
-          {Math.abs(record.outcome.planned.woodShare - record.outcome.after.woodShare) > 0.005 &&
-            ` (${percent(record.outcome.planned.woodShare)} planned)`}
-          , shade {percent(record.outcome.before.under30After)} to{' '}
-          {percent(record.outcome.after.under30After)}
+          {say('history.woodshare-of-the-small-wood', {
+            woodShare: percent(record.outcome.after.woodShare),
+            woodShare2:
+              Math.abs(record.outcome.planned.woodShare - record.outcome.after.woodShare) > 0.005 &&
+              say('history.woodshare-planned', { woodShare: percent(record.outcome.planned.woodShare) }),
+            under30After: percent(record.outcome.before.under30After),
+            under30After2: percent(record.outcome.after.under30After),
+          })}
         </p>
       )}
       {record.note && <p className="mt-1 border-l-[3px] border-line pl-2 text-[14px]">{record.note}</p>}
@@ -78,7 +88,7 @@ function Past({ id, record }: { id: number; record: RecordLine }) {
             setCorrecting(true);
           }}
         >
-          Correct this
+          {say('history.correct-this')}
         </Button>
       )}
       {correcting && (
@@ -96,6 +106,7 @@ function Past({ id, record }: { id: number; record: RecordLine }) {
 
 /** A recorded visit as it really was: saved as a new entry that says what it corrects. */
 function Correction({ id, record, close }: { id: number; record: RecordLine; close: () => void }) {
+  const say = useSay();
   const [note, setNote] = useState(record.note);
   const [facts, setFacts] = useState<VisitFacts>({
     doneOn: record.doneOn,
@@ -130,7 +141,7 @@ function Correction({ id, record, close }: { id: number; record: RecordLine; clo
             <span className="flex items-center justify-between gap-2">
               {step.title}
               <OutcomeChoice
-                label={`How step ${i + 1} really went`}
+                label={say('history.how-step-i-really-went', { i: i + 1 })}
                 value={step.outcome}
                 change={(outcome) => {
                   setSteps(steps.map((one, j) => (i === j ? { ...one, outcome } : one)));
@@ -151,7 +162,13 @@ function Correction({ id, record, close }: { id: number; record: RecordLine; clo
         ))}
       </ol>
       <VisitFactsFields facts={facts} faults={faults} change={setFacts} />
-      <Field name="Note" className="col-span-2" value={note} fault={faults.get('note')} change={setNote} />
+      <Field
+        name={say('name.note')}
+        className="col-span-2"
+        value={note}
+        fault={faults.get('note')}
+        change={setNote}
+      />
       {save.isError && (
         <p role="alert" className="col-span-2 font-semibold text-lichen">
           {save.error.message}
@@ -159,9 +176,9 @@ function Correction({ id, record, close }: { id: number; record: RecordLine; clo
       )}
       <span className="col-span-2 flex gap-2">
         <Button weight="ink" type="submit" disabled={save.isPending}>
-          Save as a new entry
+          {say('history.save-as-a-new-entry')}
         </Button>
-        <Button onClick={close}>Cancel</Button>
+        <Button onClick={close}>{say('history.cancel')}</Button>
       </span>
     </form>
   );

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { answer, api } from '../api/client';
@@ -11,6 +12,7 @@ import { VisitForm } from './VisitForm';
 
 /** What was done to the tree: the visit to record, and every visit before it. */
 export function RecordPage() {
+  const say = useSay();
   const id = Number(useParams()['id']);
   const page = useQuery({
     queryKey: ['tree', id],
@@ -33,7 +35,8 @@ export function RecordPage() {
   const mayChange = useMayChange();
   const failed = page.error ?? steps.error ?? history.error;
   if (failed) return <Failed error={failed} retry={() => void page.refetch()} />;
-  if (!page.data || !steps.data || !history.data) return <Loading what="Opening the record…" />;
+  if (!page.data || !steps.data || !history.data)
+    return <Loading what={say('record-page.opening-the-record')} />;
   return (
     <div className="mx-auto grid max-w-[1180px] grid-cols-[minmax(0,1fr)_420px] gap-10 px-6 py-6 max-lg:grid-cols-1">
       <div>

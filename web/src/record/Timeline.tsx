@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { answer, api, type Drawing, type RecordLine } from '../api/client';
@@ -16,6 +17,7 @@ const AS_FOUND: Showing = { layer: 'wood', stage: 'found', cuts: new Map(), lit:
 
 /** The tree through the years: as it was surveyed, what was done between, and whether its forecast came true. */
 export function Timeline({ id, records }: { id: number; records: RecordLine[] }) {
+  const say = useSay();
   const surveys = useQuery({
     queryKey: ['surveys', id],
     queryFn: () => answer(api.GET('/api/trees/{id}/surveys', { params: { path: { id } } })),
@@ -45,9 +47,9 @@ export function Timeline({ id, records }: { id: number; records: RecordLine[] })
   return (
     <section aria-labelledby="years" className="mt-8">
       <h2 id="years" className="border-b-2 border-ink pb-1.5 text-[20px] font-bold">
-        Through the years
+        {say('timeline.through-the-years')}
       </h2>
-      {surveys.isPending && <p className="py-3 text-muted">Drawing the years…</p>}
+      {surveys.isPending && <p className="py-3 text-muted">{say('timeline.drawing-the-years')}</p>}
       <ol className="flex flex-wrap gap-6 py-3">
         {[...shown].reverse().map((one) => {
           const drawing = drawings[shown.indexOf(one)]?.data;
@@ -61,12 +63,14 @@ export function Timeline({ id, records }: { id: number; records: RecordLine[] })
               {drawing ? <Past drawing={drawing} /> : <div style={{ height: SIZE }} />}
               <b className="block text-[14px]">{day(one.surveyedOn)}</b>
               <span className="text-[13px] text-muted">
-                {one.limbs} limbs
-                {cuts > 0 && `, then ${cuts} ${cuts === 1 ? 'step' : 'steps'} done`}
+                {say('timeline.limbs-limbs-cuts', {
+                  limbs: one.limbs,
+                  cuts: cuts > 0 && say('timeline.then-cuts-steps-done', { cuts }),
+                })}
               </span>
               {one.withdrawnBy !== '' && (
                 <span className="block text-[13px] font-semibold text-lichen">
-                  Withdrawn by {one.withdrawnBy}: it does not count
+                  {say('timeline.withdrawn-by-withdrawnby-it-does', { withdrawnBy: one.withdrawnBy })}
                 </span>
               )}
               {mayChange && (
@@ -78,7 +82,9 @@ export function Timeline({ id, records }: { id: number; records: RecordLine[] })
                     withdraw.mutate({ survey: one.id, withdrawn: one.withdrawnBy === '' });
                   }}
                 >
-                  {one.withdrawnBy === '' ? 'Withdraw this survey' : 'Let it count again'}
+                  {one.withdrawnBy === ''
+                    ? say('timeline.withdraw-this-survey')
+                    : say('timeline.let-it-count-again')}
                 </Button>
               )}
             </li>
@@ -87,16 +93,14 @@ export function Timeline({ id, records }: { id: number; records: RecordLine[] })
       </ol>
       {forecasts.data && forecasts.data.length > 0 && (
         <>
-          <h3 className="text-[17px] font-bold">Was the forecast right?</h3>
+          <h3 className="text-[17px] font-bold">{say('timeline.was-the-forecast-right')}</h3>
           {forecasts.data.map((season) => (
             <CheckedSeasonTable key={season.later} season={season} />
           ))}
         </>
       )}
       {forecasts.data?.length === 0 && (
-        <p className="text-[14px] text-muted">
-          Survey the tree again next winter, and what was foretold is held against what it did.
-        </p>
+        <p className="text-[14px] text-muted">{say('timeline.survey-the-tree-again-next')}</p>
       )}
     </section>
   );

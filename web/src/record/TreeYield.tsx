@@ -1,3 +1,5 @@
+import { term } from '../text/term';
+import { useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api } from '../api/client';
 import { PickingForm } from '../block/Pickings';
@@ -6,6 +8,7 @@ import { day } from '../ui/words';
 
 /** What this tree bore, where somebody counted or weighed it: it teaches the block how well it sets. */
 export function TreeYield({ id, blockId }: { id: number; blockId: number }) {
+  const say = useSay();
   const pickings = useQuery({
     queryKey: ['tree-pickings', id],
     queryFn: () => answer(api.GET('/api/trees/{id}/pickings', { params: { path: { id } } })),
@@ -13,20 +16,20 @@ export function TreeYield({ id, blockId }: { id: number; blockId: number }) {
   return (
     <section aria-labelledby="tree-yield" className="mt-8">
       <h2 id="tree-yield" className="border-b-2 border-ink pb-2 text-[20px] font-bold">
-        What it bore
+        {say('tree-yield.what-it-bore')}
       </h2>
       {pickings.isError && <Failed error={pickings.error} />}
       {pickings.data?.length === 0 && (
-        <p className="pt-2 text-[14px] text-muted">
-          Not counted yet. Fruits counted on a few trees teach the block how well its flowers set.
-        </p>
+        <p className="pt-2 text-[14px] text-muted">{say('tree-yield.not-counted-yet-fruits-counted')}</p>
       )}
       <ul>
         {pickings.data?.map((one) => (
           <li key={one.id} className="flex gap-4 border-b border-line py-1 text-[14px]">
             <span className="w-32">{day(one.pickedOn)}</span>
-            {one.kind === 'harvest' ? 'picked' : 'thinned off'}{' '}
-            {one.kg != null ? `${one.kg} kg` : `${one.fruits ?? 0} fruits`}
+            {one.kind === 'harvest' ? term('picked') : say('tree-yield.thinned-off')}{' '}
+            {one.kg != null
+              ? say('tree-yield.kg-kg', { kg: one.kg })
+              : say('tree-yield.fruits-fruits', { fruits: one.fruits ?? 0 })}
           </li>
         ))}
       </ul>

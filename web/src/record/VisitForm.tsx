@@ -1,3 +1,4 @@
+import { say, useSay } from '../text/say';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Step, TreePage } from '../api/client';
@@ -16,24 +17,41 @@ interface Went {
 
 /** What the steps of a stage are for. */
 const PURPOSES: Record<string, string> = {
-  suckers: 'suckers off',
-  unsound: 'dead and diseased wood out',
-  frame: 'the frame put right',
-  uprights: 'uprights and hangers out',
-  renewal: 'old wood renewed',
-  detail: 'room made for light',
-  train: 'limbs brought to their angle',
-  crop: 'the crop lightened',
+  get suckers() {
+    return say('visit-form.suckers-off');
+  },
+  get unsound() {
+    return say('visit-form.dead-and-diseased-wood-out');
+  },
+  get frame() {
+    return say('visit-form.the-frame-put-right');
+  },
+  get uprights() {
+    return say('visit-form.uprights-and-hangers-out');
+  },
+  get renewal() {
+    return say('visit-form.old-wood-renewed');
+  },
+  get detail() {
+    return say('visit-form.room-made-for-light');
+  },
+  get train() {
+    return say('visit-form.limbs-brought-to-their-angle');
+  },
+  get crop() {
+    return say('visit-form.the-crop-lightened');
+  },
 };
 
 /** What the visit was for, by the stages of its steps: so that next year’s pruner does not “correct” it. */
 function purposeOf(steps: Step[]): string {
   const stages = [...new Set(steps.map((step) => step.stage))].map((stage) => PURPOSES[stage] ?? stage);
-  return stages.length === 0 ? '' : `This winter: ${stages.join('; ')}.`;
+  return stages.length === 0 ? '' : say('visit-form.this-winter-stages', { stages: stages.join('; ') });
 }
 
 /** The visit to record: what was marked, and how each step went. */
 export function VisitForm({ id, page, steps }: { id: number; page: TreePage; steps: Step[] }) {
+  const say = useSay();
   const total = steps.reduce((sum, step) => sum + step.minutes, 0);
   const [went, setWent] = useState<Record<string, Went>>({});
   const [facts, setFacts] = useState<VisitFacts>(() => ({
@@ -72,13 +90,13 @@ export function VisitForm({ id, page, steps }: { id: number; page: TreePage; ste
       <section>
         <h1 className="text-[25px] font-bold">{page.name.label}</h1>
         {save.isSuccess || page.workVersion >= 0 ? null : (
-          <p className="mt-1 text-muted">Nothing is marked on this tree, so there is nothing to record.</p>
+          <p className="mt-1 text-muted">{say('visit-form.nothing-is-marked-on-this')}</p>
         )}
         <p className="mt-4">
           <Link className="font-semibold underline underline-offset-4" to={`/trees/${id}`}>
-            Mark what is to be cut
+            {say('visit-form.mark-what-is-to-be')}
           </Link>{' '}
-          first; then come back and say how it went.
+          {say('visit-form.first-then-come-back-and')}
         </p>
       </section>
     );
@@ -90,10 +108,11 @@ export function VisitForm({ id, page, steps }: { id: number; page: TreePage; ste
         save.mutate();
       }}
     >
-      <h1 className="text-[25px] font-bold">{page.name.label}: how did it go?</h1>
+      <h1 className="text-[25px] font-bold">
+        {say('visit-form.label-how-did-it-go', { label: page.name.label })}
+      </h1>
       <p className="text-muted">
-        {steps.length} {steps.length === 1 ? 'step' : 'steps'}, about {minutes(total)} planned. Change only
-        what went otherwise.
+        {say('visit-form.length-steps-about-total-planned', { length: steps.length, total: minutes(total) })}
       </p>
       <ol className="mt-4 border-t-2 border-ink">
         {steps.map((step, i) => {
@@ -113,7 +132,7 @@ export function VisitForm({ id, page, steps }: { id: number; page: TreePage; ste
                 <span className="block text-[13px] text-muted">{step.numbers}</span>
                 {how.outcome !== 'as-planned' && (
                   <Field
-                    name="Why, and what instead"
+                    name={say('name.why-and-what-instead')}
                     className="mt-1.5"
                     value={how.reason}
                     fault={fault}
@@ -124,7 +143,7 @@ export function VisitForm({ id, page, steps }: { id: number; page: TreePage; ste
                 )}
               </span>
               <OutcomeChoice
-                label={`How step ${i + 1} went`}
+                label={say('visit-form.how-step-i-went', { i: i + 1 })}
                 value={how.outcome}
                 change={(outcome) => {
                   setWent({ ...went, [key]: { ...how, outcome: outcome as Outcome } });
@@ -137,7 +156,7 @@ export function VisitForm({ id, page, steps }: { id: number; page: TreePage; ste
       <div className="mt-4 grid grid-cols-3 gap-4">
         <VisitFactsFields facts={facts} faults={faults} change={setFacts} />
         <Field
-          name="Tools"
+          name={say('name.tools')}
           className="col-span-3"
           value={tools}
           fault={faults.get('tools')}
@@ -145,7 +164,7 @@ export function VisitForm({ id, page, steps }: { id: number; page: TreePage; ste
         />
       </div>
       <label className="mt-3 block text-[13px] text-muted">
-        Note for whoever comes next year
+        {say('visit-form.note-for-whoever-comes-next')}
         <textarea
           value={note}
           rows={2}
@@ -162,7 +181,7 @@ export function VisitForm({ id, page, steps }: { id: number; page: TreePage; ste
         </p>
       )}
       <Button weight="ink" type="submit" className="mt-4" disabled={save.isPending}>
-        Save the record
+        {say('visit-form.save-the-record')}
       </Button>
     </form>
   );

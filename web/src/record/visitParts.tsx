@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { answer, api, type RecordEntry } from '../api/client';
 import { Problem } from '../api/problem';
@@ -65,21 +66,22 @@ export function VisitFactsFields({
   faults: ReadonlyMap<string, string>;
   change: (facts: VisitFacts) => void;
 }) {
+  const say = useSay();
   const set = (field: keyof VisitFacts) => (value: string) => {
     change({ ...facts, [field]: value });
   };
   return (
     <>
       <Field
-        name="Done on"
+        name={say('name.done-on')}
         type="date"
         value={facts.doneOn}
         fault={faults.get('doneOn')}
         change={set('doneOn')}
       />
-      <Field name="By whom" value={facts.who} fault={faults.get('who')} change={set('who')} />
+      <Field name={say('name.by-whom')} value={facts.who} fault={faults.get('who')} change={set('who')} />
       <Field
-        name="Minutes"
+        name={say('name.minutes')}
         inputMode="decimal"
         value={facts.minutes}
         fault={faults.get('minutes')}

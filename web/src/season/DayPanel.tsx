@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { answer, api, type PlacedBlock } from '../api/client';
@@ -8,11 +9,12 @@ import { VERDICTS } from './verdicts';
 
 /** What to do on a day, and why not elsewhere. */
 export function DayPanel({ day, today }: { day: string; today: string }) {
+  const say = useSay();
   const page = useQuery({
     queryKey: ['season-day', day],
     queryFn: () => answer(api.GET('/api/season/days/{date}', { params: { path: { date: day } } })),
   });
-  if (page.isPending) return <Loading what="Looking at the day…" />;
+  if (page.isPending) return <Loading what={say('day-panel.looking-at-the-day')} />;
   if (page.isError) return <Failed error={page.error} retry={() => void page.refetch()} />;
   const go = page.data.blocks.filter((one) => one.go);
   const wait = page.data.blocks.filter((one) => !one.go && one.verdict !== 'not' && one.hours > 0);
@@ -21,27 +23,32 @@ export function DayPanel({ day, today }: { day: string; today: string }) {
   return (
     <section aria-labelledby="the-day" aria-live="polite">
       <h2 id="the-day" className="text-[20px] font-bold">
-        {day === today ? 'Today, ' : ''}
-        {dayName(day)}
+        {day === today ? say('day-panel.today', { day: dayName(day) }) : dayName(day)}
       </h2>
       <p className="text-[14px] text-muted">
-        {hours(page.data.crewHours)} of hands.{' '}
-        {page.data.scheduled
-          ? 'Where to go is what the crew’s schedule says.'
-          : 'Nothing is scheduled yet: this is the order of the day alone.'}
+        {say('day-panel.hours-of-hands-part', {
+          hours: hours(page.data.crewHours),
+          part: page.data.scheduled
+            ? say('day-panel.where-to-go-is-what')
+            : say('day-panel.nothing-is-scheduled-yet-this'),
+        })}
       </p>
       <Group
-        title="Go to"
+        title={say('day-panel.go-to')}
         empty={
-          page.data.scheduled ? 'The schedule sends nobody anywhere on this day.' : 'No block suits this day.'
+          page.data.scheduled
+            ? say('day-panel.the-schedule-sends-nobody-anywhere')
+            : 'No block suits this day.'
         }
         blocks={go}
         strong
       />
-      {wait.length > 0 && <Group title="Could be done, but" blocks={wait} />}
+      {wait.length > 0 && <Group title={say('day-panel.could-be-done-but')} blocks={wait} />}
       {not.length > 0 && <NotToday blocks={not} />}
       {done.length > 0 && (
-        <p className="mt-3 text-[14px] text-moss">Done: {done.map((one) => one.name).join(', ')}.</p>
+        <p className="mt-3 text-[14px] text-moss">
+          {say('day-panel.done-done', { done: done.map((one) => one.name).join(', ') })}
+        </p>
       )}
     </section>
   );
@@ -49,10 +56,11 @@ export function DayPanel({ day, today }: { day: string; today: string }) {
 
 /** The blocks that must wait, by what keeps them. */
 function NotToday({ blocks }: { blocks: PlacedBlock[] }) {
+  const say = useSay();
   const reasons = [...new Set(blocks.map((one) => one.why))];
   return (
     <div className="mt-3">
-      <h3 className="border-b-2 border-ink pb-1 text-[15px] font-bold">Not this day</h3>
+      <h3 className="border-b-2 border-ink pb-1 text-[15px] font-bold">{say('day-panel.not-this-day')}</h3>
       <ul>
         {reasons.map((why) => {
           const kept = blocks.filter((one) => one.why === why);
@@ -72,7 +80,7 @@ function NotToday({ blocks }: { blocks: PlacedBlock[] }) {
                   </span>
                 ))}
                 {kept.some((one) => one.urgent) && (
-                  <span className="text-muted"> · dead, broken and diseased wood may come off</span>
+                  <span className="text-muted">{say('day-panel.dead-broken-and-diseased-wood')}</span>
                 )}
               </p>
             </li>
@@ -94,6 +102,7 @@ function Group({
   blocks: PlacedBlock[];
   strong?: boolean;
 }) {
+  const say = useSay();
   return (
     <div className="mt-3">
       <h3 className="border-b-2 border-ink pb-1 text-[15px] font-bold">{title}</h3>
@@ -114,13 +123,20 @@ function Group({
             </div>
             <p>{one.plannedOn && !one.go ? one.reasons[0]?.text : one.why}</p>
             {!one.go && one.plannedOn && (
-              <p className="text-[13px] font-semibold">Scheduled for {shortDay(one.plannedOn)}.</p>
+              <p className="text-[13px] font-semibold">
+                {say('day-panel.scheduled-for-shortday', { shortDay: shortDay(one.plannedOn) })}
+              </p>
             )}
             {strong && (
               <p className="text-[13px] text-muted">
-                {hours(one.hours)} left, {one.daysLeft} suitable {one.daysLeft === 1 ? 'day' : 'days'}
-                {one.windowEnd ? ` until ${shortDay(one.windowEnd)}` : ''}
-                {one.ladder ? '' : ' · no ladders'}
+                {say('day-panel.hours-left-daysleft-suitable-days', {
+                  hours: hours(one.hours),
+                  daysLeft: one.daysLeft,
+                  part: one.windowEnd
+                    ? say('day-panel.until-shortday', { shortDay: shortDay(one.windowEnd) })
+                    : '',
+                  part2: one.ladder ? '' : say('day-panel.no-ladders'),
+                })}
               </p>
             )}
           </li>

@@ -1,3 +1,6 @@
+import { term } from '../text/term';
+import { locale } from '../text/language';
+import { useSay } from '../text/say';
 import type { SeasonPage, WeatherLine } from '../api/client';
 import { daysBetween, plusDays } from './dates';
 import { VERDICTS } from './verdicts';
@@ -14,26 +17,32 @@ interface Props {
 
 /** Two weeks day by day: the weather of each holding, and what each block may have done. */
 export function Fortnight({ page, start, chosen, choose }: Props) {
+  const say = useSay();
   const days = Array.from({ length: DAYS }, (_, i) => plusDays(start, i));
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Two weeks, day by day">
+    <div
+      className="overflow-x-auto"
+      tabIndex={0}
+      role="region"
+      aria-label={say('fortnight.two-weeks-day-by-day')}
+    >
       <table className="w-full min-w-[720px] border-collapse text-[13px]">
         <thead>
           <tr>
-            <th className="w-[112px] text-left font-normal text-muted">Day by day</th>
+            <th className="w-[112px] text-left font-normal text-muted">{say('fortnight.day-by-day')}</th>
             {days.map((iso) => (
               <th key={iso} className="p-0 font-normal">
                 <button
                   type="button"
                   aria-pressed={iso === chosen}
-                  aria-label={`Choose ${iso}`}
+                  aria-label={say('fortnight.choose-iso', { iso })}
                   onClick={() => {
                     choose(iso);
                   }}
                   className={`w-full rounded-t-md py-1 leading-tight ${iso === chosen ? 'bg-ink text-paper' : 'hover:bg-sand'}`}
                 >
                   <span className="block text-[12px]">
-                    {new Date(`${iso}T12:00:00`).toLocaleDateString(undefined, { weekday: 'short' })}
+                    {new Date(`${iso}T12:00:00`).toLocaleDateString(locale(), { weekday: 'short' })}
                   </span>
                   <b>{Number(iso.slice(8))}</b>
                 </button>
@@ -98,6 +107,7 @@ export function Fortnight({ page, start, chosen, choose }: Props) {
 }
 
 function DayWeather({ day }: { day: WeatherLine | undefined }) {
+  const say = useSay();
   if (!day) return <span className="text-muted">·</span>;
   const guess = day.kind === 'usual';
   return (
@@ -106,7 +116,11 @@ function DayWeather({ day }: { day: WeatherLine | undefined }) {
         {Math.round(day.max)}° <span className="text-muted">{Math.round(day.min)}°</span>
       </span>
       <span className={`block text-[12px] ${day.rain >= WET ? 'font-semibold' : 'text-muted'}`}>
-        {guess ? '' : day.rain >= WET ? `${Math.round(day.rain)} mm` : 'dry'}
+        {guess
+          ? ''
+          : day.rain >= WET
+            ? say('fortnight.rain-mm', { rain: Math.round(day.rain) })
+            : term('dry')}
       </span>
     </span>
   );

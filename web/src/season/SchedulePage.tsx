@@ -1,3 +1,6 @@
+import { term } from '../text/term';
+import { locale } from '../text/language';
+import { useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -11,10 +14,21 @@ import { Waits } from './Waits';
 const DAYS = 14;
 const ASK_EVERY = 700;
 const LOOK_EVERY = 20_000;
-const KIND_WORDS: Record<string, string> = { saw: 'saw', ladder: 'ladder', detail: 'detail' };
+const KIND_WORDS: Record<string, string> = {
+  get saw() {
+    return term('saw');
+  },
+  get ladder() {
+    return term('ladder');
+  },
+  get detail() {
+    return term('detail');
+  },
+};
 
 /** Who does what on which day; made by the program, moved by hand, with what comes of it. */
 export function SchedulePage() {
+  const say = useSay();
   const queries = useQueryClient();
   const schedule = useQuery({
     queryKey: ['schedule'],
@@ -41,7 +55,8 @@ export function SchedulePage() {
       answer(api.DELETE('/api/schedule/pieces/{id}/pin', { params: { path: { id } } })),
     onSuccess: kept,
   });
-  if (schedule.isPending || crew.isPending) return <Loading what="Reading the schedule…" />;
+  if (schedule.isPending || crew.isPending)
+    return <Loading what={say('schedule-page.reading-the-schedule')} />;
   const failed = schedule.error ?? crew.error;
   if (failed) return <Failed error={failed} retry={() => void schedule.refetch()} />;
   const page = schedule.data;
@@ -55,13 +70,16 @@ export function SchedulePage() {
     <div className="mx-auto max-w-[1360px] px-6 py-5">
       <div className="flex flex-wrap items-end justify-between gap-4">
         <div>
-          <h1 className="text-[28px] font-bold">Who does it, and when</h1>
+          <h1 className="text-[28px] font-bold">{say('schedule-page.who-does-it-and-when')}</h1>
           <p className="text-muted">
             {work.length === 0
-              ? 'Nothing is planned yet.'
-              : `${hours(work.reduce((sum, one) => sum + one.hours, 0))} planned until ${shortDay(work[work.length - 1]?.date ?? from)}.`}{' '}
+              ? say('schedule-page.nothing-is-planned-yet')
+              : say('schedule-page.hours-planned-until-shortday', {
+                  hours: hours(work.reduce((sum, one) => sum + one.hours, 0)),
+                  shortDay: shortDay(work[work.length - 1]?.date ?? from),
+                })}{' '}
             <Link to="/season" className="font-semibold text-ink underline underline-offset-4">
-              The season
+              {say('schedule-page.the-season')}
             </Link>
           </p>
         </div>
@@ -71,16 +89,18 @@ export function SchedulePage() {
               <progress
                 value={Math.min(page.seconds, page.ofSeconds)}
                 max={page.ofSeconds}
-                aria-label="Making the schedule"
+                aria-label={say('schedule-page.making-the-schedule')}
                 className="h-2 w-44"
               />
-              <span role="status">better {page.betterments} times</span>
+              <span role="status">
+                {say('schedule-page.better-betterments-times', { betterments: page.betterments })}
+              </span>
               <Button
                 onClick={() => {
                   stop.mutate();
                 }}
               >
-                That will do
+                {say('schedule-page.that-will-do')}
               </Button>
             </>
           ) : (
@@ -91,18 +111,21 @@ export function SchedulePage() {
                 make.mutate();
               }}
             >
-              {work.length === 0 ? 'Plan the work' : 'Plan again'}
+              {work.length === 0 ? say('schedule-page.plan-the-work') : say('schedule-page.plan-again')}
             </Button>
           )}
         </div>
       </div>
       {page?.again && (
         <p className="mt-2 text-[13.5px] text-muted" role="status">
-          Made again at {time(page.again.at)} because {page.again.because}:{' '}
-          {page.again.moved === 0
-            ? 'nothing had to move.'
-            : `${page.again.moved} ${page.again.moved === 1 ? 'piece' : 'pieces'} of work moved.`}{' '}
-          What was put by hand stays.
+          {say('schedule-page.made-again-at-time-because', {
+            time: time(page.again.at),
+            because: page.again.because,
+            part:
+              page.again.moved === 0
+                ? say('schedule-page.nothing-had-to-move')
+                : say('schedule-page.moved-pieces-of-work-moved', { moved: page.again.moved }),
+          })}
         </p>
       )}
       {page?.state === 'failed' && <Failed error={new Error(page.trouble)} />}
@@ -117,17 +140,20 @@ export function SchedulePage() {
             setStart(plusDays(from, -DAYS));
           }}
         >
-          Earlier
+          {say('schedule-page.earlier')}
         </Button>
         <Button
           onClick={() => {
             setStart(plusDays(from, DAYS));
           }}
         >
-          Later
+          {say('schedule-page.later')}
         </Button>
         <span className="text-muted">
-          {dayName(from)} to {dayName(days[DAYS - 1] ?? from)}
+          {say('schedule-page.dayname-to-dayname2', {
+            dayName: dayName(from),
+            dayName2: dayName(days[DAYS - 1] ?? from),
+          })}
         </span>
       </div>
       {held && (
@@ -145,14 +171,19 @@ export function SchedulePage() {
           }}
         />
       )}
-      <div className="mt-2 overflow-x-auto" tabIndex={0} role="region" aria-label="The crew’s days">
+      <div
+        className="mt-2 overflow-x-auto"
+        tabIndex={0}
+        role="region"
+        aria-label={say('schedule-page.the-crews-days')}
+      >
         <table className="w-full min-w-[980px] table-fixed border-collapse text-[13px]">
           <thead>
             <tr className="border-b-2 border-ink">
-              <th className="w-[92px] text-left font-normal text-muted">Who</th>
+              <th className="w-[92px] text-left font-normal text-muted">{say('schedule-page.who')}</th>
               {days.map((iso) => (
                 <th key={iso} className="py-1 text-left font-normal">
-                  {new Date(`${iso}T12:00:00`).toLocaleDateString(undefined, { weekday: 'short' })}{' '}
+                  {new Date(`${iso}T12:00:00`).toLocaleDateString(locale(), { weekday: 'short' })}{' '}
                   <b>{Number(iso.slice(8))}</b>
                 </th>
               ))}
@@ -164,7 +195,7 @@ export function SchedulePage() {
                 <th scope="row" className="py-1 pr-2 text-left">
                   {person.name}
                   <span className="block font-normal text-muted">
-                    {person.hoursADay} h{person.saw ? ', saw' : ''}
+                    {person.hoursADay} h{person.saw ? say('schedule-page.saw') : ''}
                   </span>
                 </th>
                 {days.map((iso) => (
@@ -193,7 +224,14 @@ export function SchedulePage() {
                           onClick={() => {
                             setHeld(one);
                           }}
-                          aria-label={`${one.block}, ${hours(one.hours)} of ${KIND_WORDS[one.kind] ?? one.kind} work for ${one.person} on ${one.date}${one.pinned ? ', put by hand' : ''}`}
+                          aria-label={say('schedule-page.block-hours-of-kindwords-work', {
+                            block: one.block,
+                            hours: hours(one.hours),
+                            KINDWORDS: KIND_WORDS[one.kind] ?? one.kind,
+                            person: one.person,
+                            date: one.date,
+                            part: one.pinned ? say('schedule-page.put-by-hand') : '',
+                          })}
                           className={`mb-0.5 block w-full cursor-grab rounded-sm px-1 py-0.5 text-left leading-tight ${one.pinned ? 'border-2 border-ink bg-paper' : 'bg-sand'} ${held?.id === one.id ? 'outline-2 outline-ink' : ''}`}
                         >
                           <span className="block truncate font-semibold">{one.block}</span>
@@ -210,7 +248,7 @@ export function SchedulePage() {
         </table>
       </div>
       {people.length === 0 && (
-        <p className="py-3 text-muted">Nobody works here yet. Add who does, with their hours and skills.</p>
+        <p className="py-3 text-muted">{say('schedule-page.nobody-works-here-yet-add')}</p>
       )}
       <CrewTable crew={crew.data ?? []} />
     </div>
@@ -224,14 +262,15 @@ function Conflicts({
   conflicts: { kind: string; blockId: number; text: string }[];
   planned: boolean;
 }) {
+  const say = useSay();
   if (!planned) return null;
   if (conflicts.length === 0) {
-    return <p className="mt-3 text-moss">Everything has its day, and nothing stands in the way.</p>;
+    return <p className="mt-3 text-moss">{say('schedule-page.everything-has-its-day-and')}</p>;
   }
   return (
     <section aria-labelledby="troubles" className="mt-3 border-l-4 border-lichen bg-lichen-wash px-3 py-2">
       <h2 id="troubles" className="text-[16px] font-bold">
-        What does not work out
+        {say('schedule-page.what-does-not-work-out')}
       </h2>
       <ul className="text-[14px]">
         {conflicts.map((one) => (
@@ -255,27 +294,35 @@ function MoveForm({
   letGo: () => void;
   close: () => void;
 }) {
+  const say = useSay();
   const [person, setPerson] = useState(held.personId);
   const [date, setDate] = useState(held.date);
   return (
     <form
       className="mt-3 flex flex-wrap items-end gap-3 border-2 border-ink p-3"
-      aria-label="Put it elsewhere"
+      aria-label={say('schedule-page.put-it-elsewhere')}
       onSubmit={(event) => {
         event.preventDefault();
         move(person, date);
       }}
     >
       <p className="mr-4">
-        <b>{held.block}</b>, {hours(held.hours)} of {KIND_WORDS[held.kind] ?? held.kind} work
+        <b>{held.block}</b>
+        {say('schedule-page.hours-of-kindwords-work', {
+          hours: hours(held.hours),
+          KINDWORDS: KIND_WORDS[held.kind] ?? held.kind,
+        })}
         <span className="block text-[13px] text-muted">
           {held.pinned
-            ? 'Put here by hand; it stays.'
-            : `Planned for ${held.person}, ${shortDay(held.date)}.`}
+            ? say('schedule-page.put-here-by-hand-it')
+            : say('schedule-page.planned-for-person-shortday', {
+                person: held.person,
+                shortDay: shortDay(held.date),
+              })}
         </span>
       </p>
       <label className="text-[13px]">
-        <span className="block text-muted">Who</span>
+        <span className="block text-muted">{say('schedule-page.who')}</span>
         <select
           value={person}
           onChange={(event) => {
@@ -291,7 +338,7 @@ function MoveForm({
         </select>
       </label>
       <label className="text-[13px]">
-        <span className="block text-muted">Day</span>
+        <span className="block text-muted">{say('schedule-page.day')}</span>
         <input
           type="date"
           value={date}
@@ -303,16 +350,16 @@ function MoveForm({
         />
       </label>
       <Button type="submit" weight="ink">
-        Put it there
+        {say('schedule-page.put-it-there')}
       </Button>
-      {held.pinned && <Button onClick={letGo}>Let the plan decide</Button>}
+      {held.pinned && <Button onClick={letGo}>{say('schedule-page.let-the-plan-decide')}</Button>}
       <Button weight="quiet" onClick={close}>
-        Leave it
+        {say('schedule-page.leave-it')}
       </Button>
     </form>
   );
 }
 
 function time(iso: string): string {
-  return new Date(iso).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
+  return new Date(iso).toLocaleTimeString(locale(), { hour: '2-digit', minute: '2-digit' });
 }

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -12,10 +13,11 @@ import { YearStrip } from './YearStrip';
 
 /** The year of every block: when it may be cut, what is left to do, and where to go on a day. */
 export function SeasonPage() {
+  const say = useSay();
   const season = useQuery({ queryKey: ['season'], queryFn: () => answer(api.GET('/api/season')) });
   const schedule = useQuery({ queryKey: ['schedule'], queryFn: () => answer(api.GET('/api/schedule')) });
   const [picked, setPicked] = useState<string | null>(null);
-  if (season.isPending) return <Loading what="Reading the season…" />;
+  if (season.isPending) return <Loading what={say('season-page.reading-the-season')} />;
   if (season.isError) return <Failed error={season.error} retry={() => void season.refetch()} />;
   const page = season.data;
   const chosen = picked ?? plusDays(page.today, 1);
@@ -30,11 +32,7 @@ export function SeasonPage() {
     (one) => one.daysNeeded !== undefined && one.daysLeft < (one.daysNeeded ?? 0),
   );
   if (page.blocks.length === 0) {
-    return (
-      <p className="p-8 text-muted">
-        There is no block yet whose kind and system are known, so there is no season to show.
-      </p>
-    );
+    return <p className="p-8 text-muted">{say('season-page.there-is-no-block-yet')}</p>;
   }
   return (
     <div
@@ -47,8 +45,11 @@ export function SeasonPage() {
     >
       <div className="min-w-0">
         <div className="flex flex-wrap items-end justify-between gap-4">
-          <h1 className="text-[28px] font-bold">The season</h1>
-          <ul className="flex flex-wrap gap-x-4 gap-y-1 text-[13px]" aria-label="What the strips mean">
+          <h1 className="text-[28px] font-bold">{say('season-page.the-season')}</h1>
+          <ul
+            className="flex flex-wrap gap-x-4 gap-y-1 text-[13px]"
+            aria-label={say('season-page.what-the-strips-mean')}
+          >
             {Object.entries(VERDICTS).map(([key, look]) => (
               <li key={key} className="flex items-end gap-1.5">
                 <svg viewBox="0 0 12 16" className="h-4 w-3" aria-hidden>
@@ -63,23 +64,25 @@ export function SeasonPage() {
               </li>
             ))}
             <li className="flex items-center gap-1.5">
-              <span className="inline-block h-3 w-[3px] bg-tape" aria-hidden /> bloom
+              <span className="inline-block h-3 w-[3px] bg-tape" aria-hidden /> {say('season-page.bloom')}
             </li>
             <li className="flex items-center gap-1.5">
-              <span className="inline-block h-2 w-[3px] bg-ink" aria-hidden /> work planned
+              <span className="inline-block h-2 w-[3px] bg-ink" aria-hidden />{' '}
+              {say('season-page.work-planned')}
             </li>
           </ul>
         </div>
         {short.length > 0 && (
           <p role="status" className="mt-2 border-l-4 border-lichen bg-lichen-wash px-3 py-1.5 text-[14px]">
-            Too few days for the hands there are: {short.map((one) => one.name).join(', ')}. More hands, or
-            begin earlier.
+            {say('season-page.too-few-days-for-the', { short: short.map((one) => one.name).join(', ') })}
           </p>
         )}
         <div className="mt-3 grid grid-cols-[150px_minmax(0,1fr)_118px] gap-x-3 max-sm:grid-cols-[96px_minmax(0,1fr)]">
           <span />
           <Months from={page.from} to={page.to} days={days} />
-          <span className="text-right text-[12.5px] text-muted max-sm:hidden">work and days left</span>
+          <span className="text-right text-[12.5px] text-muted max-sm:hidden">
+            {say('season-page.work-and-days-left')}
+          </span>
           {page.blocks.map((block) => (
             <div key={block.id} className="contents">
               <div className="min-w-0 border-t border-line py-1">
@@ -90,8 +93,11 @@ export function SeasonPage() {
                   {block.name}
                 </Link>
                 <span className="block truncate text-[12.5px] text-muted">
-                  {block.speciesName}, leaf {block.leaf}
-                  {block.diseases.length > 0 ? `, ${block.diseases.join(', ')}` : ''}
+                  {say('season-page.speciesname-leaf-leaf-part', {
+                    speciesName: block.speciesName,
+                    leaf: block.leaf,
+                    part: block.diseases.length > 0 ? `, ${block.diseases.join(', ')}` : '',
+                  })}
                 </span>
               </div>
               <div className="border-t border-line pt-1">
@@ -117,8 +123,11 @@ export function SeasonPage() {
                 <span className="text-muted"> {block.counted ? '' : 'usual'}</span>
                 <span className="block text-muted">
                   {block.windowEnd
-                    ? `${block.daysLeft} days to ${shortDay(block.windowEnd)}`
-                    : 'no day this year'}
+                    ? say('season-page.daysleft-days-to-shortday', {
+                        daysLeft: block.daysLeft,
+                        shortDay: shortDay(block.windowEnd),
+                      })
+                    : say('season-page.no-day-this-year')}
                 </span>
               </div>
             </div>
@@ -137,7 +146,7 @@ export function SeasonPage() {
       <div>
         <div className="mb-2 flex gap-2">
           <label className="sr-only" htmlFor="day">
-            Day
+            {say('season-page.day')}
           </label>
           <input
             id="day"
@@ -153,7 +162,7 @@ export function SeasonPage() {
             to="/season/crew"
             className="grid min-h-9 place-items-center rounded-md border border-muted/50 px-3 text-[14px] font-semibold hover:bg-sand"
           >
-            Who does it
+            {say('season-page.who-does-it')}
           </Link>
         </div>
         <DayPanel day={chosen} today={page.today} />

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { answer, api, type SeasonPage } from '../api/client';
@@ -6,6 +7,7 @@ import { Failed } from '../ui/States';
 
 /** Weather in and out as a table: looked at first, then taken over the station's own. */
 export function WeatherTable({ page }: { page: SeasonPage }) {
+  const say = useSay();
   const file = useRef<HTMLInputElement>(null);
   const [holding, setHolding] = useState(page.weather[0]?.holdingId ?? 0);
   const [table, setTable] = useState('');
@@ -28,14 +30,13 @@ export function WeatherTable({ page }: { page: SeasonPage }) {
   const outcome = send.data;
   return (
     <details className="mt-6 border-t border-line pt-3">
-      <summary className="font-semibold">Weather from a file</summary>
+      <summary className="font-semibold">{say('weather-table.weather-from-a-file')}</summary>
       <p className="mt-2 max-w-prose text-[14px] text-muted">
-        The weather shown comes from a simulated station that ships with the program. A table with date,
-        min_C, max_C, rain_mm, wind_mPerS and kind (observed or forecast) stands over it.
+        {say('weather-table.the-weather-shown-comes-from')}
       </p>
       <div className="mt-2 flex flex-wrap items-center gap-3">
         <label className="flex items-center gap-2">
-          Holding
+          {say('weather-table.holding')}
           <select
             value={holding}
             onChange={(event) => {
@@ -55,7 +56,7 @@ export function WeatherTable({ page }: { page: SeasonPage }) {
           ref={file}
           type="file"
           accept=".csv,text/csv"
-          aria-label="Table of weather"
+          aria-label={say('weather-table.table-of-weather')}
           className="max-w-60 text-[14px]"
           onChange={(event) => {
             void event.target.files?.[0]?.text().then((text) => {
@@ -70,21 +71,27 @@ export function WeatherTable({ page }: { page: SeasonPage }) {
             send.mutate(false);
           }}
         >
-          Look at it first
+          {say('weather-table.look-at-it-first')}
         </Button>
         <a
           className="font-semibold underline underline-offset-4"
           href={`/api/holdings/${holding}/weather.csv`}
         >
-          This year as a table
+          {say('weather-table.this-year-as-a-table')}
         </a>
       </div>
       {send.isError && <Failed error={send.error} />}
       {outcome && (
         <div role="status" className="mt-2 text-[14px]">
           <p>
-            {outcome.days} days{outcome.from ? `, ${outcome.from} to ${outcome.to}` : ''},{' '}
-            {outcome.forecastDays} of them forecast. {outcome.written ? 'Taken in.' : ''}
+            {say('weather-table.days-days-part-forecastdays-of', {
+              days: outcome.days,
+              part: outcome.from
+                ? say('weather-table.from-to-to', { from: outcome.from, to: outcome.to })
+                : '',
+              forecastDays: outcome.forecastDays,
+              part2: outcome.written ? say('weather-table.taken-in') : '',
+            })}
           </p>
           {outcome.errors.length > 0 && (
             <ul className="text-lichen">
@@ -103,7 +110,7 @@ export function WeatherTable({ page }: { page: SeasonPage }) {
                 send.mutate(true);
               }}
             >
-              Take these days
+              {say('weather-table.take-these-days')}
             </Button>
           )}
         </div>

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import type { BlockSeason } from '../api/client';
 import { daysBetween } from './dates';
 import { PHASES } from '../ui/phases';
@@ -19,10 +20,17 @@ interface Props {
 
 /** A block's year in one strip: taller is better, a dot is bloom, ticks under it are work that is planned. */
 export function YearStrip({ block, from, days, today, chosen, worked, choose, dayAt }: Props) {
+  const say = useSay();
   const at = (iso: string) => daysBetween(from, iso);
   const spoken = block.spans
     .filter((span) => span.verdict !== 'not')
-    .map((span) => `${VERDICTS[span.verdict]?.word ?? ''} ${span.from} to ${span.to}`)
+    .map((span) =>
+      say('year-strip.word-from-to-to', {
+        word: VERDICTS[span.verdict]?.word ?? '',
+        from: span.from,
+        to: span.to,
+      }),
+    )
     .slice(0, 6)
     .join('; ');
   return (
@@ -31,7 +39,7 @@ export function YearStrip({ block, from, days, today, chosen, worked, choose, da
       preserveAspectRatio="none"
       className="block h-[38px] w-full cursor-pointer"
       role="img"
-      aria-label={`${block.name}: ${spoken || 'no day suits it'}`}
+      aria-label={`${block.name}: ${spoken || say('year-strip.no-day-suits-it')}`}
       onClick={(event) => {
         const box = event.currentTarget.getBoundingClientRect();
         choose(dayAt((event.clientX - box.left) / box.width));
@@ -49,7 +57,15 @@ export function YearStrip({ block, from, days, today, chosen, worked, choose, da
             height={high}
             className={look?.fill}
           >
-            <title>{`${span.from} to ${span.to}, ${PHASES[span.phase] ?? span.phase}: ${look?.word ?? ''}. ${span.reason}`}</title>
+            <title>
+              {say('year-strip.from-to-to-phases-word', {
+                from: span.from,
+                to: span.to,
+                PHASES: PHASES[span.phase] ?? span.phase,
+                word: look?.word ?? '',
+                reason: span.reason,
+              })}
+            </title>
           </rect>
         );
       })}

@@ -1,3 +1,4 @@
+import { locale } from '../text/language';
 const DAY = 86_400_000;
 
 /** Days from one ISO date to another. */
@@ -12,7 +13,7 @@ export function plusDays(iso: string, days: number): string {
 
 /** Monday 23 Nov, in the reader's own way of writing. */
 export function dayName(iso: string): string {
-  return new Date(`${iso}T12:00:00`).toLocaleDateString(undefined, {
+  return new Date(`${iso}T12:00:00`).toLocaleDateString(locale(), {
     weekday: 'long',
     day: 'numeric',
     month: 'short',
@@ -21,7 +22,7 @@ export function dayName(iso: string): string {
 
 /** 23 Nov. */
 export function shortDay(iso: string): string {
-  return new Date(`${iso}T12:00:00`).toLocaleDateString(undefined, { day: 'numeric', month: 'short' });
+  return new Date(`${iso}T12:00:00`).toLocaleDateString(locale(), { day: 'numeric', month: 'short' });
 }
 
 /** The first days of the months in a stretch of time, with the month's short name. */
@@ -33,7 +34,7 @@ export function monthStarts(from: string, to: string): { at: number; name: strin
     if (iso.endsWith('-01')) {
       starts.push({
         at: day,
-        name: new Date(`${iso}T12:00:00`).toLocaleDateString(undefined, { month: 'short' }),
+        name: new Date(`${iso}T12:00:00`).toLocaleDateString(locale(), { month: 'short' }),
       });
     }
   }

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import type { Stand } from '../stand/geometry';
 
 const SIZE = 150;
@@ -10,6 +11,7 @@ export function AboveFigure({
   stand: Stand;
   cuts: ReadonlyMap<number, { kept: number; mark: number }>;
 }) {
+  const say = useSay();
   const half = SIZE / 2;
   const scale = (half - 16) / stand.radius;
   return (
@@ -18,7 +20,7 @@ export function AboveFigure({
         viewBox={`0 0 ${SIZE} ${SIZE}`}
         className="w-full"
         role="img"
-        aria-label="The limbs seen from above, north up"
+        aria-label={say('above-figure.the-limbs-seen-from-above')}
       >
         <circle cx={half} cy={half} r={half - 2} className="fill-none stroke-line" />
         <text x={half} y={11} textAnchor="middle" className="fill-ink text-[11px] font-bold">
@@ -46,7 +48,7 @@ export function AboveFigure({
             );
           })}
       </svg>
-      <figcaption className="text-center text-[13px] text-muted">from above</figcaption>
+      <figcaption className="text-center text-[13px] text-muted">{say('above-figure.from-above')}</figcaption>
     </figure>
   );
 }

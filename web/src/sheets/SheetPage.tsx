@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
@@ -13,6 +14,7 @@ import { SideFigure } from './SideFigure';
 
 /** One tree's work on one printed page: two sides and above, numbered cuts, steps in order, tools, cautions. */
 export function SheetPage() {
+  const say = useSay();
   const id = Number(useParams()['id']);
   const page = useQuery({
     queryKey: ['tree', id],
@@ -45,19 +47,18 @@ export function SheetPage() {
   const stand = useMemo(() => (page.data ? prepare(page.data.drawing) : null), [page.data]);
   const failed = page.error ?? steps.error ?? marked.error;
   if (failed) return <Failed error={failed} retry={() => void page.refetch()} />;
-  if (!page.data || !steps.data || !marked.data || !stand) return <Loading what="Writing the sheet…" />;
+  if (!page.data || !steps.data || !marked.data || !stand)
+    return <Loading what={say('sheet-page.writing-the-sheet')} />;
   const { name } = page.data;
   const { totals } = marked.data;
   if (steps.data.length === 0) {
     return (
       <div className="p-8">
         <h1 className="text-[25px] font-bold">{name.label}</h1>
-        <p className="mt-1 max-w-prose text-muted">
-          Nothing is marked on this tree yet, so its sheet would be empty.
-        </p>
+        <p className="mt-1 max-w-prose text-muted">{say('sheet-page.nothing-is-marked-on-this')}</p>
         <p className="mt-3">
           <Link className="font-semibold underline underline-offset-4" to={`/trees/${id}`}>
-            Mark what is to be cut
+            {say('sheet-page.mark-what-is-to-be')}
           </Link>
         </p>
       </div>
@@ -70,18 +71,16 @@ export function SheetPage() {
   return (
     <article className="mx-auto max-w-[900px] px-8 py-6 text-[16px] print:max-w-none print:p-0">
       <div className="no-print mb-4 flex items-center justify-between gap-4 border-b border-line pb-3">
-        <p className="text-[14px] text-muted">
-          One page for the row. Readable in black and white; the numbers are on the drawing and in the list.
-        </p>
+        <p className="text-[14px] text-muted">{say('sheet-page.one-page-for-the-row')}</p>
         <span className="flex items-center gap-4 text-[14px] font-semibold whitespace-nowrap">
           <a className="underline underline-offset-4" href={`/api/trees/${id}/sheet.pdf`}>
-            PDF
+            {say('sheet-page.pdf')}
           </a>
           <a className="underline underline-offset-4" href={`/api/trees/${id}/sheet.pdf?lang=es`} lang="es">
-            PDF en español
+            {say('sheet-page.pdf-en-espa-ol')}
           </a>
           <Link className="underline underline-offset-4" to={`/field/trees/${id}`}>
-            On the phone
+            {say('sheet-page.on-the-phone')}
           </Link>
         </span>
         <Button
@@ -90,31 +89,46 @@ export function SheetPage() {
             window.print();
           }}
         >
-          Print
+          {say('sheet-page.print')}
         </Button>
       </div>
       <header className="flex items-end justify-between gap-6 border-b-[3px] border-ink pb-2">
         <div>
           <h1 className="text-[30px] font-bold">{name.label}</h1>
           <p className="text-[15px]">
-            {name.cultivar} {name.speciesName}, {name.systemName.toLowerCase()}, leaf {name.leaf}. Surveyed{' '}
-            {day(name.surveyedOn)}.
+            {say('sheet-page.cultivar-speciesname-systemname-leaf-leaf', {
+              cultivar: name.cultivar,
+              speciesName: name.speciesName,
+              systemName: name.systemName.toLowerCase(),
+              leaf: name.leaf,
+              surveyedOn: day(name.surveyedOn),
+            })}
           </p>
         </div>
         <p className="text-right text-[15px]">
-          <b>{totals.cuts} cuts</b>, {minutes(totals.minutes)}
+          <b>{say('sheet-page.cuts-cuts', { cuts: totals.cuts })}</b>, {minutes(totals.minutes)}
           {totals.ladderMinutes >= 0.5 && (
-            <span className="block">{minutes(totals.ladderMinutes)} on a ladder</span>
+            <span className="block">
+              {say('sheet-page.ladderminutes-on-a-ladder', { ladderMinutes: minutes(totals.ladderMinutes) })}
+            </span>
           )}
-          <span className="block">{percent(totals.woodShare)} of the small wood off</span>
+          <span className="block">
+            {say('sheet-page.woodshare-of-the-small-wood', { woodShare: percent(totals.woodShare) })}
+          </span>
         </p>
       </header>
       <div className="grid grid-cols-[1fr_1fr_150px] items-end gap-3 py-3">
-        <SideFigure stand={stand} bearing={Math.PI} words="seen from the south" cuts={cuts} flags={flags} />
+        <SideFigure
+          stand={stand}
+          bearing={Math.PI}
+          words={say('sheet-page.seen-from-the-south')}
+          cuts={cuts}
+          flags={flags}
+        />
         <SideFigure
           stand={stand}
           bearing={Math.PI / 2}
-          words="seen from the east"
+          words={say('sheet-page.seen-from-the-east')}
           cuts={cuts}
           flags={flags}
         />
@@ -138,8 +152,11 @@ export function SheetPage() {
             </span>
             <span className="text-right text-[14.5px]">
               {step.numbers}
-              {step.ladder && <b className="block">above reach</b>}
-              <span className="mt-0.5 block text-[22px] leading-none" aria-label="tick when done">
+              {step.ladder && <b className="block">{say('sheet-page.above-reach')}</b>}
+              <span
+                className="mt-0.5 block text-[22px] leading-none"
+                aria-label={say('sheet-page.tick-when-done')}
+              >
                 ☐
               </span>
             </span>
@@ -148,29 +165,28 @@ export function SheetPage() {
       </ol>
       {material.data && material.data.lines.length > 0 && (
         <p className="pt-2 text-[15px]">
-          <b>To carry for bending:</b> <MaterialList list={material.data} />.
+          <b>{say('sheet-page.to-carry-for-bending')}</b> <MaterialList list={material.data} />.
         </p>
       )}
       <footer className="mt-3 grid grid-cols-[170px_1fr] gap-6 text-[14px]">
         <div>
-          <b>Bring</b>
+          <b>{say('sheet-page.bring')}</b>
           <ul>
             {tools.map((tool) => (
-              <li key={tool}>{tool === 'tie' ? 'ties or spreaders' : tool.replace('-', ' ')}</li>
+              <li key={tool}>
+                {tool === 'tie' ? say('sheet-page.ties-or-spreaders') : tool.replace('-', ' ')}
+              </li>
             ))}
           </ul>
         </div>
         <div className="border-l-[3px] border-ink pl-3">
-          <b>Heed</b>
+          <b>{say('sheet-page.heed')}</b>
           <ul>
-            {[
-              ...cautions,
-              'Look up for power lines, and for nests in the breeding season, before the first cut.',
-            ].map((caution) => (
+            {[...cautions, say('sheet-page.look-up-for-power-lines')].map((caution) => (
               <li key={caution}>{caution}</li>
             ))}
           </ul>
-          <p className="mt-1">Local codes and licensed practice come before this sheet.</p>
+          <p className="mt-1">{say('sheet-page.local-codes-and-licensed-practice')}</p>
         </div>
       </footer>
     </article>

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { Camera, FIRST_VIEW } from '../stand/camera';
 import { placeFlags } from '../stand/flags';
 import type { Stand, StandAxis } from '../stand/geometry';
@@ -17,6 +18,7 @@ const MARGINS = { top: 14, side: 40, bottom: 16 };
 
 /** The tree from one side in line, for paper: what stays is solid, what goes is broken, each cut has its number. */
 export function SideFigure({ stand, bearing, words, cuts, flags }: Props) {
+  const say = useSay();
   const camera = new Camera(stand, { ...FIRST_VIEW, bearing, tilt: 0.06 }, WIDTH, HEIGHT, MARGINS);
   const placed = placeFlags(
     flags.map((at, i) => ({ label: String(i + 1), at, chosen: false })),
@@ -44,7 +46,7 @@ export function SideFigure({ stand, bearing, words, cuts, flags }: Props) {
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         className="w-full"
         role="img"
-        aria-label={`The tree ${words} with its numbered cuts`}
+        aria-label={say('side-figure.the-tree-words-with-its', { words })}
       >
         <line x1={20} x2={WIDTH - 20} y1={camera.heightY(0)} y2={camera.heightY(0)} className="stroke-line" />
         {axes.map((axis) => {

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import type { LimbLine } from '../api/client';
 import type { Stand } from './geometry';
 
@@ -15,6 +16,7 @@ interface Props {
 
 /** The tree from above: every limb as long and as thick as it is, north at the top. */
 export function LimbClock({ stand, limbs, selected, going, viewer, onSelect, size = 148 }: Props) {
+  const say = useSay();
   const half = size / 2;
   const scale = (half - 22) / Math.max(0.6, stand.radius);
   const measured = stand.axes.filter((axis) => axis.kind === 'limb');
@@ -37,7 +39,7 @@ export function LimbClock({ stand, limbs, selected, going, viewer, onSelect, siz
       height={size}
       viewBox={`0 0 ${size} ${size}`}
       role="group"
-      aria-label="The limbs seen from above, north at the top"
+      aria-label={say('limb-clock.the-limbs-seen-from-above')}
     >
       <circle cx={half} cy={half} r={half - 1} className="fill-paper/90" />
       {[0.5, 1].map((metre) => (
@@ -59,7 +61,7 @@ export function LimbClock({ stand, limbs, selected, going, viewer, onSelect, siz
         transform={`translate(${eyeX.toFixed(1)} ${eyeY.toFixed(1)}) rotate(${turn + 180})`}
         className="fill-ink"
       >
-        <title>You stand here</title>
+        <title>{say('limb-clock.you-stand-here')}</title>
       </path>
       {measured.map((axis) => {
         const marked = going.has(axis.id);
@@ -74,7 +76,13 @@ export function LimbClock({ stand, limbs, selected, going, viewer, onSelect, siz
               onSelect(axis.id);
             }}
           >
-            <title>{`Limb ${axis.id}${info ? `, ${info.lengthCm} cm` : ''}${marked ? ', marked' : ''}`}</title>
+            <title>
+              {say('limb-clock.limb-id-part-part2', {
+                id: axis.id,
+                part: info ? say('limb-clock.lengthcm-cm', { lengthCm: info.lengthCm }) : '',
+                part2: marked ? say('limb-clock.marked') : '',
+              })}
+            </title>
             <polyline points={line(axis.points)} fill="none" stroke="transparent" strokeWidth={11} />
             {chosen && (
               <polyline

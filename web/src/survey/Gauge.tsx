@@ -1,9 +1,11 @@
+import { useSay } from '../text/say';
 import { useState } from 'react';
 import { useGauge } from './gauge';
 import { Big } from './Thumb';
 
 /** Takes an angle and a bearing from the phone laid along the limb; a phone without a sensor gets sliders to stand in. */
 export function Gauge({ take }: { take: (angle: number, bearing: number | null) => void }) {
+  const say = useSay();
   const [on, setOn] = useState(false);
   const { live, sensor } = useGauge(on);
   const [tilt, setTilt] = useState(55);
@@ -15,7 +17,7 @@ export function Gauge({ take }: { take: (angle: number, bearing: number | null) 
           setOn(true);
         }}
       >
-        Measure with the phone
+        {say('gauge.measure-with-the-phone')}
       </Big>
     );
   }
@@ -23,14 +25,14 @@ export function Gauge({ take }: { take: (angle: number, bearing: number | null) 
   return (
     <div className="border border-muted/40 p-3">
       <p className="text-[15px]" role="status">
-        {sensor === 'asking' && 'Lay the phone along the limb, its top away from the trunk…'}
-        {sensor === 'live' && 'Hold the phone along the limb, its top away from the trunk.'}
-        {sensor === 'none' && 'No sensor answers here: set what it would show.'}
+        {sensor === 'asking' && say('gauge.lay-the-phone-along-the')}
+        {sensor === 'live' && say('gauge.hold-the-phone-along-the')}
+        {sensor === 'none' && say('gauge.no-sensor-answers-here-set')}
       </p>
       {sensor === 'none' && (
         <div className="mt-2 grid gap-2">
           <label className="text-[14px] text-muted">
-            Angle
+            {say('gauge.angle')}
             <input
               type="range"
               min={0}
@@ -43,7 +45,7 @@ export function Gauge({ take }: { take: (angle: number, bearing: number | null) 
             />
           </label>
           <label className="text-[14px] text-muted">
-            Bearing
+            {say('gauge.bearing')}
             <input
               type="range"
               min={0}
@@ -58,7 +60,8 @@ export function Gauge({ take }: { take: (angle: number, bearing: number | null) 
         </div>
       )}
       <p className="mt-1 font-display text-[26px] font-bold" data-testid="gauge">
-        {Math.round(now.angle)}° {now.bearing === null ? '' : `to ${Math.round(now.bearing)}°`}
+        {Math.round(now.angle)}°{' '}
+        {now.bearing === null ? '' : say('gauge.to-bearing', { bearing: Math.round(now.bearing) })}
       </p>
       <div className="mt-2 grid grid-cols-2 gap-2">
         <Big
@@ -68,14 +71,14 @@ export function Gauge({ take }: { take: (angle: number, bearing: number | null) 
             setOn(false);
           }}
         >
-          Take it
+          {say('gauge.take-it')}
         </Big>
         <Big
           onClick={() => {
             setOn(false);
           }}
         >
-          Close
+          {say('gauge.close')}
         </Big>
       </div>
     </div>

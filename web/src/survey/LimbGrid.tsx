@@ -1,3 +1,5 @@
+import { term } from '../text/term';
+import { say, useSay } from '../text/say';
 import { useRef, useState } from 'react';
 import { Button } from '../ui/Button';
 import {
@@ -37,19 +39,83 @@ type Column =
   | 'lastGrowth_cm';
 
 const COLUMNS: { field: Column; name: string; unit: string; width: string }[] = [
-  { field: 'id', name: 'Limb', unit: '', width: 'w-12' },
-  { field: 'parent', name: 'From', unit: '', width: 'w-14' },
-  { field: 'at_cm', name: 'At', unit: 'cm', width: 'w-14' },
-  { field: 'bearing_deg', name: 'Bearing', unit: '°', width: 'w-15' },
-  { field: 'angle_deg', name: 'Angle', unit: '°', width: 'w-14' },
-  { field: 'diameter_mm', name: 'Thick', unit: 'mm', width: 'w-14' },
-  { field: 'length_cm', name: 'Long', unit: 'cm', width: 'w-14' },
-  { field: 'age_y', name: 'Age', unit: 'y', width: 'w-12' },
-  { field: 'lastGrowth_cm', name: 'Grew', unit: 'cm', width: 'w-14' },
+  {
+    field: 'id',
+    get name() {
+      return say('limb-grid.limb');
+    },
+    unit: '',
+    width: 'w-12',
+  },
+  {
+    field: 'parent',
+    get name() {
+      return say('limb-grid.from');
+    },
+    unit: '',
+    width: 'w-14',
+  },
+  {
+    field: 'at_cm',
+    get name() {
+      return say('limb-grid.at');
+    },
+    unit: 'cm',
+    width: 'w-14',
+  },
+  {
+    field: 'bearing_deg',
+    get name() {
+      return say('limb-grid.bearing');
+    },
+    unit: '°',
+    width: 'w-15',
+  },
+  {
+    field: 'angle_deg',
+    get name() {
+      return say('limb-grid.angle');
+    },
+    unit: '°',
+    width: 'w-14',
+  },
+  {
+    field: 'diameter_mm',
+    get name() {
+      return say('limb-grid.thick');
+    },
+    unit: 'mm',
+    width: 'w-14',
+  },
+  {
+    field: 'length_cm',
+    get name() {
+      return say('limb-grid.long');
+    },
+    unit: 'cm',
+    width: 'w-14',
+  },
+  {
+    field: 'age_y',
+    get name() {
+      return say('limb-grid.age');
+    },
+    unit: 'y',
+    width: 'w-12',
+  },
+  {
+    field: 'lastGrowth_cm',
+    get name() {
+      return say('limb-grid.grew');
+    },
+    unit: 'cm',
+    width: 'w-14',
+  },
 ];
 
 /** Limbs as rows in walking order. Enter goes down and begins the next limb; arrows move between rows. */
 export function LimbGrid({ form, limbs, faults, queries, chosen, onChoose, change }: Props) {
+  const say = useSay();
   const table = useRef<HTMLTableElement>(null);
   const focus = (row: number, column: string) => {
     requestAnimationFrame(() => {
@@ -89,7 +155,7 @@ export function LimbGrid({ form, limbs, faults, queries, chosen, onChoose, chang
     <div>
       <div className="relative overflow-x-auto">
         <table ref={table} className="w-full border-collapse text-[14.5px]">
-          <caption className="sr-only">Limbs of the tree</caption>
+          <caption className="sr-only">{say('limb-grid.limbs-of-the-tree')}</caption>
           <thead>
             <tr className="border-b border-ink text-left text-[12.5px] text-muted">
               {COLUMNS.map((column) => (
@@ -97,10 +163,10 @@ export function LimbGrid({ form, limbs, faults, queries, chosen, onChoose, chang
                   {column.name} {column.unit}
                 </th>
               ))}
-              <th className="py-1 pr-1 font-normal">Taken for</th>
-              <th className="py-1 pr-1 font-normal">Condition</th>
+              <th className="py-1 pr-1 font-normal">{say('limb-grid.taken-for')}</th>
+              <th className="py-1 pr-1 font-normal">{say('limb-grid.condition')}</th>
               <th className="py-1 font-normal">
-                <span className="sr-only">More</span>
+                <span className="sr-only">{say('limb-grid.more')}</span>
               </th>
             </tr>
           </thead>
@@ -124,7 +190,10 @@ export function LimbGrid({ form, limbs, faults, queries, chosen, onChoose, chang
                       <td key={column.field} className="py-0.5 pr-1">
                         <input
                           data-cell={`${row}-${column.field}`}
-                          aria-label={`${column.name} of limb ${limb.id || row + 1}`}
+                          aria-label={say('limb-grid.name-of-limb-id', {
+                            name: column.name,
+                            id: limb.id || row + 1,
+                          })}
                           aria-invalid={fault !== undefined}
                           inputMode={column.field === 'id' || column.field === 'parent' ? 'text' : 'decimal'}
                           value={limb[column.field]}
@@ -141,7 +210,7 @@ export function LimbGrid({ form, limbs, faults, queries, chosen, onChoose, chang
                   })}
                   <td className="py-0.5 pr-1">
                     <select
-                      aria-label={`What limb ${limb.id} is taken for`}
+                      aria-label={say('limb-grid.what-limb-id-is-taken', { id: limb.id })}
                       value={limb.role}
                       onChange={(event) => {
                         set(row, { role: event.target.value });
@@ -150,14 +219,14 @@ export function LimbGrid({ form, limbs, faults, queries, chosen, onChoose, chang
                     >
                       {ROLES.map((role) => (
                         <option key={role} value={role}>
-                          {role === '' ? 'not said' : role.replace('-', ' ')}
+                          {role === '' ? say('limb-grid.not-said') : term(role)}
                         </option>
                       ))}
                     </select>
                   </td>
                   <td className="py-0.5 pr-1">
                     <select
-                      aria-label={`Condition of limb ${limb.id}`}
+                      aria-label={say('limb-grid.condition-of-limb-id', { id: limb.id })}
                       value={limb.condition}
                       onChange={(event) => {
                         set(row, { condition: event.target.value });
@@ -165,15 +234,15 @@ export function LimbGrid({ form, limbs, faults, queries, chosen, onChoose, chang
                       className={`min-h-8 w-22 rounded-sm border border-muted/40 bg-paper ${limb.condition === 'sound' ? '' : 'font-semibold text-lichen'}`}
                     >
                       {CONDITIONS.map((condition) => (
-                        <option key={condition}>{condition}</option>
+                        <option key={condition}>{term(condition)}</option>
                       ))}
                     </select>
                   </td>
                   <td className="py-0.5 text-right">
                     <button
                       type="button"
-                      aria-label={`Remove limb ${limb.id} from the survey`}
-                      title="Remove"
+                      aria-label={say('limb-grid.remove-limb-id-from-the', { id: limb.id })}
+                      title={say('limb-grid.remove')}
                       className="min-h-8 min-w-8 text-muted hover:text-ink"
                       onClick={() => {
                         if (branchesOf(limb.id, limbs).length === 0) remove(limb, 'remove');
@@ -202,8 +271,11 @@ export function LimbGrid({ form, limbs, faults, queries, chosen, onChoose, chang
                       <tr key={`${limb.key}-leaving`} className="bg-lichen-wash">
                         <td colSpan={12} className="px-2 py-2">
                           <p role="alert" className="text-[14px]">
-                            Limb {limb.id} carries {branches.length === 1 ? 'limb' : 'limbs'}{' '}
-                            {branches.map((one) => one.id).join(', ')}.
+                            {say('limb-grid.limb-id-carries-limbs-branches', {
+                              id: limb.id,
+                              length: branches.length,
+                              branches: branches.map((one) => one.id).join(', '),
+                            })}
                           </p>
                           <span className="mt-1 flex flex-wrap gap-2">
                             <Button
@@ -211,22 +283,26 @@ export function LimbGrid({ form, limbs, faults, queries, chosen, onChoose, chang
                                 remove(limb, 'remove');
                               }}
                             >
-                              Remove {branches.length === 1 ? 'it' : 'them'} too
+                              {say('limb-grid.remove-them-too', { length: branches.length })}
                             </Button>
                             <Button
                               onClick={() => {
                                 remove(limb, 'move');
                               }}
                             >
-                              Keep, growing from{' '}
-                              {limb.parent === 'trunk' ? 'the trunk' : `limb ${limb.parent}`}
+                              {say('limb-grid.keep-growing-from-part', {
+                                part:
+                                  limb.parent === 'trunk'
+                                    ? say('limb-grid.the-trunk')
+                                    : say('limb-grid.limb-parent', { parent: limb.parent }),
+                              })}
                             </Button>
                             <Button
                               onClick={() => {
                                 setLeaving(null);
                               }}
                             >
-                              Cancel
+                              {say('limb-grid.cancel')}
                             </Button>
                           </span>
                         </td>
@@ -239,7 +315,7 @@ export function LimbGrid({ form, limbs, faults, queries, chosen, onChoose, chang
                         <td colSpan={12} className="pb-1.5">
                           {odd.map((words) => (
                             <p key={words} role="status" className="text-[13px] text-lichen">
-                              {words} Is that right?
+                              {words} {say('limb-grid.is-that-right')}
                             </p>
                           ))}
                         </td>
@@ -265,11 +341,7 @@ export function LimbGrid({ form, limbs, faults, queries, chosen, onChoose, chang
           </tbody>
         </table>
       </div>
-      {limbs.length === 0 && (
-        <p className="py-4 text-muted">
-          No limb yet. Begin with the lowest, then walk up and round the trunk.
-        </p>
-      )}
+      {limbs.length === 0 && <p className="py-4 text-muted">{say('limb-grid.no-limb-yet-begin-with')}</p>}
       <Button
         className="mt-3"
         weight="ink"
@@ -277,11 +349,9 @@ export function LimbGrid({ form, limbs, faults, queries, chosen, onChoose, chang
           add('at_cm');
         }}
       >
-        Next limb
+        {say('limb-grid.next-limb')}
       </Button>
-      <span className="ml-3 text-[13px] text-muted">
-        Enter in the last row does the same. A new limb starts like the one before it.
-      </span>
+      <span className="ml-3 text-[13px] text-muted">{say('limb-grid.enter-in-the-last-row')}</span>
     </div>
   );
 }

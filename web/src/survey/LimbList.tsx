@@ -1,3 +1,5 @@
+import { term } from '../text/term';
+import { useSay } from '../text/say';
 import { useState } from 'react';
 import { branchesOf, withoutLimb, type LimbRow } from './form';
 
@@ -12,6 +14,7 @@ interface Props {
 
 /** Every limb measured so far, in walking order: to look over, change, copy, move or take out. */
 export function LimbList({ limbs, faults, edit, change, copy, trunk }: Props) {
+  const say = useSay();
   const [leaving, setLeaving] = useState<string | null>(null);
   const move = (from: number, to: number) => {
     const next = [...limbs];
@@ -24,13 +27,13 @@ export function LimbList({ limbs, faults, edit, change, copy, trunk }: Props) {
     <div>
       <div className="flex items-center justify-between">
         <h2 className="text-[20px] font-bold">
-          {limbs.length} {limbs.length === 1 ? 'limb' : 'limbs'}
+          {limbs.length} {say('limb-list.limbs', { length: limbs.length })}
         </h2>
         <button type="button" className="min-h-11 px-2 text-[16px] font-semibold underline" onClick={trunk}>
-          The trunk
+          {say('limb-list.the-trunk')}
         </button>
       </div>
-      {limbs.length === 0 && <p className="text-muted">Begin with the lowest limb and walk up and round.</p>}
+      {limbs.length === 0 && <p className="text-muted">{say('limb-list.begin-with-the-lowest-limb')}</p>}
       <ul>
         {limbs.map((limb, i) => {
           const wrong = [...faults].find(([field]) => field.startsWith(`limbs[${i}]`));
@@ -46,14 +49,20 @@ export function LimbList({ limbs, faults, edit, change, copy, trunk }: Props) {
                 >
                   <b className="text-[17px]">{limb.id}</b>{' '}
                   <span className="text-[15px]">
-                    {limb.at_cm} cm, {limb.bearing_deg}°, {limb.angle_deg}°, {limb.diameter_mm} mm,{' '}
-                    {limb.length_cm} cm{limb.condition === 'sound' ? '' : `, ${limb.condition}`}
+                    {say('limb-list.atcm-cm-bearingdeg-angledeg-diametermm', {
+                      atcm: limb.at_cm,
+                      bearingdeg: limb.bearing_deg,
+                      angledeg: limb.angle_deg,
+                      diametermm: limb.diameter_mm,
+                      lengthcm: limb.length_cm,
+                      part: limb.condition === 'sound' ? '' : `, ${term(limb.condition)}`,
+                    })}
                   </span>
                 </button>
                 <button
                   type="button"
                   className={small}
-                  aria-label={`Limb ${limb.id} earlier`}
+                  aria-label={say('limb-list.limb-id-earlier', { id: limb.id })}
                   disabled={i === 0}
                   onClick={() => {
                     move(i, i - 1);
@@ -64,17 +73,17 @@ export function LimbList({ limbs, faults, edit, change, copy, trunk }: Props) {
                 <button
                   type="button"
                   className={small}
-                  aria-label={`Copy limb ${limb.id}`}
+                  aria-label={say('limb-list.copy-limb-id', { id: limb.id })}
                   onClick={() => {
                     copy(limb);
                   }}
                 >
-                  copy
+                  {say('limb-list.copy')}
                 </button>
                 <button
                   type="button"
                   className={small}
-                  aria-label={`Remove limb ${limb.id}`}
+                  aria-label={say('limb-list.remove-limb-id', { id: limb.id })}
                   onClick={() => {
                     if (branchesOf(limb.id, limbs).length === 0) change(withoutLimb(limb, limbs, 'remove'));
                     else setLeaving(leaving === limb.key ? null : limb.key);
@@ -86,17 +95,17 @@ export function LimbList({ limbs, faults, edit, change, copy, trunk }: Props) {
               {leaving === limb.key && (
                 <div role="alert" className="mt-1 bg-lichen-wash p-2 text-[15px]">
                   <p>
-                    It carries limb{' '}
-                    {branchesOf(limb.id, limbs)
-                      .map((one) => one.id)
-                      .join(', ')}
-                    .
+                    {say('limb-list.it-carries-limb-branchesof', {
+                      branchesOf: branchesOf(limb.id, limbs)
+                        .map((one) => one.id)
+                        .join(', '),
+                    })}
                   </p>
                   <span className="mt-1 flex gap-2">
                     {(
                       [
-                        ['remove', 'Remove all'],
-                        ['move', `Keep, from ${limb.parent}`],
+                        ['remove', say('limb-list.remove-all')],
+                        ['move', say('limb-list.keep-from-parent', { parent: limb.parent })],
                       ] as const
                     ).map(([branches, words]) => (
                       <button

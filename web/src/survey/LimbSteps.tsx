@@ -1,3 +1,5 @@
+import { term } from '../text/term';
+import { say, useSay, type Code } from '../text/say';
 import { typedNumber } from '../ui/numbers';
 import type { LimbRow, SurveyForm } from './form';
 import { Gauge } from './Gauge';
@@ -8,28 +10,42 @@ export const STEPS = ['place', 'direction', 'angle', 'thickness', 'length', 'woo
 export type LimbStep = (typeof STEPS)[number];
 
 export const STEP_WORDS: Record<LimbStep, string> = {
-  place: 'Where does it start?',
-  direction: 'Which way does it go?',
-  angle: 'How steep is it?',
-  thickness: 'How thick at the base?',
-  length: 'How long?',
-  wood: 'What does it carry?',
-  condition: 'Is it sound?',
+  get place() {
+    return say('limb-steps.where-does-it-start');
+  },
+  get direction() {
+    return say('limb-steps.which-way-does-it-go');
+  },
+  get angle() {
+    return say('limb-steps.how-steep-is-it');
+  },
+  get thickness() {
+    return say('limb-steps.how-thick-at-the-base');
+  },
+  get length() {
+    return say('limb-steps.how-long');
+  },
+  get wood() {
+    return say('limb-steps.what-does-it-carry');
+  },
+  get condition() {
+    return say('limb-steps.is-it-sound');
+  },
 };
 
 const CLOCK = [12, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11];
-const THICK: [string, number][] = [
-  ['pencil', 8],
-  ['finger', 15],
-  ['thumb', 22],
-  ['wrist', 55],
+const THICK: [Code, number][] = [
+  ['limb-steps.pencil', 8],
+  ['limb-steps.finger', 15],
+  ['limb-steps.thumb', 22],
+  ['limb-steps.wrist', 55],
 ];
 const LONG = [40, 60, 90, 130, 180, 250];
-const COUNTS: [string, string, string][] = [
-  ['pencil/side', 'pencil shoots to the sides', 'shoots'],
-  ['strong/up', 'strong uprights', 'shoots'],
-  ['matchstick/side', 'matchstick shoots', 'shoots'],
-  ['pencil/down', 'hanging shoots', 'shoots'],
+const COUNTS = (): [string, string, string][] => [
+  ['pencil/side', say('limb-steps.pencil-shoots-to-the-sides'), 'shoots'],
+  ['strong/up', say('limb-steps.strong-uprights'), 'shoots'],
+  ['matchstick/side', say('limb-steps.matchstick-shoots'), 'shoots'],
+  ['pencil/down', say('limb-steps.hanging-shoots'), 'shoots'],
 ];
 const SEEN = ['sound', 'dead', 'broken', 'diseased', 'splitting', 'damaged'];
 
@@ -46,6 +62,7 @@ interface Props {
 
 /** One question of one limb, answered with one tap where it can be. */
 export function LimbSteps({ step, form, limb, fault, ideal, change, onward }: Props) {
+  const say = useSay();
   const answerWith = (next: Partial<LimbRow>) => {
     change(next);
     onward();
@@ -60,14 +77,14 @@ export function LimbSteps({ step, form, limb, fault, ideal, change, onward }: Pr
     );
     return (
       <div className="grid gap-3">
-        <div className="flex flex-wrap gap-2" role="group" aria-label="It grows from">
+        <div className="flex flex-wrap gap-2" role="group" aria-label={say('limb-steps.it-grows-from')}>
           <Big
             chosen={limb.parent === 'trunk'}
             onClick={() => {
               change({ parent: 'trunk' });
             }}
           >
-            trunk
+            {say('limb-steps.trunk')}
           </Big>
           {carriers.map((one) => (
             <Big
@@ -77,7 +94,7 @@ export function LimbSteps({ step, form, limb, fault, ideal, change, onward }: Pr
                 change({ parent: one.id, role: 'lateral' });
               }}
             >
-              limb {one.id}
+              {say('limb-steps.limb-id', { id: one.id })}
             </Big>
           ))}
         </div>
@@ -97,8 +114,12 @@ export function LimbSteps({ step, form, limb, fault, ideal, change, onward }: Pr
   if (step === 'direction') {
     return (
       <div className="grid gap-3">
-        <p className="text-[14.5px] text-muted">As on a clock seen from above; 12 is along the row.</p>
-        <div className="grid grid-cols-6 gap-2" role="group" aria-label="Direction as on a clock">
+        <p className="text-[14.5px] text-muted">{say('limb-steps.as-on-a-clock-seen')}</p>
+        <div
+          className="grid grid-cols-6 gap-2"
+          role="group"
+          aria-label={say('limb-steps.direction-as-on-a-clock')}
+        >
           {CLOCK.map((hour) => (
             <Big
               key={hour}
@@ -113,7 +134,7 @@ export function LimbSteps({ step, form, limb, fault, ideal, change, onward }: Pr
           ))}
         </div>
         <Stepper
-          name="Bearing from north"
+          name={say('name.bearing-from-north')}
           unit="°"
           step={10}
           value={limb.bearing_deg}
@@ -139,9 +160,9 @@ export function LimbSteps({ step, form, limb, fault, ideal, change, onward }: Pr
         <div className="grid grid-cols-3 gap-2">
           {(
             [
-              ['steep', 30],
-              ['wanted', ideal],
-              ['flat', 88],
+              ['limb-steps.steep', 30],
+              ['limb-steps.wanted', ideal],
+              ['limb-steps.flat', 88],
             ] as const
           ).map(([words, degrees]) => (
             <Big
@@ -151,13 +172,13 @@ export function LimbSteps({ step, form, limb, fault, ideal, change, onward }: Pr
                 answerWith({ angle_deg: String(degrees) });
               }}
             >
-              {words}
+              {say(words)}
               <span className="block text-[13px] font-normal">{degrees}°</span>
             </Big>
           ))}
         </div>
         <Stepper
-          name="Degrees from upright"
+          name={say('name.degrees-from-upright')}
           unit="°"
           step={5}
           value={limb.angle_deg}
@@ -187,13 +208,13 @@ export function LimbSteps({ step, form, limb, fault, ideal, change, onward }: Pr
               }}
               className="px-1"
             >
-              {words}
-              <span className="block text-[13px] font-normal">{mm} mm</span>
+              {say(words)}
+              <span className="block text-[13px] font-normal">{say('limb-steps.mm-mm', { mm })}</span>
             </Big>
           ))}
         </div>
         <Stepper
-          name="Thickness"
+          name={say('name.thickness')}
           unit="mm"
           step={2}
           value={limb.diameter_mm}
@@ -217,12 +238,12 @@ export function LimbSteps({ step, form, limb, fault, ideal, change, onward }: Pr
                 answerWith({ length_cm: String(cm) });
               }}
             >
-              {cm} cm
+              {say('limb-steps.cm-cm', { cm })}
             </Big>
           ))}
         </div>
         <Stepper
-          name="Length"
+          name={say('name.length')}
           unit="cm"
           step={10}
           value={limb.length_cm}
@@ -237,10 +258,8 @@ export function LimbSteps({ step, form, limb, fault, ideal, change, onward }: Pr
   if (step === 'wood') {
     return (
       <div className="grid gap-2">
-        <p className="text-[14.5px] text-muted">
-          Count, or leave it: what is not counted is estimated for its kind.
-        </p>
-        {COUNTS.map(([cell, words]) => (
+        <p className="text-[14.5px] text-muted">{say('limb-steps.count-or-leave-it-what')}</p>
+        {COUNTS().map(([cell, words]) => (
           <Count
             key={cell}
             words={words}
@@ -251,7 +270,7 @@ export function LimbSteps({ step, form, limb, fault, ideal, change, onward }: Pr
           />
         ))}
         <Count
-          words="spurs"
+          words={say('limb-steps.spurs')}
           value={limb.spurs}
           by={5}
           change={(spurs) => {
@@ -271,7 +290,7 @@ export function LimbSteps({ step, form, limb, fault, ideal, change, onward }: Pr
             change({ condition });
           }}
         >
-          {condition}
+          {term(condition)}
         </Big>
       ))}
     </div>
@@ -289,12 +308,13 @@ function Count({
   by?: number;
   change: (count: string) => void;
 }) {
+  const say = useSay();
   const now = value === '' ? null : typedNumber(value);
   return (
     <div className="grid grid-cols-[1fr_52px_56px_52px] items-center gap-2 text-[16px]">
       <span>{words}</span>
       <Big
-        aria-label={`fewer ${words}`}
+        aria-label={say('limb-steps.fewer-words', { words })}
         disabled={now === null}
         onClick={() => {
           change(now === null || now - by < 0 ? '' : String(now - by));
@@ -304,10 +324,10 @@ function Count({
         −
       </Big>
       <span className="text-center text-[19px] font-bold" aria-live="polite">
-        {now ?? <span className="text-[13px] font-normal text-muted">not yet</span>}
+        {now ?? <span className="text-[13px] font-normal text-muted">{say('limb-steps.not-yet')}</span>}
       </span>
       <Big
-        aria-label={`more ${words}`}
+        aria-label={say('limb-steps.more-words', { words })}
         onClick={() => {
           change(String((now ?? 0) + by));
         }}

@@ -1,31 +1,40 @@
+import { term } from '../text/term';
+import { say, useSay } from '../text/say';
 import { ATTITUDES, SHOOT_CLASSES, type LimbRow } from './form';
 
 const CLASS_WORDS: Record<string, string> = {
-  matchstick: 'matchstick thin',
-  pencil: 'pencil thick',
-  strong: 'strong',
+  get matchstick() {
+    return say('small-wood.matchstick-thin');
+  },
+  get pencil() {
+    return say('small-wood.pencil-thick');
+  },
+  get strong() {
+    return term('strong');
+  },
 };
 
 /** Counts of one limb's small wood; what is left empty is estimated. */
 export function SmallWood({ limb, change }: { limb: LimbRow; change: (next: Partial<LimbRow>) => void }) {
+  const say = useSay();
   const box = 'min-h-8 w-14 rounded-sm border border-muted/40 bg-paper px-1';
   return (
     <div className="flex flex-wrap items-start gap-x-8 gap-y-3">
       <table className="text-[13.5px]">
         <caption className="pb-1 text-left text-[13px] text-muted">
-          One-year shoots on limb {limb.id}, counted by way they point. Empty: estimated.
+          {say('small-wood.one-year-shoots-on-limb', { id: limb.id })}
         </caption>
         <thead>
           <tr className="text-left text-muted">
             <th className="pr-2 font-normal">
-              <span className="sr-only">Class</span>
+              <span className="sr-only">{say('small-wood.class')}</span>
             </th>
             {ATTITUDES.map((attitude) => (
               <th key={attitude} className="pr-1 font-normal">
-                {attitude}
+                {term(attitude)}
               </th>
             ))}
-            <th className="font-normal">usual cm</th>
+            <th className="font-normal">{say('small-wood.usual-cm')}</th>
           </tr>
         </thead>
         <tbody>
@@ -37,7 +46,10 @@ export function SmallWood({ limb, change }: { limb: LimbRow; change: (next: Part
                 return (
                   <td key={attitude} className="pr-1 pb-1">
                     <input
-                      aria-label={`${CLASS_WORDS[shootClass] ?? shootClass} shoots pointing ${attitude}`}
+                      aria-label={say('small-wood.classwords-shoots-pointing-attitude', {
+                        CLASSWORDS: CLASS_WORDS[shootClass] ?? shootClass,
+                        attitude,
+                      })}
                       inputMode="numeric"
                       value={limb.shoots[cell] ?? ''}
                       onChange={(event) => {
@@ -50,7 +62,9 @@ export function SmallWood({ limb, change }: { limb: LimbRow; change: (next: Part
               })}
               <td className="pb-1">
                 <input
-                  aria-label={`Usual length of ${CLASS_WORDS[shootClass] ?? shootClass} shoots, centimetres`}
+                  aria-label={say('small-wood.usual-length-of-classwords-shoots', {
+                    CLASSWORDS: CLASS_WORDS[shootClass] ?? shootClass,
+                  })}
                   inputMode="decimal"
                   value={limb.lengths[shootClass] ?? ''}
                   onChange={(event) => {
@@ -66,9 +80,9 @@ export function SmallWood({ limb, change }: { limb: LimbRow; change: (next: Part
       <div className="flex flex-wrap gap-4 text-[13px] text-muted">
         {(
           [
-            ['spurs', 'Spurs', 'numeric'],
-            ['spurAge', 'their age, y', 'decimal'],
-            ['flowerBuds', 'Flower buds', 'numeric'],
+            ['spurs', say('small-wood.spurs'), 'numeric'],
+            ['spurAge', say('small-wood.their-age-y'), 'decimal'],
+            ['flowerBuds', say('small-wood.flower-buds'), 'numeric'],
           ] as const
         ).map(([field, name, mode]) => (
           <label key={field}>
@@ -84,7 +98,7 @@ export function SmallWood({ limb, change }: { limb: LimbRow; change: (next: Part
           </label>
         ))}
         <label>
-          Counted is
+          {say('small-wood.counted-is')}
           <select
             value={limb.counted === 'own' ? '' : limb.counted}
             onChange={(event) => {
@@ -92,12 +106,12 @@ export function SmallWood({ limb, change }: { limb: LimbRow; change: (next: Part
             }}
             className="mt-0.5 block min-h-8 rounded-sm border border-muted/40 bg-paper px-1 text-[14px] text-ink"
           >
-            <option value="">what stands on the limb itself</option>
-            <option value="all">everything on it</option>
+            <option value="">{say('small-wood.what-stands-on-the-limb')}</option>
+            <option value="all">{say('small-wood.everything-on-it')}</option>
           </select>
         </label>
         <label>
-          Tip angle, °
+          {say('small-wood.tip-angle')}
           <input
             inputMode="decimal"
             value={limb.tipAngle_deg}
@@ -108,7 +122,7 @@ export function SmallWood({ limb, change }: { limb: LimbRow; change: (next: Part
           />
         </label>
         <label>
-          Disease, if any
+          {say('small-wood.disease-if-any')}
           <input
             value={limb.disease}
             onChange={(event) => {
@@ -118,7 +132,7 @@ export function SmallWood({ limb, change }: { limb: LimbRow; change: (next: Part
           />
         </label>
         <label className="grow">
-          Note
+          {say('small-wood.note')}
           <input
             value={limb.note}
             onChange={(event) => {

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -29,6 +30,7 @@ interface Props {
 
 /** The survey being typed, and the tree growing beside it. What is typed survives a reload. */
 export function SurveyDesk({ id, label, first, again }: Props) {
+  const say = useSay();
   const draft = useDraft(id, first);
   const { form } = draft;
   const {
@@ -78,8 +80,11 @@ export function SurveyDesk({ id, label, first, again }: Props) {
       setErrors(error instanceof Problem ? error.errors : []);
       setTrouble(
         error instanceof SyntaxError
-          ? `${fileName} is not JSON: ${error.message}`
-          : `${fileName} was not taken in: ${error instanceof Error ? error.message : 'it could not be read.'}`,
+          ? say('survey-desk.filename-is-not-json-message', { fileName, message: error.message })
+          : say('survey-desk.filename-was-not-taken-in', {
+              fileName,
+              part: error instanceof Error ? error.message : say('survey-desk.it-could-not-be-read'),
+            }),
       );
     }
   };
@@ -125,15 +130,18 @@ export function SurveyDesk({ id, label, first, again }: Props) {
         <div className="flex flex-wrap items-end justify-between gap-3">
           <div>
             <h1 className="text-[25px] font-bold">
-              {again ? `${label}, surveyed again` : `${label}, first survey`}
+              {again
+                ? say('survey-desk.label-surveyed-again', { label })
+                : say('survey-desk.label-first-survey', { label })}
             </h1>
             <p className="text-[14px] text-muted">
-              Angles from upright: 0 straight up, 90 level. Bearings from north.{' '}
-              {draft.takenUp
-                ? 'Taken up where you left it.'
-                : again
-                  ? 'Starts from the last survey, less what was cut and with the growth expected since. Confirm or correct.'
-                  : ''}
+              {say('survey-desk.angles-from-upright-0-straight', {
+                part: draft.takenUp
+                  ? say('survey-desk.taken-up-where-you-left')
+                  : again
+                    ? say('survey-desk.starts-from-the-last-survey')
+                    : '',
+              })}
             </p>
           </div>
           <div className="flex flex-wrap gap-2">
@@ -141,21 +149,21 @@ export function SurveyDesk({ id, label, first, again }: Props) {
               to={`/trees/${id}/walk`}
               className="min-h-9 rounded-md border border-muted/50 px-3 py-1.5 text-[14px] font-semibold hover:bg-sand"
             >
-              Step by step
+              {say('survey-desk.step-by-step')}
             </Link>
             <FileButton
               accept=".json,application/json"
-              label="Survey file to take in"
+              label={say('survey-desk.survey-file-to-take-in')}
               onText={(text, fileName) => void importText(text, fileName)}
             >
-              Import
+              {say('survey-desk.import')}
             </FileButton>
-            <Button onClick={exportFile}>Export</Button>
-            <Button onClick={draft.undo} disabled={!draft.canUndo} title="Ctrl Z">
-              Undo
+            <Button onClick={exportFile}>{say('survey-desk.export')}</Button>
+            <Button onClick={draft.undo} disabled={!draft.canUndo} title={say('survey-desk.ctrl-z')}>
+              {say('survey-desk.undo')}
             </Button>
-            <Button onClick={draft.redo} disabled={!draft.canRedo} title="Ctrl Shift Z">
-              Redo
+            <Button onClick={draft.redo} disabled={!draft.canRedo} title={say('survey-desk.ctrl-shift-z')}>
+              {say('survey-desk.redo')}
             </Button>
             {draft.touched && (
               <Button
@@ -163,7 +171,7 @@ export function SurveyDesk({ id, label, first, again }: Props) {
                   draft.change(first);
                 }}
               >
-                Start over
+                {say('survey-desk.start-over')}
               </Button>
             )}
             <Button
@@ -173,7 +181,7 @@ export function SurveyDesk({ id, label, first, again }: Props) {
                 save.mutate();
               }}
             >
-              Save survey
+              {say('survey-desk.save-survey')}
             </Button>
           </div>
         </div>
@@ -188,7 +196,7 @@ export function SurveyDesk({ id, label, first, again }: Props) {
         <div className="mt-4">
           <TreeFacts form={form} faults={faults} known={known.data} change={change} />
         </div>
-        <h2 className="mt-6 mb-1 text-[18px] font-bold">Limbs, from the lowest up and round</h2>
+        <h2 className="mt-6 mb-1 text-[18px] font-bold">{say('survey-desk.limbs-from-the-lowest-up')}</h2>
         <LimbGrid
           form={form}
           limbs={form.limbs}
@@ -212,7 +220,7 @@ export function SurveyDesk({ id, label, first, again }: Props) {
               flags={[]}
               lines={[]}
               names={names}
-              label={`The tree as typed so far, ${form.limbs.length} limbs`}
+              label={say('survey-desk.the-tree-as-typed-so', { length: form.limbs.length })}
               cutting={false}
               onPick={(hit) => {
                 const row = form.limbs.find((limb) => limb.id === hit?.axis.limb);
@@ -224,12 +232,10 @@ export function SurveyDesk({ id, label, first, again }: Props) {
             />
           </div>
         ) : (
-          <p className="flex-1 p-8 text-muted">
-            The tree is drawn here as soon as its trunk and first limb are measured.
-          </p>
+          <p className="flex-1 p-8 text-muted">{say('survey-desk.the-tree-is-drawn-here')}</p>
         )}
         <p className="border-t border-line bg-paper px-4 py-2 text-[13px] text-muted" aria-live="polite">
-          {trouble !== '' && drawing ? 'Drawn as it last made sense. ' : ''}
+          {trouble !== '' && drawing ? say('survey-desk.drawn-as-it-last-made') : ''}
           {summary}
         </p>
       </div>

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import type { ButtonHTMLAttributes } from 'react';
 import { showNumber, typedNumber } from '../ui/numbers';
 
@@ -35,6 +36,7 @@ export function Stepper({
   fault?: string | undefined;
   change: (value: string) => void;
 }) {
+  const say = useSay();
   const by = (sign: number) => {
     const now = typedNumber(value) || 0;
     change(showNumber(Math.max(0, Math.round((now + sign * step) * 10) / 10)));
@@ -43,7 +45,7 @@ export function Stepper({
     <div>
       <div className="grid grid-cols-[64px_1fr_64px] items-end gap-2">
         <Big
-          aria-label={`${name}: less`}
+          aria-label={say('thumb.name-less', { name })}
           onClick={() => {
             by(-1);
           }}
@@ -65,7 +67,7 @@ export function Stepper({
           />
         </label>
         <Big
-          aria-label={`${name}: more`}
+          aria-label={say('thumb.name-more', { name })}
           onClick={() => {
             by(1);
           }}

@@ -1,3 +1,5 @@
+import { term } from '../text/term';
+import { say, useSay } from '../text/say';
 import type { Knowledge } from '../api/client';
 import { Choice, Field } from './Cell';
 import type { SurveyForm } from './form';
@@ -24,17 +26,93 @@ interface More {
 
 /** What is seldom asked and never lost. */
 const more: More[] = [
-  { field: 'set', path: 'tree.cultivar.set', name: 'Fruit set', choices: SETS },
-  { field: 'vigour', path: 'tree.cultivar.vigour', name: 'Vigour', choices: LEVELS },
-  { field: 'stockName', path: 'tree.rootstock.name', name: 'Rootstock name' },
-  { field: 'leaderGrowth', path: 'trunk.lastGrowth_cm', name: 'Leader grew', unit: 'cm' },
-  { field: 'trunkDiameterAt', path: 'trunk.diameterAt_cm', name: 'Trunk measured at', unit: 'cm' },
-  { field: 'rowBearing', path: 'tree.rowBearing_deg', name: 'Row bearing', unit: '°' },
-  { field: 'slope', path: 'site.slope_deg', name: 'Slope', unit: '°' },
-  { field: 'uphill', path: 'site.uphill_deg', name: 'Uphill towards', unit: '°' },
-  { field: 'netShare', path: 'site.netShare', name: 'Light kept out by nets, share', unit: '0 to 0.9' },
-  { field: 'latitude', path: 'site.latitude_deg', name: 'Latitude', unit: '°' },
-  { field: 'elevation', path: 'site.elevation_m', name: 'Height above the sea', unit: 'm' },
+  {
+    field: 'set',
+    path: 'tree.cultivar.set',
+    get name() {
+      return say('tree-facts.fruit-set');
+    },
+    choices: SETS,
+  },
+  {
+    field: 'vigour',
+    path: 'tree.cultivar.vigour',
+    get name() {
+      return say('tree-facts.vigour');
+    },
+    choices: LEVELS,
+  },
+  {
+    field: 'stockName',
+    path: 'tree.rootstock.name',
+    get name() {
+      return say('tree-facts.rootstock-name');
+    },
+  },
+  {
+    field: 'leaderGrowth',
+    path: 'trunk.lastGrowth_cm',
+    get name() {
+      return say('tree-facts.leader-grew');
+    },
+    unit: 'cm',
+  },
+  {
+    field: 'trunkDiameterAt',
+    path: 'trunk.diameterAt_cm',
+    get name() {
+      return say('tree-facts.trunk-measured-at');
+    },
+    unit: 'cm',
+  },
+  {
+    field: 'rowBearing',
+    path: 'tree.rowBearing_deg',
+    get name() {
+      return say('tree-facts.row-bearing');
+    },
+    unit: '°',
+  },
+  {
+    field: 'slope',
+    path: 'site.slope_deg',
+    get name() {
+      return say('tree-facts.slope');
+    },
+    unit: '°',
+  },
+  {
+    field: 'uphill',
+    path: 'site.uphill_deg',
+    get name() {
+      return say('tree-facts.uphill-towards');
+    },
+    unit: '°',
+  },
+  {
+    field: 'netShare',
+    path: 'site.netShare',
+    get name() {
+      return say('tree-facts.light-kept-out-by-nets');
+    },
+    unit: '0 to 0.9',
+  },
+  {
+    field: 'latitude',
+    path: 'site.latitude_deg',
+    get name() {
+      return say('tree-facts.latitude');
+    },
+    unit: '°',
+  },
+  {
+    field: 'elevation',
+    path: 'site.elevation_m',
+    get name() {
+      return say('tree-facts.height-above-the-sea');
+    },
+    unit: 'm',
+  },
 ];
 
 /** The choices, with the one there is where it is none of the usual words. */
@@ -44,17 +122,18 @@ function withOwn(choices: string[], own: string): string[] {
 
 /** What the tree is, and its trunk. */
 export function TreeFacts({ form, faults, known, change }: Props) {
+  const say = useSay();
   // the usual systems of this kind first, every other after
   const usual = (system: Knowledge['systems'][number]) => (system.species.includes(form.species) ? 0 : 1);
   const systems = [...(known?.systems ?? [])].sort((a, b) => usual(a) - usual(b));
   const same = (ids: string[]) =>
-    ids.map((id) => ({ id, name: id === '' ? 'not known' : id.replace(/-/g, ' ') }));
+    ids.map((id) => ({ id, name: id === '' ? say('tree-facts.not-known') : term(id) }));
   const fault = (field: string) => faults.get(field) ?? faults.get(`survey.${field}`);
   const cultivars = (known?.cultivars ?? []).filter((one) => one.species === form.species);
   return (
     <div className="grid grid-cols-4 gap-x-4 gap-y-2.5 max-sm:grid-cols-2">
       <Choice
-        name="Kind"
+        name={say('name.kind')}
         value={form.species}
         options={known?.species ?? []}
         fault={fault('tree.species')}
@@ -66,16 +145,16 @@ export function TreeFacts({ form, faults, known, change }: Props) {
         }}
       />
       <Choice
-        name="Trained as"
+        name={say('name.trained-as')}
         value={form.system}
-        options={[{ id: '', name: 'not known' }, ...systems]}
+        options={[{ id: '', name: say('tree-facts.not-known') }, ...systems]}
         fault={fault('tree.system')}
         change={(system) => {
           change({ system });
         }}
       />
       <Field
-        name="Cultivar"
+        name={say('name.cultivar')}
         list="known-cultivars"
         value={form.cultivar}
         fault={fault('tree.cultivar.name')}
@@ -89,7 +168,7 @@ export function TreeFacts({ form, faults, known, change }: Props) {
         ))}
       </datalist>
       <Choice
-        name="Habit"
+        name={say('name.habit')}
         value={form.habit}
         options={same(withOwn(HABITS, form.habit))}
         fault={fault('tree.cultivar.habit')}
@@ -98,8 +177,8 @@ export function TreeFacts({ form, faults, known, change }: Props) {
         }}
       />
       <Field
-        name="Leaf"
-        unit="years"
+        name={say('name.leaf')}
+        unit={say('tree-facts.years')}
         inputMode="numeric"
         value={form.leaf}
         fault={fault('tree.leaf')}
@@ -108,7 +187,7 @@ export function TreeFacts({ form, faults, known, change }: Props) {
         }}
       />
       <Choice
-        name="Stock"
+        name={say('name.stock')}
         value={form.stock}
         options={same(STOCKS)}
         fault={fault('tree.rootstock.class')}
@@ -117,7 +196,7 @@ export function TreeFacts({ form, faults, known, change }: Props) {
         }}
       />
       <Field
-        name="In the row"
+        name={say('name.in-the-row')}
         unit="m"
         inputMode="decimal"
         value={form.inRow}
@@ -127,7 +206,7 @@ export function TreeFacts({ form, faults, known, change }: Props) {
         }}
       />
       <Field
-        name="Between rows"
+        name={say('name.between-rows')}
         unit="m"
         inputMode="decimal"
         value={form.betweenRows}
@@ -137,7 +216,7 @@ export function TreeFacts({ form, faults, known, change }: Props) {
         }}
       />
       <Field
-        name="Trunk"
+        name={say('name.trunk')}
         unit="mm"
         inputMode="decimal"
         value={form.trunkDiameter}
@@ -157,7 +236,7 @@ export function TreeFacts({ form, faults, known, change }: Props) {
         }}
       />
       <Field
-        name="Graft union at"
+        name={say('name.graft-union-at')}
         unit="cm"
         inputMode="decimal"
         value={form.union}
@@ -167,7 +246,7 @@ export function TreeFacts({ form, faults, known, change }: Props) {
         }}
       />
       <Field
-        name="Surveyed on"
+        name={say('name.surveyed-on')}
         type="date"
         value={form.surveyedOn}
         fault={fault('surveyedOn')}
@@ -177,7 +256,7 @@ export function TreeFacts({ form, faults, known, change }: Props) {
       />
       <details className="col-span-full" open={more.some((one) => fault(one.path) !== undefined)}>
         <summary className="min-h-9 content-center text-[14px] font-semibold">
-          More about the tree and its place
+          {say('tree-facts.more-about-the-tree-and')}
         </summary>
         <div className="grid grid-cols-4 gap-x-4 gap-y-2.5 pt-1 max-sm:grid-cols-2">
           {more.map((one) =>

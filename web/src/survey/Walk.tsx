@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -23,6 +24,7 @@ type Place = { at: 'trunk' } | { at: 'limb'; key: string; step: number } | { at:
 
 /** A survey by thumb: one question at a time, the tree growing above it, nothing lost on reload. */
 export function Walk({ id, label, first }: { id: number; label: string; first: SurveyForm }) {
+  const say = useSay();
   const draft = useDraft(id, first);
   const { form, change } = draft;
   const [place, setPlace] = useState<Place>(form.limbs.length > 0 ? { at: 'list' } : { at: 'trunk' });
@@ -56,7 +58,7 @@ export function Walk({ id, label, first }: { id: number; label: string; first: S
       void go(`/trees/${id}`);
     },
     onError: (error) => {
-      setTrouble(error instanceof Problem ? error.message : 'It was not saved.');
+      setTrouble(error instanceof Problem ? error.message : say('walk.it-was-not-saved'));
     },
   });
 
@@ -93,13 +95,13 @@ export function Walk({ id, label, first }: { id: number; label: string; first: S
             disabled={!draft.canUndo}
             onClick={draft.undo}
           >
-            Undo
+            {say('walk.undo')}
           </button>
           <Link
             to={`/trees/${id}/survey`}
             className="grid min-h-11 place-items-center px-2 text-[16px] font-semibold"
           >
-            Table
+            {say('walk.table')}
           </Link>
         </div>
       </div>
@@ -113,7 +115,7 @@ export function Walk({ id, label, first }: { id: number; label: string; first: S
             flags={[]}
             lines={[]}
             names={names}
-            label={`The tree so far, ${form.limbs.length} limbs`}
+            label={say('walk.the-tree-so-far-length', { length: form.limbs.length })}
             cutting={false}
             onPick={(hit) => {
               const row = form.limbs.find((one) => one.id === hit?.axis.limb);
@@ -124,7 +126,7 @@ export function Walk({ id, label, first }: { id: number; label: string; first: S
             margins={MARGINS}
           />
         ) : (
-          <p className="p-5 text-muted">The tree grows here as you measure it.</p>
+          <p className="p-5 text-muted">{say('walk.the-tree-grows-here-as')}</p>
         )}
       </div>
       <div className="min-h-0 flex-1 overflow-auto px-4 py-3">
@@ -132,7 +134,11 @@ export function Walk({ id, label, first }: { id: number; label: string; first: S
         {place.at === 'limb' && limb && (
           <>
             <p className="text-[14.5px] text-muted">
-              Limb {limb.id}, question {place.step + 1} of {STEPS.length}
+              {say('walk.limb-id-question-step-of', {
+                id: limb.id,
+                step: place.step + 1,
+                length: STEPS.length,
+              })}
             </p>
             <h2 className="mb-3 text-[22px] font-bold">{STEP_WORDS[step]}</h2>
             <LimbSteps
@@ -152,7 +158,9 @@ export function Walk({ id, label, first }: { id: number; label: string; first: S
                 role="status"
               >
                 {asked.map((words) => (
-                  <li key={words}>{words} Is that right?</li>
+                  <li key={words}>
+                    {words} {say('walk.is-that-right')}
+                  </li>
                 ))}
               </ul>
             )}
@@ -187,9 +195,9 @@ export function Walk({ id, label, first }: { id: number; label: string; first: S
       <div className="grid grid-cols-[1fr_2fr] gap-2 border-t border-line bg-paper px-4 py-2.5">
         {place.at === 'limb' ? (
           <>
-            <Big onClick={back}>Back</Big>
+            <Big onClick={back}>{say('walk.back')}</Big>
             <Big chosen onClick={onward}>
-              {place.step + 1 < STEPS.length ? 'Next' : 'Done with this limb'}
+              {place.step + 1 < STEPS.length ? say('walk.next') : say('walk.done-with-this-limb')}
             </Big>
           </>
         ) : place.at === 'trunk' ? (
@@ -199,15 +207,15 @@ export function Walk({ id, label, first }: { id: number; label: string; first: S
                 setPlace({ at: 'list' });
               }}
             >
-              List
+              {say('walk.list')}
             </Big>
             <Big chosen onClick={beginLimb}>
-              First limb
+              {say('walk.first-limb')}
             </Big>
           </>
         ) : (
           <>
-            <Big onClick={beginLimb}>Next limb</Big>
+            <Big onClick={beginLimb}>{say('walk.next-limb')}</Big>
             <Big
               chosen
               disabled={save.isPending || trouble !== ''}
@@ -215,7 +223,7 @@ export function Walk({ id, label, first }: { id: number; label: string; first: S
                 save.mutate();
               }}
             >
-              Save the survey
+              {say('walk.save-the-survey')}
             </Big>
           </>
         )}
@@ -233,11 +241,12 @@ function TrunkSteps({
   faults: ReadonlyMap<string, string>;
   change: (form: SurveyForm) => void;
 }) {
+  const say = useSay();
   return (
     <div className="grid gap-3">
-      <h2 className="text-[22px] font-bold">The trunk first</h2>
+      <h2 className="text-[22px] font-bold">{say('walk.the-trunk-first')}</h2>
       <Stepper
-        name="Trunk thickness at knee height"
+        name={say('name.trunk-thickness-at-knee-height')}
         unit="mm"
         step={5}
         value={form.trunkDiameter}
@@ -247,7 +256,7 @@ function TrunkSteps({
         }}
       />
       <Stepper
-        name="Height of its top"
+        name={say('name.height-of-its-top')}
         unit="cm"
         step={10}
         value={form.trunkHeight}
@@ -257,7 +266,7 @@ function TrunkSteps({
         }}
       />
       <Stepper
-        name="Graft union at"
+        name={say('name.graft-union-at')}
         unit="cm"
         step={1}
         value={form.union}

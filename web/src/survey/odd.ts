@@ -1,3 +1,4 @@
+import { say } from '../text/say';
 import { typedNumber } from '../ui/numbers';
 import type { SurveyQuery } from '../api/client';
 import type { LimbRow, SurveyForm } from './form';
@@ -21,29 +22,29 @@ export function oddities(form: SurveyForm, limb: LimbRow, queries: SurveyQuery[]
   const top = typedNumber(form.trunkHeight);
   const trunk = typedNumber(form.trunkDiameter);
   if (limb.parent === 'trunk' && top > 0 && at > top) {
-    asked.push(`This limb starts above the trunk’s top (${top} cm).`);
+    asked.push(say('odd.this-limb-starts-above-the', { top }));
   }
   if (limb.parent === 'trunk' && trunk > 0 && thick > trunk) {
-    asked.push(`This limb is thicker than the trunk (${trunk} mm).`);
+    asked.push(say('odd.this-limb-is-thicker-than', { trunk }));
   }
   if (limb.parent === 'trunk' && at < typedNumber(form.union) && limb.role !== 'sucker') {
-    asked.push('It starts below the graft union: is it a rootstock shoot?');
+    asked.push(say('odd.it-starts-below-the-graft'));
   }
   if (long > 0 && thick > 0 && long / thick > 16) {
-    asked.push(`${long} cm is long for ${thick} mm: most limbs are stouter.`);
+    asked.push(say('odd.long-cm-is-long-for', { long, thick }));
   }
   if (long > 0 && thick > 0 && thick > 8 && long / thick < 1) {
-    asked.push(`${long} cm is short for ${thick} mm: was it cut back?`);
+    asked.push(say('odd.long-cm-is-short-for', { long, thick }));
   }
   if (thick > 0 && thick < 5 && long > 60) {
-    asked.push(`${thick} mm is thin for ${long} cm: was it measured in inches?`);
+    asked.push(say('odd.thick-mm-is-thin-for', { thick, long }));
   }
   if (angle > 125) {
-    asked.push('It hangs steeply: 90 is level, 180 straight down.');
+    asked.push(say('odd.it-hangs-steeply-90-is'));
   }
   const parent = form.limbs.find((one) => one.id === limb.parent);
   if (parent && thick > typedNumber(parent.diameter_mm)) {
-    asked.push(`It is thicker than limb ${parent.id} that carries it.`);
+    asked.push(say('odd.it-is-thicker-than-limb', { id: parent.id }));
   }
   const twin = form.limbs.find(
     (one) =>
@@ -53,7 +54,7 @@ export function oddities(form: SurveyForm, limb: LimbRow, queries: SurveyQuery[]
       near(typedNumber(one.bearing_deg), typedNumber(limb.bearing_deg)) < 12,
   );
   if (twin) {
-    asked.push(`Limb ${twin.id} stands at the same place: is it the same one?`);
+    asked.push(say('odd.limb-id-stands-at-the', { id: twin.id }));
   }
   return asked;
 }

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useEffect, useState } from 'react';
 import { answer, api, type Drawing, type SurveyQuery } from '../api/client';
 import { Problem, type FieldError } from '../api/problem';
@@ -8,6 +9,7 @@ const DRAW_AFTER = 300;
 
 /** The tree as typed so far, drawn by the server a moment after the last change, with what is wrong in it. */
 export function usePreview(form: SurveyForm) {
+  const say = useSay();
   const [drawing, setDrawing] = useState<Drawing | null>(null);
   const [errors, setErrors] = useState<FieldError[]>([]);
   const [trouble, setTrouble] = useState('');
@@ -24,22 +26,27 @@ export function usePreview(form: SurveyForm) {
           setErrors([]);
           setTrouble('');
           setSummary(
-            `${preview.drawing.axes.length} pieces of wood; ${percent(preview.light.underFruitLight)} of the fruiting wood in shade.` +
+            say('use-preview.length-pieces-of-wood-underfruitlight', {
+              length: preview.drawing.axes.length,
+              underFruitLight: percent(preview.light.underFruitLight),
+            }) +
               (preview.estimated.length > 0
-                ? ` Estimated: ${preview.estimated.map((field) => field.split('.').pop() ?? field).join(', ')}.`
+                ? say('use-preview.estimated-estimated', {
+                    estimated: preview.estimated.map((field) => field.split('.').pop() ?? field).join(', '),
+                  })
                 : ''),
           );
         })
         .catch((error: unknown) => {
           if (!current) return;
           setErrors(error instanceof Problem ? error.errors : []);
-          setTrouble(error instanceof Error ? error.message : 'The drawing failed.');
+          setTrouble(error instanceof Error ? error.message : say('use-preview.the-drawing-failed'));
         });
     }, DRAW_AFTER);
     return () => {
       current = false;
       clearTimeout(wait);
     };
-  }, [form]);
+  }, [form, say]);
   return { drawing, errors, setErrors, trouble, setTrouble, summary, queries };
 }

@@ -27,6 +27,12 @@ export function language(): Language {
   return now;
 }
 
+/** How numbers and days are written: as this browser's user writes them where that is in the language shown. */
+export function locale(): string {
+  const asked = typeof navigator === 'undefined' ? [] : navigator.languages;
+  return asked.find((one) => one.startsWith(now)) ?? now;
+}
+
 /** Shows everything in another language; what is being entered stays. */
 export function setLanguage(next: Language): void {
   now = next;
@@ -47,16 +53,15 @@ export function proposeLanguage(word: string): void {
   if (chosen() === null && isLanguage(word) && word !== now) setLanguage(word);
 }
 
+/** Tells whenever the language changes; gives what ends that. */
+export function onLanguage(tell: () => void): () => void {
+  listeners.add(tell);
+  return () => {
+    listeners.delete(tell);
+  };
+}
+
 /** The language, for a component that is drawn anew when it changes. */
 export function useLanguage(): Language {
-  return useSyncExternalStore(
-    (tell) => {
-      listeners.add(tell);
-      return () => {
-        listeners.delete(tell);
-      };
-    },
-    language,
-    () => 'en' as const,
-  );
+  return useSyncExternalStore(onLanguage, language);
 }

@@ -1,4 +1,5 @@
 import { IntlMessageFormat } from 'intl-messageformat';
+import { decimalSign } from '../ui/numbers';
 import en from './en.json';
 import es from './es.json';
 import { language, useLanguage, type Language } from './language';
@@ -6,12 +7,13 @@ import { language, useLanguage, type Language } from './language';
 /** The name of a text, the same in every language. */
 export type Code = keyof typeof en;
 
-/** What a text is filled in with: words that are said already, or numbers, which the text counts and writes. */
-export type Values = Record<string, string | number | null | undefined>;
+/** What a text is filled in with: words that are said already, or numbers, which it counts and writes; nothing leaves a gap. */
+export type Values = Record<string, string | number | false | null | undefined>;
 
 type Say = (code: Code, values?: Values) => string;
 
 const CATALOGUES: Record<Language, Record<string, string>> = { en, es };
+const DECIMAL = /^[+-]?\d+\.\d+$/;
 const made = new Map<string, IntlMessageFormat>();
 
 function formatOf(code: Code, where: Language): IntlMessageFormat {
@@ -25,8 +27,19 @@ function formatOf(code: Code, where: Language): IntlMessageFormat {
   return format;
 }
 
+/** A figure with the reader's own decimal sign; nothing for nothing. */
+function written(value: Values[string]): string | number {
+  if (typeof value === 'string' && DECIMAL.test(value)) return value.replace('.', decimalSign());
+  return value === false ? '' : (value ?? '');
+}
+
 function sayIn(where: Language): Say {
-  return (code, values) => String(formatOf(code, where).format(values));
+  return (code, values = {}) => {
+    const filled = Object.entries(values).map(([name, value]) => [name, written(value)]);
+    return String(
+      formatOf(code, where).format(Object.fromEntries(filled) as Record<string, string | number>),
+    );
+  };
 }
 
 const SPEAKERS: Record<Language, Say> = { en: sayIn('en'), es: sayIn('es') };

@@ -1,3 +1,5 @@
+import { term } from '../text/term';
+import { say, useSay } from '../text/say';
 import { useRuleNames } from '../guide/useRules';
 import { useQueries, useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
@@ -14,15 +16,16 @@ const MARGINS = { top: 70, side: 30, bottom: 44 };
 const NONE: ReadonlyMap<string, string> = new Map();
 const nothing = () => undefined;
 const noWords = () => '';
-const LAYERS: [Layer, string][] = [
-  ['wood', 'Wood'],
-  ['light', 'Light'],
-  ['crop', 'Buds'],
-  ['seen', 'Seen'],
+const LAYERS = (): [Layer, string][] => [
+  ['wood', say('compare-page.wood')],
+  ['light', say('compare-page.light')],
+  ['crop', say('compare-page.buds')],
+  ['seen', say('compare-page.seen')],
 ];
 
 /** Two trees side by side, turned together, at one scale. */
 export function ComparePage() {
+  const say = useSay();
   const [params, setParams] = useSearchParams();
   const [view, setView] = useState<View>(FIRST_VIEW);
   const [layer, setLayer] = useState<Layer>('wood');
@@ -42,18 +45,23 @@ export function ComparePage() {
     top: Math.max(...drawings.map((drawing) => drawing?.top ?? 1)),
     radius: Math.max(...drawings.map((drawing) => (drawing ? radiusOf(drawing) : 0.5))),
   };
-  if (holding.isPending) return <Loading what="Finding the trees…" />;
+  if (holding.isPending) return <Loading what={say('compare-page.finding-the-trees')} />;
   if (holding.isError) return <Failed error={holding.error} retry={() => void holding.refetch()} />;
-  if (trees.length === 0) return <p className="p-8 text-muted">No tree is surveyed yet.</p>;
+  if (trees.length === 0)
+    return <p className="p-8 text-muted">{say('compare-page.no-tree-is-surveyed-yet')}</p>;
   const choose = (side: 'left' | 'right', id: string) => {
     setParams({ left: String(left), right: String(right), [side]: id });
   };
   return (
     <div className="flex h-full flex-col">
       <div className="flex flex-wrap items-center gap-4 border-b border-line px-5 py-2">
-        <h1 className="text-[20px] font-bold">Side by side</h1>
-        <div className="flex bg-sand p-1" role="group" aria-label="What the drawings show">
-          {LAYERS.map(([id, words]) => (
+        <h1 className="text-[20px] font-bold">{say('compare-page.side-by-side')}</h1>
+        <div
+          className="flex bg-sand p-1"
+          role="group"
+          aria-label={say('compare-page.what-the-drawings-show')}
+        >
+          {LAYERS().map(([id, words]) => (
             <button
               key={id}
               type="button"
@@ -67,7 +75,7 @@ export function ComparePage() {
             </button>
           ))}
         </div>
-        <p className="text-[14px] text-muted">Drag either: both turn.</p>
+        <p className="text-[14px] text-muted">{say('compare-page.drag-either-both-turn')}</p>
       </div>
       <div className="grid min-h-0 flex-1 grid-cols-2 max-md:grid-cols-1">
         {(
@@ -86,7 +94,7 @@ export function ComparePage() {
             onView={setView}
           >
             <label className="sr-only" htmlFor={`tree-${side}`}>
-              Tree on the {side}
+              {say('compare-page.tree-on-the-side', { side })}
             </label>
             <select
               id={`tree-${side}`}
@@ -126,11 +134,15 @@ function Side({
   onView: (view: View) => void;
   children: React.ReactNode;
 }) {
+  const say = useSay();
   return (
-    <section className="flex min-h-[420px] flex-col border-r border-line" aria-label="One of the two trees">
+    <section
+      className="flex min-h-[420px] flex-col border-r border-line"
+      aria-label={say('compare-page.one-of-the-two-trees')}
+    >
       <div className="relative min-h-0 flex-1">
         {page && <Drawn page={page} frame={frame} layer={layer} view={view} onView={onView} />}
-        {!page && !error && <Loading what="Walking up to the tree…" />}
+        {!page && !error && <Loading what={say('compare-page.walking-up-to-the-tree')} />}
         {error && <Failed error={error} />}
         <div className="absolute top-3 left-4">{children}</div>
       </div>
@@ -152,6 +164,7 @@ function Drawn({
   view: View;
   onView: (view: View) => void;
 }) {
+  const say = useSay();
   const stand = useMemo(() => prepare(page.drawing), [page.drawing]);
   const showing: Showing = useMemo(
     () => ({ layer, stage: 'found', cuts: new Map(), lit: new Set() }),
@@ -167,7 +180,10 @@ function Drawn({
       flags={[]}
       lines={[]}
       names={NONE}
-      label={`${page.name.label}, ${page.drawing.top.toFixed(1)} m tall`}
+      label={say('compare-page.label-top-m-tall', {
+        label: page.name.label,
+        top: page.drawing.top.toFixed(1),
+      })}
       cutting={false}
       onPick={nothing}
       onFlag={nothing}
@@ -178,6 +194,7 @@ function Drawn({
 }
 
 function Facts({ page }: { page: TreePage }) {
+  const say = useSay();
   const ruleName = useRuleNames();
   const { reading, name } = page;
   const act = reading.findings.filter((finding) => finding.severity === 'act');
@@ -185,15 +202,33 @@ function Facts({ page }: { page: TreePage }) {
     <dl className="grid grid-cols-4 gap-3 min-h-[176px] border-t border-line bg-paper px-5 py-3 text-[14px]">
       {(
         [
-          ['Kind', `${name.speciesName}, leaf ${name.leaf}`],
-          ['In shade', percent(reading.light.underFruitLight)],
-          ['Fruits set, wanted', `${reading.crop.expectedFruits}, ${reading.crop.targetFruits}`],
           [
-            'Leaf over ground',
-            `${reading.light.leafOverGround.toFixed(1)}, catches ${percent(reading.light.interception)}`,
+            say('compare-page.kind'),
+            say('compare-page.speciesname-leaf-leaf', { speciesName: name.speciesName, leaf: name.leaf }),
           ],
-          ['At harvest', `${reading.crop.kgPerTree} kg, ${Math.round(reading.crop.tonnesPerHa)} t/ha`],
-          ['First class', `${reading.crop.firstClassFruits} fruits`],
+          [say('compare-page.in-shade'), percent(reading.light.underFruitLight)],
+          [
+            say('compare-page.fruits-set-wanted'),
+            `${reading.crop.expectedFruits}, ${reading.crop.targetFruits}`,
+          ],
+          [
+            say('compare-page.leaf-over-ground'),
+            say('compare-page.leafoverground-catches-interception', {
+              leafOverGround: reading.light.leafOverGround.toFixed(1),
+              interception: percent(reading.light.interception),
+            }),
+          ],
+          [
+            say('compare-page.at-harvest'),
+            say('compare-page.kgpertree-kg-tonnesperha-t-ha', {
+              kgPerTree: reading.crop.kgPerTree,
+              tonnesPerHa: Math.round(reading.crop.tonnesPerHa),
+            }),
+          ],
+          [
+            say('compare-page.first-class'),
+            say('compare-page.firstclassfruits-fruits', { firstClassFruits: reading.crop.firstClassFruits }),
+          ],
         ] as const
       ).map(([term, words]) => (
         <div key={term}>
@@ -202,14 +237,14 @@ function Facts({ page }: { page: TreePage }) {
         </div>
       ))}
       <div className="col-span-4">
-        <dt className="text-[12.5px] text-muted">To act on</dt>
+        <dt className="text-[12.5px] text-muted">{say('compare-page.to-act-on')}</dt>
         <dd>
           {act.length === 0
-            ? 'nothing'
+            ? term('nothing')
             : [...new Set(act.map((finding) => ruleName(finding.rule)))].join(', ')}
           .{' '}
           <Link to={`/trees/${name.id}`} className="font-semibold underline underline-offset-4">
-            Go to the tree
+            {say('compare-page.go-to-the-tree')}
           </Link>
         </dd>
       </div>

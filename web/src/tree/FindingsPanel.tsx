@@ -1,3 +1,5 @@
+import { term } from '../text/term';
+import { say, useSay } from '../text/say';
 import { useRuleNames } from '../guide/useRules';
 import { Link } from 'react-router';
 import type { EarlyWarning, Finding, Measure } from '../api/client';
@@ -33,14 +35,20 @@ function figures(finding: Finding): string {
   const unit = finding.unit === '' ? '' : finding.unit === '°' ? '°' : ` ${finding.unit}`;
   return finding.threshold === 0
     ? finding.measure
-    : `${finding.measure}: ${number(finding.value)}${unit}, line at ${number(finding.threshold)}${unit}`;
+    : say('findings-panel.measure-number-unit-line-at', {
+        measure: finding.measure,
+        number: number(finding.value),
+        unit,
+        threshold: number(finding.threshold),
+      });
 }
 
 /** Everything that is wrong with the tree, in the order of the work, and what the marks have already answered. */
 export function FindingsPanel({ found, early, left, measureNext, onPoint, onSelect }: Props) {
+  const say = useSay();
   const ruleName = useRuleNames();
   if (found.length === 0 && early.length === 0) {
-    return <p className="p-5">Nothing is wrong with this tree, as far as it was measured.</p>;
+    return <p className="p-5">{say('findings-panel.nothing-is-wrong-with-this')}</p>;
   }
   const still = left ? new Set(left.map(nameOf)) : null;
   const stages = [...new Set(found.map((finding) => finding.stage))];
@@ -48,8 +56,11 @@ export function FindingsPanel({ found, early, left, measureNext, onPoint, onSele
     <div className="pb-4">
       <Early warnings={early} onPoint={onPoint} />
       {measureNext && measureNext.length > 0 && (
-        <section className="border-b border-line bg-sand px-5 py-2.5 text-[14px]" aria-label="Measure next">
-          <h3 className="text-[13.5px] font-semibold">Measure next, if you doubt it</h3>
+        <section
+          className="border-b border-line bg-sand px-5 py-2.5 text-[14px]"
+          aria-label={say('findings-panel.measure-next')}
+        >
+          <h3 className="text-[13.5px] font-semibold">{say('findings-panel.measure-next-if-you-doubt')}</h3>
           <ul>
             {measureNext.map((one) => (
               <li key={one.limb + one.what}>
@@ -61,7 +72,13 @@ export function FindingsPanel({ found, early, left, measureNext, onPoint, onSele
                   }}
                 >
                   <b>
-                    {one.what} of {one.limb === 'trunk' ? 'the trunk' : `limb ${one.limb}`}
+                    {say('findings-panel.what-of-part', {
+                      what: one.what,
+                      part:
+                        one.limb === 'trunk'
+                          ? say('findings-panel.the-trunk')
+                          : say('findings-panel.limb-limb', { limb: one.limb }),
+                    })}
                   </b>{' '}
                   <span className="text-muted">{one.why}</span>
                 </button>
@@ -107,12 +124,15 @@ export function FindingsPanel({ found, early, left, measureNext, onPoint, onSele
                         <span
                           className={`px-1.5 text-[12.5px] ${answered ? 'text-moss' : look(finding.severity)}`}
                         >
-                          {answered ? 'answered' : SEVERITY_WORDS[finding.severity]}
+                          {answered ? term('answered') : SEVERITY_WORDS[finding.severity]}
                         </span>
                       </span>
                       <span className="block text-[14px]">{finding.reason}</span>
                       <span className="block text-[13px] text-muted">
-                        {figures(finding)} · {Math.round(finding.confidence * 100)} % sure
+                        {say('findings-panel.figures-confidence-sure', {
+                          figures: figures(finding),
+                          confidence: Math.round(finding.confidence * 100),
+                        })}
                       </span>
                     </button>
                     <p className="-mt-1 px-5 pb-1.5 text-[12.5px] text-muted">
@@ -121,7 +141,7 @@ export function FindingsPanel({ found, early, left, measureNext, onPoint, onSele
                         to={`/guide?rule=${finding.rule}`}
                         className="font-semibold text-ink underline underline-offset-4"
                       >
-                        Why this matters
+                        {say('findings-panel.why-this-matters')}
                       </Link>
                     </p>
                   </li>
@@ -135,13 +155,14 @@ export function FindingsPanel({ found, early, left, measureNext, onPoint, onSele
 }
 
 function Early({ warnings, onPoint }: { warnings: EarlyWarning[]; onPoint: (limbs: string[]) => void }) {
+  const say = useSay();
   if (warnings.length === 0) return null;
   return (
     <section
       className="border-b border-line bg-lichen-wash px-5 py-2.5 text-[14px]"
-      aria-label="Put right now"
+      aria-label={say('findings-panel.put-right-now')}
     >
-      <h3 className="text-[13.5px] font-semibold">Put right while the tree is young</h3>
+      <h3 className="text-[13.5px] font-semibold">{say('findings-panel.put-right-while-the-tree')}</h3>
       <ul>
         {warnings.map((one) => (
           <li

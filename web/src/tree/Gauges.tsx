@@ -1,3 +1,4 @@
+import { say, useSay } from '../text/say';
 import type { Totals, TreePage } from '../api/client';
 import { Button } from '../ui/Button';
 import { Gauge } from '../ui/Gauge';
@@ -13,17 +14,30 @@ interface Props {
 }
 
 const SAVE_WORDS: Record<SaveState, string> = {
-  saved: 'Saved',
-  waiting: 'Saving…',
-  saving: 'Saving…',
-  retrying: 'Not saved: trying again',
-  stale: 'Not saved',
-  refused: 'Not saved',
+  get saved() {
+    return say('gauges.saved');
+  },
+  get waiting() {
+    return say('gauges.saving');
+  },
+  get saving() {
+    return say('gauges.saving');
+  },
+  get retrying() {
+    return say('gauges.not-saved-trying-again');
+  },
+  get stale() {
+    return say('gauges.not-saved');
+  },
+  get refused() {
+    return say('gauges.not-saved');
+  },
 };
 const IN_ORDER: ReadonlySet<SaveState> = new Set(['saved', 'waiting', 'saving']);
 
 /** What the marks come to, each against its limit. */
 export function Gauges({ reading, limits, totals, work }: Props) {
+  const say = useSay();
   const { saveState, markError: error } = work;
   const wood = totals?.woodShare ?? 0;
   const big = totals?.bigCuts ?? 0;
@@ -36,25 +50,25 @@ export function Gauges({ reading, limits, totals, work }: Props) {
     <div
       className="border-b border-line px-5 pt-3.5 pb-2.5"
       aria-live="polite"
-      aria-label="What the marks come to"
+      aria-label={say('gauges.what-the-marks-come-to')}
     >
       <div className="grid grid-cols-2 gap-x-6 gap-y-2.5">
         <Gauge
-          name="Small wood taken"
+          name={say('name.small-wood-taken')}
           value={`${Math.round(wood * 100)} of ${percent(limits.woodShare)}`}
           full={wood / (limits.woodShare * 1.4)}
           tick={1 / 1.4}
           over={wood > limits.woodShare + 0.004}
         />
         <Gauge
-          name="Big cuts"
+          name={say('name.big-cuts')}
           value={`${big} of ${limits.bigCuts}`}
           full={big / (limits.bigCuts * 1.4)}
           tick={1 / 1.4}
           over={big > limits.bigCuts}
         />
         <Gauge
-          name="Fruiting wood in shade"
+          name={say('name.fruiting-wood-in-shade')}
           value={
             totals && Math.abs(shade - shadeBefore) > 0.004
               ? `${percent(shadeBefore)} → ${percent(shade)}`
@@ -65,7 +79,7 @@ export function Gauges({ reading, limits, totals, work }: Props) {
           over={shade > limits.shadeMost}
         />
         <Gauge
-          name="Fruits these buds can set"
+          name={say('name.fruits-these-buds-can-set')}
           value={`${fruits} for ${target} wanted`}
           full={times / (2 * limits.cropMost)}
           tick={0.5}
@@ -77,14 +91,23 @@ export function Gauges({ reading, limits, totals, work }: Props) {
         <span>
           {totals && totals.cuts > 0 ? (
             <>
-              {totals.cuts} cuts, {minutes(totals.minutes)}
-              {totals.ladderMinutes >= 0.5 ? `, ${minutes(totals.ladderMinutes)} on a ladder` : ''}
-              {totals.newSprouts > 0
-                ? `, about ${totals.newSprouts} ${totals.newSprouts === 1 ? 'sprout' : 'sprouts'} to follow`
-                : ''}
+              {say('gauges.cuts-cuts-minutes-part-part2', {
+                cuts: totals.cuts,
+                minutes: minutes(totals.minutes),
+                part:
+                  totals.ladderMinutes >= 0.5
+                    ? say('gauges.ladderminutes-on-a-ladder', {
+                        ladderMinutes: minutes(totals.ladderMinutes),
+                      })
+                    : '',
+                part2:
+                  totals.newSprouts > 0
+                    ? say('gauges.about-newsprouts-sprouts-to-follow', { newSprouts: totals.newSprouts })
+                    : '',
+              })}
             </>
           ) : (
-            'Nothing to do yet'
+            say('gauges.nothing-to-do-yet')
           )}
         </span>
         <span role="status" className={IN_ORDER.has(saveState) ? '' : 'font-semibold text-lichen'}>
@@ -100,8 +123,8 @@ export function Gauges({ reading, limits, totals, work }: Props) {
         <div role="alert" className="mt-1 border-l-4 border-lichen bg-lichen-wash px-3 py-1.5 text-[13.5px]">
           <p>{work.saveTrouble}</p>
           <span className="mt-1 flex flex-wrap gap-2">
-            <Button onClick={work.loadNewer}>Load the newer marks</Button>
-            <Button onClick={work.keepMine}>Keep mine instead</Button>
+            <Button onClick={work.loadNewer}>{say('gauges.load-the-newer-marks')}</Button>
+            <Button onClick={work.keepMine}>{say('gauges.keep-mine-instead')}</Button>
           </span>
         </div>
       )}
@@ -116,14 +139,27 @@ export function Gauges({ reading, limits, totals, work }: Props) {
 
 /** The orchard's figures: leaf over ground, light caught, and the crop; where marks change them, before and after. */
 function Harvest({ reading, totals }: Pick<Props, 'reading' | 'totals'>) {
+  const say = useSay();
   const light = totals?.lightAfter ?? reading.light;
   const crop = totals?.cropAfter ?? reading.crop;
   const figures: [string, string, string][] = [
-    ['Leaf over ground', reading.light.leafOverGround.toFixed(1), light.leafOverGround.toFixed(1)],
-    ['Light caught', percent(reading.light.interception), percent(light.interception)],
-    ['Crop', `${kilograms(reading.crop.kgPerTree)} kg`, `${kilograms(crop.kgPerTree)} kg`],
-    ['A hectare', `${Math.round(reading.crop.tonnesPerHa)} t`, `${Math.round(crop.tonnesPerHa)} t`],
-    ['First class', firstClass(reading.crop), firstClass(crop)],
+    [
+      say('gauges.leaf-over-ground'),
+      reading.light.leafOverGround.toFixed(1),
+      light.leafOverGround.toFixed(1),
+    ],
+    [say('gauges.light-caught'), percent(reading.light.interception), percent(light.interception)],
+    [
+      say('gauges.crop'),
+      say('gauges.kilograms-kg', { kilograms: kilograms(reading.crop.kgPerTree) }),
+      say('gauges.kilograms-kg', { kilograms: kilograms(crop.kgPerTree) }),
+    ],
+    [
+      say('gauges.a-hectare'),
+      `${Math.round(reading.crop.tonnesPerHa)} t`,
+      `${Math.round(crop.tonnesPerHa)} t`,
+    ],
+    [say('gauges.first-class'), firstClass(reading.crop), firstClass(crop)],
   ];
   return (
     <dl className="mt-2.5 grid grid-cols-5 gap-x-3 text-[13px]">

@@ -1,3 +1,4 @@
+import { say, useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type LightLayer, type TreePage } from '../api/client';
 import { percent } from '../ui/words';
@@ -7,12 +8,60 @@ import type { Layer } from '../stand/paint';
 export type Shown = Layer | 'section';
 
 const LAYERS: { id: Shown; words: string; tells: string }[] = [
-  { id: 'wood', words: 'Wood', tells: 'Wood by age' },
-  { id: 'light', words: 'Light', tells: 'Light at every fruiting place over the season' },
-  { id: 'section', words: 'Slice', tells: 'The light on a slice through the trunk' },
-  { id: 'crop', words: 'Buds', tells: 'Flower buds where they are' },
-  { id: 'harvest', words: 'Harvest', tells: 'The tree under the crop it is meant to carry' },
-  { id: 'seen', words: 'Seen', tells: 'What was measured, counted, or only expected' },
+  {
+    id: 'wood',
+    get words() {
+      return say('layers.wood');
+    },
+    get tells() {
+      return say('layers.wood-by-age');
+    },
+  },
+  {
+    id: 'light',
+    get words() {
+      return say('layers.light');
+    },
+    get tells() {
+      return say('layers.light-at-every-fruiting-place');
+    },
+  },
+  {
+    id: 'section',
+    get words() {
+      return say('layers.slice');
+    },
+    get tells() {
+      return say('layers.the-light-on-a-slice');
+    },
+  },
+  {
+    id: 'crop',
+    get words() {
+      return say('layers.buds');
+    },
+    get tells() {
+      return say('layers.flower-buds-where-they-are');
+    },
+  },
+  {
+    id: 'harvest',
+    get words() {
+      return say('layers.harvest');
+    },
+    get tells() {
+      return say('layers.the-tree-under-the-crop');
+    },
+  },
+  {
+    id: 'seen',
+    get words() {
+      return say('layers.seen');
+    },
+    get tells() {
+      return say('layers.what-was-measured-counted-or');
+    },
+  },
 ];
 
 interface Props {
@@ -31,6 +80,7 @@ interface Props {
 
 /** Chooses what the drawing shows, and says how to read it. */
 export function Layers(props: Props) {
+  const say = useSay();
   const { shown, onShown, target, onTarget, numbered, onNumbered, along, onAlong, page, waiting, light } =
     props;
   const look = (on: boolean) =>
@@ -38,7 +88,11 @@ export function Layers(props: Props) {
   return (
     <>
       <div className="flex max-w-full flex-wrap justify-end gap-2">
-        <div className="flex flex-wrap bg-paper/90 p-1" role="group" aria-label="What the drawing shows">
+        <div
+          className="flex flex-wrap bg-paper/90 p-1"
+          role="group"
+          aria-label={say('layers.what-the-drawing-shows')}
+        >
           {LAYERS.map((layer) => (
             <button
               key={layer.id}
@@ -54,17 +108,17 @@ export function Layers(props: Props) {
             </button>
           ))}
         </div>
-        <div className="flex bg-paper/90 p-1" role="group" aria-label="What is drawn with it">
+        <div className="flex bg-paper/90 p-1" role="group" aria-label={say('layers.what-is-drawn-with-it')}>
           <button
             type="button"
             aria-pressed={target}
-            title="The outline its system wants at this age (key T)"
+            title={say('layers.the-outline-its-system-wants')}
             onClick={() => {
               onTarget(!target);
             }}
             className={look(target)}
           >
-            Target
+            {say('layers.target')}
           </button>
           <button
             type="button"
@@ -74,20 +128,24 @@ export function Layers(props: Props) {
             }}
             className={look(numbered)}
           >
-            Numbers
+            {say('layers.numbers')}
           </button>
         </div>
       </div>
       <div className="max-w-[330px] bg-paper/90 px-3 py-1.5 text-[12.5px]" aria-live="polite">
         {waiting ? (
-          'Working it out…'
+          say('layers.working-it-out')
         ) : (
           <Key shown={shown} along={along} onAlong={onAlong} page={page} light={light} />
         )}
         {target && (
           <p className="mt-0.5 border-t border-line pt-1 first:mt-0 first:border-0 first:pt-0">
-            <b>Leaf {page.name.leaf}:</b> {page.target.heightM.toFixed(1)} m tall,{' '}
-            {page.target.spreadM.toFixed(1)} m wide. {page.target.doNow}
+            <b>{say('layers.leaf-leaf', { leaf: page.name.leaf })}</b>{' '}
+            {say('layers.heightm-m-tall-spreadm-m', {
+              heightM: page.target.heightM.toFixed(1),
+              spreadM: page.target.spreadM.toFixed(1),
+              doNow: page.target.doNow,
+            })}
           </p>
         )}
       </div>
@@ -108,12 +166,13 @@ function Key({
   onAlong: (along: boolean) => void;
   page: TreePage;
 }) {
+  const say = useSay();
   if (shown === 'wood') {
     return (
       <Swatches
-        label="Wood by age"
+        label={say('layers.wood-by-age')}
         rows={[
-          ['#a03a2c', 'last year'],
+          ['#a03a2c', say('layers.last-year')],
           ['#7e4a38', '2'],
           ['#6c503e', '3'],
           ['#54493f', 'older'],
@@ -124,12 +183,12 @@ function Key({
   if (shown === 'light' || shown === 'section') {
     return (
       <>
-        <ul aria-label="Light over the season">
+        <ul aria-label={say('layers.light-over-the-season')}>
           {(
             [
-              ['■', 'under 30 %: buds die', '#3e466c'],
-              ['▲', '30 to 50 %: fruit, few new buds', '#8a6410'],
-              ['●', 'over 50 %: fruit and buds', '#4c7430'],
+              ['■', say('layers.under-30-buds-die'), '#3e466c'],
+              ['▲', say('layers.30-to-50-fruit-few'), '#8a6410'],
+              ['●', say('layers.over-50-fruit-and-buds'), '#4c7430'],
             ] as const
           ).map(([shape, words, colour]) => (
             <li key={words}>
@@ -142,12 +201,14 @@ function Key({
         </ul>
         {light && light.shades.length > 0 && (
           <p>
-            A window would open most at{' '}
-            {light.shades
-              .slice(0, 2)
-              .map((shade) => `limb ${shade.limb} (+${percent(shade.fromTree)})`)
-              .join(' and ')}
-            .
+            {say('layers.a-window-would-open-most', {
+              shades: light.shades
+                .slice(0, 2)
+                .map((shade) =>
+                  say('layers.limb-limb-fromtree', { limb: shade.limb, fromTree: percent(shade.fromTree) }),
+                )
+                .join(' and '),
+            })}
           </p>
         )}
         {shown === 'section' && (
@@ -158,7 +219,10 @@ function Key({
               onAlong(!along);
             }}
           >
-            Sliced {along ? 'along' : 'across'} the row: slice {along ? 'across' : 'along'}
+            {say('layers.sliced-part-the-row-slice', {
+              part: along ? 'along' : 'across',
+              part2: along ? 'across' : 'along',
+            })}
           </button>
         )}
       </>
@@ -168,9 +232,15 @@ function Key({
     const { crop } = page.reading;
     return (
       <p>
-        {crop.flowerBuds} flower buds would set {crop.expectedFruits}; it is meant to carry{' '}
-        {crop.targetFruits}.{' '}
-        {crop.thinningLeft > 0 ? `${crop.thinningLeft} to thin, if nothing is cut.` : 'Nothing to thin.'}
+        {say('layers.flowerbuds-flower-buds-would-set', {
+          flowerBuds: crop.flowerBuds,
+          expectedFruits: crop.expectedFruits,
+          targetFruits: crop.targetFruits,
+          part:
+            crop.thinningLeft > 0
+              ? say('layers.thinningleft-to-thin-if-nothing', { thinningLeft: crop.thinningLeft })
+              : say('layers.nothing-to-thin'),
+        })}
       </p>
     );
   }
@@ -179,17 +249,18 @@ function Key({
   }
   return (
     <Swatches
-      label="How much of it was seen"
+      label={say('layers.how-much-of-it-was')}
       rows={[
         ['#423832', 'measured'],
-        ['#965c3e', 'counted, arranged by chance'],
-        ['#7a848a', 'expected for its kind and thickness'],
+        ['#965c3e', say('layers.counted-arranged-by-chance')],
+        ['#7a848a', say('layers.expected-for-its-kind-and')],
       ]}
     />
   );
 }
 
 function HarvestKey({ page }: { page: TreePage }) {
+  const say = useSay();
   // by the finding, so that the school's own line holds here too
   const low = page.reading.findings.filter((finding) => finding.rule === 'will-drop');
   const weak = page.reading.harvest.filter((limb) => limb.breakRisk >= 0.1);
@@ -201,21 +272,23 @@ function HarvestKey({ page }: { page: TreePage }) {
   return (
     <div>
       <p>
-        Thinned to {Math.min(page.reading.crop.targetFruits, page.reading.crop.expectedFruits)} fruits. Limbs
-        bend as their wood lets them.
+        {say('layers.thinned-to-min-fruits-limbs', {
+          min: Math.min(page.reading.crop.targetFruits, page.reading.crop.expectedFruits),
+        })}
       </p>
       {low.length > 0 && (
         <p>
-          Tips under {low[0]?.threshold} cm: limb{' '}
-          {low
-            .slice(0, 4)
-            .map((finding) => finding.limbs[0])
-            .join(', ')}
-          .
+          {say('layers.tips-under-threshold-cm-limb', {
+            threshold: low[0]?.threshold,
+            low: low
+              .slice(0, 4)
+              .map((finding) => finding.limbs[0])
+              .join(', '),
+          })}
         </p>
       )}
-      {weak.length > 0 && <p>One in ten or more to break: limb {names(weak)}.</p>}
-      {low.length === 0 && weak.length === 0 && <p>No tip touches down, no union is at its limit.</p>}
+      {weak.length > 0 && <p>{say('layers.one-in-ten-or-more', { names: names(weak) })}</p>}
+      {low.length === 0 && weak.length === 0 && <p>{say('layers.no-tip-touches-down-no')}</p>}
     </div>
   );
 }

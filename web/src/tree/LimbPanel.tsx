@@ -1,3 +1,5 @@
+import { term } from '../text/term';
+import { say, useSay } from '../text/say';
 import { useRuleNames } from '../guide/useRules';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
@@ -22,6 +24,7 @@ const compass = ['north', 'north-east', 'east', 'south-east', 'south', 'south-we
 
 /** The selected limb: what it is, its numbers, what is wrong with it, and what each possible cut would do. */
 export function LimbPanel({ id, limb, page, light, work, onClose, onSelect }: Props) {
+  const say = useSay();
   const ruleName = useRuleNames();
   const line = page.limbs.find((one) => one.id === limb);
   const children = page.limbs.filter((one) => one.parent === limb);
@@ -41,14 +44,16 @@ export function LimbPanel({ id, limb, page, light, work, onClose, onSelect }: Pr
     placeholderData: keepPreviousData,
   });
   return (
-    <section className="min-h-0 flex-1 overflow-auto" aria-label={`Limb ${limb}`}>
+    <section className="min-h-0 flex-1 overflow-auto" aria-label={say('limb-panel.limb-limb', { limb })}>
       <div className="flex items-start justify-between gap-3 px-5 pt-3">
         <div>
-          <h2 className="text-[20px] font-bold">{limb === 'trunk' ? 'The leader' : `Limb ${limb}`}</h2>
+          <h2 className="text-[20px] font-bold">
+            {limb === 'trunk' ? say('limb-panel.the-leader') : say('limb-panel.limb-limb', { limb })}
+          </h2>
           {line && <p className="text-[14px] text-muted">{describe(line)}</p>}
         </div>
-        <Button onClick={onClose} aria-label="Back to the lists">
-          Back
+        <Button onClick={onClose} aria-label={say('limb-panel.back-to-the-lists')}>
+          {say('limb-panel.back')}
         </Button>
       </div>
       {line && <Numbers line={line} />}
@@ -63,11 +68,13 @@ export function LimbPanel({ id, limb, page, light, work, onClose, onSelect }: Pr
         </ul>
       )}
       <h3 className="px-5 pt-3 pb-1 text-[13.5px] font-semibold text-muted">
-        What could be done, and what each would do
+        {say('limb-panel.what-could-be-done-and')}
       </h3>
-      {options.isPending && <p className="px-5 text-muted">Trying each cut…</p>}
+      {options.isPending && <p className="px-5 text-muted">{say('limb-panel.trying-each-cut')}</p>}
       {options.isError && <Failed error={options.error} />}
-      {options.data?.length === 0 && <p className="px-5 text-muted">Nothing sensible can be cut here.</p>}
+      {options.data?.length === 0 && (
+        <p className="px-5 text-muted">{say('limb-panel.nothing-sensible-can-be-cut')}</p>
+      )}
       <ul>
         {(options.data ?? []).map((option) => {
           const key = keyOf(option.mark);
@@ -82,12 +89,19 @@ export function LimbPanel({ id, limb, page, light, work, onClose, onSelect }: Pr
                 <b>{option.title}</b>
                 <p className="text-[13px] text-muted">{option.place}</p>
                 <p className="text-[13px]">
-                  {option.numbers}. Takes {percent(option.woodShare)} of the small wood,{' '}
-                  {percent(option.flowerShare)} of the flower buds
-                  {Math.abs(lightChange) >= 0.005
-                    ? `; shade ${percent(option.shadeBefore)} → ${percent(option.shadeAfter)}`
-                    : '; light stays as it is'}
-                  .{option.answer ? ` ${option.answer}` : ''}
+                  {say('limb-panel.numbers-takes-woodshare-of-the', {
+                    numbers: option.numbers,
+                    woodShare: percent(option.woodShare),
+                    flowerShare: percent(option.flowerShare),
+                    part:
+                      Math.abs(lightChange) >= 0.005
+                        ? say('limb-panel.shade-shadebefore-shadeafter', {
+                            shadeBefore: percent(option.shadeBefore),
+                            shadeAfter: percent(option.shadeAfter),
+                          })
+                        : say('limb-panel.light-stays-as-it-is'),
+                    part2: option.answer ? ` ${option.answer}` : '',
+                  })}
                 </p>
               </div>
               <Button
@@ -98,7 +112,7 @@ export function LimbPanel({ id, limb, page, light, work, onClose, onSelect }: Pr
                   else work.take(option.mark);
                 }}
               >
-                {on ? 'Marked' : 'Mark'}
+                {on ? say('limb-panel.marked') : say('limb-panel.mark')}
               </Button>
             </li>
           );
@@ -106,7 +120,7 @@ export function LimbPanel({ id, limb, page, light, work, onClose, onSelect }: Pr
       </ul>
       {children.length > 0 && (
         <p className="px-5 py-3 text-[14px] text-muted">
-          It carries{' '}
+          {say('limb-panel.it-carries')}{' '}
           {children.map((child) => (
             <button
               key={child.id}
@@ -116,7 +130,7 @@ export function LimbPanel({ id, limb, page, light, work, onClose, onSelect }: Pr
                 onSelect(child.id);
               }}
             >
-              limb {child.id}
+              {say('limb-panel.limb-id', { id: child.id })}
             </button>
           ))}
         </p>
@@ -127,6 +141,7 @@ export function LimbPanel({ id, limb, page, light, work, onClose, onSelect }: Pr
 
 /** What hangs on the limb at harvest, and whose light it takes. */
 function Beyond({ limb, page, light }: { limb: string; page: TreePage; light: LightLayer | undefined }) {
+  const say = useSay();
   const load = page.reading.harvest.find((one) => one.limb === limb);
   const shade = light?.shades.find((one) => one.limb === limb);
   const from = (shade?.fromLimbs ?? []).slice(0, 3);
@@ -137,17 +152,31 @@ function Beyond({ limb, page, light }: { limb: string; page: TreePage; light: Li
     <ul className="mt-2.5 px-5 text-[13.5px]">
       {load && load.fruits >= 1 && (
         <li>
-          <b>At harvest</b> it carries {load.fruit_kg} kg ({load.fruits} fruits); its tip comes from{' '}
-          {Math.round(load.tipNow_cm)} to {Math.round(load.tipAtHarvest_cm)} cm
-          {load.breakRisk >= 0.02 ? `; ${percent(load.breakRisk)} to break at the union` : ''}.
+          <b>{say('limb-panel.at-harvest')}</b>{' '}
+          {say('limb-panel.it-carries-fruitkg-kg-fruits', {
+            fruitkg: load.fruit_kg,
+            fruits: load.fruits,
+            tipNowcm: Math.round(load.tipNow_cm),
+            tipAtHarvestcm: Math.round(load.tipAtHarvest_cm),
+            part:
+              load.breakRisk >= 0.02
+                ? say('limb-panel.breakrisk-to-break-at-the', { breakRisk: percent(load.breakRisk) })
+                : '',
+          })}
         </li>
       )}
       {from.length > 0 && (
         <li>
-          <b>It shades</b>{' '}
+          <b>{say('limb-panel.it-shades')}</b>{' '}
           {from
-            .map(
-              (one) => `${one.limb === 'trunk' ? 'the leader' : `limb ${one.limb}`} by ${percent(one.light)}`,
+            .map((one) =>
+              say('limb-panel.part-by-light', {
+                part:
+                  one.limb === 'trunk'
+                    ? say('limb-panel.the-leader-2')
+                    : say('limb-panel.limb-limb-2', { limb: one.limb }),
+                light: percent(one.light),
+              }),
             )
             .join(', ')}
           .
@@ -158,23 +187,33 @@ function Beyond({ limb, page, light }: { limb: string; page: TreePage; light: Li
 }
 
 function describe(line: LimbLine): string {
-  const side = compass[Math.round(line.bearingDeg / 45) % 8] ?? '';
+  const side = term(compass[Math.round(line.bearingDeg / 45) % 8] ?? '');
   const from =
-    line.parent === 'trunk' ? `the trunk at ${line.atCm} cm` : `limb ${line.parent}, ${line.atCm} cm out`;
+    line.parent === 'trunk'
+      ? say('limb-panel.the-trunk-at-atcm-cm', { atCm: line.atCm })
+      : say('limb-panel.limb-parent-atcm-cm-out', { parent: line.parent, atCm: line.atCm });
   const how = line.conditions.length > 0 ? `, ${line.conditions.join(' and ')}` : '';
-  return `${line.role.replace('-', ' ')}${how}, ${line.age} years, to the ${side} from ${from}${line.note ? `. ${line.note}` : ''}`;
+  return say('limb-panel.role-how-age-years-to', {
+    role: term(line.role),
+    how,
+    age: line.age,
+    side,
+    from,
+    part: line.note ? `. ${line.note}` : '',
+  });
 }
 
 function Numbers({ line }: { line: LimbLine }) {
+  const say = useSay();
   const facts: [string, ReactNode][] = [
-    ['Thickness', `${line.diameterMm} mm`],
-    ['Against parent', line.ratio.toFixed(2)],
-    ['Length', `${line.lengthCm} cm`],
-    ['Last growth', `${line.lastGrowthCm} cm`],
-    ['Angle', `${line.angleDeg}°`],
-    ['Light', line.light == null ? 'no fruiting wood' : percent(line.light)],
-    ['Shoots, spurs', `${line.shoots}, ${line.spurs}`],
-    ['Flower buds', line.flowerBuds],
+    [say('limb-panel.thickness'), say('limb-panel.diametermm-mm', { diameterMm: line.diameterMm })],
+    [say('limb-panel.against-parent'), line.ratio.toFixed(2)],
+    [say('limb-panel.length'), say('limb-panel.lengthcm-cm', { lengthCm: line.lengthCm })],
+    [say('limb-panel.last-growth'), say('limb-panel.lastgrowthcm-cm', { lastGrowthCm: line.lastGrowthCm })],
+    [say('limb-panel.angle'), `${line.angleDeg}°`],
+    [say('limb-panel.light'), line.light == null ? say('limb-panel.no-fruiting-wood') : percent(line.light)],
+    [say('limb-panel.shoots-spurs'), `${line.shoots}, ${line.spurs}`],
+    [say('limb-panel.flower-buds'), line.flowerBuds],
   ];
   return (
     <dl className="mt-2.5 grid grid-cols-4 gap-x-3 gap-y-2 px-5">

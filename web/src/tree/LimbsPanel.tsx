@@ -1,3 +1,5 @@
+import { term } from '../text/term';
+import { useSay } from '../text/say';
 import { useState } from 'react';
 import type { LimbLine } from '../api/client';
 import { percent } from '../ui/words';
@@ -11,17 +13,18 @@ interface Props {
 
 /** Every measured limb in survey order: the drawing's list for hand and screen reader. */
 export function LimbsPanel({ limbs, going, onPoint, onSelect }: Props) {
+  const say = useSay();
   const [sought, setSought] = useState('');
   const shown = limbs.filter((limb) =>
-    `${limb.id} ${limb.role} ${limb.conditions.join(' ')}`.includes(sought.toLowerCase()),
+    `${limb.id} ${term(limb.role)} ${limb.conditions.map(term).join(' ')}`.includes(sought.toLowerCase()),
   );
   return (
     <div>
       <div className="border-b border-line px-5 py-2">
         <input
           type="search"
-          aria-label="Search limbs"
-          placeholder="Limb, role or condition"
+          aria-label={say('limbs-panel.search-limbs')}
+          placeholder={say('limbs-panel.limb-role-or-condition')}
           value={sought}
           onChange={(event) => {
             setSought(event.target.value);
@@ -29,8 +32,8 @@ export function LimbsPanel({ limbs, going, onPoint, onSelect }: Props) {
           className="min-h-9 w-full bg-paper"
         />
       </div>
-      {shown.length === 0 && <p className="p-5 text-muted">No limb answers to that.</p>}
-      <ul aria-label="Limbs">
+      {shown.length === 0 && <p className="p-5 text-muted">{say('limbs-panel.no-limb-answers-to-that')}</p>}
+      <ul aria-label={say('limbs-panel.limbs')}>
         {shown.map((limb) => (
           <li key={limb.id} className="border-b border-line">
             <button
@@ -54,19 +57,24 @@ export function LimbsPanel({ limbs, going, onPoint, onSelect }: Props) {
             >
               <b className={going.has(limb.id) ? 'text-tape' : ''}>{limb.id}</b>
               <span className="text-[14px]">
-                {limb.role}
+                {term(limb.role)}
                 {limb.conditions.length > 0 && <b className="text-lichen"> {limb.conditions.join(', ')}</b>}
                 <span className="block text-[13px] text-muted">
-                  {limb.diameterMm} mm, {limb.lengthCm} cm, {limb.angleDeg}° to {limb.bearingDeg}°
+                  {say('limbs-panel.diametermm-mm-lengthcm-cm-angledeg', {
+                    diameterMm: limb.diameterMm,
+                    lengthCm: limb.lengthCm,
+                    angleDeg: limb.angleDeg,
+                    bearingDeg: limb.bearingDeg,
+                  })}
                 </span>
               </span>
               <span className="text-[13px] text-muted">
                 {going.has(limb.id) ? (
-                  <b className="text-tape">marked</b>
+                  <b className="text-tape">{say('limbs-panel.marked')}</b>
                 ) : limb.light == null ? (
                   ''
                 ) : (
-                  `${percent(limb.light)} light`
+                  say('limbs-panel.light-light', { light: percent(limb.light) })
                 )}
               </span>
             </button>

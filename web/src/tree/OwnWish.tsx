@@ -1,3 +1,4 @@
+import { say, useSay } from '../text/say';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import type { Decisions, TreePage } from '../api/client';
@@ -6,15 +7,16 @@ import { typedNumber } from '../ui/numbers';
 import { OpenPanel } from '../ui/OpenPanel';
 
 /** What a grower may weigh, in the order of the drawing's gauges, and how it reads. */
-const GOALS = [
-  ['light', 'Light on the fruiting wood'],
-  ['crop', 'Crop'],
-  ['height', 'Low, within reach'],
-  ['renewal', 'Young wood for old'],
-  ['structure', 'A sound frame'],
-  ['labour', 'Little work'],
-] as const;
-type Goal = (typeof GOALS)[number][0];
+const GOALS = () =>
+  [
+    ['light', say('own-wish.light-on-the-fruiting-wood')],
+    ['crop', say('own-wish.crop')],
+    ['height', say('own-wish.low-within-reach')],
+    ['renewal', say('own-wish.young-wood-for-old')],
+    ['structure', say('own-wish.a-sound-frame')],
+    ['labour', say('own-wish.little-work')],
+  ] as const;
+type Goal = ReturnType<typeof GOALS>[number][0];
 const MOST_WEIGHT = 3;
 
 interface Props {
@@ -34,11 +36,12 @@ interface Typed {
 
 /** Own weights for the goals and own limits for one winter, beside what purpose and school would set. */
 export function OwnWish({ decisions, usual, limits, onChange }: Props) {
+  const say = useSay();
   const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState<Typed | null>(null);
   const now: Typed = typed ?? {
     goals: Object.fromEntries(
-      GOALS.map(([goal]) => [goal, decisions.goals?.[goal] ?? usual[goal] ?? 1]),
+      GOALS().map(([goal]) => [goal, decisions.goals?.[goal] ?? usual[goal] ?? 1]),
     ) as Record<Goal, number>,
     woodShare: String(Math.round(limits.woodShare * 100)),
     bigCuts: String(limits.bigCuts),
@@ -67,14 +70,19 @@ export function OwnWish({ decisions, usual, limits, onChange }: Props) {
   const limitFields = [
     {
       limit: 'woodShare',
-      words: 'Small wood taken, at most',
+      words: say('own-wish.small-wood-taken-at-most'),
       unit: '%',
       wrong: wood === null ? 'From 1 to 75 %.' : '',
     },
-    { limit: 'bigCuts', words: 'Big cuts, at most', unit: '', wrong: big === null ? 'From 0 to 60.' : '' },
+    {
+      limit: 'bigCuts',
+      words: say('own-wish.big-cuts-at-most'),
+      unit: '',
+      wrong: big === null ? 'From 0 to 60.' : '',
+    },
     {
       limit: 'reach',
-      words: 'Reach from the ground',
+      words: say('own-wish.reach-from-the-ground'),
       unit: 'm',
       wrong: reach === null ? 'From 1 to 6 m.' : '',
     },
@@ -86,10 +94,10 @@ export function OwnWish({ decisions, usual, limits, onChange }: Props) {
         setTyped(null);
         setOpen(next);
       }}
-      opener="Weigh it yourself"
-      before={own ? 'Limits of your own. ' : ''}
-      title="What counts on this tree"
-      description="At 0 it does not count; twice the weight counts twice as much. The limits hold for one winter."
+      opener={say('own-wish.weigh-it-yourself')}
+      before={own ? say('own-wish.limits-of-your-own') : ''}
+      title={say('own-wish.what-counts-on-this-tree')}
+      description={say('own-wish.at-0-it-does-not')}
       actions={
         <>
           <Button
@@ -97,18 +105,18 @@ export function OwnWish({ decisions, usual, limits, onChange }: Props) {
               close({ ...decisions, goals: undefined, hold: undefined });
             }}
           >
-            As usual
+            {say('own-wish.as-usual')}
           </Button>
           <Dialog.Close asChild>
-            <Button>Leave</Button>
+            <Button>{say('own-wish.leave')}</Button>
           </Dialog.Close>
           <Button weight="ink" disabled={wrong} onClick={use}>
-            Plan by these
+            {say('own-wish.plan-by-these')}
           </Button>
         </>
       }
     >
-      {GOALS.map(([goal, words]) => (
+      {GOALS().map(([goal, words]) => (
         <label key={goal} className="flex items-center gap-4 border-b border-line py-1.5 text-[14px]">
           <span className="w-48 flex-none">{words}</span>
           <input

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Decisions, type TreePage } from '../api/client';
 import { PHASES } from '../ui/phases';
@@ -26,6 +27,7 @@ export function PlanChoices({
   limits: TreePage['limits'];
   onChange: (next: Decisions) => void;
 }) {
+  const say = useSay();
   const known = useQuery({
     queryKey: ['knowledge'],
     queryFn: () => answer(api.GET('/api/knowledge')),
@@ -42,7 +44,7 @@ export function PlanChoices({
   return (
     <div className="grid grid-cols-2 gap-3 border-b border-line px-5 py-2.5">
       <label className="text-[12.5px] text-muted">
-        Purpose
+        {say('plan-choices.purpose')}
         <select
           value={purpose}
           onChange={(event) => {
@@ -51,7 +53,7 @@ export function PlanChoices({
           }}
           className="block min-h-9 w-full border-b border-muted/60 bg-paper text-[14px] text-ink"
         >
-          {purpose === '' && <option value="">Your own</option>}
+          {purpose === '' && <option value="">{say('plan-choices.your-own')}</option>}
           {purposes.map((one) => (
             <option key={one.id} value={one.id}>
               {one.name}
@@ -60,7 +62,7 @@ export function PlanChoices({
         </select>
       </label>
       <label className="text-[12.5px] text-muted">
-        School
+        {say('plan-choices.school')}
         <select
           value={school}
           title={schools.find((one) => one.id === school)?.why}
@@ -77,7 +79,7 @@ export function PlanChoices({
         </select>
       </label>
       <label className="text-[12.5px] text-muted">
-        When
+        {say('plan-choices.when')}
         <select
           value={decisions.phase ?? 'dormant'}
           onChange={(event) => {
@@ -93,7 +95,7 @@ export function PlanChoices({
         </select>
       </label>
       <label className="text-[12.5px] text-muted">
-        Over
+        {say('plan-choices.over')}
         <select
           value={decisions.winters ?? USUAL_WINTERS}
           onChange={(event) => {
@@ -103,7 +105,9 @@ export function PlanChoices({
         >
           {[1, 2, 3, 4].map((winters) => (
             <option key={winters} value={winters}>
-              {winters === 1 ? 'this visit alone' : `${String(winters)} winters`}
+              {winters === 1
+                ? say('plan-choices.this-visit-alone')
+                : say('plan-choices.winters-winters', { winters: String(winters) })}
             </option>
           ))}
         </select>

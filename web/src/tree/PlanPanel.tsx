@@ -1,3 +1,4 @@
+import { say, useSay } from '../text/say';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Decisions, Mark, Plan, Step, TreePage } from '../api/client';
@@ -31,21 +32,39 @@ interface Props {
 }
 
 const PLAN_WORDS: Record<string, string> = {
-  recommended: 'Recommended',
-  gentler: 'Gentler',
-  firmer: 'Firmer',
-  'in-one-winter': 'One winter',
-  nothing: 'No cuts',
+  get recommended() {
+    return say('plan-panel.recommended');
+  },
+  get gentler() {
+    return say('plan-panel.gentler');
+  },
+  get firmer() {
+    return say('plan-panel.firmer');
+  },
+  get 'in-one-winter'() {
+    return say('plan-panel.one-winter');
+  },
+  get nothing() {
+    return say('plan-panel.no-cuts');
+  },
 };
 /** The plans beside the recommended one, named before they are thought out. */
 const STILL_TO_COME = ['gentler', 'firmer', 'nothing'];
 /** So many steps of later winters are shown at once; more are folded. */
 const FEW_LATER = 6;
 const TIMING_WORDS: Record<string, string> = {
-  allowed: 'Allowed now',
-  better: 'A good time',
-  best: 'The best time',
-  not: 'Not now',
+  get allowed() {
+    return say('plan-panel.allowed-now');
+  },
+  get better() {
+    return say('plan-panel.a-good-time');
+  },
+  get best() {
+    return say('plan-panel.the-best-time');
+  },
+  get not() {
+    return say('plan-panel.not-now');
+  },
 };
 
 /** The proposed work in its order; each step can be taken, changed or left. */
@@ -62,9 +81,10 @@ export function PlanPanel({
   onSelect,
   onRethink,
 }: Props) {
+  const say = useSay();
   const [name, setName] = useState('recommended');
   const [open, setOpen] = useState<string | null>(null);
-  if (pending) return <Loading what="Weighing the cuts…" />;
+  if (pending) return <Loading what={say('plan-panel.weighing-the-cuts')} />;
   if (error) return <Failed error={error} />;
   if (!plans) return null;
   const choices = withOneWinter(plans.plans, plans.inOneWinter);
@@ -81,7 +101,11 @@ export function PlanPanel({
   const same = now.length > 0 && sameAsRecommended(plan, choices[0]);
   return (
     <div className="pb-4">
-      <div className="flex border-b border-line px-3 text-[13px]" role="group" aria-label="How far to go">
+      <div
+        className="flex border-b border-line px-3 text-[13px]"
+        role="group"
+        aria-label={say('plan-panel.how-far-to-go')}
+      >
         {choices.map((one) => (
           <button
             key={one.name}
@@ -106,16 +130,16 @@ export function PlanPanel({
       </div>
       {workedOn !== '' && (
         <p className="bg-lichen-wash px-5 py-2 text-[13.5px]">
-          Worked on since it was surveyed, on {day(workedOn)}: this plan is for the tree before that.{' '}
+          {say('plan-panel.worked-on-since-it-was', { workedOn: day(workedOn) })}{' '}
           <Link to={`/trees/${id}/survey`} className="font-semibold underline underline-offset-4">
-            Confirm the tree as it is expected now
+            {say('plan-panel.confirm-the-tree-as-it')}
           </Link>
-          , and the next stage is planned on it.
+          {say('plan-panel.and-the-next-stage-is')}
         </p>
       )}
       {plans.following && (
         <p className="px-5 pt-2 text-[13px] text-muted" role="status">
-          Gentler and firmer ways, and the seasons after each, follow…
+          {say('plan-panel.gentler-and-firmer-ways-and')}
         </p>
       )}
       <PlansBeside plans={choices} words={PLAN_WORDS} />
@@ -129,8 +153,9 @@ export function PlanPanel({
       </p>
       {plan.name === 'nothing' ? (
         <p className="px-5 py-4">
-          Left alone, {percent(plan.totals.lightAfter.underFruitLight)} of its fruiting wood stays in shade.
-          Nothing is cut, nothing sprouts; what is dead, broken or from below the union stays too.
+          {say('plan-panel.left-alone-underfruitlight-of-its', {
+            underFruitLight: percent(plan.totals.lightAfter.underFruitLight),
+          })}
         </p>
       ) : (
         <div className="flex items-center gap-2 px-5 pt-3">
@@ -146,18 +171,22 @@ export function PlanPanel({
             }}
           >
             {missing.length === now.length
-              ? `Take all ${now.length}`
+              ? say('plan-panel.take-all-length', { length: now.length })
               : missing.length === 0
-                ? 'All taken'
-                : `Take the other ${missing.length}`}
+                ? say('plan-panel.all-taken')
+                : say('plan-panel.take-the-other-length', { length: missing.length })}
           </Button>
           {work.marks.length > 0 && (
             <>
-              <Button onClick={onRethink} disabled={thinking} title="Plan again round what is marked">
-                {thinking ? 'Thinking…' : 'Think again'}
+              <Button
+                onClick={onRethink}
+                disabled={thinking}
+                title={say('plan-panel.plan-again-round-what-is')}
+              >
+                {thinking ? say('plan-panel.thinking') : say('plan-panel.think-again')}
               </Button>
               <Button weight="quiet" onClick={work.clear}>
-                Clear
+                {say('plan-panel.clear')}
               </Button>
             </>
           )}
@@ -165,9 +194,7 @@ export function PlanPanel({
       )}
       {same && <p className="px-5 pt-3 text-[13.5px] text-muted">{same}</p>}
       {now.length === 0 && plan.name !== 'nothing' && (
-        <p className="px-5 py-4">
-          Nothing is worth cutting this winter, by these goals. Look again when it has grown.
-        </p>
+        <p className="px-5 py-4">{say('plan-panel.nothing-is-worth-cutting-this')}</p>
       )}
       {stages.map((stage) => (
         <section key={stage} aria-label={STAGE_WORDS[stage] ?? stage}>
@@ -207,16 +234,22 @@ function sameAsRecommended(plan: Plan, recommended: Plan | undefined): string | 
       .join();
   if (plan === recommended || cuts(plan) !== cuts(recommended)) return undefined;
   return plan.name === 'gentler'
-    ? 'The same cuts as recommended: a gentler hand would make each of them too.'
-    : 'The same cuts as recommended: more would cost more than it brings.';
+    ? say('plan-panel.the-same-cuts-as-recommended')
+    : say('plan-panel.the-same-cuts-as-recommended-2');
 }
 
 /** What a plan comes to, in two short lines; dots while it is thought out anew. */
 function Sum({ plan, known }: { plan: Plan; known: boolean }) {
-  const cuts = `${plan.totals.cuts} ${plan.totals.cuts === 1 ? 'cut' : 'cuts'}`;
+  const say = useSay();
+  const cuts = `${plan.totals.cuts} ${say('plan-panel.cuts', { cuts: plan.totals.cuts })}`;
   const lines =
     plan.name === 'nothing'
-      ? [`${percent(plan.totals.lightAfter.underFruitLight)} in shade`, '']
+      ? [
+          say('plan-panel.underfruitlight-in-shade', {
+            underFruitLight: percent(plan.totals.lightAfter.underFruitLight),
+          }),
+          '',
+        ]
       : [cuts, minutes(plan.totals.minutes)];
   return lines.map((line, i) => (
     <span key={i} className="block text-[12px] font-normal">
@@ -231,10 +264,13 @@ function withOneWinter(plans: Plan[], atOnce: Plan | undefined): Plan[] {
 }
 
 function Own({ marks, work, onSelect }: { marks: Mark[]; work: Work; onSelect: (limb: string) => void }) {
+  const say = useSay();
   if (marks.length === 0) return null;
   return (
-    <section aria-label="Your own marks">
-      <h3 className="px-5 pt-4 pb-1 text-[13.5px] font-semibold text-muted">Your own marks</h3>
+    <section aria-label={say('plan-panel.your-own-marks')}>
+      <h3 className="px-5 pt-4 pb-1 text-[13.5px] font-semibold text-muted">
+        {say('plan-panel.your-own-marks')}
+      </h3>
       <ul>
         {marks.map((mark) => {
           const i = work.marks.indexOf(mark);
@@ -261,7 +297,7 @@ function Own({ marks, work, onSelect }: { marks: Mark[]; work: Work; onSelect: (
                   work.unmark(keyOf(mark));
                 }}
               >
-                Take off
+                {say('plan-panel.take-off')}
               </Button>
             </li>
           );
@@ -280,15 +316,16 @@ function Later({
   onPoint: (limbs: string[]) => void;
   onSelect: (limb: string) => void;
 }) {
+  const say = useSay();
   if (steps.length === 0) return null;
   return (
-    <section aria-label="For later winters">
+    <section aria-label={say('plan-panel.for-later-winters')}>
       <h3 className="px-5 pt-4 pb-1 text-[13.5px] font-semibold text-muted">
-        For later winters, on the tree as it will have grown
+        {say('plan-panel.for-later-winters-on-the')}
       </h3>
       <details open={steps.length <= FEW_LATER}>
         <summary className="px-5 py-1 text-[13.5px]">
-          {steps.length} {steps.length === 1 ? 'step' : 'steps'}
+          {steps.length} {say('plan-panel.steps', { length: steps.length })}
         </summary>
         <ul>
           {steps.map((step) => (
@@ -307,7 +344,9 @@ function Later({
                 }}
               >
                 <span className="min-w-[74px] border border-later px-1 text-center text-[12.5px] text-muted">
-                  {step.year === 1 ? 'next winter' : `winter ${step.year + 1}`}
+                  {step.year === 1
+                    ? say('plan-panel.next-winter')
+                    : say('plan-panel.winter-year', { year: step.year + 1 })}
                 </span>
                 <span>
                   {step.title} <span className="text-[13px] text-muted">{step.numbers}</span>
@@ -322,11 +361,14 @@ function Later({
 }
 
 function Refused({ decisions, work }: { decisions: Decisions; work: Work }) {
+  const say = useSay();
   const refused = decisions.refused ?? [];
   if (refused.length === 0) return null;
   return (
-    <section aria-label="Left on your word">
-      <h3 className="px-5 pt-4 pb-1 text-[13.5px] font-semibold text-muted">Left on your word</h3>
+    <section aria-label={say('plan-panel.left-on-your-word')}>
+      <h3 className="px-5 pt-4 pb-1 text-[13.5px] font-semibold text-muted">
+        {say('plan-panel.left-on-your-word')}
+      </h3>
       <ul>
         {refused.map((key) => (
           <li
@@ -340,7 +382,7 @@ function Refused({ decisions, work }: { decisions: Decisions; work: Work }) {
                 work.allow(key);
               }}
             >
-              Propose again
+              {say('plan-panel.propose-again')}
             </Button>
           </li>
         ))}
@@ -350,10 +392,13 @@ function Refused({ decisions, work }: { decisions: Decisions; work: Work }) {
 }
 
 function LeftAlone({ plan, onPoint }: { plan: Plan; onPoint: (limbs: string[]) => void }) {
+  const say = useSay();
   if (plan.leftAlone.length === 0 || plan.name === 'nothing') return null;
   return (
     <details className="mx-5 mt-4 text-[14px]">
-      <summary className="text-muted">{plan.leftAlone.length} findings this plan leaves, and why</summary>
+      <summary className="text-muted">
+        {say('plan-panel.length-findings-this-plan-leaves', { length: plan.leftAlone.length })}
+      </summary>
       <ul className="mt-1.5">
         {plan.leftAlone.map((left) => (
           <li

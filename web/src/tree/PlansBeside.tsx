@@ -1,3 +1,5 @@
+import { term } from '../text/term';
+import { say, useSay } from '../text/say';
 import type { Plan, Step } from '../api/client';
 import { keyOf } from '../api/marks';
 import { minutes, percent } from '../ui/words';
@@ -12,15 +14,21 @@ interface Props {
 
 /** What each way comes to, column by column, and which cuts make the difference. */
 export function PlansBeside({ plans, words }: Props) {
+  const say = useSay();
   const first = plans[0];
   if (!first || plans.length < 2) return null;
-  const rows = ROWS.filter(([, say]) => plans.every((plan) => say(plan) !== undefined));
+  const rows = ROWS().filter(([, say]) => plans.every((plan) => say(plan) !== undefined));
   return (
     <details className="border-b border-line px-5 py-2 text-[13.5px]">
       <summary className="cursor-pointer font-semibold underline underline-offset-4">
-        What each way comes to
+        {say('plans-beside.what-each-way-comes-to')}
       </summary>
-      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="The plans side by side">
+      <div
+        className="overflow-x-auto"
+        tabIndex={0}
+        role="region"
+        aria-label={say('plans-beside.the-plans-side-by-side')}
+      >
         <table className="mt-2 w-full text-right text-[12.5px] tabular-nums">
           <thead>
             <tr className="border-b border-line">
@@ -58,16 +66,16 @@ export function PlansBeside({ plans, words }: Props) {
 }
 
 /** Figures of a plan in words; nothing while its seasons are still to come. */
-const ROWS: [string, (plan: Plan) => string | undefined][] = [
-  ['small wood', (plan) => percent(plan.totals.woodShare)],
-  ['big cuts', (plan) => String(plan.totals.bigCuts)],
-  ['time', (plan) => (plan.totals.minutes < 0.5 ? 'none' : minutes(plan.totals.minutes))],
-  ['in shade now', (plan) => percent(plan.totals.lightAfter.underFruitLight)],
-  ['crop this year', (plan) => percent(plan.totals.cropThisYear)],
-  ['sprouts to come', (plan) => range(plan, 0, (year) => year.sprouts)],
-  ['fruits, season 1', (plan) => range(plan, 0, (year) => year.fruits)],
-  ['fruits, season 3', (plan) => range(plan, 2, (year) => year.fruits)],
-  ['first class, season 3', (plan) => range(plan, 2, (year) => year.firstClassFruits)],
+const ROWS = (): [string, (plan: Plan) => string | undefined][] => [
+  [say('plans-beside.small-wood'), (plan) => percent(plan.totals.woodShare)],
+  [say('plans-beside.big-cuts'), (plan) => String(plan.totals.bigCuts)],
+  [term('time'), (plan) => (plan.totals.minutes < 0.5 ? term('none') : minutes(plan.totals.minutes))],
+  [say('plans-beside.in-shade-now'), (plan) => percent(plan.totals.lightAfter.underFruitLight)],
+  [say('plans-beside.crop-this-year'), (plan) => percent(plan.totals.cropThisYear)],
+  [say('plans-beside.sprouts-to-come'), (plan) => range(plan, 0, (year) => year.sprouts)],
+  [say('plans-beside.fruits-season-1'), (plan) => range(plan, 0, (year) => year.fruits)],
+  [say('plans-beside.fruits-season-3'), (plan) => range(plan, 2, (year) => year.fruits)],
+  [say('plans-beside.first-class-season-3'), (plan) => range(plan, 2, (year) => year.firstClassFruits)],
 ];
 
 type Year = Plan['years'][number];
@@ -82,6 +90,7 @@ function range(plan: Plan, year: number, of: (year: Year) => { low: number; high
 }
 
 function Difference({ plan, recommended, word }: { plan: Plan; recommended: Plan; word: string }) {
+  const say = useSay();
   const leaves = missingIn(plan, recommended);
   const adds = missingIn(recommended, plan);
   const thinned = thinnedOtherwise(plan, recommended);
@@ -89,10 +98,14 @@ function Difference({ plan, recommended, word }: { plan: Plan; recommended: Plan
   return (
     <p className="pt-1.5">
       <b>{word}</b>
-      {adds.length > 0 && ` also: ${named(adds)}.`}
-      {leaves.length > 0 && ` leaves: ${named(leaves)}.`}
+      {adds.length > 0 && say('plans-beside.also-named', { named: named(adds) })}
+      {leaves.length > 0 && say('plans-beside.leaves-named', { named: named(leaves) })}
       {thinned > 0 &&
-        ` takes ${plan.name === 'gentler' ? 'fewer' : 'more'} shoots on ${String(thinned)} ${thinned === 1 ? 'limb' : 'limbs'}.`}
+        say('plans-beside.takes-part-shoots-on-thinned', {
+          part: plan.name === 'gentler' ? 'fewer' : 'more',
+          thinned: String(thinned),
+          thinned2: thinned,
+        })}
     </p>
   );
 }
@@ -118,5 +131,5 @@ function named(steps: Step[]): string {
     .slice(0, MOST_NAMED)
     .map((step) => step.title.charAt(0).toLowerCase() + step.title.slice(1));
   const more = steps.length - titles.length;
-  return titles.join(', ') + (more > 0 ? ` and ${String(more)} more` : '');
+  return titles.join(', ') + (more > 0 ? say('plans-beside.and-more-more', { more: String(more) }) : '');
 }

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
@@ -15,6 +16,7 @@ export function SchoolLines({
   decisions: Decisions;
   onChange: (next: Decisions) => void;
 }) {
+  const say = useSay();
   const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState<Record<string, string>>({});
   const guide = useQuery({
@@ -42,12 +44,10 @@ export function SchoolLines({
         setTyped({});
         setOpen(next);
       }}
-      opener="Change its lines"
-      before={
-        count > 0 ? `${count} ${count === 1 ? 'line' : 'lines'} of the school set otherwise here. ` : ''
-      }
-      title={`${school?.name ?? 'The school'}, line by line`}
-      description={`${school?.why ?? ''} What you set here holds for this tree; each finding says by which line it was judged.`}
+      opener={say('school-lines.change-its-lines')}
+      before={count > 0 ? say('school-lines.count-lines-of-the-school', { count }) : ''}
+      title={say('school-lines.name-line-by-line', { name: school?.name ?? say('school-lines.the-school') })}
+      description={say('school-lines.why-what-you-set-here', { why: school?.why ?? '' })}
       actions={
         <>
           <Button
@@ -57,18 +57,18 @@ export function SchoolLines({
               setOpen(false);
             }}
           >
-            Put all back
+            {say('school-lines.put-all-back')}
           </Button>
           <Dialog.Close asChild>
-            <Button>Leave</Button>
+            <Button>{say('school-lines.leave')}</Button>
           </Dialog.Close>
           <Button weight="ink" onClick={use}>
-            Judge by these
+            {say('school-lines.judge-by-these')}
           </Button>
         </>
       }
     >
-      {guide.isPending && <p className="text-muted">Opening the school…</p>}
+      {guide.isPending && <p className="text-muted">{say('school-lines.opening-the-school')}</p>}
       {Object.entries(school?.lines ?? {}).map(([line, usual]) => {
         const value = typed[line] ?? String(changed[line] ?? usual);
         const other = typedNumber(value) !== usual;
@@ -79,7 +79,9 @@ export function SchoolLines({
           >
             <span className={other ? 'font-semibold' : ''}>
               {LINE_WORDS[line] ?? line}
-              {other && <span className="font-normal text-muted"> (school: {usual})</span>}
+              {other && (
+                <span className="font-normal text-muted">{say('school-lines.school-usual', { usual })}</span>
+              )}
             </span>
             {school?.switches.includes(line) ? (
               <input

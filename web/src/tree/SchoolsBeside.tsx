@@ -1,3 +1,5 @@
+import { term } from '../text/term';
+import { say, useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Decisions, type Plan, type Range, type Year } from '../api/client';
@@ -12,6 +14,7 @@ interface Props {
 
 /** The same tree by another school: which cuts differ, because of which setting, and what comes of it. */
 export function SchoolsBeside({ id, decisions, onPoint }: Props) {
+  const say = useSay();
   const [other, setOther] = useState('');
   const known = useQuery({
     queryKey: ['knowledge'],
@@ -30,9 +33,12 @@ export function SchoolsBeside({ id, decisions, onPoint }: Props) {
   });
   const schools = (known.data?.schools ?? []).filter((one) => one.id !== (decisions.school ?? 'classic'));
   return (
-    <section aria-label="Another school" className="mt-4 border-t border-line px-5 pt-3 text-[14px]">
+    <section
+      aria-label={say('schools-beside.another-school')}
+      className="mt-4 border-t border-line px-5 pt-3 text-[14px]"
+    >
       <label className="flex items-center gap-2">
-        What would another school do?
+        {say('schools-beside.what-would-another-school-do')}
         <select
           value={other}
           onChange={(event) => {
@@ -40,7 +46,7 @@ export function SchoolsBeside({ id, decisions, onPoint }: Props) {
           }}
           className="min-h-8 rounded-md border border-muted/50 bg-paper px-1.5"
         >
-          <option value="">choose</option>
+          <option value="">{say('schools-beside.choose')}</option>
           {schools.map((one) => (
             <option key={one.id} value={one.id}>
               {one.name}
@@ -48,20 +54,20 @@ export function SchoolsBeside({ id, decisions, onPoint }: Props) {
           ))}
         </select>
       </label>
-      {other !== '' && beside.isPending && <Loading what="Asking the other school…" />}
+      {other !== '' && beside.isPending && <Loading what={say('schools-beside.asking-the-other-school')} />}
       {beside.isError && <Failed error={beside.error} />}
       {beside.data && other !== '' && (
         <>
           <table className="mt-2 w-full text-left text-[13px]">
             <thead>
               <tr className="border-b border-line">
-                <th className="py-1 font-semibold">Outcome</th>
+                <th className="py-1 font-semibold">{say('schools-beside.outcome')}</th>
                 <th className="font-semibold">{beside.data.school}</th>
                 <th className="font-semibold">{beside.data.otherSchool}</th>
               </tr>
             </thead>
             <tbody>
-              {OUTCOMES.map(([words, say]) => (
+              {OUTCOMES().map(([words, say]) => (
                 <tr key={words} className="border-b border-line">
                   <td className="py-1 text-muted">{words}</td>
                   <td>{say(beside.data.mine)}</td>
@@ -71,7 +77,7 @@ export function SchoolsBeside({ id, decisions, onPoint }: Props) {
             </tbody>
           </table>
           {beside.data.differing.length === 0 ? (
-            <p className="mt-2">Both would make the same cuts.</p>
+            <p className="mt-2">{say('schools-beside.both-would-make-the-same')}</p>
           ) : (
             <ul className="mt-2">
               {beside.data.differing.map((one) => (
@@ -86,8 +92,10 @@ export function SchoolsBeside({ id, decisions, onPoint }: Props) {
                   }}
                 >
                   <span className="block">
-                    <b>{beside.data.school}:</b> {(one.mine as string | null) ?? 'leaves it'}.{' '}
-                    <b>{beside.data.otherSchool}:</b> {(one.other as string | null) ?? 'leaves it'}.
+                    <b>{beside.data.school}:</b>{' '}
+                    {(one.mine as string | null) ?? say('schools-beside.leaves-it')}.{' '}
+                    <b>{beside.data.otherSchool}:</b>{' '}
+                    {(one.other as string | null) ?? say('schools-beside.leaves-it')}.
                   </span>
                   <span className="block text-[13px] text-muted">{inWords(one.line, one.because)}</span>
                 </li>
@@ -100,25 +108,29 @@ export function SchoolsBeside({ id, decisions, onPoint }: Props) {
   );
 }
 
-const OUTCOMES: [string, (plan: Plan) => string][] = [
-  ['small wood taken', (plan) => percent(plan.totals.woodShare)],
-  ['in shade after', (plan) => percent(plan.totals.lightAfter.underFruitLight)],
-  ['crop this year', (plan) => percent(plan.totals.cropThisYear)],
-  ['fruits in the third year', (plan) => range(plan, (year) => year.fruits)],
-  ['of them first class', (plan) => range(plan, (year) => year.firstClassFruits)],
-  ['sprouts next summer', (plan) => sprouts(plan)],
-  ['time', (plan) => minutes(plan.totals.minutes)],
+const OUTCOMES = (): [string, (plan: Plan) => string][] => [
+  [say('schools-beside.small-wood-taken'), (plan) => percent(plan.totals.woodShare)],
+  [say('schools-beside.in-shade-after'), (plan) => percent(plan.totals.lightAfter.underFruitLight)],
+  [say('schools-beside.crop-this-year'), (plan) => percent(plan.totals.cropThisYear)],
+  [say('schools-beside.fruits-in-the-third-year'), (plan) => range(plan, (year) => year.fruits)],
+  [say('schools-beside.of-them-first-class'), (plan) => range(plan, (year) => year.firstClassFruits)],
+  [say('schools-beside.sprouts-next-summer'), (plan) => sprouts(plan)],
+  [term('time'), (plan) => minutes(plan.totals.minutes)],
 ];
 
 /** A figure of the third season as a range. */
 function range(plan: Plan, of: (year: Year) => Range): string {
   const third = plan.years[2];
-  return third ? `${Math.round(of(third).low)} to ${Math.round(of(third).high)}` : 'not told';
+  return third
+    ? say('schools-beside.low-to-high', { low: Math.round(of(third).low), high: Math.round(of(third).high) })
+    : say('schools-beside.not-told');
 }
 
 function sprouts(plan: Plan): string {
   const first = plan.years[0]?.sprouts;
-  return first ? `${Math.round(first.low)} to ${Math.round(first.high)}` : 'not told';
+  return first
+    ? say('schools-beside.low-to-high', { low: Math.round(first.low), high: Math.round(first.high) })
+    : say('schools-beside.not-told');
 }
 
 function inWords(line: string | null | undefined, because: string): string {

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import type { Totals, Years } from '../api/client';
@@ -28,6 +29,7 @@ const NONE: ReadonlySet<string> = new Set();
 
 /** The same tree as found, marked, and after the cuts; the eye compares. */
 export function StageBar(props: Props) {
+  const say = useSay();
   const {
     stand,
     view,
@@ -50,27 +52,41 @@ export function StageBar(props: Props) {
   const cards = [
     {
       id: 'found',
-      words: 'As found',
-      note: nothing ? `${percent(nothing.lightAfter.underFruitLight)} in shade` : '',
+      words: say('stage-bar.as-found'),
+      note: nothing
+        ? say('stage-bar.underfruitlight-in-shade', {
+            underFruitLight: percent(nothing.lightAfter.underFruitLight),
+          })
+        : '',
     },
     {
       id: 'marks',
-      words: 'Marked',
-      note: totals && totals.cuts > 0 ? `${totals.cuts} cuts, ${minutes(totals.minutes)}` : 'nothing marked',
+      words: say('stage-bar.marked'),
+      note:
+        totals && totals.cuts > 0
+          ? say('stage-bar.cuts-cuts-minutes', { cuts: totals.cuts, minutes: minutes(totals.minutes) })
+          : say('stage-bar.nothing-marked'),
     },
     {
       id: 'after',
-      words: 'After',
+      words: say('stage-bar.after'),
       note:
         totals && totals.cuts > 0
-          ? `${percent(totals.lightAfter.underFruitLight)} in shade, ${Math.round(totals.mass_kg)} kg off`
-          : 'as found',
+          ? say('stage-bar.underfruitlight-in-shade-masskg-kg', {
+              underFruitLight: percent(totals.lightAfter.underFruitLight),
+              masskg: Math.round(totals.mass_kg),
+            })
+          : say('stage-bar.as-found-2'),
     },
   ] as const;
   return (
     <div className="flex h-[86px] border-t border-line bg-paper max-md:overflow-x-auto">
-      <Step to={previous} words="Tree before" sign="‹" />
-      <div role="group" aria-label="Before and after" className="flex flex-1 max-md:min-w-[420px]">
+      <Step to={previous} words={say('stage-bar.tree-before')} sign="‹" />
+      <div
+        role="group"
+        aria-label={say('stage-bar.before-and-after')}
+        className="flex flex-1 max-md:min-w-[420px]"
+      >
         {cards.map((card) => (
           <button
             key={card.id}
@@ -93,7 +109,7 @@ export function StageBar(props: Props) {
           </button>
         ))}
       </div>
-      <div role="group" aria-label="Years to come" className="flex">
+      <div role="group" aria-label={say('stage-bar.years-to-come')} className="flex">
         {Array.from({ length: yearCount }, (_, i) => i + 1).map((year) => {
           const expected = years?.marked[year - 1];
           return (
@@ -101,7 +117,9 @@ export function StageBar(props: Props) {
               key={year}
               type="button"
               aria-pressed={ahead?.year === year}
-              title={`The tree as it is expected ${year === 1 ? 'next winter' : `in ${year} winters`}`}
+              title={say('stage-bar.the-tree-as-it-is', {
+                part: year === 1 ? say('stage-bar.next-winter') : say('stage-bar.in-year-winters', { year }),
+              })}
               onClick={() => {
                 onAhead(ahead?.year === year ? null : { year, alone: ahead?.alone ?? false });
               }}
@@ -109,16 +127,20 @@ export function StageBar(props: Props) {
                 ahead?.year === year ? 'border-t-ink bg-paper' : 'border-t-transparent bg-sand hover:bg-paper'
               }`}
             >
-              <span className="block text-[14px] font-semibold">{year === 1 ? 'Next' : `In ${year}`}</span>
-              <span className="block text-[12.5px] text-muted">{year === 1 ? 'winter' : 'winters'}</span>
+              <span className="block text-[14px] font-semibold">
+                {year === 1 ? say('stage-bar.next') : say('stage-bar.in-year', { year })}
+              </span>
+              <span className="block text-[12.5px] text-muted">{say('stage-bar.winters', { year })}</span>
               <span className="block text-[12.5px] text-muted">
-                {expected ? `${Math.round(expected.fruits.middle)} fruits` : ''}
+                {expected
+                  ? say('stage-bar.middle-fruits', { middle: Math.round(expected.fruits.middle) })
+                  : ''}
               </span>
             </button>
           );
         })}
       </div>
-      <Step to={next} words="Next tree" sign="›" />
+      <Step to={next} words={say('stage-bar.next-tree')} sign="›" />
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { say, useSay } from '../text/say';
 import { useState } from 'react';
 import type { Step } from '../api/client';
 import { keyOf, markFrom } from '../api/marks';
@@ -9,12 +10,22 @@ import type { Work } from './useWork';
 /** From so many of the same small job, they are told as one. */
 const FOLDED = 5;
 const SMALL_JOBS: Record<string, string> = {
-  tip: 'Tip',
-  head: 'Head',
-  bend: 'Bring to their angle',
-  remove: 'Take shoots on',
+  get tip() {
+    return say('step-list.tip');
+  },
+  get head() {
+    return say('step-list.head');
+  },
+  get bend() {
+    return say('step-list.bring-to-their-angle');
+  },
+  get remove() {
+    return say('step-list.take-shoots-on');
+  },
   'short-spur': 'Short-spur',
-  'thin-spurs': 'Thin the spurs on',
+  get 'thin-spurs'() {
+    return say('step-list.thin-the-spurs-on');
+  },
 };
 
 interface Props {
@@ -79,6 +90,7 @@ function Row({
 }
 
 function Fold({ steps, ...rest }: Props) {
+  const say = useSay();
   const [unfolded, setUnfolded] = useState(false);
   const { taken, work, onPoint } = rest;
   const left = steps.filter((step) => !taken.has(keyOf(step)));
@@ -104,10 +116,14 @@ function Fold({ steps, ...rest }: Props) {
           }}
         >
           <span className="block leading-snug font-semibold">
-            {SMALL_JOBS[steps[0]?.operation ?? '']} {steps.length} limbs
+            {say('step-list.smalljobs-length-limbs', {
+              SMALLJOBS: SMALL_JOBS[steps[0]?.operation ?? ''],
+              length: steps.length,
+            })}
           </span>
           <span className="block text-[13px] text-muted">
-            {[...new Set(limbs)].join(', ')} · {minutes(all)} · {unfolded ? 'fold together' : 'show each'}
+            {[...new Set(limbs)].join(', ')} · {minutes(all)} ·{' '}
+            {unfolded ? say('step-list.fold-together') : say('step-list.show-each')}
           </span>
         </button>
         <Button
@@ -117,7 +133,7 @@ function Fold({ steps, ...rest }: Props) {
             work.change({ ...work.decisions, marks: [...others, ...left.map(markFrom)] });
           }}
         >
-          {left.length === 0 ? 'Taken' : `Take ${left.length}`}
+          {left.length === 0 ? say('step-list.taken') : say('step-list.take-length', { length: left.length })}
         </Button>
       </div>
       {unfolded && (

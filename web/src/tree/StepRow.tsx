@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useRuleNames } from '../guide/useRules';
 import { Link } from 'react-router';
 import type { Mark, Step } from '../api/client';
@@ -24,6 +25,7 @@ interface Props {
 
 /** One step: a sentence; opened, why first, then where and with what, then what the tree will answer. */
 export function StepRow({ step, stop, number, changed, open, onOpen, onPoint, onSelect, work }: Props) {
+  const say = useSay();
   const ruleName = useRuleNames();
   const key = keyOf(step);
   const other = step.alternative;
@@ -59,7 +61,7 @@ export function StepRow({ step, stop, number, changed, open, onOpen, onPoint, on
         <span className="shrink-0 pt-0.5 text-right text-[13px]">
           {state === '' ? (
             <span className={step.closeCall ? 'text-lichen' : 'text-muted'}>
-              {step.closeCall ? 'close call' : sureness(step.confidence)}
+              {step.closeCall ? say('step-row.close-call') : sureness(step.confidence)}
             </span>
           ) : (
             <span className="font-semibold text-moss">{state}</span>
@@ -70,7 +72,11 @@ export function StepRow({ step, stop, number, changed, open, onOpen, onPoint, on
         <div className="px-5 pb-3 pl-[64px] text-[14px]">
           <p>{step.reason}</p>
           <p className="mt-1 text-muted">{step.place}</p>
-          {step.skipped && <p className="mt-1 text-muted">If it is left: {lower(step.skipped)}</p>}
+          {step.skipped && (
+            <p className="mt-1 text-muted">
+              {say('step-row.if-it-is-left-lower', { lower: lower(step.skipped) })}
+            </p>
+          )}
           {step.answer && <p className="mt-1 text-muted">{step.answer}</p>}
           {step.cautions.map((caution) => (
             <p key={caution} className="mt-1.5 border-l-[3px] border-lichen pl-2 text-[13.5px]">
@@ -78,13 +84,15 @@ export function StepRow({ step, stop, number, changed, open, onOpen, onPoint, on
             </p>
           ))}
           <p className="mt-1.5 text-[13px] text-muted">
-            {sureness(step.confidence)}
-            {step.closeCall ? ', a close call' : ''}. Next best:{' '}
-            {other.title.charAt(0).toLowerCase() + other.title.slice(1)}.
+            {say('step-row.sureness-part-next-best-charat', {
+              sureness: sureness(step.confidence),
+              part: step.closeCall ? say('step-row.a-close-call') : '',
+              charAt: other.title.charAt(0).toLowerCase() + other.title.slice(1),
+            })}
           </p>
           {step.rules.length > 0 && (
             <p className="mt-1 text-[13px]">
-              Why:{' '}
+              {say('step-row.why')}{' '}
               {step.rules.map((rule) => (
                 <Link key={rule} to={`/guide?rule=${rule}`} className="mr-2.5 underline underline-offset-4">
                   {ruleName(rule)}
@@ -100,7 +108,7 @@ export function StepRow({ step, stop, number, changed, open, onOpen, onPoint, on
                   work.take(markFrom(step));
                 }}
               >
-                Take
+                {say('step-row.take')}
               </Button>
             ) : (
               <Button
@@ -108,7 +116,7 @@ export function StepRow({ step, stop, number, changed, open, onOpen, onPoint, on
                   work.unmark(key);
                 }}
               >
-                Take off
+                {say('step-row.take-off')}
               </Button>
             )}
             {other.operation === 'keep' ? (
@@ -117,7 +125,7 @@ export function StepRow({ step, stop, number, changed, open, onOpen, onPoint, on
                   onSelect(limbOf(step));
                 }}
               >
-                Something else
+                {say('step-row.something-else')}
               </Button>
             ) : (
               <Button
@@ -128,7 +136,9 @@ export function StepRow({ step, stop, number, changed, open, onOpen, onPoint, on
                   work.change({ ...work.decisions, marks: [...rest, markFrom(other)] });
                 }}
               >
-                <span className="block max-w-[210px] truncate">{other.title} instead</span>
+                <span className="block max-w-[210px] truncate">
+                  {say('step-row.title-instead', { title: other.title })}
+                </span>
               </Button>
             )}
             <Button
@@ -136,7 +146,7 @@ export function StepRow({ step, stop, number, changed, open, onOpen, onPoint, on
                 work.refuse(key);
               }}
             >
-              Leave it
+              {say('step-row.leave-it')}
             </Button>
           </div>
         </div>

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { answer, api, type TreePage } from '../api/client';
 import { Button } from '../ui/Button';
@@ -7,6 +8,7 @@ import type { Work } from './useWork';
 
 /** What advisers suggest on this tree: accepted, it becomes marks of one's own; refused, it is gone. */
 export function SuggestionList({ id, page, work }: { id: number; page: TreePage; work: Work }) {
+  const say = useSay();
   const queries = useQueryClient();
   const reply = useMutation({
     mutationFn: ({ suggestion, accepted }: { suggestion: number; accepted: boolean }) =>
@@ -15,11 +17,14 @@ export function SuggestionList({ id, page, work }: { id: number; page: TreePage;
   });
   if (page.suggestions.length === 0) return null;
   return (
-    <section aria-label="Suggestions" className="border-b border-line bg-sand px-5 py-3 text-[14px]">
+    <section
+      aria-label={say('suggestion-list.suggestions')}
+      className="border-b border-line bg-sand px-5 py-3 text-[14px]"
+    >
       {page.suggestions.map((one) => (
         <div key={one.id}>
           <p>
-            <b>{one.by}</b> suggests ({day(one.at.slice(0, 10))}):
+            <b>{one.by}</b> {say('suggestion-list.suggests-at', { at: day(one.at.slice(0, 10)) })}
           </p>
           <ul className="list-disc pl-5">
             {one.titles.map((title, i) => (
@@ -37,7 +42,7 @@ export function SuggestionList({ id, page, work }: { id: number; page: TreePage;
                 reply.mutate({ suggestion: one.id, accepted: true });
               }}
             >
-              Accept
+              {say('suggestion-list.accept')}
             </Button>
             <Button
               disabled={reply.isPending}
@@ -45,7 +50,7 @@ export function SuggestionList({ id, page, work }: { id: number; page: TreePage;
                 reply.mutate({ suggestion: one.id, accepted: false });
               }}
             >
-              Refuse
+              {say('suggestion-list.refuse')}
             </Button>
           </span>
         </div>

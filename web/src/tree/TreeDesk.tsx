@@ -1,3 +1,4 @@
+import { say, useSay } from '../text/say';
 import { Tabs } from 'radix-ui';
 import { useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
@@ -36,6 +37,7 @@ const NO_CUTS: Showing['cuts'] = new Map();
 
 /** The heart: the drawing, the gauges and the list of the work, all of one selection. */
 export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
+  const say = useSay();
   const work = useWork(id, page);
   const [view, setView] = useState<View>(() => firstViewOf(page.drawing));
   const [selected, setSelected] = useState<string | null>(null);
@@ -112,8 +114,10 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
     if (numbered) {
       return new Map(page.limbs.map((limb) => [limb.id, limb.id]));
     }
-    return lit.size > 0 && lit.size <= 4 ? new Map([...lit].map((limb) => [limb, `limb ${limb}`])) : NO_NAMES;
-  }, [numbered, lit, page.limbs]);
+    return lit.size > 0 && lit.size <= 4
+      ? new Map([...lit].map((limb) => [limb, say('tree-desk.limb-limb', { limb })]))
+      : NO_NAMES;
+  }, [numbered, lit, page.limbs, say]);
   // limits of one's own hold at once, before they are kept and the tree is read by them
   const hold = work.decisions.hold;
   const limits = useMemo(
@@ -126,12 +130,20 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
   );
   const lines = useMemo(
     () => [
-      { at: page.limits.reachM, text: `reach from the ground, ${page.limits.reachM} m` },
+      {
+        at: page.limits.reachM,
+        text: say('tree-desk.reach-from-the-ground-reachm', { reachM: page.limits.reachM }),
+      },
       ...(page.drawing.top > page.limits.heightM * 0.8
-        ? [{ at: page.limits.heightM, text: `workable to ${page.limits.heightM} m` }]
+        ? [
+            {
+              at: page.limits.heightM,
+              text: say('tree-desk.workable-to-heightm-m', { heightM: page.limits.heightM }),
+            },
+          ]
         : []),
     ],
-    [page],
+    [page, say],
   );
   const going = useMemo(
     () =>
@@ -186,7 +198,11 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
             flags={ahead ? NO_FLAGS : flags}
             lines={lines}
             names={names}
-            label={`${name.label}: ${name.limbs} limbs, ${page.drawing.top.toFixed(1)} m tall. Turn with the arrow keys. The list of limbs beside it holds the same.`}
+            label={say('tree-desk.label-limbs-limbs-top-m', {
+              label: name.label,
+              limbs: name.limbs,
+              top: page.drawing.top.toFixed(1),
+            })}
             cutting={cutting}
             onPick={picked}
             onFlag={(i) => {
@@ -200,7 +216,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
             <div
               className="absolute top-[104px] left-[68px] flex items-center gap-2 bg-paper/90 p-1 text-[14px]"
               role="group"
-              aria-label="Which tree is shown"
+              aria-label={say('tree-desk.which-tree-is-shown')}
             >
               {([false, true] as const).map((alone) => (
                 <button
@@ -212,22 +228,31 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
                   }}
                   className={`min-h-8 px-2.5 ${ahead.alone === alone ? 'bg-ink font-semibold text-paper' : 'hover:bg-sand'}`}
                 >
-                  {alone ? 'Left alone' : 'As marked'}
+                  {alone ? say('tree-desk.left-alone') : say('tree-desk.as-marked')}
                 </button>
               ))}
               <span className="px-2 text-[13px]">
-                {come.waiting ? 'Growing…' : `expected, winter ${ahead.year}`}
+                {come.waiting
+                  ? say('tree-desk.growing')
+                  : say('tree-desk.expected-winter-year', { year: ahead.year })}
               </span>
             </div>
           )}
           <div className="pointer-events-none absolute top-4 left-5 max-w-[345px] text-[#241f1c] dark:text-[#f1ece3]">
             <h1 className="text-[25px] font-bold">{name.label}</h1>
             <p className="text-[14px]">
-              {name.cultivar} {name.speciesName}, {name.systemName.toLowerCase()}, leaf {name.leaf}
+              {say('tree-desk.cultivar-speciesname-systemname-leaf-leaf', {
+                cultivar: name.cultivar,
+                speciesName: name.speciesName,
+                systemName: name.systemName.toLowerCase(),
+                leaf: name.leaf,
+              })}
             </p>
             <p className="text-[13px] opacity-80">
-              {name.limbs} limbs measured {day(name.surveyedOn)}; the wood between them as such a tree carries
-              it
+              {say('tree-desk.limbs-limbs-measured-surveyedon-the', {
+                limbs: name.limbs,
+                surveyedOn: day(name.surveyedOn),
+              })}
             </p>
           </div>
           <div className="absolute top-4 right-4 flex flex-col items-end gap-2">
@@ -262,15 +287,15 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
               onClick={() => {
                 setCutting(!cutting);
               }}
-              title="Key C: point at a limb and click where it should be cut"
+              title={say('tree-desk.key-c-point-at-a')}
             >
-              {cutting ? 'Click where to cut' : 'Mark a cut'}
+              {cutting ? say('tree-desk.click-where-to-cut') : say('tree-desk.mark-a-cut')}
             </Button>
-            <Button onClick={work.undo} disabled={!work.canUndo} title="Ctrl Z">
-              Undo
+            <Button onClick={work.undo} disabled={!work.canUndo} title={say('tree-desk.ctrl-z')}>
+              {say('tree-desk.undo')}
             </Button>
-            <Button onClick={work.redo} disabled={!work.canRedo} title="Ctrl Shift Z">
-              Redo
+            <Button onClick={work.redo} disabled={!work.canRedo} title={say('tree-desk.ctrl-shift-z')}>
+              {say('tree-desk.redo')}
             </Button>
           </div>
         </div>
@@ -295,7 +320,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
       </div>
       <aside
         className="flex min-h-0 flex-col border-l border-line bg-paper max-lg:border-l-0"
-        aria-label="The work on this tree"
+        aria-label={say('tree-desk.the-work-on-this-tree')}
       >
         <Gauges reading={page.reading} limits={limits} totals={work.marked?.totals} work={work} />
         {selected ? (
@@ -313,13 +338,19 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
           />
         ) : (
           <Tabs.Root value={tab} onValueChange={setTab} className="flex min-h-0 flex-1 flex-col">
-            <Tabs.List aria-label="Lists" className="flex items-end gap-5 border-b border-line px-5">
+            <Tabs.List
+              aria-label={say('tree-desk.lists')}
+              className="flex items-end gap-5 border-b border-line px-5"
+            >
               {(
                 [
-                  ['plan', 'Plan'],
-                  ['years', 'Years'],
-                  ['findings', `What is wrong (${page.reading.findings.length})`],
-                  ['limbs', `Limbs (${page.limbs.length})`],
+                  ['plan', say('tree-desk.plan')],
+                  ['years', say('tree-desk.years')],
+                  [
+                    'findings',
+                    say('tree-desk.what-is-wrong-length', { length: page.reading.findings.length }),
+                  ],
+                  ['limbs', say('tree-desk.limbs-length', { length: page.limbs.length })],
                 ] as const
               ).map(([value, words]) => (
                 <Tabs.Trigger
@@ -334,7 +365,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
             <Tabs.Content value="plan" className="min-h-0 flex-1 overflow-auto">
               {role === 'adviser' && (
                 <p className="border-b border-line bg-sand px-5 py-2 text-[14px]">
-                  What you mark is a suggestion: the grower or foreman accepts or refuses it.
+                  {say('tree-desk.what-you-mark-is-a')}
                 </p>
               )}
               <SuggestionList id={id} page={page} work={work} />
@@ -382,12 +413,12 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
             <Tabs.Content value="limbs" className="min-h-0 flex-1 overflow-auto">
               <LimbsPanel limbs={page.limbs} going={going} onPoint={setPointed} onSelect={select} />
               <p className="px-5 py-3 text-[13.5px] text-muted">
-                Export this tree as{' '}
+                {say('tree-desk.export-this-tree-as')}{' '}
                 {(
                   [
-                    ['survey.csv', 'a table'],
-                    ['drawing.svg', 'a drawing'],
-                    ['tree.gltf', 'a solid'],
+                    ['survey.csv', say('tree-desk.a-table')],
+                    ['drawing.svg', say('tree-desk.a-drawing')],
+                    ['tree.gltf', say('tree-desk.a-solid')],
                   ] as const
                 ).map(([file, words]) => (
                   <a
@@ -406,22 +437,22 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
         <div className="flex items-center justify-between gap-3 border-t border-line px-5 py-2.5">
           <span className="text-[14px] text-muted">
             {work.marks.length === 0
-              ? 'Nothing marked yet'
-              : `${work.marks.length} ${work.marks.length === 1 ? 'step' : 'steps'} marked`}
+              ? say('tree-desk.nothing-marked-yet')
+              : say('tree-desk.length-steps-marked', { length: work.marks.length })}
           </span>
           <span className="flex gap-2">
             <Link
               to={`/trees/${id}/sheet`}
               className="rounded-md border border-muted/50 px-3 py-1.5 text-[14px] font-semibold hover:bg-sand"
             >
-              Sheet
+              {say('tree-desk.sheet')}
             </Link>
             {role !== 'adviser' && (
               <Link
                 to={`/trees/${id}/record`}
                 className="rounded-md bg-ink px-3 py-1.5 text-[14px] font-semibold text-paper hover:opacity-90"
               >
-                Record it
+                {say('tree-desk.record-it')}
               </Link>
             )}
           </span>
@@ -434,12 +465,16 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
 function cutWords(hit: Picked): string {
   const mark = cutFrom(hit);
   if (!mark) {
-    return 'the leader is cut higher up';
+    return say('tree-desk.the-leader-is-cut-higher');
   }
   if (mark.operation === 'remove') {
     return (mark.limb ?? '').includes('/')
-      ? `take these shoots on limb ${limbOf(mark)}`
-      : `remove limb ${limbOf(mark)}`;
+      ? say('tree-desk.take-these-shoots-on-limb', { limbOf: limbOf(mark) })
+      : say('tree-desk.remove-limb-limbof', { limbOf: limbOf(mark) });
   }
-  return `${mark.operation ?? ''} ${limbOf(mark)} at ${Math.round(mark.at_cm ?? 0)} cm`;
+  return say('tree-desk.operation-limbof-at-atcm-cm', {
+    operation: mark.operation ?? '',
+    limbOf: limbOf(mark),
+    atcm: Math.round(mark.at_cm ?? 0),
+  });
 }

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { answer, api } from '../api/client';
@@ -6,6 +7,7 @@ import { TreeDesk } from './TreeDesk';
 
 /** One tree: fetched, then put on the desk. */
 export function TreePage() {
+  const say = useSay();
   const id = Number(useParams()['id']);
   const page = useQuery({
     queryKey: ['tree', id],
@@ -13,7 +15,7 @@ export function TreePage() {
     staleTime: 0,
     gcTime: 0,
   });
-  if (page.isPending) return <Loading what="Walking up to the tree…" />;
+  if (page.isPending) return <Loading what={say('tree-page.walking-up-to-the-tree')} />;
   if (page.isError) return <Failed error={page.error} retry={() => void page.refetch()} />;
   return <TreeDesk key={`${id}-${page.data.name.surveyId}`} id={id} page={page.data} />;
 }

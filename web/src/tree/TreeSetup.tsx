@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -17,6 +18,7 @@ const BOX = 'min-h-9 rounded-md border border-muted/50 bg-paper px-2';
 
 /** Where the tree stands: moved to another place, archived, or deleted where nothing is known of it; each can be undone. */
 export function TreeSetup({ id }: { id: number }) {
+  const say = useSay();
   const setup = useQuery({
     queryKey: ['tree-setup', id],
     queryFn: () => answer(api.GET('/api/trees/{id}/setup', { params: { path: { id } } })),
@@ -56,7 +58,7 @@ export function TreeSetup({ id }: { id: number }) {
     },
     onSuccess: (was) => {
       setDone({
-        words: was ? 'The tree is worked again.' : 'Archived: it is left out of lists; its records stay.',
+        words: was ? say('tree-setup.the-tree-is-worked-again') : say('tree-setup.archived-it-is-left-out'),
         undo: () => archived(was),
       });
     },
@@ -68,7 +70,7 @@ export function TreeSetup({ id }: { id: number }) {
   if (!tree) return null;
   const trouble = move.error ?? archive.error ?? remove.error;
   return (
-    <section className="px-5 py-3 text-[14px]" aria-label="Where the tree stands">
+    <section className="px-5 py-3 text-[14px]" aria-label={say('tree-setup.where-the-tree-stands')}>
       <UndoNotice
         done={done}
         dismiss={() => {
@@ -81,7 +83,7 @@ export function TreeSetup({ id }: { id: number }) {
             setTo(to ? null : { blockId: tree.blockId, row: String(tree.row), place: String(tree.place) });
           }}
         >
-          Move tree
+          {say('tree-setup.move-tree')}
         </Button>
         <Button
           disabled={archive.isPending}
@@ -89,7 +91,7 @@ export function TreeSetup({ id }: { id: number }) {
             archive.mutate(tree.archived);
           }}
         >
-          {tree.archived ? 'Take up again' : 'Archive tree'}
+          {tree.archived ? say('tree-setup.take-up-again') : say('tree-setup.archive-tree')}
         </Button>
         {tree.deletable && (
           <Button
@@ -98,7 +100,7 @@ export function TreeSetup({ id }: { id: number }) {
               remove.mutate();
             }}
           >
-            Delete tree
+            {say('tree-setup.delete-tree')}
           </Button>
         )}
       </span>
@@ -111,7 +113,7 @@ export function TreeSetup({ id }: { id: number }) {
           }}
         >
           <label className="text-[13px] text-muted">
-            Block
+            {say('tree-setup.block')}
             <select
               value={to.blockId}
               onChange={(event) => {
@@ -128,8 +130,8 @@ export function TreeSetup({ id }: { id: number }) {
           </label>
           {(
             [
-              ['row', 'Row'],
-              ['place', 'Place'],
+              ['row', say('tree-setup.row')],
+              ['place', say('tree-setup.place')],
             ] as const
           ).map(([field, name]) => (
             <label key={field} className="text-[13px] text-muted">
@@ -145,7 +147,7 @@ export function TreeSetup({ id }: { id: number }) {
             </label>
           ))}
           <Button type="submit" weight="ink" disabled={move.isPending}>
-            Move
+            {say('tree-setup.move')}
           </Button>
         </form>
       )}

@@ -1,31 +1,52 @@
+import { say, useSay } from '../text/say';
 import type { Plan } from '../api/client';
 import { minutes, percent } from '../ui/words';
 
-const WINTER = ['This winter', 'Next winter', 'The winter after', 'The fourth winter'];
+const WINTER = () => [
+  say('winters.this-winter'),
+  say('winters.next-winter'),
+  say('winters.the-winter-after'),
+  say('winters.the-fourth-winter'),
+];
 
 /** A plan by its winters: what each is for, what it takes, and what the season after it brings. */
 export function Winters({ plan, atOnce }: { plan: Plan; atOnce: Plan | undefined }) {
+  const say = useSay();
   const stages = plan.stages.filter((stage) => stage.steps + stage.smallSteps > 0);
   if (stages.length < 2) return null;
   return (
-    <section aria-label="Winter by winter" className="mx-5 mt-4 border border-line text-[14px]">
+    <section
+      aria-label={say('winters.winter-by-winter')}
+      className="mx-5 mt-4 border border-line text-[14px]"
+    >
       <h3 className="border-b border-line bg-sand px-3 py-1.5 text-[13.5px] font-semibold">
-        Winter by winter
+        {say('winters.winter-by-winter')}
       </h3>
       <ol>
         {stages.map((stage) => (
           <li key={stage.year} className="border-b border-line px-3 py-1.5 last:border-b-0">
             <p>
-              <b>{WINTER[stage.year]}.</b> {stage.purpose}
+              <b>{WINTER()[stage.year]}.</b> {stage.purpose}
             </p>
             <p className="text-[13px] text-muted">
-              {percent(stage.woodShare)} of the small wood
-              {stage.bigCuts > 0 ? `, ${stage.bigCuts} big ${stage.bigCuts === 1 ? 'cut' : 'cuts'}` : ''}
-              {stage.smallSteps > 0 ? `, ${stage.smallSteps} small steps judged then` : ''},{' '}
-              {minutes(stage.minutes)}.
-              {stage.fruits && stage.sprouts
-                ? ` Then ${Math.round(stage.fruits.middle)} fruits (${Math.round(stage.fruits.low)} to ${Math.round(stage.fruits.high)}) and ${Math.round(stage.sprouts.middle)} ${Math.round(stage.sprouts.middle) === 1 ? 'sprout' : 'sprouts'}.`
-                : ''}
+              {say('winters.woodshare-of-the-small-wood', {
+                woodShare: percent(stage.woodShare),
+                part: stage.bigCuts > 0 ? say('winters.bigcuts-big-cuts', { bigCuts: stage.bigCuts }) : '',
+                part2:
+                  stage.smallSteps > 0
+                    ? say('winters.smallsteps-small-steps-judged-then', { smallSteps: stage.smallSteps })
+                    : '',
+                minutes: minutes(stage.minutes),
+                part3:
+                  stage.fruits && stage.sprouts
+                    ? say('winters.then-middle-fruits-low-to', {
+                        middle: Math.round(stage.fruits.middle),
+                        low: Math.round(stage.fruits.low),
+                        high: Math.round(stage.fruits.high),
+                        middle2: Math.round(stage.sprouts.middle),
+                      })
+                    : '',
+              })}
             </p>
             {stage.summer && <p className="text-[13px] text-muted">{stage.summer}</p>}
           </li>
@@ -33,14 +54,14 @@ export function Winters({ plan, atOnce }: { plan: Plan; atOnce: Plan | undefined
       </ol>
       {atOnce && <AtOnce plan={plan} atOnce={atOnce} />}
       <p className="border-t border-line px-3 py-1.5 text-[12.5px] text-muted">
-        Later winters are planned on the tree as it is expected then. Plan anew once it has grown and been
-        surveyed.
+        {say('winters.later-winters-are-planned-on')}
       </p>
     </section>
   );
 }
 
 function AtOnce({ plan, atOnce }: { plan: Plan; atOnce: Plan }) {
+  const say = useSay();
   const first = plan.years[0];
   const other = atOnce.years[0];
   const last = plan.years[plan.years.length - 1];
@@ -48,23 +69,31 @@ function AtOnce({ plan, atOnce }: { plan: Plan; atOnce: Plan }) {
   if (!first || !other || !last || !otherLast) return null;
   return (
     <div className="border-t border-line px-3 py-1.5">
-      <p className="font-semibold">All in one winter instead</p>
+      <p className="font-semibold">{say('winters.all-in-one-winter-instead')}</p>
       <table className="mt-1 w-full text-[13px]">
         <thead>
           <tr className="text-left text-muted">
-            <th className="font-normal">expected</th>
-            <th className="text-right font-normal">over winters</th>
-            <th className="text-right font-normal">in one</th>
+            <th className="font-normal">{say('winters.expected')}</th>
+            <th className="text-right font-normal">{say('winters.over-winters')}</th>
+            <th className="text-right font-normal">{say('winters.in-one')}</th>
           </tr>
         </thead>
         <tbody>
           <Line
-            name="small wood taken this winter"
+            name={say('name.small-wood-taken-this-winter')}
             a={percent(plan.totals.woodShare)}
             b={percent(atOnce.totals.woodShare)}
           />
-          <Line name="sprouts next summer" a={whole(first.sprouts.middle)} b={whole(other.sprouts.middle)} />
-          <Line name="fruits next season" a={whole(first.fruits.middle)} b={whole(other.fruits.middle)} />
+          <Line
+            name={say('name.sprouts-next-summer')}
+            a={whole(first.sprouts.middle)}
+            b={whole(other.sprouts.middle)}
+          />
+          <Line
+            name={say('name.fruits-next-season')}
+            a={whole(first.fruits.middle)}
+            b={whole(other.fruits.middle)}
+          />
           <Line
             name={`fruits in season ${plan.years.length}`}
             a={whole(last.fruits.middle)}
@@ -77,10 +106,7 @@ function AtOnce({ plan, atOnce }: { plan: Plan; atOnce: Plan }) {
           />
         </tbody>
       </table>
-      <p className="mt-1 text-[12.5px] text-muted">
-        A single-winter renewal can succeed and is a gamble: bark that stood in shade burns, stubs die in a
-        thicket, and the crop of a year goes.
-      </p>
+      <p className="mt-1 text-[12.5px] text-muted">{say('winters.a-single-winter-renewal-can')}</p>
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { say, useSay } from '../text/say';
 import type { Range, Year, Years } from '../api/client';
 import { Failed, Loading } from '../ui/States';
 import { percent } from '../ui/words';
@@ -11,32 +12,66 @@ interface Curve {
 }
 
 const CURVES: Curve[] = [
-  { name: 'Crop', tells: 'fruits finished', of: (y) => y.fruits, say: (v) => `${Math.round(v)}` },
   {
-    name: 'First class',
-    tells: 'of them, fruits that size and colour',
+    get name() {
+      return say('years-panel.crop');
+    },
+    get tells() {
+      return say('years-panel.fruits-finished');
+    },
+    of: (y) => y.fruits,
+    say: (v) => `${Math.round(v)}`,
+  },
+  {
+    get name() {
+      return say('years-panel.first-class');
+    },
+    get tells() {
+      return say('years-panel.of-them-fruits-that-size');
+    },
     of: (y) => y.firstClassFruits,
     say: (v) => `${Math.round(v)}`,
   },
   {
-    name: 'In shade',
-    tells: 'fruiting places with less light than fruit needs',
+    get name() {
+      return say('years-panel.in-shade');
+    },
+    get tells() {
+      return say('years-panel.fruiting-places-with-less-light');
+    },
     of: (y) => y.underFruitLight,
     say: percent,
   },
   {
-    name: 'Growth',
-    tells: 'mean length of ends and new shoots',
+    get name() {
+      return say('years-panel.growth');
+    },
+    get tells() {
+      return say('years-panel.mean-length-of-ends-and');
+    },
     of: (y) => y.extension_cm,
-    say: (v) => `${Math.round(v)} cm`,
+    say: (v) => say('years-panel.v-cm', { v: Math.round(v) }),
   },
   {
-    name: 'Regrowth',
-    tells: 'shoots from wounds, and rank uprights',
+    get name() {
+      return say('years-panel.regrowth');
+    },
+    get tells() {
+      return say('years-panel.shoots-from-wounds-and-rank');
+    },
     of: (y) => y.sprouts,
     say: (v) => `${Math.round(v)}`,
   },
-  { name: 'Height', tells: 'top of the tree', of: (y) => y.height_m, say: (v) => `${v.toFixed(1)} m` },
+  {
+    get name() {
+      return say('years-panel.height');
+    },
+    get tells() {
+      return say('years-panel.top-of-the-tree');
+    },
+    of: (y) => y.height_m,
+    say: (v) => `${v.toFixed(1)} m`,
+  },
 ];
 
 interface Props {
@@ -52,19 +87,20 @@ interface Props {
 
 /** What the tree is expected to do: as marked and left alone, year by year, each figure as a range. */
 export function YearsPanel({ come, marks, count, onCount, thinned, onThinned, ahead, onAhead }: Props) {
+  const say = useSay();
   if (come.error) return <Failed error={come.error} />;
-  if (!come.years) return <Loading what="Growing the tree on…" />;
+  if (!come.years) return <Loading what={say('years-panel.growing-the-tree-on')} />;
   const years = come.years;
   return (
     <div className="px-5 py-3 text-[14px]">
       <p>
         {marks === 0
-          ? 'Nothing is marked yet: both lines are the tree left alone.'
-          : `The tree with its ${marks} ${marks === 1 ? 'mark' : 'marks'}, beside the same tree left alone.`}
+          ? say('years-panel.nothing-is-marked-yet-both')
+          : say('years-panel.the-tree-with-its-marks', { marks })}
       </p>
       <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1">
         <label className="flex items-center gap-2">
-          Look ahead
+          {say('years-panel.look-ahead')}
           <select
             value={count}
             onChange={(event) => {
@@ -74,7 +110,7 @@ export function YearsPanel({ come, marks, count, onCount, thinned, onThinned, ah
           >
             {[1, 2, 3, 4, 5].map((n) => (
               <option key={n} value={n}>
-                {n === 1 ? 'one year' : `${n} years`}
+                {n === 1 ? say('years-panel.one-year') : say('years-panel.n-years', { n })}
               </option>
             ))}
           </select>
@@ -87,15 +123,15 @@ export function YearsPanel({ come, marks, count, onCount, thinned, onThinned, ah
               onThinned(event.target.checked);
             }}
           />
-          fruit thinned by hand
+          {say('years-panel.fruit-thinned-by-hand')}
         </label>
       </div>
       <ul className="mt-2 flex gap-5 text-[13px] text-muted">
         <li className="flex items-center gap-1.5">
-          <span className="h-[3px] w-5 bg-ink" /> as marked
+          <span className="h-[3px] w-5 bg-ink" /> {say('years-panel.as-marked')}
         </li>
         <li className="flex items-center gap-1.5">
-          <span className="w-5 border-t-[3px] border-dotted border-muted" /> left alone
+          <span className="w-5 border-t-[3px] border-dotted border-muted" /> {say('years-panel.left-alone')}
         </li>
       </ul>
       <div className={come.waiting ? 'opacity-60' : ''} aria-busy={come.waiting}>
@@ -111,10 +147,7 @@ export function YearsPanel({ come, marks, count, onCount, thinned, onThinned, ah
           />
         ))}
       </div>
-      <p className="mt-3 text-[12.5px] text-muted">
-        Expected by a growth model, not measured. The shaded band is between a harder and a kinder run of
-        seasons. It does not know hail, frost, drought or disease.
-      </p>
+      <p className="mt-3 text-[12.5px] text-muted">{say('years-panel.expected-by-a-growth-model')}</p>
     </div>
   );
 }
@@ -135,6 +168,7 @@ function Chart({
   chosen: number | null;
   onYear: (year: number) => void;
 }) {
+  const say = useSay();
   const marked = years.marked.map(curve.of);
   const alone = years.alone.map(curve.of);
   const most = Math.max(1e-6, ...marked.map((r) => r.high), ...alone.map((r) => r.high));
@@ -158,7 +192,23 @@ function Chart({
         viewBox={`0 0 ${WIDE} ${TALL}`}
         className="block w-full"
         role="img"
-        aria-label={`${curve.name}, ${curve.tells}. As marked: ${marked.map((r, i) => `year ${i + 1} ${curve.say(r.middle)}, between ${curve.say(r.low)} and ${curve.say(r.high)}`).join('; ')}. Left alone: ${alone.map((r, i) => `year ${i + 1} ${curve.say(r.middle)}`).join('; ')}.`}
+        aria-label={say('years-panel.name-tells-as-marked-marked', {
+          name: curve.name,
+          tells: curve.tells,
+          marked: marked
+            .map((r, i) =>
+              say('years-panel.year-i-say-between-say2', {
+                i: i + 1,
+                say: curve.say(r.middle),
+                say2: curve.say(r.low),
+                say3: curve.say(r.high),
+              }),
+            )
+            .join('; '),
+          alone: alone
+            .map((r, i) => say('years-panel.year-i-say', { i: i + 1, say: curve.say(r.middle) }))
+            .join('; '),
+        })}
       >
         {marked.map((_, i) => (
           <g
@@ -176,7 +226,7 @@ function Chart({
               className={chosen === i + 1 ? 'fill-sand' : 'fill-transparent'}
             />
             <text x={x(i)} y={TALL - 3} textAnchor="middle" className="fill-muted text-[10.5px]">
-              year {i + 1}
+              {say('years-panel.year-i', { i: i + 1 })}
             </text>
           </g>
         ))}
@@ -202,10 +252,10 @@ function Chart({
           {curve.say(last.middle)}
         </text>
         <text x={WIDE - RIGHT + 6} y={41} className="fill-muted text-[11px]">
-          {curve.say(last.low)} to {curve.say(last.high)}
+          {say('years-panel.say-to-say2', { say: curve.say(last.low), say2: curve.say(last.high) })}
         </text>
         <text x={WIDE - RIGHT + 6} y={56} className="fill-muted text-[11px]">
-          alone {curve.say(lastAlone.middle)}
+          {say('years-panel.alone-say', { say: curve.say(lastAlone.middle) })}
         </text>
       </svg>
     </figure>

@@ -1,3 +1,4 @@
+import { say } from '../text/say';
 import type { Decisions, Mark } from '../api/client';
 import { keyOf } from '../api/marks';
 
@@ -68,11 +69,9 @@ export function begin(
     now: 1,
     version: unsent.version,
     state: unsent.version === version ? 'waiting' : 'stale',
-    why: unsent.version === version ? '' : CHANGED,
+    why: unsent.version === version ? '' : say('decisions.changed'),
   };
 }
-
-const CHANGED = 'This tree was changed in another window or by somebody else.';
 
 /** The same decisions, however they are written: what is null or missing is the same, and so is any order of names. */
 export function same(one: Decisions, other: Decisions): boolean {

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 interface Props {
   name: string;
   value: string;
@@ -11,12 +12,13 @@ interface Props {
 
 /** One gauge: the pair of numbers in words, a bar, and a tick where the limit is. */
 export function Gauge({ name, value, full, tick, over, note }: Props) {
+  const say = useSay();
   return (
     <div className="min-w-0">
       <div className="truncate text-[12.5px] text-muted">{name}</div>
       <div className="truncate text-[15px] leading-tight font-semibold" data-testid={`gauge-${name}`}>
         {value}
-        {over && <span className="ml-1 text-[12.5px] text-lichen">over</span>}
+        {over && <span className="ml-1 text-[12.5px] text-lichen">{say('gauge.over')}</span>}
       </div>
       <div className="relative mt-1.5 h-[5px] bg-line/70" aria-hidden>
         <div

@@ -1,27 +1,29 @@
+import { say, useSay } from '../text/say';
 import { Dialog } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Button } from './Button';
 import { inField, setSingleKeys, singleKeysOn } from './singleKeys';
 
-const EVERYWHERE: [string, string][] = [
-  ['/', 'search for a tree'],
-  ['?', 'this list'],
+const EVERYWHERE = (): [string, string][] => [
+  ['/', say('keys.search-for-a-tree')],
+  ['?', say('keys.this-list')],
 ];
-const AT_A_TREE: [string, string][] = [
-  ['N, P', 'next and previous limb'],
-  ['X', 'mark the limb to be removed, or take the mark off'],
-  ['C', 'mark a cut by pointing at it'],
-  ['H', 'before and after the cuts'],
-  ['L', 'light'],
-  ['T', 'shape wanted at its age'],
-  ['Esc', 'let go of the limb'],
-  ['Ctrl Z, Ctrl Shift Z', 'undo and redo; in a survey too'],
-  ['arrow keys', 'turn the tree that has the focus'],
+const AT_A_TREE = (): [string, string][] => [
+  ['N, P', say('keys.next-and-previous-limb')],
+  ['X', say('keys.mark-the-limb-to-be')],
+  ['C', say('keys.mark-a-cut-by-pointing')],
+  ['H', say('keys.before-and-after-the-cuts')],
+  ['L', say('keys.light')],
+  ['T', say('keys.shape-wanted-at-its-age')],
+  [say('keys.esc'), say('keys.let-go-of-the-limb')],
+  [say('keys.ctrl-z-ctrl-shift-z'), say('keys.undo-and-redo-in-a')],
+  [say('keys.arrow-keys'), say('keys.turn-the-tree-that-has')],
 ];
 
 /** The list of keys, by “?” or its own button; and “/” to search, from anywhere. */
 export function Keys() {
+  const say = useSay();
   const [open, setOpen] = useState(false);
   const [on, setOn] = useState(singleKeysOn);
   const go = useNavigate();
@@ -63,16 +65,16 @@ export function Keys() {
           type="button"
           className="border-b-[3px] border-transparent px-1 pt-3.5 pb-2.5 whitespace-nowrap text-muted hover:text-ink"
         >
-          Keys
+          {say('keys.keys')}
         </button>
       </Dialog.Trigger>
       <Dialog.Portal>
         <div className="fixed inset-0 bg-ink/40" aria-hidden />
         <Dialog.Content className="fixed top-1/2 left-1/2 max-h-[86vh] w-[min(520px,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto bg-paper px-6 py-5">
-          <Dialog.Title className="text-[20px] font-bold">Keys</Dialog.Title>
-          <Dialog.Description className="sr-only">What single keys do</Dialog.Description>
-          {list('Everywhere', EVERYWHERE)}
-          {list('At a tree', AT_A_TREE)}
+          <Dialog.Title className="text-[20px] font-bold">{say('keys.keys')}</Dialog.Title>
+          <Dialog.Description className="sr-only">{say('keys.what-single-keys-do')}</Dialog.Description>
+          {list(say('keys.everywhere'), EVERYWHERE())}
+          {list(say('keys.at-a-tree'), AT_A_TREE())}
           <label className="mt-4 flex items-center gap-2 text-[14px]">
             <input
               type="checkbox"
@@ -82,11 +84,11 @@ export function Keys() {
                 setSingleKeys(event.target.checked);
               }}
             />
-            Single keys are on
+            {say('keys.single-keys-are-on')}
           </label>
           <Dialog.Close asChild>
             <Button weight="ink" className="mt-4">
-              Close
+              {say('keys.close')}
             </Button>
           </Dialog.Close>
         </Dialog.Content>

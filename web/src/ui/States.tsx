@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { Problem } from '../api/problem';
 import { Button } from './Button';
 
@@ -12,17 +13,30 @@ export function Loading({ what }: { what: string }) {
 
 /** When it could not be had: what happened, and what to do. */
 export function Failed({ error, retry }: { error: unknown; retry?: () => void }) {
-  const words = error instanceof Error ? error.message : 'Something went wrong.';
+  const say = useSay();
+  const words = error instanceof Error ? error.message : say('states.something-went-wrong');
   const gone = error instanceof Problem && error.status === 404;
   return (
     <div role="alert" className="m-8 max-w-prose border-l-4 border-lichen bg-lichen-wash p-4">
-      <p className="font-semibold">{gone ? 'Not here' : 'That did not work'}</p>
+      <p className="font-semibold">{gone ? say('states.not-here') : say('states.that-did-not-work')}</p>
       <p>{words}</p>
       {retry && !gone && (
         <Button className="mt-3" onClick={retry}>
-          Try again
+          {say('states.try-again')}
         </Button>
       )}
     </div>
   );
+}
+
+/** Where a page came to grief. */
+export function PageFailed() {
+  const say = useSay();
+  return <Failed error={new Error(say('states.page-failed'))} />;
+}
+
+/** Where an address leads nowhere. */
+export function NoSuchPage() {
+  const say = useSay();
+  return <Failed error={new Error(say('states.no-such-page'))} />;
 }

@@ -1,3 +1,4 @@
+import { useSay } from '../text/say';
 import { useMutation } from '@tanstack/react-query';
 import { Button } from './Button';
 
@@ -9,6 +10,7 @@ export interface Done {
 
 /** Says what was done and offers to undo it; gone once it was undone or dismissed. */
 export function UndoNotice({ done, dismiss }: { done: Done | null; dismiss: () => void }) {
+  const say = useSay();
   const undo = useMutation({ mutationFn: () => done?.undo() ?? Promise.resolve(), onSuccess: dismiss });
   if (!done) return null;
   return (
@@ -23,10 +25,10 @@ export function UndoNotice({ done, dismiss }: { done: Done | null; dismiss: () =
           undo.mutate();
         }}
       >
-        Undo
+        {say('undone.undo')}
       </Button>
       <Button weight="quiet" onClick={dismiss}>
-        Dismiss
+        {say('undone.dismiss')}
       </Button>
       {undo.error && <span className="font-semibold text-lichen">{undo.error.message}</span>}
     </p>

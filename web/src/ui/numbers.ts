@@ -1,6 +1,8 @@
+import { locale } from '../text/language';
+
 /** The sign that parts whole numbers from decimals in the reader's way of writing. */
-export function decimalSign(locale?: string): ',' | '.' {
-  const parts = new Intl.NumberFormat(locale).formatToParts(1.5);
+export function decimalSign(written = locale()): ',' | '.' {
+  const parts = new Intl.NumberFormat(written).formatToParts(1.5);
   return parts.find((part) => part.type === 'decimal')?.value === ',' ? ',' : '.';
 }
 
@@ -24,10 +26,10 @@ export function readNumber(text: string): number | undefined {
 }
 
 /** A number as the reader writes it, without signs between thousands; nothing for nothing. */
-export function showNumber(value: number | string | null | undefined, locale?: string): string {
+export function showNumber(value: number | string | null | undefined, written = locale()): string {
   if (value === null || value === undefined) return '';
   const text = String(value);
-  return typeof value === 'number' && decimalSign(locale) === ',' ? text.replace('.', ',') : text;
+  return typeof value === 'number' && decimalSign(written) === ',' ? text.replace('.', ',') : text;
 }
 
 /** A number that must be there to be sent: what cannot be read is sent as it stands, for the server to name its field. */

@@ -1,11 +1,29 @@
+import { term } from '../text/term';
+import { say } from '../text/say';
 /** Phases of the year in plain words. */
 export const PHASES: Record<string, string> = {
-  autumn: 'autumn',
-  dormant: 'dormant',
-  'delayed-dormant': 'buds swelling',
-  bloom: 'bloom',
-  'early-summer': 'early summer',
-  summer: 'summer',
-  'late-summer': 'late summer',
-  'after-harvest': 'after harvest',
+  get autumn() {
+    return term('autumn');
+  },
+  get dormant() {
+    return term('dormant');
+  },
+  get 'delayed-dormant'() {
+    return say('phases.buds-swelling');
+  },
+  get bloom() {
+    return term('bloom');
+  },
+  get 'early-summer'() {
+    return say('phases.early-summer');
+  },
+  get summer() {
+    return term('summer');
+  },
+  get 'late-summer'() {
+    return say('phases.late-summer');
+  },
+  get 'after-harvest'() {
+    return say('phases.after-harvest');
+  },
 };

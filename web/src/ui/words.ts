@@ -1,54 +1,149 @@
+import { term } from '../text/term';
+import { locale } from '../text/language';
+import { say } from '../text/say';
 /** The stages of the work, as they are said at the tree. */
 export const STAGE_WORDS: Record<string, string> = {
-  suckers: 'From below the union',
-  unsound: 'Nobody argues about these',
-  frame: 'The frame, big cuts first',
-  uprights: 'Uprights and hangers',
-  renewal: 'Young wood for old',
-  detail: 'Detail',
-  train: 'Bend what stays',
-  crop: 'The crop',
+  get suckers() {
+    return say('words.from-below-the-union');
+  },
+  get unsound() {
+    return say('words.nobody-argues-about-these');
+  },
+  get frame() {
+    return say('words.the-frame-big-cuts-first');
+  },
+  get uprights() {
+    return say('words.uprights-and-hangers');
+  },
+  get renewal() {
+    return say('words.young-wood-for-old');
+  },
+  get detail() {
+    return say('words.detail');
+  },
+  get train() {
+    return say('words.bend-what-stays');
+  },
+  get crop() {
+    return say('words.the-crop');
+  },
 };
 
 /** Lines of a school in plain words. */
 export const LINE_WORDS: Record<string, string> = {
-  rivalDiameterRatio: 'second top: thickness against the leader',
-  rivalInclination_deg: 'second top: lean under, °',
-  rivalHeightShare: 'second top: height against the leader',
-  limbRatio: 'limb against the stem it grows from',
-  crotchAngle_deg: 'tight crotch under, °',
-  heldCrotchAngle_deg: 'the same on a union of years, °',
-  stackBearing_deg: 'stacked: bearings within, °',
-  stackLight: 'stacked: lower limb’s light under',
-  crossingClearance_cm: 'crossing: clearance, cm',
+  get rivalDiameterRatio() {
+    return say('words.second-top-thickness-against-the');
+  },
+  get rivalInclination_deg() {
+    return say('words.second-top-lean-under');
+  },
+  get rivalHeightShare() {
+    return say('words.second-top-height-against-the');
+  },
+  get limbRatio() {
+    return say('words.limb-against-the-stem-it');
+  },
+  get crotchAngle_deg() {
+    return say('words.tight-crotch-under');
+  },
+  get heldCrotchAngle_deg() {
+    return say('words.the-same-on-a-union');
+  },
+  get stackBearing_deg() {
+    return say('words.stacked-bearings-within');
+  },
+  get stackLight() {
+    return say('words.stacked-lower-limbs-light-under');
+  },
+  get crossingClearance_cm() {
+    return say('words.crossing-clearance-cm');
+  },
   inwardAngle_deg: 'inward: within, °',
-  sproutLength_cm: 'water sprout: longer than, cm a year',
-  sproutInclination_deg: 'water sprout: lean under, °',
-  lightForFruit: 'light that fruit needs',
-  lightForFlowers: 'light that flower buds need',
-  shadedShareMost: 'shaded fruiting wood, most',
-  crowdingFactor: 'crowding, times the kind’s own most',
-  bareSectorFactor: 'bare side: times an even share',
-  bareSectorOfThree_deg: 'bare side with three limbs, °',
-  coneShare: 'upper tier’s reach against the lower',
-  boxAllowance_cm: 'out of its room by more than, cm',
-  boxGapShare: 'room left empty, most',
-  lopSidedShare: 'lop-sided from',
-  oldShareMost: 'old wood, most',
-  movedOutShare: 'fruiting wood out along the limbs, most',
-  movedOutAYear_cm: 'fruiting wood moves, cm a year',
-  vigourShare: 'growth targets, times the kind’s own',
-  overCropRatio: 'buds against what can be carried, most',
-  underCropRatio: 'buds against what can be carried, least',
-  scionRootedRatio: 'trunk against its row, most',
-  dropClearance_cm: 'tip under crop, lowest, cm',
-  woodShareFactor: 'small wood to take, times the kind’s own most',
-  bigCutsFactor: 'big cuts, times the usual',
-  bendBeforeCut: 'bend before cutting',
-  bench: 'bench cuts allowed',
+  get sproutLength_cm() {
+    return say('words.water-sprout-longer-than-cm');
+  },
+  get sproutInclination_deg() {
+    return say('words.water-sprout-lean-under');
+  },
+  get lightForFruit() {
+    return say('words.light-that-fruit-needs');
+  },
+  get lightForFlowers() {
+    return say('words.light-that-flower-buds-need');
+  },
+  get shadedShareMost() {
+    return say('words.shaded-fruiting-wood-most');
+  },
+  get crowdingFactor() {
+    return say('words.crowding-times-the-kinds-own');
+  },
+  get bareSectorFactor() {
+    return say('words.bare-side-times-an-even');
+  },
+  get bareSectorOfThree_deg() {
+    return say('words.bare-side-with-three-limbs');
+  },
+  get coneShare() {
+    return say('words.upper-tiers-reach-against-the');
+  },
+  get boxAllowance_cm() {
+    return say('words.out-of-its-room-by');
+  },
+  get boxGapShare() {
+    return say('words.room-left-empty-most');
+  },
+  get lopSidedShare() {
+    return say('words.lop-sided-from');
+  },
+  get oldShareMost() {
+    return say('words.old-wood-most');
+  },
+  get movedOutShare() {
+    return say('words.fruiting-wood-out-along-the');
+  },
+  get movedOutAYear_cm() {
+    return say('words.fruiting-wood-moves-cm-a');
+  },
+  get vigourShare() {
+    return say('words.growth-targets-times-the-kinds');
+  },
+  get overCropRatio() {
+    return say('words.buds-against-what-can-be');
+  },
+  get underCropRatio() {
+    return say('words.buds-against-what-can-be-2');
+  },
+  get scionRootedRatio() {
+    return say('words.trunk-against-its-row-most');
+  },
+  get dropClearance_cm() {
+    return say('words.tip-under-crop-lowest-cm');
+  },
+  get woodShareFactor() {
+    return say('words.small-wood-to-take-times');
+  },
+  get bigCutsFactor() {
+    return say('words.big-cuts-times-the-usual');
+  },
+  get bendBeforeCut() {
+    return say('words.bend-before-cutting');
+  },
+  get bench() {
+    return say('words.bench-cuts-allowed');
+  },
 };
 
-export const SEVERITY_WORDS: Record<string, string> = { act: 'act', consider: 'consider', watch: 'watch' };
+export const SEVERITY_WORDS: Record<string, string> = {
+  get act() {
+    return term('act');
+  },
+  get consider() {
+    return term('consider');
+  },
+  get watch() {
+    return term('watch');
+  },
+};
 
 /** A share as whole per cent. */
 export function percent(share: number): string {
@@ -57,12 +152,12 @@ export function percent(share: number): string {
 
 /** Minutes as a person says them. */
 export function minutes(count: number): string {
-  return count < 1 ? 'under a minute' : `${Math.round(count)} min`;
+  return count < 1 ? say('words.under-a-minute') : say('words.count-min', { count: Math.round(count) });
 }
 
 /** A day in the reader's own way of writing. */
 export function day(iso: string): string {
-  return new Date(`${iso}T12:00:00`).toLocaleDateString(undefined, {
+  return new Date(`${iso}T12:00:00`).toLocaleDateString(locale(), {
     day: 'numeric',
     month: 'short',
     year: 'numeric',
@@ -71,7 +166,7 @@ export function day(iso: string): string {
 
 /** How a step stands on the sure side. */
 export function sureness(confidence: number): string {
-  return `${Math.round(confidence * 100)} % sure`;
+  return say('words.confidence-sure', { confidence: Math.round(confidence * 100) });
 }
 
 /** A word as it stands at the head of a line. */

@@ -1,3 +1,5 @@
+import { locale } from '../text/language';
+import { say, useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
 import { typedNumber } from '../ui/numbers';
 import { useState } from 'react';
@@ -24,9 +26,10 @@ function useCost() {
 }
 
 function CostField({ cost }: { cost: ReturnType<typeof useCost> }) {
+  const say = useSay();
   return (
     <label className="flex items-center gap-2 text-[14px]">
-      An hour costs
+      {say('years-parts.an-hour-costs')}
       <input
         inputMode="decimal"
         value={cost.text}
@@ -41,6 +44,7 @@ function CostField({ cost }: { cost: ReturnType<typeof useCost> }) {
 
 /** A block's work, light, growth and crop over the years. */
 export function YearsOfABlock({ id }: { id: number }) {
+  const say = useSay();
   const cost = useCost();
   const years = useQuery({
     queryKey: ['years', id],
@@ -50,16 +54,14 @@ export function YearsOfABlock({ id }: { id: number }) {
     <section aria-labelledby="years" className="mt-8">
       <div className="flex flex-wrap items-end justify-between gap-3 border-b-2 border-ink pb-2">
         <h2 id="years" className="text-[20px] font-bold">
-          Over the years
+          {say('years-parts.over-the-years')}
         </h2>
         <CostField cost={cost} />
       </div>
-      {years.isPending && <p className="py-3 text-muted">Adding up…</p>}
+      {years.isPending && <p className="py-3 text-muted">{say('years-parts.adding-up')}</p>}
       {years.isError && <Failed error={years.error} retry={() => void years.refetch()} />}
       {years.data?.years.length === 0 && (
-        <p className="py-3 text-muted">
-          Nothing yet. Visits, surveys and pickings are added up here as they are written down.
-        </p>
+        <p className="py-3 text-muted">{say('years-parts.nothing-yet-visits-surveys-and')}</p>
       )}
       {years.data && <Plots years={years.data.years} anHour={cost.anHour} />}
     </section>
@@ -74,27 +76,39 @@ interface Plot {
   tone: string;
 }
 
-const whole = (value: number) => Math.round(value).toLocaleString();
+const whole = (value: number) => Math.round(value).toLocaleString(locale());
 
 /** What a year came to, as bars; cost only where an hour's cost is told. */
 function plots(anHour: number): Plot[] {
   const hours = (year: BlockYear) => (year.visits > 0 ? year.minutes / 60 : null);
   const cost = (year: BlockYear) => (hours(year) ?? 0) * anHour;
   const work: Plot[] = [
-    { name: 'Crop', tells: 'kilograms picked', of: (year) => year.crop_kg, say: whole, tone: 'bg-moss' },
-    { name: 'Work', tells: 'hours recorded', of: hours, say: (value) => value.toFixed(1), tone: 'bg-ink' },
+    {
+      name: say('years-parts.crop'),
+      tells: say('years-parts.kilograms-picked'),
+      of: (year) => year.crop_kg,
+      say: whole,
+      tone: 'bg-moss',
+    },
+    {
+      name: say('years-parts.work'),
+      tells: say('years-parts.hours-recorded'),
+      of: hours,
+      say: (value) => value.toFixed(1),
+      tone: 'bg-ink',
+    },
   ];
   const money: Plot[] = [
     {
-      name: 'Cost',
-      tells: 'of that work',
+      name: say('years-parts.cost'),
+      tells: say('years-parts.of-that-work'),
       of: (year) => (year.visits > 0 ? cost(year) : null),
       say: whole,
       tone: 'bg-ink',
     },
     {
-      name: 'Cost of the crop',
-      tells: 'pruning, for 100 kg',
+      name: say('years-parts.cost-of-the-crop'),
+      tells: say('years-parts.pruning-for-100-kg'),
       of: (year) => (year.visits > 0 && year.crop_kg ? (100 * cost(year)) / year.crop_kg : null),
       say: (value) => value.toFixed(2),
       tone: 'bg-ink',
@@ -102,27 +116,33 @@ function plots(anHour: number): Plot[] {
   ];
   const trees: Plot[] = [
     {
-      name: 'Shade before',
-      tells: 'fruiting wood under 30 % light, at the visit',
+      name: say('years-parts.shade-before'),
+      tells: say('years-parts.fruiting-wood-under-30-light'),
       of: (year) => year.shadeBefore,
       say: percent,
       tone: 'bg-lichen',
     },
     {
-      name: 'Shade after',
-      tells: 'the same once cut',
+      name: say('years-parts.shade-after'),
+      tells: say('years-parts.the-same-once-cut'),
       of: (year) => year.shadeAfter,
       say: percent,
       tone: 'bg-lichen',
     },
     {
-      name: 'Growth',
-      tells: 'cm of last season on the limbs surveyed',
+      name: say('years-parts.growth'),
+      tells: say('years-parts.cm-of-last-season-on'),
       of: (year) => year.extension_cm,
       say: whole,
       tone: 'bg-tape',
     },
-    { name: 'Thinned', tells: 'fruits taken off', of: (year) => year.thinned, say: whole, tone: 'bg-moss' },
+    {
+      name: say('years-parts.thinned'),
+      tells: say('years-parts.fruits-taken-off'),
+      of: (year) => year.thinned,
+      say: whole,
+      tone: 'bg-moss',
+    },
   ];
   return [...work, ...(anHour > 0 ? money : []), ...trees];
 }
@@ -142,7 +162,7 @@ function Plots({ years, anHour }: { years: BlockYear[]; anHour: number }) {
             const one = by.get(year);
             return one ? (plot.of(one) ?? null) : null;
           }}
-          say={plot.say}
+          write={plot.say}
           tone={plot.tone}
         />
       ))}
@@ -152,6 +172,7 @@ function Plots({ years, anHour }: { years: BlockYear[]; anHour: number }) {
 
 /** The holding over the years; added up only when somebody looks, since a large one takes a while. */
 export function YearsOfTheHolding() {
+  const say = useSay();
   const [open, setOpen] = useState(false);
   return (
     <details
@@ -160,7 +181,9 @@ export function YearsOfTheHolding() {
         setOpen(event.currentTarget.open);
       }}
     >
-      <summary className="font-display text-[20px] font-bold">The holding over the years</summary>
+      <summary className="font-display text-[20px] font-bold">
+        {say('years-parts.the-holding-over-the-years')}
+      </summary>
       {open && <AllYears />}
     </details>
   );
@@ -168,6 +191,7 @@ export function YearsOfTheHolding() {
 
 /** Its work, crop and cost by year, and its blocks in the year that is chosen. */
 function AllYears() {
+  const say = useSay();
   const cost = useCost();
   const years = useQuery({ queryKey: ['years'], queryFn: () => answer(api.GET('/api/years')) });
   const [chosen, setChosen] = useState<number | null>(null);
@@ -183,40 +207,44 @@ function AllYears() {
     return total > 0 ? total : null;
   };
   if (years.isError) return <Failed error={years.error} retry={() => void years.refetch()} />;
-  if (years.isPending) return <p className="py-3 text-muted">Adding up…</p>;
-  if (all.length === 0) return <p className="py-3 text-muted">Nothing is written down yet.</p>;
+  if (years.isPending) return <p className="py-3 text-muted">{say('years-parts.adding-up')}</p>;
+  if (all.length === 0)
+    return <p className="py-3 text-muted">{say('years-parts.nothing-is-written-down-yet')}</p>;
   return (
-    <section aria-label="The holding over the years" className="border-t-2 border-ink pt-2">
+    <section
+      aria-label={say('years-parts.the-holding-over-the-years')}
+      className="border-t-2 border-ink pt-2"
+    >
       <CostField cost={cost} />
       <div className="grid grid-cols-3 gap-x-8 gap-y-5 pt-3 max-lg:grid-cols-2 max-sm:grid-cols-1">
         <YearBars
-          name="Crop"
-          tells="kilograms picked"
+          name={say('name.crop')}
+          tells={say('years-parts.kilograms-picked')}
           years={shown}
           of={sum((one) => one.crop_kg ?? 0)}
-          say={(value) => Math.round(value).toLocaleString()}
+          write={(value) => Math.round(value).toLocaleString(locale())}
         />
         <YearBars
-          name="Work"
-          tells="hours recorded"
+          name={say('name.work')}
+          tells={say('years-parts.hours-recorded')}
           years={shown}
           of={sum((one) => one.minutes / 60)}
-          say={(value) => value.toFixed(1)}
+          write={(value) => value.toFixed(1)}
           tone="bg-ink"
         />
         {cost.anHour > 0 && (
           <YearBars
-            name="Cost"
-            tells="of that work"
+            name={say('name.cost')}
+            tells={say('years-parts.of-that-work')}
             years={shown}
             of={sum((one) => (one.minutes / 60) * cost.anHour)}
-            say={(value) => Math.round(value).toLocaleString()}
+            write={(value) => Math.round(value).toLocaleString(locale())}
             tone="bg-ink"
           />
         )}
       </div>
       <label className="mt-4 flex items-center gap-2 text-[14px]">
-        Block by block in
+        {say('years-parts.block-by-block-in')}
         <select
           value={year}
           onChange={(event) => {
@@ -237,6 +265,7 @@ function AllYears() {
 }
 
 function ByBlock({ blocks, year, anHour }: { blocks: YearsOfBlock[]; year: number; anHour: number }) {
+  const say = useSay();
   const rows = blocks
     .map((block) => ({ block, of: block.years.find((one) => one.year === year) }))
     .filter((row) => row.of !== undefined);
@@ -245,13 +274,13 @@ function ByBlock({ blocks, year, anHour }: { blocks: YearsOfBlock[]; year: numbe
     <table className="mt-2 w-full max-w-[820px] text-[14px]">
       <thead>
         <tr className="border-b border-line text-right text-[12.5px] text-muted">
-          <th className="text-left font-normal">Block</th>
-          <th className="pr-4 font-normal">trees visited</th>
-          <th className="pr-4 font-normal">hours</th>
-          {anHour > 0 && <th className="pr-4 font-normal">cost</th>}
-          <th className="pr-4 font-normal">crop, kg</th>
-          <th className="pr-4 font-normal">shade before → after</th>
-          <th className="pr-4 font-normal">growth, cm</th>
+          <th className="text-left font-normal">{say('years-parts.block')}</th>
+          <th className="pr-4 font-normal">{say('years-parts.trees-visited')}</th>
+          <th className="pr-4 font-normal">{say('years-parts.hours')}</th>
+          {anHour > 0 && <th className="pr-4 font-normal">{say('years-parts.cost-2')}</th>}
+          <th className="pr-4 font-normal">{say('years-parts.crop-kg')}</th>
+          <th className="pr-4 font-normal">{say('years-parts.shade-before-after')}</th>
+          <th className="pr-4 font-normal">{say('years-parts.growth-cm')}</th>
         </tr>
       </thead>
       <tbody>
@@ -266,10 +295,12 @@ function ByBlock({ blocks, year, anHour }: { blocks: YearsOfBlock[]; year: numbe
             <td className={cell}>{of && of.visits > 0 ? (of.minutes / 60).toFixed(1) : '–'}</td>
             {anHour > 0 && (
               <td className={cell}>
-                {of && of.visits > 0 ? Math.round((of.minutes / 60) * anHour).toLocaleString() : '–'}
+                {of && of.visits > 0 ? Math.round((of.minutes / 60) * anHour).toLocaleString(locale()) : '–'}
               </td>
             )}
-            <td className={cell}>{of?.crop_kg == null ? '–' : Math.round(of.crop_kg).toLocaleString()}</td>
+            <td className={cell}>
+              {of?.crop_kg == null ? '–' : Math.round(of.crop_kg).toLocaleString(locale())}
+            </td>
             <td className={cell}>
               {of?.shadeBefore == null || of.shadeAfter == null
                 ? '–'
