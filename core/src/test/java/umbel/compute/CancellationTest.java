@@ -9,6 +9,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Isolated;
 import umbel.assess.AssessRequest;
 import umbel.assess.Assessor;
 import umbel.knowledge.Knowledge;
@@ -16,6 +17,7 @@ import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
 
 /** A computation nobody waits for stops, in every thread it uses. */
+@Isolated("it measures time")
 class CancellationTest {
 
     @Test

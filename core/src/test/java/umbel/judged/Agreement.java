@@ -17,7 +17,7 @@ final class Agreement {
 
     Agreement(List<JudgedTree> trees) {
         for (JudgedTree tree : trees) {
-            PractisedDecision.Answer answer = new PractisedDecision.Answer(tree.assessed(), tree);
+            PractisedDecision.Answer answer = new PractisedDecision.Answer(tree.recommended(), tree);
             tree.decisions().forEach(one -> made.add(new Made(tree, one, one.holds(answer))));
         }
     }

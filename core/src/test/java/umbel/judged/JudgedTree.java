@@ -17,6 +17,12 @@ import umbel.assess.AssessRequest;
 import umbel.assess.Assessment;
 import umbel.assess.Assessor;
 import umbel.knowledge.Knowledge;
+import umbel.plan.PlanRequest;
+import umbel.plan.Planner;
+import umbel.reading.Finding;
+import umbel.reading.Neighbours;
+import umbel.reading.TreeReader;
+import umbel.wood.Tree;
 
 /**
  * A tree with what a practised hand would do to it, written down before the program was asked; the format is told in
@@ -35,9 +41,16 @@ record JudgedTree(String id, String part, String why, AssessRequest request, Lis
     private static final int FIXED = 9;
     private static final long SEED = 7;
 
-    /** The program's answer. */
-    Assessment assessed() {
-        return ASSESSOR.assess(request);
+    /** The program's recommended plan. */
+    Assessment.PlanAnswer recommended() {
+        Tree tree = ASSESSOR.tree(request);
+        PlanRequest asked = ASSESSOR.planRequest(request, tree, List.of(), Set.of());
+        double reach = asked.limits().reach();
+        TreeReader.Reading first = TreeReader.read(tree, asked.school(), reach);
+        List<Finding> certain =
+                ASSESSOR.certainty(request, reach, Neighbours.NONE, first).findings();
+        TreeReader.Reading reading = new TreeReader.Reading(first.light(), first.crop(), first.lines(), certain);
+        return ASSESSOR.plan(Planner.recommended(tree, reading, asked, Assessor.seed(request)));
     }
 
     /** All trees of a file under {@code judged/}. */

@@ -1,6 +1,5 @@
 package umbel.judged;
 
-import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -24,10 +23,10 @@ record PractisedDecision(String text, boolean demandsAction, boolean wholeLimb, 
     private static final double MOST = 0.6;
 
     /** What the program answered. */
-    record Answer(Assessment assessment, JudgedTree tree) {
+    record Answer(Assessment.PlanAnswer plan, JudgedTree tree) {
 
         List<StepAnswer> steps() {
-            return assessment.plans().get(0).steps();
+            return plan.steps();
         }
 
         /** Whether a limb is worked so; one that goes with the top it stands on goes too. */
@@ -74,9 +73,6 @@ record PractisedDecision(String text, boolean demandsAction, boolean wholeLimb, 
      * @throws IllegalArgumentException where it is none
      */
     static PractisedDecision parse(String text) {
-        if (text.startsWith("finding ") || text.startsWith("no finding ")) {
-            return finding(text);
-        }
         if (text.startsWith("total ")) {
             return total(text);
         }
@@ -167,23 +163,10 @@ record PractisedDecision(String text, boolean demandsAction, boolean wholeLimb, 
                         head[0]));
     }
 
-    private static PractisedDecision finding(String text) {
-        boolean there = text.startsWith("finding ");
-        List<String> rules =
-                Arrays.asList(text.substring(text.lastIndexOf(' ') + 1).split("\\|"));
-        return new PractisedDecision(
-                text,
-                false,
-                false,
-                answer -> answer.assessment().reading().findings().stream()
-                                .anyMatch(finding -> rules.contains(finding.rule()))
-                        == there);
-    }
-
     private static PractisedDecision total(String text) {
         String[] parts = text.split("\\s+");
         return new PractisedDecision(text, false, false, answer -> {
-            Assessment.TotalsAnswer totals = answer.assessment().plans().get(0).totals();
+            Assessment.TotalsAnswer totals = answer.plan().totals();
             double value = switch (parts[1]) {
                 case "woodShare" -> totals.woodShare();
                 case "bigCuts" -> totals.bigCuts();

@@ -9,8 +9,10 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Isolated;
 
 /** Plans asked for by several at once are all answered: no thread may hold a lock while it waits for the pool. */
+@Isolated("it measures time")
 class PlansAtOnceTest {
 
     @Test

@@ -93,8 +93,8 @@ class YearsApiTest {
 
     private static int lastYear(JsonNode plans) {
         int last = 0;
-        for (JsonNode step : plans.at("/plans/0/steps")) {
-            last = Math.max(last, step.at("/year").asInt());
+        for (JsonNode stage : plans.at("/plans/0/stages")) {
+            last = Math.max(last, stage.at("/year").asInt());
         }
         return last;
     }

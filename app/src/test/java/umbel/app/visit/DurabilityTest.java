@@ -77,6 +77,8 @@ class DurabilityTest {
     private static Process start(Path data, int port) throws IOException {
         ProcessBuilder builder = new ProcessBuilder(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:TieredStopAtLevel=1", // it runs for seconds only
+                "-XX:+UseSerialGC",
                 "-cp",
                 System.getProperty("java.class.path"),
                 UmbelApplication.class.getName(),
