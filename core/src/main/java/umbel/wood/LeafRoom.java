@@ -47,17 +47,25 @@ final class LeafRoom {
         return sum;
     }
 
-    /** Counts the room within a distance of a place. */
+    /** Counts the room within a distance of a place: column by column, each from its lowest to its highest cell. */
     void open(Vec at, double within) {
         int reach = (int) Math.ceil(within / CELL);
+        double along = along(at);
+        double across = across(at);
+        double within2 = within * within / (CELL * CELL);
+        int middle = (int) Math.floor(at.z() / CELL);
         for (int i = -reach; i <= reach; i++) {
+            int cellAlong = cellAlong(along + i * CELL);
             for (int j = -reach; j <= reach; j++) {
-                for (int l = -reach; l <= reach; l++) {
-                    Vec away = new Vec(i * CELL, j * CELL, l * CELL);
-                    if (away.length() <= within && at.z() + away.z() >= 0) {
-                        room.set(cell(at.plus(away)));
-                    }
+                double left = within2 - i * i - j * j;
+                if (left < 0) {
+                    continue;
                 }
+                int half = (int) Math.sqrt(left);
+                int from = Math.max(0, Math.min(nz - 1, middle - half));
+                int to = Math.max(0, Math.min(nz - 1, middle + half));
+                int column = column(cellAlong, cellAcross(across + j * CELL));
+                room.set(column + from, column + to + 1);
             }
         }
     }
@@ -68,11 +76,27 @@ final class LeafRoom {
     }
 
     private int cell(Vec at) {
-        double along = at.x() * sin + at.y() * cos;
-        double across = at.x() * cos - at.y() * sin;
-        int i = Math.floorMod((int) Math.floor(along / place.inRow() * nx), nx);
-        int j = Math.floorMod((int) Math.floor(across / place.betweenRows() * ny), ny);
         int l = Math.max(0, Math.min(nz - 1, (int) Math.floor(at.z() / CELL)));
-        return (l * ny + j) * nx + i;
+        return column(cellAlong(along(at)), cellAcross(across(at))) + l;
+    }
+
+    private int column(int i, int j) {
+        return (j * nx + i) * nz;
+    }
+
+    private double along(Vec at) {
+        return at.x() * sin + at.y() * cos;
+    }
+
+    private double across(Vec at) {
+        return at.x() * cos - at.y() * sin;
+    }
+
+    private int cellAlong(double along) {
+        return Math.floorMod((int) Math.floor(along / place.inRow() * nx), nx);
+    }
+
+    private int cellAcross(double across) {
+        return Math.floorMod((int) Math.floor(across / place.betweenRows() * ny), ny);
     }
 }
