@@ -55,14 +55,14 @@ export function Gauges({ reading, limits, totals, work }: Props) {
       <div className="grid grid-cols-2 gap-x-6 gap-y-2.5">
         <Gauge
           name={say('name.small-wood-taken')}
-          value={`${Math.round(wood * 100)} of ${percent(limits.woodShare)}`}
+          value={say('gauges.of-most', { count: Math.round(wood * 100), most: percent(limits.woodShare) })}
           full={wood / (limits.woodShare * 1.4)}
           tick={1 / 1.4}
           over={wood > limits.woodShare + 0.004}
         />
         <Gauge
           name={say('name.big-cuts')}
-          value={`${big} of ${limits.bigCuts}`}
+          value={say('gauges.of-most', { count: big, most: limits.bigCuts })}
           full={big / (limits.bigCuts * 1.4)}
           tick={1 / 1.4}
           over={big > limits.bigCuts}
@@ -80,7 +80,7 @@ export function Gauges({ reading, limits, totals, work }: Props) {
         />
         <Gauge
           name={say('name.fruits-these-buds-can-set')}
-          value={`${fruits} for ${target} wanted`}
+          value={say('gauges.fruits-for-target', { fruits, target })}
           full={times / (2 * limits.cropMost)}
           tick={0.5}
           over={times > limits.cropMost}

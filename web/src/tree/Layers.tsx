@@ -175,7 +175,7 @@ function Key({
           ['#a03a2c', say('layers.last-year')],
           ['#7e4a38', '2'],
           ['#6c503e', '3'],
-          ['#54493f', 'older'],
+          ['#54493f', say('layers.older')],
         ]}
       />
     );

@@ -379,9 +379,12 @@ public final class Assessor {
                 numbers,
                 answer,
                 reason,
-                knowledge.plan().leaving(rules, operation.kind().word()),
+                speech.knowledge(
+                        knowledge.plan().leaving(rules, operation.kind().word())),
                 all,
-                StepText.cautions(tree, operation, effect, knowledge.cautions()));
+                StepText.cautions(tree, operation, effect, knowledge.cautions()).stream()
+                        .map(speech::knowledge)
+                        .toList());
     }
 
     /** How an operation's limb is held at its new angle; null where it bends nothing. */

@@ -18,7 +18,7 @@ public final class PhaseTiming {
     public static Assessment.Timing of(Tree tree, Moment moment, Speech speech) {
         Species.PhaseRule applies = tree.phaseRule(moment.word());
         List<String> reasons = new ArrayList<>();
-        reasons.add(applies.reason());
+        reasons.add(speech.knowledge(applies.reason()));
         boolean unsound = tree.limbs().stream().map(Axis::conditions).anyMatch(conditions -> !conditions.isEmpty());
         if (unsound && (applies.forbids() || moment.isSummer())) {
             reasons.add(speech.say(Statement.of("timing.unsound")));

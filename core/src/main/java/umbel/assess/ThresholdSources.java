@@ -33,18 +33,18 @@ final class ThresholdSources {
         String source = dot < 0 ? "" : path.substring(0, dot);
         String line = path.substring(dot + 1);
         return switch (source) {
-            case "school" -> new Assessment.JudgedBy(source, school.name(), line, bySchool(line));
+            case "school" -> new Assessment.JudgedBy(source, speech.knowledge(school.name()), line, bySchool(line));
             case "system" ->
                 new Assessment.JudgedBy(
                         source,
-                        setting.system().name(),
+                        speech.knowledge(setting.system().name()),
                         line,
                         speech.say(Statement.of("judged.system")
                                 .with("name", new Value.Words(setting.system().name()))));
             case "species" ->
                 new Assessment.JudgedBy(
                         source,
-                        setting.species().name(),
+                        speech.knowledge(setting.species().name()),
                         line,
                         speech.say(Statement.of("judged.species")
                                 .with("name", new Value.Words(setting.species().name()))));

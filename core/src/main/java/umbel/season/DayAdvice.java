@@ -2,6 +2,7 @@ package umbel.season;
 
 import java.time.LocalDate;
 import java.util.List;
+import umbel.text.Statement;
 
 /**
  * Whether a block should be cut on a day, and why.
@@ -47,5 +48,5 @@ public record DayAdvice(
     }
 
     /** One reason, by the rule that gives it. */
-    public record Reason(String rule, String text) {}
+    public record Reason(String rule, Statement text) {}
 }

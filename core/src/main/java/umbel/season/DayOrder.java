@@ -5,8 +5,9 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import umbel.season.DayAdvice.Verdict;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /**
  * Which block to go to on a day, and why not the others. The day's verdict comes first, then who would otherwise run out of
@@ -47,7 +48,7 @@ public final class DayOrder {
      * @param go whether to go there that day
      * @param why in a sentence: why now, or why not that one
      */
-    public record Placed(Waiting waiting, boolean go, String why) {}
+    public record Placed(Waiting waiting, boolean go, Statement why) {}
 
     /**
      * The blocks in the order of a day.
@@ -63,10 +64,7 @@ public final class DayOrder {
         double taken = 0;
         for (Waiting one : open) {
             boolean go = taken < hoursADay;
-            placed.add(new Placed(
-                    one,
-                    go,
-                    go ? whyNow(one, hoursADay) : "The hands are taken: " + whyFirst(open.get(0), one, hoursADay)));
+            placed.add(new Placed(one, go, go ? whyNow(one, hoursADay) : whyFirst(open.get(0), one, hoursADay)));
             taken += one.hours();
         }
         blocks.stream()
@@ -75,7 +73,7 @@ public final class DayOrder {
                 .forEach(placed::add);
         blocks.stream()
                 .filter(one -> one.hours() <= 0)
-                .map(one -> new Placed(one, false, "Its work is done."))
+                .map(one -> new Placed(one, false, Statement.of("season.done")))
                 .forEach(placed::add);
         return placed;
     }
@@ -88,35 +86,39 @@ public final class DayOrder {
                 .reversed();
     }
 
-    private static String whyNow(Waiting one, double hoursADay) {
-        String reason = one.advice().reasons().get(0).text();
+    private static Statement whyNow(Waiting one, double hoursADay) {
+        Statement reason = one.advice().reasons().get(0).text();
         if (one.pressure(hoursADay) > PRESSED) {
-            return String.format(
-                    Locale.ROOT,
-                    "%.0f hours of work in %d days that are left for it. %s",
-                    one.hours(),
-                    one.daysLeft(),
-                    reason);
+            return Statement.of("season.pressed")
+                    .with("hours", Value.number(one.hours(), 0))
+                    .with("days", Value.count(one.daysLeft()))
+                    .with("reason", new Value.Sentences(List.of(reason)));
         }
         return reason;
     }
 
-    private static String whyFirst(Waiting first, Waiting other, double hoursADay) {
+    private static Statement whyFirst(Waiting first, Waiting other, double hoursADay) {
+        return Statement.of("season.hands-taken")
+                .with("name", new Value.Words(first.name()))
+                .with("ground", Value.choice(groundFor(first, other, hoursADay)));
+    }
+
+    private static String groundFor(Waiting first, Waiting other, double hoursADay) {
         if (first.pressure(hoursADay) > PRESSED && other.pressure(hoursADay) <= PRESSED) {
-            return first.name() + " would run out of days.";
+            return "days";
         }
         if (first.advice().verdict() != other.advice().verdict()) {
-            return "the day suits " + first.name() + " better.";
+            return "suits";
         }
         int rank = first.block().species().growing().bloomRank()
                 - other.block().species().growing().bloomRank();
         if (rank != 0) {
-            return first.name() + " is hardier and blooms later, so it comes first.";
+            return "hardier";
         }
         if (first.block().leaf() != other.block().leaf()) {
-            return first.name() + " has the older trees, which come first.";
+            return "older";
         }
-        return first.name() + " comes first.";
+        return "first";
     }
 
     /** How many of these days the year's main work may be done on, until its first window from {@code from} on ends. */

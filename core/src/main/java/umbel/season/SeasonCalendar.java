@@ -11,6 +11,8 @@ import umbel.knowledge.SeasonParameters;
 import umbel.knowledge.Species;
 import umbel.season.DayAdvice.Reason;
 import umbel.season.DayAdvice.Verdict;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /**
  * The days of a block's year: which phase each lies in and what weather, cold, wet, heat, age and disease make of it.
@@ -104,12 +106,10 @@ public final class SeasonCalendar {
         young(judged, date, phase);
         boolean ladder = day == null || !day.told() || day.wind() < rules().wind() && !icy(day);
         if (!ladder && block.needsLadder(parameters.reach())) {
-            judged.atMost(
-                    Verdict.ALLOWED,
-                    new Reason("wind", "No ladder in wind or ice; only what is reached from the ground."));
+            judged.atMost(Verdict.ALLOWED, new Reason("wind", Statement.of("season.wind")));
         }
         if (day == null || !day.told()) {
-            judged.note(new Reason("no-forecast", "Too far ahead for a forecast: by the season alone."));
+            judged.note(new Reason("no-forecast", Statement.of("season.no-forecast")));
         }
         boolean dry = day == null || !day.told() || day.rain() < rules().wetMm();
         boolean urgent = dry && !judged.has("cold");
@@ -131,28 +131,37 @@ public final class SeasonCalendar {
 
     private Judged byPhase(String phase) {
         if (phase.equals("autumn")) {
-            return new Judged(
-                    Verdict.NOT,
-                    new Reason("phase", "Autumn: cuts now keep growth soft before frost. Wait for dormancy."));
+            return new Judged(Verdict.NOT, new Reason("phase", Statement.of("season.autumn")));
         }
         if (phase.equals("late-summer")) {
-            return new Judged(
-                    Verdict.NOT,
-                    new Reason("phase", "Late summer: the wood must harden, so cutting in leaf has stopped."));
+            return new Judged(Verdict.NOT, new Reason("phase", Statement.of("season.late-summer")));
         }
         boolean inLeaf = phase.equals("summer") || phase.equals("early-summer");
         if (inLeaf && !block.species().season().summerCuts()) {
-            return new Judged(Verdict.NOT, new Reason("phase", block.species().name() + " is not cut in summer."));
+            return new Judged(
+                    Verdict.NOT,
+                    new Reason(
+                            "phase",
+                            Statement.of("season.not-in-summer")
+                                    .with(
+                                            "kind",
+                                            new Value.Words(block.species().name()))));
         }
         Species.PhaseRule rule = block.species().phases().get(phase);
         boolean diseased = !block.diseases().isEmpty() && rule.whenDiseased() != null;
         Species.PhaseRule applies = diseased ? rule.whenDiseased() : rule;
-        return new Judged(Verdict.of(applies.verdict()), new Reason(diseased ? "disease" : "phase", applies.reason()));
+        return new Judged(
+                Verdict.of(applies.verdict()),
+                new Reason(
+                        diseased ? "disease" : "phase",
+                        Statement.of("season.phase").with("why", new Value.Words(applies.reason()))));
     }
 
     private void wet(Judged judged, LocalDate date, Weather.Day day) {
         if (day != null && day.told() && day.rain() >= rules().wetMm()) {
-            judged.atMost(Verdict.NOT, new Reason("wet", say("Rain, %.0f mm: never cut in the wet.", day.rain())));
+            judged.atMost(
+                    Verdict.NOT,
+                    new Reason("wet", Statement.of("season.rain").with("rain", Value.number(day.rain(), 0))));
             return;
         }
         for (int ahead = 1; ahead <= rules().dryDays(); ahead++) {
@@ -160,14 +169,14 @@ public final class SeasonCalendar {
             if (next != null && next.told() && next.rain() >= rules().wetMm()) {
                 boolean open =
                         !block.diseases().isEmpty() || block.species().kind().equals("stone");
-                String when = ahead == 1 ? "tomorrow" : "in " + ahead + " days";
                 judged.atMost(
                         open ? Verdict.NOT : Verdict.ALLOWED,
                         new Reason(
                                 "wet",
-                                say(
-                                        "Rain %s: %d dry days are wanted after cutting%s.",
-                                        when, rules().dryDays(), open ? ", and disease enters these wounds" : "")));
+                                Statement.of("season.rain-ahead")
+                                        .with("ahead", Value.count(ahead))
+                                        .with("dry", Value.count(rules().dryDays()))
+                                        .with("open", Value.choice(open ? "yes" : "no"))));
                 return;
             }
         }
@@ -187,9 +196,10 @@ public final class SeasonCalendar {
                     Verdict.NOT,
                     new Reason(
                             "cold",
-                            say(
-                                    "%.0f °C on %s comes near what a cut tree of this kind stands (%.0f °C).",
-                                    worst.min(), worst.date(), limit)));
+                            Statement.of("season.cold")
+                                    .with("least", Value.number(worst.min(), 0))
+                                    .with("day", new Value.Day(worst.date()))
+                                    .with("limit", Value.number(limit, 0))));
             return;
         }
         weather.on(date)
@@ -201,9 +211,9 @@ public final class SeasonCalendar {
                                 Verdict.NOT,
                                 new Reason(
                                         "cold",
-                                        say(
-                                                "A fall of %.0f °C into deep frost by %s: wait until it is over.",
-                                                today.max() - worst.min(), worst.date())))));
+                                        Statement.of("season.fall")
+                                                .with("fall", Value.number(today.max() - worst.min(), 0))
+                                                .with("day", new Value.Day(worst.date()))))));
     }
 
     private boolean underIn(LocalDate from, LocalDate to, double limit) {
@@ -217,8 +227,7 @@ public final class SeasonCalendar {
         }
         weather.on(date)
                 .filter(day -> day.min() < rules().frost())
-                .ifPresent(day -> judged.atMost(
-                        Verdict.NOT, new Reason("cold", "Frost is not past: cut evergreens stay tender.")));
+                .ifPresent(day -> judged.atMost(Verdict.NOT, new Reason("cold", Statement.of("season.frost"))));
     }
 
     private void heat(Judged judged, LocalDate date) {
@@ -229,7 +238,9 @@ public final class SeasonCalendar {
                         Verdict.ALLOWED,
                         new Reason(
                                 "heat",
-                                say("%.0f °C on %s: no large openings, bared bark burns.", day.max(), day.date()))));
+                                Statement.of("season.heat")
+                                        .with("most", Value.number(day.max(), 0))
+                                        .with("day", new Value.Day(day.date())))));
     }
 
     /** Young and tender trees are hurt by early cutting: in the first half of dormancy they can wait. */
@@ -243,18 +254,8 @@ public final class SeasonCalendar {
         boolean young = block.leaf() <= rules().youngLeaf();
         boolean tender = block.species().growing().bloomRank() <= rules().tenderRank();
         if (early && (young || tender)) {
-            judged.atMost(
-                    Verdict.NOT,
-                    new Reason(
-                            "early",
-                            young
-                                    ? "Young trees are hurt by early cutting: after midwinter."
-                                    : "A tender, early-blooming kind: last in the winter's order."));
+            judged.atMost(Verdict.NOT, new Reason("early", Statement.of(young ? "season.young" : "season.tender")));
         }
-    }
-
-    private static String say(String format, Object... values) {
-        return String.format(java.util.Locale.ROOT, format, values);
     }
 
     /** A verdict on its way down, with the reason that decides in front. */

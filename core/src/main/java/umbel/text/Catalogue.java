@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -21,11 +22,17 @@ public final class Catalogue {
 
     private final String language;
     private final Map<String, String> messages;
+    private final Map<String, String> knowledge;
 
     private Catalogue(String language) {
         this.language = language;
-        try (InputStream in = Catalogue.class.getResourceAsStream("/texts/" + language + ".json")) {
-            messages = new TreeMap<>(
+        messages = read(language);
+        knowledge = language.equals(LANGUAGES.get(0)) ? Map.of() : read("knowledge-" + language);
+    }
+
+    private static Map<String, String> read(String file) {
+        try (InputStream in = Catalogue.class.getResourceAsStream("/texts/" + file + ".json")) {
+            return new TreeMap<>(
                     JsonMapper.builder().build().readValue(in, new TypeReference<Map<String, String>>() {}));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -53,6 +60,27 @@ public final class Catalogue {
             throw new IllegalArgumentException("No text for '" + code + "' in " + language + ".");
         }
         return message;
+    }
+
+    /**
+     * What a knowledge file says, in this language; as it stands where it has no translation, as in a grower's own files. A name
+     * in the middle of a sentence is found by its capital.
+     */
+    public String knowledge(String text) {
+        if (text == null || text.isEmpty() || knowledge.isEmpty()) {
+            return text;
+        }
+        String exact = knowledge.get(text);
+        if (exact != null) {
+            return exact;
+        }
+        String atTheHead = knowledge.get(text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1));
+        return atTheHead == null ? text : atTheHead.substring(0, 1).toLowerCase(Locale.ROOT) + atTheHead.substring(1);
+    }
+
+    /** Every sentence of the knowledge files that has a translation. */
+    Set<String> knownSentences() {
+        return knowledge.keySet();
     }
 
     /** Whether there is a message. */

@@ -7,6 +7,8 @@ import com.ibm.icu.text.ListFormatter;
 import com.ibm.icu.text.MessageFormat;
 import com.ibm.icu.util.MeasureUnit;
 import com.ibm.icu.util.ULocale;
+import java.time.format.DateTimeFormatter;
+import java.time.format.FormatStyle;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -32,6 +34,7 @@ public final class Speech {
     private final UnitSystem units;
     private final ULocale locale;
     private final ListFormatter lists;
+    private final DateTimeFormatter days;
     private final Map<String, MessageFormat> formats = new ConcurrentHashMap<>();
     private final Map<Integer, LocalizedNumberFormatter> numbers = new ConcurrentHashMap<>();
 
@@ -40,6 +43,8 @@ public final class Speech {
         this.units = units;
         this.locale = ULocale.forLocale(Locale.forLanguageTag(catalogue.language()));
         this.lists = ListFormatter.getInstance(locale);
+        this.days = DateTimeFormatter.ofLocalizedDate(FormatStyle.MEDIUM)
+                .withLocale(Locale.forLanguageTag(catalogue.language()));
     }
 
     /** English, in metric units. */
@@ -70,6 +75,11 @@ public final class Speech {
             values.put(capital(name), said instanceof String text ? capital(text) : said);
         });
         return format(statement.code()).clone().format(values);
+    }
+
+    /** What a knowledge file says, in this language; as it stands where it has no translation. */
+    public String knowledge(String text) {
+        return catalogue.knowledge(text);
     }
 
     /** Several statements one after another, as sentences. */
@@ -152,7 +162,10 @@ public final class Speech {
             return String.join(
                     "; ", several.statements().stream().map(this::say).toList());
         }
-        return ((Value.Words) value).text();
+        if (value instanceof Value.Day day) {
+            return day.date().format(days);
+        }
+        return knowledge(((Value.Words) value).text());
     }
 
     private String length(double metres) {

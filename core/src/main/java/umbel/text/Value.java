@@ -1,5 +1,6 @@
 package umbel.text;
 
+import java.time.LocalDate;
 import java.util.List;
 
 /** A value of a statement, with its kind, so that it can be put in the reader's units and language. */
@@ -60,6 +61,9 @@ public sealed interface Value {
 
     /** What a person wrote: a name, a disease. */
     record Words(String text) implements Value {}
+
+    /** A day. */
+    record Day(LocalDate date) implements Value {}
 
     /** Other statements, joined as a list. */
     record Several(List<Statement> statements) implements Value {

@@ -9,6 +9,8 @@ import org.junit.jupiter.api.Test;
 import umbel.knowledge.Knowledge;
 import umbel.season.DayAdvice.Reason;
 import umbel.season.DayAdvice.Verdict;
+import umbel.text.Speech;
+import umbel.text.Statement;
 
 class DayOrderTest {
 
@@ -24,8 +26,14 @@ class DayOrderTest {
                 true,
                 null,
                 47);
-        DayAdvice advice =
-                new DayAdvice(TOMORROW, "dormant", verdict, List.of(new Reason("phase", "As told.")), true, true, null);
+        DayAdvice advice = new DayAdvice(
+                TOMORROW,
+                "dormant",
+                verdict,
+                List.of(new Reason("phase", Statement.of("season.done"))),
+                true,
+                true,
+                null);
         return new DayOrder.Waiting(
                 1, species + " " + leaf, block, advice, hours, daysLeft, TOMORROW.plusDays(daysLeft));
     }
@@ -44,7 +52,7 @@ class DayOrderTest {
                 12);
         assertThat(names(order)).containsExactly("apple 22", "apple 4", "apricot 9");
         assertThat(order).extracting(DayOrder.Placed::go).containsExactly(true, true, false);
-        assertThat(order.get(2).why()).contains("apple 22 is hardier");
+        assertThat(Speech.english().say(order.get(2).why())).contains("apple 22 is hardier");
     }
 
     @Test
@@ -57,7 +65,7 @@ class DayOrderTest {
                 12);
         assertThat(names(order)).containsExactly("apricot 9", "apple 8", "apple 22");
         assertThat(order.get(2).go()).isFalse();
-        assertThat(order.get(2).why()).isEqualTo("As told.");
+        assertThat(Speech.english().say(order.get(2).why())).isEqualTo("Its work is done.");
     }
 
     @Test
@@ -66,13 +74,13 @@ class DayOrderTest {
                 List.of(waiting("apple", 22, Verdict.BETTER, 10, 60), waiting("apricot", 9, Verdict.ALLOWED, 60, 6)),
                 12);
         assertThat(names(order)).containsExactly("apricot 9", "apple 22");
-        assertThat(order.get(0).why()).startsWith("60 hours of work in 6 days");
+        assertThat(Speech.english().say(order.get(0).why())).startsWith("60 hours of work in 6 days");
     }
 
     @Test
     void doneBlocksAreSaidToBeDone() {
         List<DayOrder.Placed> order = DayOrder.of(List.of(waiting("apple", 22, Verdict.BETTER, 0, 60)), 12);
         assertThat(order.get(0).go()).isFalse();
-        assertThat(order.get(0).why()).isEqualTo("Its work is done.");
+        assertThat(Speech.english().say(order.get(0).why())).isEqualTo("Its work is done.");
     }
 }

@@ -15,6 +15,8 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.dataformat.yaml.YAMLMapper;
 import umbel.reading.Rules;
 
 /** Every text stands in every language, with the same values, and none is left that nobody says. */
@@ -91,6 +93,34 @@ class CatalogueTest {
                 .filter(code -> !Set.of("unit.per-metre", "unit.per-foot").contains(code))
                 .toList();
         assertThat(idle).isEmpty();
+    }
+
+    @Test
+    void whatTheKnowledgeFilesSayIsTranslatedAndNothingElse() throws IOException {
+        Set<String> sentences = new TreeSet<>();
+        try (Stream<Path> files = Files.walk(Path.of("src/main/resources/knowledge"))) {
+            for (Path file :
+                    files.filter(one -> one.toString().endsWith(".yaml")).toList()) {
+                collect(YAMLMapper.builder().build().readTree(file.toFile()), sentences);
+            }
+        }
+        for (String language : Catalogue.LANGUAGES) {
+            if (!language.equals("en")) {
+                assertThat(Catalogue.of(language).knownSentences()).isEqualTo(sentences);
+            }
+        }
+    }
+
+    /** Sentences and names: what has a space or begins with a capital; the strokes of a figure do not count. */
+    private static void collect(JsonNode node, Set<String> sentences) {
+        if (node.isString()) {
+            String text = node.asString();
+            boolean named = text.length() > 3 && Character.isUpperCase(text.charAt(0));
+            if ((named || text.contains(" ")) && !text.matches("M\\d.*")) {
+                sentences.add(text);
+            }
+        }
+        node.forEach(one -> collect(one, sentences));
     }
 
     @Test

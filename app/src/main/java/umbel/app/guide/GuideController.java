@@ -6,6 +6,7 @@ import java.util.Map;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import umbel.app.reader.Reader;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.RuleKnowledge;
 import umbel.knowledge.School;
@@ -110,23 +111,27 @@ class GuideController {
         return Rules.all().stream().map(this::page).toList();
     }
 
+    private static String said(String known) {
+        return Reader.speech().knowledge(known);
+    }
+
     private RulePage page(Rule rule) {
         RuleKnowledge told = knowledge.plan().rules().get(rule.id());
         return new RulePage(
                 rule.id(),
-                told.name(),
+                said(told.name()),
                 rule.stage().name().toLowerCase(Locale.ROOT),
-                told.leaving() == null ? "" : told.leaving(),
-                told.sees(),
-                told.why(),
-                told.does(),
+                told.leaving() == null ? "" : said(told.leaving()),
+                said(told.sees()),
+                said(told.why()),
+                said(told.does()),
                 told.figure());
     }
 
     private static SpeciesPage page(Species one) {
         return new SpeciesPage(
                 one.id(),
-                one.name(),
+                said(one.name()),
                 one.kind(),
                 one.systems(),
                 one.smallWood().ideal().lengthCm(),
@@ -145,15 +150,15 @@ class GuideController {
                         .map(phase -> new PhaseLine(
                                 phase,
                                 one.phases().get(phase).verdict(),
-                                one.phases().get(phase).reason()))
+                                said(one.phases().get(phase).reason())))
                         .toList(),
-                one.cautions());
+                one.cautions().stream().map(GuideController::said).toList());
     }
 
     private static SystemPage page(TrainingSystem one) {
         return new SystemPage(
                 one.id(),
-                one.name(),
+                said(one.name()),
                 one.form(),
                 one.shape().height(),
                 one.shape().spread(),
@@ -162,15 +167,15 @@ class GuideController {
                 one.spacing().inRow(),
                 one.spacing().betweenRows(),
                 one.stocks(),
-                one.support(),
+                said(one.support()),
                 one.work().minutesATree(),
                 one.cost(),
                 one.steps().stream()
-                        .map(step -> new YearLine(step.leaf(), step.what()))
+                        .map(step -> new YearLine(step.leaf(), said(step.what())))
                         .toList(),
-                one.mature(),
-                one.strengths(),
-                one.risks());
+                said(one.mature()),
+                said(one.strengths()),
+                said(one.risks()));
     }
 
     private static SchoolPage page(School one) {
@@ -180,8 +185,8 @@ class GuideController {
                 (line, value) -> numbers.put(line, value instanceof Boolean yes ? (yes ? 1.0 : 0.0) : (Double) value));
         return new SchoolPage(
                 one.id(),
-                one.name(),
-                one.why(),
+                said(one.name()),
+                said(one.why()),
                 numbers,
                 lines.entrySet().stream()
                         .filter(entry -> entry.getValue() instanceof Boolean)

@@ -200,21 +200,27 @@ public class HoldingService {
     public Catalogue known() {
         return new Catalogue(
                 knowledge.allSpecies().stream()
-                        .map(one -> new Choice(one.id(), one.name(), ""))
+                        .map(one -> new Choice(one.id(), said(one.name()), ""))
                         .toList(),
                 knowledge.allSystems().stream()
-                        .map(one -> new SystemChoice(one.id(), one.name(), usedFor(one)))
+                        .map(one -> new SystemChoice(one.id(), said(one.name()), usedFor(one)))
                         .toList(),
                 knowledge.allSchools().stream()
-                        .map(one -> new Choice(one.id(), one.name(), one.why()))
+                        .map(one -> new Choice(one.id(), said(one.name()), said(one.why())))
                         .toList(),
-                knowledge.plan().purposes(),
+                knowledge.plan().purposes().stream()
+                        .map(one -> new PlanParameters.Purpose(one.id(), said(one.name()), one.goals()))
+                        .toList(),
                 knowledge.cultivars().stream()
                         .map(one -> new NamedCultivar(one.name(), one.species()))
                         .toList(),
                 knowledge.rootstocks().stream()
                         .map(one -> new NamedStock(one.name(), one.vigourClass()))
                         .toList());
+    }
+
+    private static String said(String known) {
+        return Reader.speech().knowledge(known);
     }
 
     private List<String> usedFor(TrainingSystem system) {
@@ -262,13 +268,13 @@ public class HoldingService {
                 block.species(),
                 knowledge.allSpecies().stream()
                         .filter(one -> one.id().equals(block.species()))
-                        .map(one -> one.names().one())
+                        .map(one -> said(one.names().one()))
                         .findFirst()
                         .orElse(block.species()),
                 block.system(),
                 knowledge.allSystems().stream()
                         .filter(one -> one.id().equals(block.system()))
-                        .map(TrainingSystem::name)
+                        .map(one -> said(one.name()))
                         .findFirst()
                         .orElse(block.system()),
                 block.cultivar(),

@@ -161,7 +161,9 @@ class MarkService {
                     Units.round(effect.woodShare(), 3),
                     CutAnswers.flag(cut, operation),
                     assessor.in(Reader.speech()).trainingOf(cut.found(), operation),
-                    StepText.cautions(cut.found(), operation, effect, knowledge.cautions()),
+                    StepText.cautions(cut.found(), operation, effect, knowledge.cautions()).stream()
+                            .map(Reader.speech()::knowledge)
+                            .toList(),
                     limits.stop(effect, knowledge.parameters().cutting().tools())));
         }
         return effects;

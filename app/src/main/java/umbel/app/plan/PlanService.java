@@ -77,8 +77,8 @@ class PlanService {
         Asked mine = asked(survey, decisions.marking(List.of()));
         Asked theirs = asked(survey, decisions.underSchool(otherSchool));
         return new TreeAnswers.Beside(
-                mine.planRequest().school().name(),
-                theirs.planRequest().school().name(),
+                Reader.speech().knowledge(mine.planRequest().school().name()),
+                Reader.speech().knowledge(theirs.planRequest().school().name()),
                 assessor.in(Reader.speech()).plans(mine.planning().all()).get(0),
                 assessor.in(Reader.speech()).plans(theirs.planning().all()).get(0),
                 SchoolComparison.of(mine.read().tree(), mine.view(), theirs.view(), Reader.speech()));

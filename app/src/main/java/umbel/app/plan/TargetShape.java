@@ -1,6 +1,7 @@
 package umbel.app.plan;
 
 import java.util.List;
+import umbel.app.reader.Reader;
 import umbel.knowledge.TrainingSystem;
 import umbel.wood.Setting;
 import umbel.wood.Units;
@@ -40,7 +41,7 @@ public record TargetShape(
                         .map(tier -> new TierShape(
                                 tier.height(), tier.count(), Units.round(tier.reach() * width, 2), tier.angleDeg()))
                         .toList(),
-                grown >= 1 ? system.mature() : stepOf(system, setting.leaf()));
+                Reader.speech().knowledge(grown >= 1 ? system.mature() : stepOf(system, setting.leaf())));
     }
 
     private static String stepOf(TrainingSystem system, int leaf) {

@@ -103,9 +103,10 @@ class TreePageService {
                 tree.block().id(),
                 tree.block().name(),
                 read.tree().setting().species().id(),
-                read.tree().setting().species().names().one(),
+                Reader.speech()
+                        .knowledge(read.tree().setting().species().names().one()),
                 read.tree().setting().system().id(),
-                read.tree().setting().system().name(),
+                Reader.speech().knowledge(read.tree().setting().system().name()),
                 cultivarOf(read, tree),
                 read.tree().setting().leaf(),
                 survey.surveyedOn().toString(),

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import umbel.app.orchard.Block;
+import umbel.app.reader.Reader;
 import umbel.season.DayAdvice;
 import umbel.season.DayOrder;
 import umbel.season.Phenology;
@@ -97,6 +98,10 @@ public final class SeasonAnswers {
     /** Days in a row with the same verdict for the same reason. */
     public record Span(LocalDate from, LocalDate to, String phase, String verdict, String rule, String reason) {}
 
+    private static String said(DayAdvice.Reason reason) {
+        return Reader.speech().say(reason.text());
+    }
+
     static List<Span> spans(List<DayAdvice> days) {
         List<Span> spans = new ArrayList<>();
         for (DayAdvice day : days) {
@@ -105,7 +110,7 @@ public final class SeasonAnswers {
             boolean same = last != null
                     && last.phase().equals(day.phase())
                     && last.verdict().equals(day.verdict().word())
-                    && last.reason().equals(first.text());
+                    && last.reason().equals(said(first));
             if (same) {
                 spans.remove(spans.size() - 1);
             }
@@ -115,7 +120,7 @@ public final class SeasonAnswers {
                     day.phase(),
                     day.verdict().word(),
                     first.rule(),
-                    first.text()));
+                    said(first)));
         }
         return spans;
     }
@@ -160,11 +165,11 @@ public final class SeasonAnswers {
                     block.holding().name(),
                     go,
                     plannedOn,
-                    placed.why(),
+                    Reader.speech().say(placed.why()),
                     advice.phase(),
                     advice.verdict().word(),
                     advice.reasons().stream()
-                            .map(reason -> new SeasonReason(reason.rule(), reason.text()))
+                            .map(reason -> new SeasonReason(reason.rule(), said(reason)))
                             .toList(),
                     advice.urgent(),
                     advice.ladder(),

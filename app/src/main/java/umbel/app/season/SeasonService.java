@@ -29,6 +29,7 @@ import umbel.app.people.Person;
 import umbel.app.people.PersonRepository;
 import umbel.app.plan.MarkedLabour;
 import umbel.app.plan.SavedDecisionsRepository;
+import umbel.app.reader.Reader;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.crew.WorkKind;
@@ -360,8 +361,8 @@ public class SeasonService {
                 one.block().id(),
                 one.block().name(),
                 one.block().holding().id(),
-                one.facts().species().names().one(),
-                one.facts().system().name(),
+                Reader.speech().knowledge(one.facts().species().names().one()),
+                Reader.speech().knowledge(one.facts().system().name()),
                 one.facts().leaf(),
                 one.block().treeCount(),
                 one.treesDone(),

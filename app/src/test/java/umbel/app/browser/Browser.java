@@ -117,6 +117,14 @@ final class Browser implements BeforeAllCallback, AfterAllCallback {
                 .until(d -> !bodyText().contains(words));
     }
 
+    /** Switches the interface's language by its own button, at whatever width. */
+    void speaking(String language) {
+        size(1280, 800);
+        WebElement button = waiting().until(d -> find(By.cssSelector("button[lang=" + language + "]")));
+        button.click();
+        waiting().until(d -> language.equals(script("return document.documentElement.lang")));
+    }
+
     String bodyText() {
         return String.valueOf(script("return document.body.innerText"));
     }

@@ -1,5 +1,6 @@
 package umbel.app.browser;
 
+import java.util.List;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -57,12 +58,16 @@ class EveryWidthInBrowserTest {
         BROWSER.open(umbel.url() + page);
         BROWSER.waiting()
                 .until(d -> !BROWSER.bodyText().isBlank() && !BROWSER.bodyText().contains("Loading"));
-        for (int width : WIDTHS) {
-            BROWSER.size(width, 800);
-            widths.assertThat(((Number) BROWSER.script(WIDTH)).intValue())
-                    .as("%s at %d", page, width)
-                    .isLessThanOrEqualTo(width);
+        for (String language : List.of("en", "es")) {
+            BROWSER.speaking(language);
+            for (int width : WIDTHS) {
+                BROWSER.size(width, 800);
+                widths.assertThat(((Number) BROWSER.script(WIDTH)).intValue())
+                        .as("%s at %d in %s", page, width, language)
+                        .isLessThanOrEqualTo(width);
+            }
         }
+        BROWSER.speaking("en");
         widths.assertAll();
     }
 }

@@ -100,7 +100,7 @@ class LayersAndBlocksInBrowserTest {
         BROWSER.sees("Walnut bleeds badly");
         BROWSER.seesNo("Quince");
         BROWSER.type(BROWSER.find(By.id("seek-guide")), "zzz");
-        BROWSER.sees("Nothing here answers to that");
+        BROWSER.sees("Nothing matches");
     }
 
     @Test

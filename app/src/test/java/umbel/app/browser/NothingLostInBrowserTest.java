@@ -198,7 +198,7 @@ class NothingLostInBrowserTest {
         BROWSER.waiting().until(d -> !umbel.get("/api/blocks").text().contains("Sun Steps"));
         BROWSER.button("Archive").click();
         BROWSER.sees("Archived: it is no longer worked.");
-        BROWSER.button("Take up again").click();
+        BROWSER.button("Work it again").click();
         BROWSER.seesNo("Archived: it is no longer worked.");
         BROWSER.button("Delete").click();
         BROWSER.sees("Archive the block instead; its records stay.");

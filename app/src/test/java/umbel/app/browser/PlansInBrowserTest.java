@@ -181,7 +181,7 @@ class PlansInBrowserTest {
         String was = umbel.get("/api/holding.geojson").text();
         Path wrong = Files.writeString(folder.resolve("wrong.geojson"), was.replace("Sun Step", "Nowhere Step"));
         BROWSER.open(umbel.url() + "/");
-        BROWSER.sees("Take blocks and rows in");
+        BROWSER.sees("Import blocks and rows");
         mapFile().sendKeys(wrong.toString());
         BROWSER.sees("Nothing was changed.");
         BROWSER.sees("There is no block 'Nowhere Step' here");
@@ -194,6 +194,6 @@ class PlansInBrowserTest {
 
     /** The field behind the button, which is not shown itself. */
     private static WebElement mapFile() {
-        return BROWSER.all("input[aria-label='Map file to take in']").get(0);
+        return BROWSER.all("input[aria-label='Map file to import']").get(0);
     }
 }

@@ -109,7 +109,7 @@ class SurveyAndRecordInBrowserTest {
         input.sendKeys(broken.toString());
         BROWSER.sees("broken.json is not JSON");
         input.sendKeys(faulty.toString());
-        BROWSER.sees("faulty.json was not taken in");
+        BROWSER.sees("faulty.json could not be imported");
         assertThat(BROWSER.find(By.cssSelector("[data-cell='0-length_cm']")).getAttribute("value"))
                 .isEqualTo(before);
         input.sendKeys(file.toString());
@@ -119,7 +119,7 @@ class SurveyAndRecordInBrowserTest {
                 .until(d -> BROWSER.find(By.cssSelector("[data-cell='0-length_cm']"))
                         .getAttribute("value")
                         .equals(wanted));
-        BROWSER.seesNo("was not taken in");
+        BROWSER.seesNo("could not be imported");
         BROWSER.button("Start over").click();
     }
 

@@ -40,7 +40,7 @@ class TreeInBrowserTest {
         BROWSER.sees("Halden Combe Orchards");
         BROWSER.sees("South Court 1-2");
         BROWSER.find(By.id("seek")).sendKeys("kiln nonesuch");
-        BROWSER.sees("No tree answers to that");
+        BROWSER.sees("No tree matches");
         BROWSER.type(BROWSER.find(By.id("seek")), "kiln 2-9");
         BROWSER.seesNo("South Court 1-2");
         BROWSER.text("Kiln Field 2-9").click();
@@ -130,14 +130,14 @@ class TreeInBrowserTest {
         BROWSER.text("Renew limb 1 by a bevel cut").click();
         BROWSER.sees("upper side flush");
         BROWSER.button("Leave it").click();
-        BROWSER.sees("Left on your word");
+        BROWSER.sees("Refused by you");
         BROWSER.waiting()
                 .until(d -> BROWSER.driver()
                         .findElements(By.xpath("//ol//button[contains(., 'Renew limb 1 by a bevel')]"))
                         .isEmpty());
         waitUntilKept();
         BROWSER.driver().navigate().refresh();
-        BROWSER.sees("Left on your word");
+        BROWSER.sees("Refused by you");
         BROWSER.button("Propose again").click();
         BROWSER.text("Renew limb 1 by a bevel cut");
         waitUntilKept();

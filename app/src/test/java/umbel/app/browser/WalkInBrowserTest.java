@@ -121,7 +121,7 @@ class WalkInBrowserTest {
                     + " {alpha: 230, beta: 30, gamma: 0, absolute: true}))");
             return BROWSER.find(By.cssSelector("[data-testid=gauge]")).getText().equals("60° to 130°");
         });
-        tap("Take it");
+        tap("Use this");
         assertThat(BROWSER.field("Bearing from north").getAttribute("value")).isEqualTo("130");
         tap("Next");
         assertThat(BROWSER.field("Degrees from upright").getAttribute("value")).isEqualTo("60");
@@ -133,7 +133,7 @@ class WalkInBrowserTest {
                         + " i.dispatchEvent(new Event('input', {bubbles: true}))",
                 angle);
         BROWSER.sees("75°");
-        tap("Take it");
+        tap("Use this");
         BROWSER.sees("How thick at the base?");
         tap("Back");
         assertThat(BROWSER.field("Degrees from upright").getAttribute("value")).isEqualTo("75");
