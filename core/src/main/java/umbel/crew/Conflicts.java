@@ -4,10 +4,11 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
+import umbel.text.Statement;
+import umbel.text.Value;
 
-/** What a schedule breaks or leaves undone, in words and by plain counting; it does not ask the solver. */
+/** What a schedule breaks or leaves undone, by plain counting; it does not ask the solver. */
 public final class Conflicts {
 
     private Conflicts() {}
@@ -18,7 +19,7 @@ public final class Conflicts {
      * @param kind no-place, overfull, closed-day, skill or order
      * @param blockId the block it concerns; 0 for none
      */
-    public record Conflict(String kind, long blockId, String text) {}
+    public record Conflict(String kind, long blockId, Statement text) {}
 
     /** All troubles of a schedule. */
     public static List<Conflict> of(CrewSchedule schedule, List<BlockWork> blocks, List<CrewMember> crew) {
@@ -30,21 +31,30 @@ public final class Conflicts {
                 found.add(new Conflict(
                         "closed-day",
                         workPackage.block().blockId(),
-                        workPackage.block().name() + " may not be cut on "
-                                + workPackage.shift().date() + "."));
+                        Statement.of("conflict.closed-day")
+                                .with("block", name(workPackage.block()))
+                                .with("day", new Value.Day(workPackage.shift().date()))));
             }
             if (workPackage.beyondSkill()) {
                 found.add(new Conflict(
                         "skill",
                         workPackage.block().blockId(),
-                        workPackage.shift().member().name() + " is not trained for the "
-                                + workPackage.kind().word() + " work in "
-                                + workPackage.block().name() + " on "
-                                + workPackage.shift().date() + "."));
+                        Statement.of("conflict.skill")
+                                .with(
+                                        "member",
+                                        new Value.Name(
+                                                workPackage.shift().member().name()))
+                                .with("kind", Value.choice(workPackage.kind().word()))
+                                .with("block", name(workPackage.block()))
+                                .with("day", new Value.Day(workPackage.shift().date()))));
             }
         }
         order(schedule, blocks, found);
         return found.stream().distinct().toList();
+    }
+
+    private static Value name(BlockWork block) {
+        return new Value.Name(block.name());
     }
 
     private static void withoutPlace(
@@ -65,26 +75,19 @@ public final class Conflicts {
         }
     }
 
-    private static String whyNot(BlockWork block, WorkKind kind, double hours, List<CrewMember> crew) {
+    private static Statement whyNot(BlockWork block, WorkKind kind, double hours, List<CrewMember> crew) {
         List<LocalDate> open =
                 block.days().keySet().stream().filter(block::open).toList();
         List<CrewMember> able = crew.stream().filter(member -> member.can(kind)).toList();
-        String what = String.format(
-                Locale.ROOT, "%.0f h of %s work in %s find no place: ", Math.max(1, hours), kind.word(), block.name());
-        if (able.isEmpty()) {
-            return what + "nobody is trained for it.";
-        }
-        if (open.isEmpty()) {
-            return what + "no day of this season suits it.";
-        }
         double hands = able.stream().mapToDouble(CrewMember::hoursADay).sum() * open.size();
-        return what
-                + String.format(
-                        Locale.ROOT,
-                        "%d days suit it until %s, %.0f h of hands, and other blocks need them too.",
-                        open.size(),
-                        open.get(open.size() - 1),
-                        hands);
+        return Statement.of("conflict.no-place")
+                .with("hours", Value.number(Math.max(1, hours), 0))
+                .with("kind", Value.choice(kind.word()))
+                .with("block", name(block))
+                .with("why", Value.choice(able.isEmpty() ? "skill" : open.isEmpty() ? "day" : "hands"))
+                .with("days", Value.count(open.size()))
+                .with("until", open.isEmpty() ? new Value.Words("") : new Value.Day(open.get(open.size() - 1)))
+                .with("hands", Value.number(hands, 0));
     }
 
     private static void overfull(CrewSchedule schedule, List<Conflict> found) {
@@ -97,13 +100,11 @@ public final class Conflicts {
                 found.add(new Conflict(
                         "overfull",
                         0,
-                        String.format(
-                                Locale.ROOT,
-                                "%s has %.1f h of work on %s and %.1f h of day.",
-                                shift.member().name(),
-                                minutes / 60.0,
-                                shift.date(),
-                                shift.member().hoursADay())));
+                        Statement.of("conflict.overfull")
+                                .with("member", new Value.Name(shift.member().name()))
+                                .with("hours", Value.number(minutes / 60.0, 1))
+                                .with("day", new Value.Day(shift.date()))
+                                .with("most", Value.number(shift.member().hoursADay(), 1))));
             }
         });
     }
@@ -128,8 +129,10 @@ public final class Conflicts {
                 found.add(new Conflict(
                         "order",
                         block.blockId(),
-                        "In " + block.name() + " detail begins on " + detail + ", before the saw work is done on " + saw
-                                + "."));
+                        Statement.of("conflict.order")
+                                .with("block", name(block))
+                                .with("detail", new Value.Day(detail))
+                                .with("saw", new Value.Day(saw))));
             }
         }
     }

@@ -33,6 +33,8 @@ final class TrainingProgramme {
     private static final int LEAST_FLOWERS = 2;
     private static final int MOST_TIPPED = 12;
     private static final double LEAST_END = 0.25;
+    private static final int FRAME_AGE = 4;
+    private static final double FRAME_SHARE = 0.3;
 
     private final Tree tree;
     private final boolean summer;
@@ -140,7 +142,7 @@ final class TrainingProgramme {
             case "head-whip" -> headWhip(Units.fromCm(act.at())).stream().toList();
             case "clear-low" ->
                 mains().stream()
-                        .filter(limb -> limb.role() != Role.SCAFFOLD)
+                        .filter(limb -> limb.role() != Role.SCAFFOLD && !isPartOfTheFrame(limb))
                         .filter(limb -> limb.course().point(0).z() < Units.fromCm(act.at()) - 1e-9)
                         .map(limb -> Operation.remove(limb))
                         .toList();
@@ -173,6 +175,12 @@ final class TrainingProgramme {
                 .filter(limb -> limb.at() >= tree.setting().unionAt())
                 .filter(limb -> limb.conditions().isEmpty())
                 .toList();
+    }
+
+    /** Whether a limb has been there so long, and grown so thick, that it carries the tree with the others. */
+    private boolean isPartOfTheFrame(Axis limb) {
+        return limb.age() >= FRAME_AGE
+                && limb.baseDiameter() > FRAME_SHARE * tree.trunk().baseDiameter();
     }
 
     private boolean leansWrong(Axis limb) {

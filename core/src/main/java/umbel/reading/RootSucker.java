@@ -43,7 +43,7 @@ final class RootSucker extends Rule {
                     confidence,
                     Statement.of("finding.root-sucker")
                             .with("noted", Value.choice(below ? "no" : "yes"))
-                            .with("name", new Value.Words(limb.id()))
+                            .with("name", new Value.Name(limb.id()))
                             .with("start", Value.length(limb.at()))
                             .with("union", Value.length(union))));
         }

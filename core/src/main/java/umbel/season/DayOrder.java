@@ -99,7 +99,7 @@ public final class DayOrder {
 
     private static Statement whyFirst(Waiting first, Waiting other, double hoursADay) {
         return Statement.of("season.hands-taken")
-                .with("name", new Value.Words(first.name()))
+                .with("name", new Value.Name(first.name()))
                 .with("ground", Value.choice(groundFor(first, other, hoursADay)));
     }
 

@@ -162,6 +162,9 @@ public final class Speech {
             return String.join(
                     "; ", several.statements().stream().map(this::say).toList());
         }
+        if (value instanceof Value.Name name) {
+            return name.text();
+        }
         if (value instanceof Value.Day day) {
             return day.date().format(days);
         }

@@ -59,8 +59,11 @@ public sealed interface Value {
     /** A word that a message chooses by; never shown itself. */
     record Choice(String word) implements Value {}
 
-    /** What a person wrote: a name, a disease. */
+    /** What a knowledge file says: a name, a reason, a disease; translated where it has a translation. */
     record Words(String text) implements Value {}
+
+    /** What somebody named himself; said as it stands. */
+    record Name(String text) implements Value {}
 
     /** A day. */
     record Day(LocalDate date) implements Value {}

@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import umbel.season.DayAdvice.Verdict;
+import umbel.text.Speech;
 
 class SchedulerTest {
 
@@ -105,17 +106,20 @@ class SchedulerTest {
                 .singleElement()
                 .satisfies(conflict -> {
                     assertThat(conflict.kind()).isEqualTo("no-place");
-                    assertThat(conflict.text()).contains("2 days suit it until 2027-01-05, 12 h of hands");
+                    assertThat(Speech.english().say(conflict.text()))
+                            .contains("2 days suit it until Jan 5, 2027, 12 h of hands");
                 });
         List<BlockWork> saw = List.of(block(1, 6, 4, 0, "oooo"));
-        assertThat(Conflicts.of(solved(saw, List.of(BEN)), saw, List.of(BEN))
-                        .get(0)
-                        .text())
+        assertThat(Speech.english()
+                        .say(Conflicts.of(solved(saw, List.of(BEN)), saw, List.of(BEN))
+                                .get(0)
+                                .text()))
                 .contains("nobody is trained for it");
         List<BlockWork> never = List.of(block(1, 6, 0, 4, "...."));
-        assertThat(Conflicts.of(solved(never, List.of(BEN)), never, List.of(BEN))
-                        .get(0)
-                        .text())
+        assertThat(Speech.english()
+                        .say(Conflicts.of(solved(never, List.of(BEN)), never, List.of(BEN))
+                                .get(0)
+                                .text()))
                 .contains("no day of this season suits it");
     }
 

@@ -13,12 +13,31 @@ final class Agreement {
     /** One decision and whether the program makes it. */
     record Made(JudgedTree tree, PractisedDecision decision, boolean agrees) {}
 
+    /**
+     * A step on a limb that a decision speaks of.
+     *
+     * @param confidence how sure the program says it is, 0…1
+     * @param right whether every decision about that limb is made
+     */
+    record Sure(double confidence, boolean right) {}
+
+    private static final double[] BINS = {0.4, 0.6, 0.7, 0.8, 0.9, 1.01};
+
     private final List<Made> made = new ArrayList<>();
+    private final List<Sure> sure = new ArrayList<>();
 
     Agreement(List<JudgedTree> trees) {
         for (JudgedTree tree : trees) {
             PractisedDecision.Answer answer = new PractisedDecision.Answer(tree.recommended(), tree);
             tree.decisions().forEach(one -> made.add(new Made(tree, one, one.holds(answer))));
+            answer.steps().stream()
+                    .filter(step -> step.year() == 0 && !step.limb().contains("/"))
+                    .filter(step -> tree.decisions().stream().anyMatch(one -> one.speaksOf(step.limb())))
+                    .forEach(step -> sure.add(new Sure(
+                            step.confidence(),
+                            tree.decisions().stream()
+                                    .filter(one -> one.speaksOf(step.limb()))
+                                    .allMatch(one -> one.holds(answer)))));
         }
     }
 
@@ -68,6 +87,22 @@ final class Agreement {
                     one.only(made -> made.decision().wholeLimb()).share(),
                     one.only(made -> made.decision().demandsAction()).share(),
                     one.treesWhollyRight());
+        }
+        System.out.println("| said to be sure | steps | right |");
+        System.out.println("|---|---|---|");
+        for (int i = 1; i < BINS.length; i++) {
+            double from = BINS[i - 1];
+            double to = BINS[i];
+            List<Sure> bin = all.sure.stream()
+                    .filter(one -> one.confidence() >= from && one.confidence() < to)
+                    .toList();
+            if (!bin.isEmpty()) {
+                System.out.printf(
+                        "| %.2f | %d | %.2f |%n",
+                        bin.stream().mapToDouble(Sure::confidence).average().orElseThrow(),
+                        bin.size(),
+                        (double) bin.stream().filter(Sure::right).count() / bin.size());
+            }
         }
         for (String part : args) {
             all.of(part)

@@ -63,6 +63,13 @@ record PractisedDecision(String text, boolean demandsAction, boolean wholeLimb, 
         }
     }
 
+    /** Whether it names a limb. */
+    boolean speaksOf(String limb) {
+        return text.contains(":")
+                && List.of(text.substring(text.indexOf(':') + 1).trim().split("\\s+"))
+                        .contains(limb);
+    }
+
     boolean holds(Answer answer) {
         return holds.test(answer);
     }

@@ -32,6 +32,7 @@ import umbel.app.orchard.BlockRepository;
 import umbel.app.orchard.ScheduleInputChanged;
 import umbel.app.people.Person;
 import umbel.app.people.PersonRepository;
+import umbel.app.reader.Reader;
 import umbel.crew.BlockWork;
 import umbel.crew.Conflicts;
 import umbel.crew.CrewMember;
@@ -302,7 +303,8 @@ public class ScheduleService {
                 lines(),
                 waits(basis),
                 Conflicts.of(as, basis.works(), basis.crew()).stream()
-                        .map(one -> new ScheduleAnswers.ConflictLine(one.kind(), one.blockId(), one.text()))
+                        .map(one -> new ScheduleAnswers.ConflictLine(
+                                one.kind(), one.blockId(), Reader.speech().say(one.text())))
                         .toList());
     }
 
