@@ -46,17 +46,17 @@ class LanguageInBrowserTest {
 
     @Test
     void theChoiceLastsAndTheServerSpeaksItToo() {
-        BROWSER.open(umbel.url() + "/trees/6");
+        BROWSER.open(umbel.url() + "/trees/1");
         BROWSER.sees("Recommended");
         BROWSER.speaking("es");
         BROWSER.sees("Recomendado");
-        BROWSER.open(umbel.url() + "/trees/6");
+        BROWSER.open(umbel.url() + "/trees/1");
         BROWSER.sees("Recomendado");
         BROWSER.sees("Quitar");
     }
 
     @ParameterizedTest
-    @CsvSource({"/season/crew, La cuadrilla", "/accounts, Cuentas y seguridad", "/trees/6/survey, Guardar la medición"})
+    @CsvSource({"/season/crew, La cuadrilla", "/accounts, Cuentas y seguridad", "/trees/1/survey, Guardar la medición"})
     void noEnglishIsLeftOnAPageWithoutTextsOfTheTrade(String path, String shows) {
         BROWSER.open(umbel.url() + path);
         BROWSER.speaking("es");

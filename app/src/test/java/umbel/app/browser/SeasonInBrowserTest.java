@@ -3,6 +3,9 @@ package umbel.app.browser;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.time.format.FormatStyle;
+import java.util.Locale;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -66,7 +69,10 @@ class SeasonInBrowserTest {
                 LocalDate.now().plusDays(250));
         BROWSER.button("Put it there").click();
         BROWSER.sees("What does not work out");
-        BROWSER.sees("may not be cut on " + LocalDate.now().plusDays(250));
+        BROWSER.sees("may not be cut on "
+                + DateTimeFormatter.ofLocalizedDate(FormatStyle.MEDIUM)
+                        .withLocale(Locale.ENGLISH)
+                        .format(LocalDate.now().plusDays(250)));
     }
 
     @Test
