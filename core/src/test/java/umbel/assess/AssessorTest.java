@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -214,6 +215,32 @@ class AssessorTest {
         assertThat(PhaseTiming.of(assessor.tree(AssessRequest.of(survey)), Moment.of(phase), Speech.english())
                         .verdict())
                 .isEqualTo(verdict);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"2027-07-15, 47, true", "2027-07-15, -41, false", "2027-02-15, 47, false", "2027-02-15, -41, true"})
+    void aDayInLeafOverrulesADormantPhaseAndIsSaid(LocalDate on, double latitude, boolean inLeaf) {
+        Survey shown = PracticeTree.survey("central-leader", 16, 3, Fault.RIVAL_LEADER, Fault.WATER_SPROUTS);
+        ObjectNode document = (ObjectNode) JSON.readTree(SurveyReader.write(shown));
+        document.putObject("site").put("latitude_deg", latitude).put("elevation_m", 200);
+        Survey survey = SurveyReader.read(document);
+        Assessment answer = assessor.assess(new AssessRequest(survey, "dormant", on, null, null, null, 1, null));
+        assertThat(answer.timing().reasons().get(0).contains("trees are in leaf"))
+                .isEqualTo(inLeaf);
+        boolean hand = answer.plans().get(0).steps().stream().allMatch(step -> step.cutDiameterMm() <= 20);
+        assertThat(hand).isEqualTo(inLeaf);
+    }
+
+    @Test
+    void inAPhaseTheCalendarClosesOnlyUrgentWorkIsForNow() {
+        Survey survey = PracticeTree.survey("open-centre", 6, 1, Fault.CANKER, Fault.WATER_SPROUTS);
+        Assessment answer = assessor.assess(
+                new AssessRequest(survey, "dormant", LocalDate.of(2027, 1, 5), null, null, null, 3, null));
+        assertThat(answer.timing().verdict()).isEqualTo("not");
+        assertThat(answer.plans().get(0).steps())
+                .filteredOn(step -> step.year() == 0 && step.cuts() > 0)
+                .isNotEmpty()
+                .allMatch(Assessment.StepAnswer::beyondArgument);
     }
 
     @Test

@@ -1,6 +1,5 @@
 package umbel.app.browser;
 
-import java.util.List;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -58,14 +57,12 @@ class EveryWidthInBrowserTest {
         BROWSER.open(umbel.url() + page);
         BROWSER.waiting()
                 .until(d -> !BROWSER.bodyText().isBlank() && !BROWSER.bodyText().contains("Loading"));
-        for (String language : List.of("en", "es")) {
-            BROWSER.speaking(language);
-            for (int width : WIDTHS) {
-                BROWSER.size(width, 800);
-                widths.assertThat(((Number) BROWSER.script(WIDTH)).intValue())
-                        .as("%s at %d in %s", page, width, language)
-                        .isLessThanOrEqualTo(width);
-            }
+        BROWSER.speaking("es"); // the longer words
+        for (int width : WIDTHS) {
+            BROWSER.size(width, 800);
+            widths.assertThat(((Number) BROWSER.script(WIDTH)).intValue())
+                    .as("%s at %d", page, width)
+                    .isLessThanOrEqualTo(width);
         }
         BROWSER.speaking("en");
         widths.assertAll();
