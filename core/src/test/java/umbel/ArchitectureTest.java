@@ -12,13 +12,13 @@ import org.junit.jupiter.api.Test;
 
 class ArchitectureTest {
 
-    private final JavaClasses core = new ClassFileImporter()
+    private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())
             .importPackages("umbel");
 
     @Test
     void packagesOfTheCoreFormNoCycle() {
-        slices().matching("umbel.(*)..").should().beFreeOfCycles().check(core);
+        slices().matching("umbel.(*)..").should().beFreeOfCycles().check(CORE);
     }
 
     @Test
@@ -27,15 +27,15 @@ class ArchitectureTest {
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage("org.springframework..", "jakarta..", "org.hibernate..", "java.sql..", "java.net..")
-                .check(core);
+                .check(CORE);
     }
 
     @Test
     void theCoreReadsNoClock() {
-        noClasses().should().callMethod(System.class, "currentTimeMillis").check(core);
-        noClasses().should().callMethod(java.time.LocalDate.class, "now").check(core);
-        noClasses().should().callMethod(java.time.Instant.class, "now").check(core);
-        noClasses().should().callMethod(Math.class, "random").check(core);
+        noClasses().should().callMethod(System.class, "currentTimeMillis").check(CORE);
+        noClasses().should().callMethod(java.time.LocalDate.class, "now").check(CORE);
+        noClasses().should().callMethod(java.time.Instant.class, "now").check(CORE);
+        noClasses().should().callMethod(Math.class, "random").check(CORE);
     }
 
     @Test
@@ -49,6 +49,6 @@ class ArchitectureTest {
                 .bePackagePrivate()
                 .andShould()
                 .haveOnlyFinalFields()
-                .check(core);
+                .check(CORE);
     }
 }

@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 
 class AppArchitectureTest {
 
-    private final JavaClasses all = new ClassFileImporter()
+    private static final JavaClasses ALL = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())
             .importPackages("umbel");
 
@@ -25,7 +25,7 @@ class AppArchitectureTest {
                 .should()
                 .dependOnClassesThat()
                 .resideInAPackage("umbel.app..")
-                .check(all);
+                .check(ALL);
     }
 
     @Test
@@ -38,12 +38,12 @@ class AppArchitectureTest {
                 .should()
                 .dependOnClassesThat()
                 .resideInAPackage("umbel.practice..")
-                .check(all);
+                .check(ALL);
     }
 
     @Test
     void noAreaOfTheProgramLeansOnItselfByWayOfOthers() {
-        slices().matching("umbel.app.(*)..").should().beFreeOfCycles().check(all);
+        slices().matching("umbel.app.(*)..").should().beFreeOfCycles().check(ALL);
     }
 
     /** A bush or a vine is to be at home in all of these; what is of trees only is asked of the plant behind its interface. */
@@ -76,7 +76,7 @@ class AppArchitectureTest {
                 .orShould()
                 .dependOnClassesThat()
                 .resideInAnyPackage("umbel.light..", "umbel.drawing..")
-                .check(all);
+                .check(ALL);
     }
 
     /** What is asked and answered stands beside the services; a controller only carries it. */
@@ -92,6 +92,6 @@ class AppArchitectureTest {
                                 one -> one.getEnclosingClass()
                                         .map(outer -> outer.getSimpleName().endsWith("Controller"))
                                         .orElse(false))))
-                .check(all);
+                .check(ALL);
     }
 }
