@@ -1,6 +1,6 @@
+import { say, useSay } from '../text/say';
 import { term } from '../text/term';
 import { locale } from '../text/language';
-import { say, useSay } from '../text/say';
 import { useRuleNames } from '../guide/useRules';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -40,7 +40,7 @@ export function BlockPage() {
   const mayChange = useMayChange();
   if (blocks.isPending) return <Loading what={say('block-page.finding-the-block')} />;
   if (blocks.isError) return <Failed error={blocks.error} retry={() => void blocks.refetch()} />;
-  if (!block) return <Failed error={new Error('There is no such block.')} />;
+  if (!block) return <Failed error={new Error(say('block-page.no-such-block'))} />;
   return (
     <div className="mx-auto max-w-[1080px] px-6 py-6">
       <h1 className="text-[28px] font-bold">{block.name}</h1>

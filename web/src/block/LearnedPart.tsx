@@ -4,7 +4,7 @@ import { answer, api } from '../api/client';
 import { CheckedSeasonTable } from '../record/CheckedSeasonTable';
 import { Button } from '../ui/Button';
 import { Failed } from '../ui/States';
-import { day } from '../ui/words';
+import { day, percent } from '../ui/words';
 
 /** What the block's trees have taught the forecasts, how often those were right, and forgetting it again. */
 export function LearnedPart({ id }: { id: number }) {
@@ -25,7 +25,7 @@ export function LearnedPart({ id }: { id: number }) {
   const factor = (value: number) =>
     Math.abs(value - 1) < 0.02
       ? say('learned-part.as-usual')
-      : `${value > 1 ? '+' : '−'}${Math.round(Math.abs(value - 1) * 100)} %`;
+      : `${value > 1 ? '+' : '−'}${percent(Math.abs(value - 1))}`;
   return (
     <section aria-labelledby="learned" className="mt-8">
       <div className="flex flex-wrap items-end justify-between gap-3 border-b-2 border-ink pb-2">

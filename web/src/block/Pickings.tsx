@@ -168,7 +168,7 @@ function Line({ id, line }: { id: number; line: PickingLine }) {
         <b>
           {line.kg != null
             ? say('pickings.kg-kg', { kg: line.kg.toLocaleString(locale()) })
-            : say('pickings.fruits-fruits', { fruits: (line.fruits ?? 0).toLocaleString(locale()) })}
+            : say('pickings.fruits-fruits', { fruits: line.fruits ?? 0 })}
         </b>
         {line.lastOne ? say('pickings.the-last-picking') : ''}
       </span>

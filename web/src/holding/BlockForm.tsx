@@ -163,7 +163,7 @@ export function BlockForm({
         save.mutate();
       }}
     >
-      {text('name', 'Name of the block', false)}
+      {text('name', say('block-form.name-of-the-block'), false)}
       {block === null &&
         holdings.length > 1 &&
         choice(

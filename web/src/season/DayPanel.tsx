@@ -38,7 +38,7 @@ export function DayPanel({ day, today }: { day: string; today: string }) {
         empty={
           page.data.scheduled
             ? say('day-panel.the-schedule-sends-nobody-anywhere')
-            : 'No block suits this day.'
+            : say('day-panel.no-block-suits')
         }
         blocks={go}
         strong
@@ -80,7 +80,7 @@ function NotToday({ blocks }: { blocks: PlacedBlock[] }) {
                   </span>
                 ))}
                 {kept.some((one) => one.urgent) && (
-                  <span className="text-muted">{say('day-panel.dead-broken-and-diseased-wood')}</span>
+                  <span className="ml-1 text-muted">{say('day-panel.dead-broken-and-diseased-wood')}</span>
                 )}
               </p>
             </li>

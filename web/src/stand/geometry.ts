@@ -211,14 +211,16 @@ export function radiusOf(drawing: Drawing): number {
 export function prepare(drawing: Drawing, moved: ReadonlyMap<number, Moved> = new Map()): Stand {
   const axes = drawing.axes.map((line, i) => ready(line, i, drawing.axes, moved.get(i) ?? line));
   let radius = 0.5;
+  let top = drawing.top;
   for (const axis of axes) {
     for (let i = 0; i < axis.along.length; i++) {
       radius = Math.max(radius, Math.hypot(axis.points[4 * i] ?? 0, axis.points[4 * i + 1] ?? 0));
+      top = Math.max(top, axis.points[4 * i + 2] ?? 0);
     }
   }
   return {
     axes,
-    top: drawing.top,
+    top,
     radius,
     inRow: drawing.inRowM,
     betweenRows: drawing.betweenRowsM,

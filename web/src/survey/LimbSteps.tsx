@@ -1,5 +1,5 @@
-import { term } from '../text/term';
 import { say, useSay, type Code } from '../text/say';
+import { term } from '../text/term';
 import { typedNumber } from '../ui/numbers';
 import type { LimbRow, SurveyForm } from './form';
 import { Gauge } from './Gauge';
@@ -99,7 +99,11 @@ export function LimbSteps({ step, form, limb, fault, ideal, change, onward }: Pr
           ))}
         </div>
         <Stepper
-          name={limb.parent === 'trunk' ? 'Height on the trunk' : `Along limb ${limb.parent}`}
+          name={
+            limb.parent === 'trunk'
+              ? say('limb-steps.height-on-the-trunk')
+              : say('limb-steps.along-limb', { limb: limb.parent })
+          }
           unit="cm"
           step={5}
           value={limb.at_cm}

@@ -6,7 +6,7 @@ const NAMES: Record<Language, string> = { en: 'English', es: 'Español' };
 export function LanguageChoice({ small = false }: { small?: boolean }) {
   const now = useLanguage();
   return (
-    <span role="group" aria-label={NAMES[now]} className="flex">
+    <span role="group" aria-label={NAMES[now]} className={`flex ${small ? 'self-center' : ''}`}>
       {LANGUAGES.map((one) => (
         <button
           key={one}

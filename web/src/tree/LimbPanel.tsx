@@ -192,7 +192,7 @@ function describe(line: LimbLine): string {
     line.parent === 'trunk'
       ? say('limb-panel.the-trunk-at-atcm-cm', { atCm: line.atCm })
       : say('limb-panel.limb-parent-atcm-cm-out', { parent: line.parent, atCm: line.atCm });
-  const how = line.conditions.length > 0 ? `, ${line.conditions.join(' and ')}` : '';
+  const how = line.conditions.length > 0 ? `, ${line.conditions.map(term).join(', ')}` : '';
   return say('limb-panel.role-how-age-years-to', {
     role: term(line.role),
     how,

@@ -1,3 +1,4 @@
+import { percent } from '../ui/words';
 import { say, useSay } from '../text/say';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
@@ -72,19 +73,19 @@ export function OwnWish({ decisions, usual, limits, onChange }: Props) {
       limit: 'woodShare',
       words: say('own-wish.small-wood-taken-at-most'),
       unit: '%',
-      wrong: wood === null ? 'From 1 to 75 %.' : '',
+      wrong: wood === null ? say('own-wish.from-to', { from: percent(0.01), to: percent(0.75) }) : '',
     },
     {
       limit: 'bigCuts',
       words: say('own-wish.big-cuts-at-most'),
       unit: '',
-      wrong: big === null ? 'From 0 to 60.' : '',
+      wrong: big === null ? say('own-wish.from-to', { from: 0, to: 60 }) : '',
     },
     {
       limit: 'reach',
       words: say('own-wish.reach-from-the-ground'),
       unit: 'm',
-      wrong: reach === null ? 'From 1 to 6 m.' : '',
+      wrong: reach === null ? say('own-wish.from-to', { from: 1, to: '6 m' }) : '',
     },
   ] as const;
   return (

@@ -107,7 +107,7 @@ export function PlanChoices({
             <option key={winters} value={winters}>
               {winters === 1
                 ? say('plan-choices.this-visit-alone')
-                : say('plan-choices.winters-winters', { winters: String(winters) })}
+                : say('plan-choices.winters-winters', { winters })}
             </option>
           ))}
         </select>

@@ -80,7 +80,9 @@ export function SchoolLines({
             <span className={other ? 'font-semibold' : ''}>
               {LINE_WORDS[line] ?? line}
               {other && (
-                <span className="font-normal text-muted">{say('school-lines.school-usual', { usual })}</span>
+                <span className="ml-1 font-normal text-muted">
+                  {say('school-lines.school-usual', { usual })}
+                </span>
               )}
             </span>
             {school?.switches.includes(line) ? (

@@ -43,7 +43,7 @@ export function TreeSetup({ id }: { id: number }) {
       return before;
     },
     onSuccess: ({ label, blockId, row, place }) => {
-      setDone({ words: `Moved from ${label}.`, undo: () => put({ blockId, row, place }) });
+      setDone({ words: say('tree-setup.moved-from', { label }), undo: () => put({ blockId, row, place }) });
       setTo(null);
     },
   });

@@ -95,12 +95,12 @@ function AtOnce({ plan, atOnce }: { plan: Plan; atOnce: Plan }) {
             b={whole(other.fruits.middle)}
           />
           <Line
-            name={`fruits in season ${plan.years.length}`}
+            name={say('winters.fruits-in-season', { season: plan.years.length })}
             a={whole(last.fruits.middle)}
             b={whole(otherLast.fruits.middle)}
           />
           <Line
-            name={`in shade after season ${plan.years.length}`}
+            name={say('winters.in-shade-after-season', { season: plan.years.length })}
             a={percent(last.underFruitLight.middle)}
             b={percent(otherLast.underFruitLight.middle)}
           />

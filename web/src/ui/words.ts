@@ -145,9 +145,9 @@ export const SEVERITY_WORDS: Record<string, string> = {
   },
 };
 
-/** A share as whole per cent. */
+/** A share as whole per cent, as the language writes it. */
 export function percent(share: number): string {
-  return `${Math.round(share * 100)} %`;
+  return new Intl.NumberFormat(locale(), { style: 'percent' }).format(share);
 }
 
 /** Minutes as a person says them. */

@@ -1,10 +1,8 @@
 package umbel.assess;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Function;
 import umbel.crop.HarvestLoad;
@@ -31,9 +29,7 @@ import umbel.reading.Neighbours;
 import umbel.reading.Rule;
 import umbel.reading.TreeReader;
 import umbel.reading.YoungTree;
-import umbel.season.Phenology;
 import umbel.survey.InvalidSurvey;
-import umbel.survey.Survey;
 import umbel.text.Speech;
 import umbel.text.Statement;
 import umbel.text.Value;
@@ -114,52 +110,6 @@ public final class Assessor {
         return phase == null ? Moment.DORMANT : Moment.of(phase);
     }
 
-    /**
-     * When in its year the tree is worked on: by the phase told, but in leaf where the day says so and the phase does not, and late
-     * in dormancy where that makes the difference between waiting and working.
-     */
-    private static Moment moment(AssessRequest request, Tree tree) {
-        if (saysLeaf(request, tree)) {
-            return Moment.SUMMER;
-        }
-        Moment told = moment(request.phase());
-        boolean late = told == Moment.DORMANT
-                && tree.phaseRule(told.word()).forbids()
-                && !tree.phaseRule(Moment.DELAYED_DORMANT.word()).forbids()
-                && latitudeOf(request).isPresent()
-                && request.on() != null
-                && Phenology.isLateInDormancy(request.on(), latitudeOf(request).getAsDouble());
-        return late ? Moment.DELAYED_DORMANT : told;
-    }
-
-    private static boolean saysLeaf(AssessRequest request, Tree tree) {
-        Moment told = moment(request.phase());
-        return (told == Moment.DORMANT || told == Moment.DELAYED_DORMANT)
-                && !tree.setting().species().season().evergreen()
-                && request.on() != null
-                && latitudeOf(request).isPresent()
-                && Phenology.isInLeaf(request.on(), latitudeOf(request).getAsDouble());
-    }
-
-    private static OptionalDouble latitudeOf(AssessRequest request) {
-        Survey.Site site = request.survey().site();
-        return site == null || site.latitudeDeg() == null
-                ? OptionalDouble.empty()
-                : OptionalDouble.of(site.latitudeDeg());
-    }
-
-    private Assessment.Timing timing(AssessRequest request, Tree tree) {
-        Assessment.Timing timing = PhaseTiming.of(tree, moment(request, tree), speech);
-        if (!saysLeaf(request, tree)) {
-            return timing;
-        }
-        List<String> reasons = new ArrayList<>();
-        reasons.add(speech.say(Statement.of("timing.date")
-                .with("date", new Value.Words(request.on().toString()))));
-        reasons.addAll(timing.reasons());
-        return new Assessment.Timing(timing.verdict(), reasons);
-    }
-
     /** The wish a request states, with what the grower has already taken and refused. */
     public PlanRequest planRequest(AssessRequest request, Tree tree, List<Operation> taken, Set<String> refused) {
         Map<String, Double> goals = request.goals() == null ? Map.of() : request.goals();
@@ -168,7 +118,7 @@ public final class Assessor {
                 knowledge.plan(),
                 Goals.of(goals, knowledge.plan().usual().goals()),
                 limits(request, tree),
-                moment(request, tree),
+                VisitMoment.of(request, tree).moment(),
                 request.years() == null ? knowledge.plan().usual().years() : request.years(),
                 taken,
                 refused);
@@ -200,7 +150,7 @@ public final class Assessor {
                 reading(tree, reading, planRequest.school()),
                 plans(plans),
                 inOneWinter(plans),
-                timing(request, tree),
+                VisitMoment.of(request, tree).timing(tree, speech),
                 measureNext(certainty));
     }
 

@@ -28,13 +28,21 @@ public record CutParameters(Tools tools, Places places) {
         }
     }
 
-    /** Where reduction and heading cuts may be made. */
+    /**
+     * Where reduction and heading cuts may be made.
+     *
+     * @param spurReachCm an old side shoot on an arm longer than this is cut short again
+     * @param outTurnedDeg a side shoot turned further than this from its arm, and leaning more than {@code outLeansDeg}, leaves the plane
+     */
     public record Places(
             @JsonProperty("top_cm") double topCm,
             @JsonProperty("low_cm") double lowCm,
             double lightLeast,
             double scaffoldLightLeast,
             @JsonProperty("shortSpur_cm") double shortSpurCm,
+            @JsonProperty("spurReach_cm") double spurReachCm,
+            @JsonProperty("outTurned_deg") double outTurnedDeg,
+            @JsonProperty("outLeans_deg") double outLeansDeg,
             @JsonProperty("scaffold_cm") double scaffoldCm,
             @JsonProperty("shortenMost_mm") double shortenMostMm,
             @JsonProperty("shortenAtNeed_mm") double shortenAtNeedMm,

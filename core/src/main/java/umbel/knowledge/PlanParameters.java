@@ -92,6 +92,8 @@ public record PlanParameters(
      * @param forkDeg from and to which lean it does
      * @param forkTurnDeg turned less than this from its parent
      * @param leastLasting so many lasting limbs stay where another goes for a fault
+     * @param lowStaysY from this age
+     * @param lowStaysShare and above this share of the trunk's thickness a limb low on the stem stays
      * @param uprightDeg up to this lean a limb stands upright
      * @param strayMm inward, rank and hanging wood up to this thickness is off
      * @param strayShare or up to this share of the trunk's
@@ -102,6 +104,8 @@ public record PlanParameters(
             @JsonProperty("fork_deg") List<Double> forkDeg,
             @JsonProperty("forkTurn_deg") double forkTurnDeg,
             int leastLasting,
+            @JsonProperty("lowStays_y") int lowStaysY,
+            double lowStaysShare,
             @JsonProperty("upright_deg") double uprightDeg,
             @JsonProperty("stray_mm") double strayMm,
             double strayShare) {}

@@ -33,6 +33,7 @@ public record ReadingParameters(
      * @param mainShare from this share of the trunk a limb is a main one
      * @param apartDeg limbs so far round the trunk from one another are not crowded
      * @param thickFromMm thinner limbs are not too thick, whatever carries them
+     * @param likeScaffold from this share of a limb's thickness another is as good a scaffold
      * @param thickFromShare nor those on the trunk under this share of its thickness at the foot
      * @param stackedGapCm limbs closer on the trunk leave from one place and are not above one another
      * @param crossingFromCm nearer its origin a limb does not cross another
@@ -46,6 +47,7 @@ public record ReadingParameters(
             @JsonProperty("apart_deg") double apartDeg,
             @JsonProperty("thickFrom_mm") double thickFromMm,
             double thickFromShare,
+            double likeScaffold,
             @JsonProperty("stackedGap_cm") double stackedGapCm,
             @JsonProperty("crossingFrom_cm") double crossingFromCm,
             @JsonProperty("inwardFrom_cm") double inwardFromCm) {}

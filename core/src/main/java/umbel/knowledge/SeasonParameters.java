@@ -1,6 +1,7 @@
 package umbel.knowledge;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
+import java.util.List;
 
 /**
  * When to cut and when to come back.
@@ -39,6 +40,9 @@ public record SeasonParameters(Calendar calendar, FollowUp followUp) {
             String afterHarvestEnd,
             String leafFall,
             String dormantLatest,
+            @JsonProperty("coldWinters_deg") double coldWintersDeg,
+            @JsonProperty("inLeaf_d") List<Integer> inLeafDays,
+            @JsonProperty("lateDormant_d") int lateDormantDays,
             @JsonProperty("firstCold_C") double firstCold,
             @JsonProperty("forecast_d") int forecastDays,
             @JsonProperty("wet_mm") double wetMm,

@@ -33,18 +33,18 @@ final class TrainingProgramme {
     private static final int LEAST_FLOWERS = 2;
     private static final int MOST_TIPPED = 12;
     private static final double LEAST_END = 0.25;
-    private static final int FRAME_AGE = 4;
-    private static final double FRAME_SHARE = 0.3;
 
     private final Tree tree;
     private final boolean summer;
     private final YearlyRenewal renewal;
     private final ScaffoldChoice scaffolds;
+    private final PlanParameters.Frame frame;
 
     TrainingProgramme(Tree tree, boolean summer, Stubs stubs, PlanParameters parameters) {
         this.tree = tree;
         this.summer = summer;
         this.renewal = new YearlyRenewal(tree, stubs);
+        this.frame = parameters.frame();
         this.scaffolds = new ScaffoldChoice(tree, parameters.scaffoldChoice());
     }
 
@@ -179,8 +179,8 @@ final class TrainingProgramme {
 
     /** Whether a limb has been there so long, and grown so thick, that it carries the tree with the others. */
     private boolean isPartOfTheFrame(Axis limb) {
-        return limb.age() >= FRAME_AGE
-                && limb.baseDiameter() > FRAME_SHARE * tree.trunk().baseDiameter();
+        return limb.age() >= frame.lowStaysY()
+                && limb.baseDiameter() > frame.lowStaysShare() * tree.trunk().baseDiameter();
     }
 
     private boolean leansWrong(Axis limb) {

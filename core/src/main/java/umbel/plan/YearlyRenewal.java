@@ -12,6 +12,7 @@ import umbel.cut.OperationKind;
 import umbel.cut.Stubs;
 import umbel.cut.Target;
 import umbel.cut.TargetAxes;
+import umbel.knowledge.CutParameters;
 import umbel.knowledge.Species;
 import umbel.knowledge.TrainingSystem;
 import umbel.reading.Stage;
@@ -34,9 +35,6 @@ final class YearlyRenewal {
     private static final double LEAST_UPRIGHT = 0.08;
     private static final double ABOVE_EACH_OTHER = Math.toRadians(40);
     private static final int LEAST_AGE = 3;
-    private static final double SPUR_REACH = 4;
-    private static final double OUT_OF_PLANE = Math.sin(Math.toRadians(45));
-    private static final double LEANS_OUT = Math.toRadians(30);
 
     private final Tree tree;
     private final Species species;
@@ -124,13 +122,13 @@ final class YearlyRenewal {
         if (species.smallWood().renewsOneYearWood()) {
             return List.of();
         }
-        double at = Units.fromCm(tree.setting().parameters().cutting().places().shortSpurCm());
+        double at = Units.fromCm(places().shortSpurCm());
         Stream<Operation> counted = groups(Attitude.UP).stream()
                 .filter(group ->
                         TargetAxes.of(tree, group).stream().anyMatch(shoot -> shoot.length() > at + LEAST_UPRIGHT))
                 .map(group -> Operation.cutAt(OperationKind.SHORT_SPUR, group.target(), at));
         Stream<Operation> measured = tree.limbs().stream()
-                .filter(limb -> isSideShoot(limb) && !isOutward(limb) && isTooLong(limb, at))
+                .filter(limb -> isSideShoot(limb) && !isOutward(limb) && isTooLong(limb))
                 .map(limb -> Operation.cutAt(limb.age() <= 1 ? OperationKind.HEAD : OperationKind.SHORTEN, limb, at));
         return Stream.concat(counted, measured).toList();
     }
@@ -145,16 +143,22 @@ final class YearlyRenewal {
         if (!isSideShoot(limb) || limb.parent() == 0) {
             return false;
         }
-        double fromArm = limb.course()
+        double turned = Units.toDegrees(limb.course()
                 .directionAt(0)
                 .level()
-                .angleTo(tree.axis(limb.parent()).course().directionAt(0).level());
-        return Math.abs(Math.sin(fromArm)) > OUT_OF_PLANE && limb.baseInclination() > LEANS_OUT;
+                .angleTo(tree.axis(limb.parent()).course().directionAt(0).level()));
+        return Math.min(turned, 180 - turned) > places().outTurnedDeg()
+                && Units.toDegrees(limb.baseInclination()) > places().outLeansDeg();
+    }
+
+    private CutParameters.Places places() {
+        return tree.setting().parameters().cutting().places();
     }
 
     /** Whether a side shoot is longer than one that makes spurs, or an old one longer than its spurs reach. */
-    private static boolean isTooLong(Axis limb, double at) {
-        return limb.length() > (limb.age() < LEAST_AGE ? 2 : SPUR_REACH) * at + LEAST_UPRIGHT;
+    private boolean isTooLong(Axis limb) {
+        double most = limb.age() < LEAST_AGE ? 2 * places().shortSpurCm() : places().spurReachCm();
+        return limb.length() > Units.fromCm(most) + LEAST_UPRIGHT;
     }
 
     /** Whether a limb is a side shoot of an arm, or of a rod that bears along its stem, which was surveyed by itself. */

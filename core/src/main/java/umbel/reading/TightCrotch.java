@@ -20,8 +20,6 @@ import umbel.wood.Units;
  */
 final class TightCrotch extends Rule {
 
-    private static final double LIKE_A_SCAFFOLD = 0.6;
-
     TightCrotch() {
         super("tight-crotch", Subject.LIMB, Stage.FRAME, Trait.GRAVE, Trait.OUTWEIGHS_A_SPARE_LIMB);
     }
@@ -105,7 +103,8 @@ final class TightCrotch extends Rule {
         long wide = context.tree().limbs().stream()
                 .filter(other -> other != limb && other.parent() == 0)
                 .filter(other -> other.baseInclination() > narrow && other.role() != Role.SUCKER)
-                .filter(other -> other.baseDiameter() >= LIKE_A_SCAFFOLD * limb.baseDiameter())
+                .filter(other ->
+                        other.baseDiameter() >= context.parameters().frame().likeScaffold() * limb.baseDiameter())
                 .count();
         return system.topped()
                 && limb.parent() == 0

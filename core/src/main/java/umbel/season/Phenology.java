@@ -25,10 +25,6 @@ public record Phenology(
 
     private static final DateTimeFormatter MONTH_DAY = DateTimeFormatter.ofPattern("MM-dd");
     private static final int SPRING_DAYS = 300;
-    private static final double COLD_WINTERS_FROM = 30;
-    private static final int LATE_FROM = 40;
-    private static final int IN_LEAF_FROM = 121;
-    private static final int IN_LEAF_TO = 273;
 
     /** A day that is not certain yet; all three are equal once it has come. */
     public record Estimate(LocalDate earliest, LocalDate expected, LocalDate latest) {}
@@ -40,15 +36,17 @@ public record Phenology(
     }
 
     /** Whether deciduous trees are in leaf on a day at a latitude where winters are cold, by the calendar alone. */
-    public static boolean isInLeaf(LocalDate day, double latitude) {
+    public static boolean isInLeaf(SeasonParameters.Calendar rules, LocalDate day, double latitude) {
         long since = ChronoUnit.DAYS.between(midwinterOf(day, latitude), day);
-        return Math.abs(latitude) >= COLD_WINTERS_FROM && since >= IN_LEAF_FROM && since < IN_LEAF_TO;
+        return Math.abs(latitude) >= rules.coldWintersDeg()
+                && since >= rules.inLeafDays().get(0)
+                && since < rules.inLeafDays().get(1);
     }
 
     /** Whether the worst of winter is over on a day, while trees are still bare, by the calendar alone. */
-    public static boolean isLateInDormancy(LocalDate day, double latitude) {
+    public static boolean isLateInDormancy(SeasonParameters.Calendar rules, LocalDate day, double latitude) {
         long since = ChronoUnit.DAYS.between(midwinterOf(day, latitude), day);
-        return since >= LATE_FROM && since < IN_LEAF_FROM;
+        return since >= rules.lateDormantDays() && since < rules.inLeafDays().get(0);
     }
 
     /**

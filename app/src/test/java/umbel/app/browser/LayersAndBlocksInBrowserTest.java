@@ -49,7 +49,7 @@ class LayersAndBlocksInBrowserTest {
         BROWSER.sees("last year");
         String wood = picture();
         layer("Light");
-        BROWSER.sees("under 30 %: buds die");
+        BROWSER.sees("under 30%: buds die");
         String light = changedFrom(wood);
         layer("Slice");
         BROWSER.sees("Sliced across the row");

@@ -98,12 +98,12 @@ class PlansInBrowserTest {
         WebElement wood = BROWSER.find(By.xpath("//label[contains(., 'Small wood taken')]//input"));
         wood.clear();
         wood.sendKeys("150");
-        BROWSER.sees("From 1 to 75 %.");
+        BROWSER.sees("From 1% to 75%.");
         wood.clear();
         wood.sendKeys("10");
         BROWSER.find(By.xpath("//label[contains(., 'Crop')]//input")).sendKeys(Keys.END);
         BROWSER.find(By.xpath("//button[.='Plan by these']")).click();
-        BROWSER.sees("of 10 %");
+        BROWSER.sees("of 10%");
         BROWSER.sees("Limits of your own.");
         String own = "{\"hold\":{\"woodShare\":0.1,\"bigCuts\":6,\"reachM\":2.4}}";
         JsonNode plan = umbel.post("/api/trees/" + CHERRY + "/plans/first", own).json();

@@ -188,7 +188,7 @@ class TreeInBrowserTest {
         BROWSER.waiting().until(d -> ink() != marked);
         assertThat(BROWSER.button("After").getAttribute("aria-pressed")).isEqualTo("true");
         BROWSER.button("Light").click();
-        BROWSER.sees("under 30 %: buds die");
+        BROWSER.sees("under 30%: buds die");
         BROWSER.button("Clear").click();
         waitUntilKept();
     }
