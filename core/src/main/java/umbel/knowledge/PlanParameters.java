@@ -179,9 +179,11 @@ public record PlanParameters(
      * @param three of the tree after three
      * @param choices most close choices grown on for one plan
      * @param lead by how much one must come out ahead to turn a choice
+     * @param sameCrop crops that differ by less than this share are told as the same
      * @param sureness factor on the confidence of a step for each winter it lies ahead
      */
-    public record Ahead(double now, double one, double three, int choices, double lead, double sureness) {}
+    public record Ahead(
+            double now, double one, double three, int choices, double lead, double sureness, double sameCrop) {}
 
     /**
      * When a plan over winters is a renovation.

@@ -185,6 +185,13 @@ final class CutSetEvaluator {
         PlanParameters.GiveWay more = request.parameters().giveWay();
         boolean lasting = found.setting().system().scaffolds().permanent();
         boolean young = found.setting().isFilling();
+        if (young
+                && others.stream()
+                        .noneMatch(one -> one.kind().takesAll() && one.target().isLimb())) {
+            // the first grave fault of a tree that is being built may take what it takes: it will not be less next year
+            return cut(with(others, operation)).woodShare()
+                    <= request.parameters().variants().mostShare();
+        }
         return keepsTo(with(others, operation), lasting && !young ? more.lasting() : more.renewed(), more.bigCuts());
     }
 

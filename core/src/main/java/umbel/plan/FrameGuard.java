@@ -35,7 +35,7 @@ final class FrameGuard {
         this.sure = parameters.confidence();
         boolean permanent = tree.setting().system().scaffolds().permanent();
         for (Axis limb : tree.limbs()) {
-            boolean sound = permanent && limb.age() >= 2 && limb.conditions().isEmpty();
+            boolean sound = permanent && limb.conditions().isEmpty();
             if (sound && limb.parent() == 0 && isMain(limb)) {
                 scaffolds.add(limb.id());
             } else if (sound && limb.parent() > 0 && isFork(limb, tree.axis(limb.parent()))) {

@@ -7,6 +7,7 @@ import java.util.Set;
 import umbel.assess.AssessRequest;
 import umbel.assess.Assessor;
 import umbel.assess.Mark;
+import umbel.assess.PlanTelling;
 import umbel.assess.StepText;
 import umbel.cut.CutTree;
 import umbel.cut.Effect;
@@ -142,7 +143,7 @@ public final class SurveyedTree implements Plant {
                 .toList();
         Totals totals = Totals.of(CutTree.of(tree, operations), reading.crop(), reading.lines(), reach);
         return new VisitTotals(
-                Assessor.totals(totals),
+                PlanTelling.totals(totals),
                 totals.crop().expectedFruits() > totals.crop().targetFruits());
     }
 

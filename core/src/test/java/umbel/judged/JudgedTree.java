@@ -50,7 +50,7 @@ record JudgedTree(String id, String part, String why, AssessRequest request, Lis
         List<Finding> certain =
                 ASSESSOR.certainty(request, reach, Neighbours.NONE, first).findings();
         TreeReader.Reading reading = new TreeReader.Reading(first.light(), first.crop(), first.lines(), certain);
-        return ASSESSOR.plan(Planner.recommended(tree, reading, asked, Assessor.seed(request)));
+        return ASSESSOR.telling().plan(Planner.recommended(tree, reading, asked, Assessor.seed(request)));
     }
 
     /** All trees of a file under {@code judged/}. */

@@ -6,8 +6,8 @@ import org.springframework.stereotype.Service;
 import umbel.app.cache.ComputedCache;
 import umbel.app.http.NotFound;
 import umbel.app.survey.StandDrawing;
-import umbel.assess.Assessor;
 import umbel.assess.Mark;
+import umbel.assess.PlanTelling;
 import umbel.cut.Operation;
 import umbel.growth.BlockCalibration;
 import umbel.growth.Forecast;
@@ -48,8 +48,8 @@ public class GrowthService {
     public TreeAnswers.Years years(long treeId, Decisions decisions, int years, boolean thinned) {
         Futures futures = futures(treeId, decisions, years, thinned);
         return new TreeAnswers.Years(
-                Assessor.outlook(futures.marked().years()),
-                Assessor.outlook(futures.alone().years()));
+                PlanTelling.outlook(futures.marked().years()),
+                PlanTelling.outlook(futures.alone().years()));
     }
 
     /** The tree drawn as it is expected in the winter after so many seasons. */

@@ -12,6 +12,7 @@ import umbel.app.survey.SurveyEntry;
 import umbel.assess.Assessment;
 import umbel.assess.Assessor;
 import umbel.assess.Mark;
+import umbel.assess.PlanTelling;
 import umbel.assess.StepText;
 import umbel.cut.CutTree;
 import umbel.cut.Effect;
@@ -62,7 +63,7 @@ class MarkService {
         CutTree cut = CutTree.of(read.tree(), DecidedTrees.operations(decisions));
         Totals.Sum sum = Totals.read(cut, read.reading().crop(), read.reading().lines(), limits.reach());
         return new TreeAnswers.Marked(
-                Assessor.totals(sum.totals()),
+                PlanTelling.totals(sum.totals()),
                 CutAnswers.cuts(cut),
                 CutAnswers.moved(cut),
                 effects(cut, limits.reach(), survey.tree().safetyLimits()),
@@ -102,7 +103,7 @@ class MarkService {
                 DecidedTrees.operations(decisions),
                 new HashSet<>(decisions.refused()));
         return Planner.marked(read.tree(), read.reading(), planRequest).steps().stream()
-                .map(assessor.in(Reader.speech())::step)
+                .map(assessor.in(Reader.speech()).telling()::step)
                 .toList();
     }
 
@@ -124,7 +125,7 @@ class MarkService {
         CutTree cut = CutTree.of(read.tree(), all);
         Effect effect = Effect.of(cut, all.size() - 1, limits.reach());
         Totals after = Totals.of(cut, read.reading().crop(), read.reading().lines(), limits.reach());
-        StepText text = new StepText(Reader.speech());
+        StepText text = assessor.in(Reader.speech()).telling().text();
         return new TreeAnswers.Option(
                 Mark.of(operation),
                 text.title(read.tree(), operation),
@@ -145,7 +146,7 @@ class MarkService {
     }
 
     private List<TreeAnswers.Effects> effects(CutTree cut, double reach, SafetyLimits limits) {
-        StepText text = new StepText(Reader.speech());
+        StepText text = assessor.in(Reader.speech()).telling().text();
         List<TreeAnswers.Effects> effects = new ArrayList<>();
         List<Effect> all = Effect.ofAll(cut, reach);
         for (int i = 0; i < all.size(); i++) {
@@ -160,7 +161,7 @@ class MarkService {
                     Units.round(effect.minutes(), 2),
                     Units.round(effect.woodShare(), 3),
                     CutAnswers.flag(cut, operation),
-                    assessor.in(Reader.speech()).trainingOf(cut.found(), operation),
+                    assessor.in(Reader.speech()).telling().trainingOf(cut.found(), operation),
                     StepText.cautions(cut.found(), operation, effect, knowledge.cautions()).stream()
                             .map(Reader.speech()::knowledge)
                             .toList(),

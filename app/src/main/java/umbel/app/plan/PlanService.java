@@ -53,8 +53,8 @@ class PlanService {
         Asked asked = asked(survey, decisions);
         List<Plan> plans = asked.planning().all();
         return new TreeAnswers.Plans(
-                assessor.in(Reader.speech()).plans(plans),
-                assessor.in(Reader.speech()).inOneWinter(plans),
+                assessor.in(Reader.speech()).telling().plans(plans),
+                assessor.in(Reader.speech()).telling().inOneWinter(plans),
                 stops(survey.tree(), plans),
                 PhaseTiming.of(asked.read().tree(), decisions.moment(), Reader.speech()),
                 assessor.in(Reader.speech()).measureNext(readings.certaintyOf(survey, asked.read())));
@@ -66,7 +66,7 @@ class PlanService {
         Asked asked = asked(survey, decisions);
         Plan plan = asked.planning().recommended();
         return new TreeAnswers.FirstPlan(
-                assessor.in(Reader.speech()).plan(plan),
+                assessor.in(Reader.speech()).telling().plan(plan),
                 stops(survey.tree(), List.of(plan)),
                 PhaseTiming.of(asked.read().tree(), decisions.moment(), Reader.speech()));
     }
@@ -79,8 +79,14 @@ class PlanService {
         return new TreeAnswers.Beside(
                 Reader.speech().knowledge(mine.planRequest().school().name()),
                 Reader.speech().knowledge(theirs.planRequest().school().name()),
-                assessor.in(Reader.speech()).plans(mine.planning().all()).get(0),
-                assessor.in(Reader.speech()).plans(theirs.planning().all()).get(0),
+                assessor.in(Reader.speech())
+                        .telling()
+                        .plans(mine.planning().all())
+                        .get(0),
+                assessor.in(Reader.speech())
+                        .telling()
+                        .plans(theirs.planning().all())
+                        .get(0),
                 SchoolComparison.of(mine.read().tree(), mine.view(), theirs.view(), Reader.speech()));
     }
 
