@@ -83,7 +83,7 @@ class PlansInBrowserTest {
         for (String name : new String[] {"Recommended", "Gentler", "Firmer", "No cuts"}) {
             assertThat(table.getText()).contains(name);
         }
-        String wood = Math.round(100 * plans.get(0).at("/totals/woodShare").asDouble()) + " %";
+        String wood = Math.round(100 * plans.get(0).at("/totals/woodShare").asDouble()) + "%";
         assertThat(table.findElement(By.xpath(".//tr[th[.='small wood']]/td[1]"))
                         .getText())
                 .isEqualTo(wood);
