@@ -76,8 +76,7 @@ public record AssessRequest(
         if (document == null || !document.isObject()) {
             throw new InvalidSurvey(List.of(new FieldError("", "A request is a JSON object with a survey.")));
         }
-        List<FieldError> errors = new ArrayList<>(FORMAT.check(document));
-        FormatCheck.checkDay(document, "on", errors);
+        List<FieldError> errors = new ArrayList<>(check(document));
         Survey survey = null;
         if (document.path("survey").isObject()) {
             try {
@@ -101,5 +100,12 @@ public record AssessRequest(
                 rest.seed(),
                 rest.schoolLines(),
                 rest.block());
+    }
+
+    /** What is wrong with a request, its survey left out of account. */
+    static List<FieldError> check(JsonNode document) {
+        List<FieldError> errors = new ArrayList<>(FORMAT.check(document));
+        FormatCheck.checkDay(document, "on", errors);
+        return errors;
     }
 }

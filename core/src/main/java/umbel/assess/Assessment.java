@@ -3,12 +3,15 @@ package umbel.assess;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
+import java.util.Map;
 import umbel.crop.CropReading;
 import umbel.light.LightSummary;
 import umbel.wood.Units;
 
 /**
- * The answer to an {@link AssessRequest}, in the units and names of the open format.
+ * The answer to an {@link AssessRequest}, in the units and names of the open format. Whatever has texts has {@code statements}
+ * beside them: what each text says as codes with values, by the name of its field; a text may be several statements, one sentence
+ * after another, and a list of texts has one for each.
  *
  * @param inOneWinter what a renovation over several winters would be in one; null where there is none
  */
@@ -33,7 +36,8 @@ public record Assessment(
      *
      * @param mistake two-leaders, one-origin, too-low, one-sided, choked-leader, nothing-tied-down or deep-union
      */
-    public record EarlyWarning(String mistake, List<String> limbs, String text) {}
+    public record EarlyWarning(
+            String mistake, List<String> limbs, String text, Map<String, List<StatementAnswer>> statements) {}
 
     /**
      * One measured limb under its crop at harvest.
@@ -131,7 +135,8 @@ public record Assessment(
             String severity,
             double confidence,
             String reason,
-            JudgedBy by) {}
+            JudgedBy by,
+            Map<String, List<StatementAnswer>> statements) {}
 
     /**
      * Where a finding's threshold comes from.
@@ -141,13 +146,15 @@ public record Assessment(
      * @param line the line of its file
      * @param text in words, with what the usual school would hold where this one differs
      */
-    public record JudgedBy(String source, String name, String line, String text) {}
+    public record JudgedBy(
+            String source, String name, String line, String text, Map<String, List<StatementAnswer>> statements) {}
 
     /**
      * One plan.
      *
      * @param thirdYear its first-class fruit of the third season against the tree left alone, in words, and where it is less what
      *     the plan is for; null where there is nothing to tell
+     * @param intentions what later winters intend with whole limbs
      */
     public record PlanAnswer(
             String name,
@@ -156,7 +163,19 @@ public record Assessment(
             String thirdYear,
             List<YearAnswer> years,
             List<LeftAnswer> leftAlone,
-            List<StageAnswer> stages) {}
+            List<IntentionAnswer> intentions,
+            List<StageAnswer> stages,
+            Map<String, List<StatementAnswer>> statements) {}
+
+    /**
+     * What a later winter intends with a limb, judged again when that winter comes.
+     *
+     * @param year winters from now, from 1
+     * @param fate out, bent, back (to a side branch or within its length), renewed (from a stub or a bevel) or shortened (at its
+     *     end); the operation itself for anything else
+     */
+    public record IntentionAnswer(
+            int year, String limb, String fate, String why, Map<String, List<StatementAnswer>> statements) {}
 
     /**
      * One winter of a plan that spreads its work, and what the season after it is expected to bring.
@@ -179,7 +198,8 @@ public record Assessment(
             double woodShare,
             RangeAnswer fruits,
             RangeAnswer sprouts,
-            String summer) {}
+            String summer,
+            Map<String, List<StatementAnswer>> statements) {}
 
     /** A figure, and between what it would lie in seasons harder and kinder than usual. */
     public record RangeAnswer(double low, double middle, double high) {}
@@ -247,7 +267,8 @@ public record Assessment(
             String reason,
             String skipped,
             String text,
-            List<String> cautions) {}
+            List<String> cautions,
+            Map<String, List<StatementAnswer>> statements) {}
 
     /**
      * How a limb is bent; null for cuts.
@@ -277,7 +298,8 @@ public record Assessment(
             double[] from,
             double[] to,
             String instead,
-            String text) {}
+            String text,
+            Map<String, List<StatementAnswer>> statements) {}
 
     /** The next best answer; {@code keep} (leave it) when nothing else came near. */
     public record Alternative(
@@ -288,7 +310,8 @@ public record Assessment(
             @JsonProperty("toAngle_deg") Double toAngleDeg,
             Integer keep,
             String title,
-            double gain) {}
+            double gain,
+            Map<String, List<StatementAnswer>> statements) {}
 
     /**
      * What this visit comes to. {@code cropYear3} and {@code firstClassYear3} are the crop of the third season and its
@@ -316,11 +339,16 @@ public record Assessment(
             @JsonProperty("mass_kg") double massKg) {}
 
     /** A finding the plan leaves, and why. */
-    public record LeftAnswer(String rule, List<String> limbs, String reason, String why) {}
+    public record LeftAnswer(
+            String rule,
+            List<String> limbs,
+            String reason,
+            String why,
+            Map<String, List<StatementAnswer>> statements) {}
 
     /** Whether this phase of the season suits cutting. */
-    public record Timing(String verdict, List<String> reasons) {}
+    public record Timing(String verdict, List<String> reasons, Map<String, List<StatementAnswer>> statements) {}
 
     /** A measurement that would settle a doubt. */
-    public record Measure(String limb, String what, String why) {}
+    public record Measure(String limb, String what, String why, Map<String, List<StatementAnswer>> statements) {}
 }

@@ -168,7 +168,11 @@ public final class Assessor {
                 harvest(HarvestLoad.of(tree, light, reading.crop())),
                 tree.setting().estimated(),
                 YoungTree.of(tree).stream()
-                        .map(one -> new Assessment.EarlyWarning(one.mistake(), one.limbs(), speech.say(one.text())))
+                        .map(one -> {
+                            Telling telling = new Telling(speech);
+                            return new Assessment.EarlyWarning(
+                                    one.mistake(), one.limbs(), telling.say("text", one.text()), telling.statements());
+                        })
                         .toList());
     }
 
@@ -193,18 +197,20 @@ public final class Assessor {
     }
 
     private Assessment.FindingAnswer finding(Finding finding, ThresholdSources sources) {
+        Telling telling = new Telling(speech);
         return new Assessment.FindingAnswer(
                 finding.rule().id(),
                 word(finding.stage()),
                 finding.paths(),
-                speech.say(finding.measure()),
+                telling.say("measure", finding.measure()),
                 round(finding.value()),
                 round(finding.threshold()),
                 finding.unit(),
                 finding.severity().word(),
                 round(finding.confidence()),
-                speech.say(finding.reason()),
-                sources.of(finding));
+                telling.say("reason", finding.reason()),
+                sources.of(finding),
+                telling.statements());
     }
 
     /** A statement in this assessor's language and units. */
@@ -215,7 +221,11 @@ public final class Assessor {
     /** What to measure next in the format's words. */
     public List<Assessment.Measure> measureNext(FindingConfidence.Answer certainty) {
         return certainty.measureNext().stream()
-                .map(one -> new Assessment.Measure(one.limb(), one.what(), speech.say(one.why())))
+                .map(one -> {
+                    Telling telling = new Telling(speech);
+                    return new Assessment.Measure(
+                            one.limb(), one.what(), telling.say("why", one.why()), telling.statements());
+                })
                 .toList();
     }
 }

@@ -70,20 +70,53 @@ public final class PlanTelling {
 
     private Assessment.PlanAnswer plan(Plan plan, Plan nothing) {
         Double firstClass = inYear3(plan, nothing, Forecast.Outlook::firstClass);
+        Telling telling = new Telling(speech);
         return new Assessment.PlanAnswer(
                 plan.name(),
                 plan.steps().stream().map(this::step).toList(),
                 totals(plan.totals(), inYear3(plan, nothing, Forecast.Outlook::fruits), firstClass),
-                firstClass == null || plan.steps().isEmpty() ? null : speech.say(thirdYear(plan, firstClass)),
+                firstClass == null || plan.steps().isEmpty()
+                        ? null
+                        : telling.say("thirdYear", thirdYear(plan, firstClass)),
                 outlook(plan.outlook()),
-                plan.leftAlone().stream()
-                        .map(left -> new Assessment.LeftAnswer(
-                                left.finding().rule().id(),
-                                left.finding().paths(),
-                                speech.say(left.finding().reason()),
-                                speech.say(left.why())))
+                plan.leftAlone().stream().map(this::left).toList(),
+                plan.steps().stream()
+                        .filter(step -> step.year() > 0)
+                        .map(this::intention)
                         .toList(),
-                WinterStages.of(plan, outlook(plan.outlook()), speech));
+                WinterStages.of(plan, outlook(plan.outlook()), speech),
+                telling.statements());
+    }
+
+    private Assessment.IntentionAnswer intention(Step step) {
+        Telling telling = new Telling(speech);
+        return new Assessment.IntentionAnswer(
+                step.year(),
+                step.operation().onLimb(),
+                fate(step.operation().kind()),
+                telling.say("why", step.reason()),
+                telling.statements());
+    }
+
+    private static String fate(OperationKind kind) {
+        return switch (kind) {
+            case REMOVE -> "out";
+            case BEND -> "bent";
+            case REDUCE, LOWER_LEADER, SHORTEN -> "back";
+            case RENEW_STUB, RENEW_BEVEL -> "renewed";
+            case HEAD, TIP -> "shortened";
+            default -> kind.word();
+        };
+    }
+
+    private Assessment.LeftAnswer left(Plan.Left left) {
+        Telling telling = new Telling(speech);
+        return new Assessment.LeftAnswer(
+                left.finding().rule().id(),
+                left.finding().paths(),
+                telling.say("reason", left.finding().reason()),
+                telling.say("why", left.why()),
+                telling.statements());
     }
 
     private Statement thirdYear(Plan plan, double firstClass) {
@@ -107,11 +140,12 @@ public final class PlanTelling {
         Tree tree = step.on();
         Operation operation = step.operation();
         Effect effect = step.effect();
-        String title = text.title(tree, operation);
-        String place = text.place(tree, operation);
-        String numbers = text.numbers(effect);
-        String answer = text.answer(operation, effect);
-        String reason = speech.say(step.reason());
+        Telling telling = new Telling(speech);
+        String title = telling.say("title", StepText.titleOf(tree, operation));
+        String place = telling.say("place", StepText.placeOf(tree, operation)).strip();
+        String numbers = telling.say("numbers", StepText.numbersOf(effect));
+        String answer = telling.say("answer", StepText.answerOf(operation, effect));
+        String reason = telling.say("reason", step.reason());
         String all = title + ". " + reason + " " + place + " " + capital(numbers) + "."
                 + (answer.isEmpty() ? "" : " " + answer);
         List<String> rules = step.rules().stream().map(Rule::id).toList();
@@ -150,12 +184,21 @@ public final class PlanTelling {
                 numbers,
                 answer,
                 reason,
-                speech.knowledge(
-                        knowledge.plan().leaving(rules, operation.kind().word())),
+                leaving(rules, operation, telling),
                 all,
-                StepText.cautions(tree, operation, effect, knowledge.cautions()).stream()
-                        .map(speech::knowledge)
-                        .toList());
+                telling.each("cautions", StepText.cautionsOf(tree, operation, effect, knowledge.cautions())),
+                telling.statements());
+    }
+
+    private String leaving(List<String> rules, Operation operation, Telling telling) {
+        String text = knowledge.plan().leaving(rules, operation.kind().word());
+        return text == null
+                ? null
+                : telling.say(
+                        "skipped",
+                        Statement.of("step.skipped")
+                                .with("rule", Value.choice(rules.isEmpty() ? "" : rules.get(0)))
+                                .with("text", new Value.Words(text)));
     }
 
     /** How an operation's limb is held at its new angle; null where it bends nothing. */
@@ -167,10 +210,11 @@ public final class PlanTelling {
 
     /** How a limb is bent, in the format's words. */
     public Assessment.TrainingAnswer training(Tree tree, Training training) {
+        Telling telling = new Telling(speech);
         return new Assessment.TrainingAnswer(
                 training.limb(),
                 training.possible(),
-                speech.say(training.why()),
+                telling.say("why", training.why()),
                 training.device().word(),
                 Units.round(Units.toDegrees(training.toAngle()), 0),
                 cm(training.alongLimb()),
@@ -182,8 +226,9 @@ public final class PlanTelling {
                 training.weeks(),
                 place(training.from()),
                 place(training.to()),
-                training.instead() == null ? null : text.title(tree, training.instead()),
-                text.training(training));
+                training.instead() == null ? null : telling.say("instead", StepText.titleOf(tree, training.instead())),
+                telling.say("text", StepText.trainingOf(training)),
+                telling.statements());
     }
 
     private static double[] place(Vec at) {
@@ -192,6 +237,7 @@ public final class PlanTelling {
 
     private Assessment.Alternative alternative(Tree tree, Step step) {
         Operation other = step.alternative();
+        Telling telling = new Telling(speech);
         return other == null
                 ? new Assessment.Alternative(
                         "keep",
@@ -200,8 +246,9 @@ public final class PlanTelling {
                         null,
                         null,
                         null,
-                        speech.say(Statement.of("step.leave-it")),
-                        0)
+                        telling.say("title", Statement.of("step.leave-it")),
+                        0,
+                        telling.statements())
                 : new Assessment.Alternative(
                         other.kind().word(),
                         other.target().path(),
@@ -209,8 +256,9 @@ public final class PlanTelling {
                         blankToNull(other.toLimb()),
                         angle(other),
                         keep(other),
-                        text.title(tree, other),
-                        Units.round(step.alternativeGain(), 4));
+                        telling.say("title", StepText.titleOf(tree, other)),
+                        Units.round(step.alternativeGain(), 4),
+                        telling.statements());
     }
 
     /** A crop of the third season against the same tree left alone; null where there is nothing to compare. */

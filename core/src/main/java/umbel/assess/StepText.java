@@ -3,6 +3,7 @@ package umbel.assess;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 import umbel.cut.BudSide;
 import umbel.cut.Effect;
 import umbel.cut.Operation;
@@ -225,11 +226,21 @@ public final class StepText {
 
     /** Which cautions belong to a step. */
     public static List<String> cautions(Tree tree, Operation operation, Effect effect, List<Caution> all) {
-        Set<Caution.When> when = circumstances(tree, operation, effect);
-        return all.stream()
-                .filter(one -> when.contains(one.when()))
-                .map(Caution::text)
+        return called(tree, operation, effect, all).map(Caution::text).toList();
+    }
+
+    /** Which cautions belong to a step, as statements. */
+    static List<Statement> cautionsOf(Tree tree, Operation operation, Effect effect, List<Caution> all) {
+        return called(tree, operation, effect, all)
+                .map(caution -> Statement.of("step.caution")
+                        .with("caution", Value.choice(caution.id()))
+                        .with("text", new Value.Words(caution.text())))
                 .toList();
+    }
+
+    private static Stream<Caution> called(Tree tree, Operation operation, Effect effect, List<Caution> all) {
+        Set<Caution.When> when = circumstances(tree, operation, effect);
+        return all.stream().filter(one -> when.contains(one.when()));
     }
 
     private static Set<Caution.When> circumstances(Tree tree, Operation operation, Effect effect) {

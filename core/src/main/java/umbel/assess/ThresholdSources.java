@@ -33,34 +33,40 @@ final class ThresholdSources {
         String source = dot < 0 ? "" : path.substring(0, dot);
         String line = path.substring(dot + 1);
         return switch (source) {
-            case "school" -> new Assessment.JudgedBy(source, speech.knowledge(school.name()), line, bySchool(line));
+            case "school" -> told(source, school.name(), line, bySchool(line));
             case "system" ->
-                new Assessment.JudgedBy(
+                told(
                         source,
-                        speech.knowledge(setting.system().name()),
+                        setting.system().name(),
                         line,
-                        speech.say(Statement.of("judged.system")
-                                .with("name", new Value.Words(setting.system().name()))));
+                        Statement.of("judged.system")
+                                .with("name", new Value.Words(setting.system().name())));
             case "species" ->
-                new Assessment.JudgedBy(
+                told(
                         source,
-                        speech.knowledge(setting.species().name()),
+                        setting.species().name(),
                         line,
-                        speech.say(Statement.of("judged.species")
-                                .with("name", new Value.Words(setting.species().name()))));
-            default -> new Assessment.JudgedBy(source, "", line, speech.say(Statement.of("judged.noted")));
+                        Statement.of("judged.species")
+                                .with("name", new Value.Words(setting.species().name())));
+            default -> told(source, "", line, Statement.of("judged.noted"));
         };
     }
 
-    private String bySchool(String line) {
+    private Assessment.JudgedBy told(String source, String name, String line, Statement text) {
+        Telling telling = new Telling(speech);
+        return new Assessment.JudgedBy(
+                source, speech.knowledge(name), line, telling.say("text", text), telling.statements());
+    }
+
+    private Statement bySchool(String line) {
         Object own = lines.get(line);
         Object other = usual.get(line);
         boolean same = own == null || own.equals(other);
-        return speech.say(Statement.of("judged.school")
+        return Statement.of("judged.school")
                 .with("name", new Value.Words(school.name()))
                 .with("own", plain(own))
                 .with("differs", Value.choice(same ? "no" : "yes"))
-                .with("usual", plain(other)));
+                .with("usual", plain(other));
     }
 
     /** A line's value: a number with the digits it has, or yes and no. */

@@ -40,13 +40,11 @@ record VisitMoment(Moment moment, LocalDate contradicted) {
 
     /** The verdict on working on the tree then, with its reasons. */
     Assessment.Timing timing(Tree tree, Speech speech) {
-        Assessment.Timing timing = PhaseTiming.of(tree, moment, speech);
-        if (contradicted == null) {
-            return timing;
+        List<Statement> reasons = new ArrayList<>();
+        if (contradicted != null) {
+            reasons.add(Statement.of("timing.date").with("date", new Value.Day(contradicted)));
         }
-        List<String> reasons = new ArrayList<>();
-        reasons.add(speech.say(Statement.of("timing.date").with("date", new Value.Day(contradicted))));
-        reasons.addAll(timing.reasons());
-        return new Assessment.Timing(timing.verdict(), reasons);
+        reasons.addAll(PhaseTiming.reasons(tree, moment));
+        return PhaseTiming.told(tree, moment, reasons, speech);
     }
 }

@@ -50,9 +50,10 @@ final class WinterStages {
                     .filter(step -> !plan.laterSmall().contains(step))
                     .toList();
             Assessment.YearAnswer season = year < years.size() ? years.get(year) : null;
+            Telling telling = new Telling(speech);
             stages.add(new Assessment.StageAnswer(
                     year,
-                    purpose(steps, speech),
+                    telling.say("purpose", purpose(steps)),
                     steps.size(),
                     all.size() - steps.size(),
                     all.stream()
@@ -71,12 +72,13 @@ final class WinterStages {
                             3),
                     season == null ? null : season.fruits(),
                     season == null ? null : season.sprouts(),
-                    season == null || all.isEmpty() ? null : summer(season, all, speech)));
+                    season == null || all.isEmpty() ? null : summer(season, all, telling),
+                    telling.statements()));
         }
         return stages;
     }
 
-    private static String purpose(List<Step> steps, Speech speech) {
+    private static Statement purpose(List<Step> steps) {
         List<Statement> parts = new ArrayList<>();
         for (Stage stage : PURPOSES) {
             List<String> limbs = steps.stream()
@@ -90,10 +92,9 @@ final class WinterStages {
                         .with("limbs", Value.limbs(limbs)));
             }
         }
-        return speech.say(
-                parts.isEmpty()
-                        ? Statement.of("stage.nothing")
-                        : Statement.of("stage.purpose").with("parts", new Value.Several(parts)));
+        return parts.isEmpty()
+                ? Statement.of("stage.nothing")
+                : Statement.of("stage.purpose").with("parts", new Value.Several(parts));
     }
 
     private static boolean does(Step step) {
@@ -101,12 +102,12 @@ final class WinterStages {
         return kind != OperationKind.KEEP && kind != OperationKind.WATCH;
     }
 
-    private static String summer(Assessment.YearAnswer season, List<Step> steps, Speech speech) {
+    private static String summer(Assessment.YearAnswer season, List<Step> steps, Telling telling) {
         SeasonParameters.FollowUp rules =
                 steps.get(0).on().setting().parameters().season().followUp();
         double sprouts = season.sprouts().middle();
         return sprouts < rules.sproutsWorthAVisit()
                 ? null
-                : speech.say(Statement.of("stage.summer").with("count", Value.count(Math.round(sprouts))));
+                : telling.say("summer", Statement.of("stage.summer").with("count", Value.count(Math.round(sprouts))));
     }
 }

@@ -20,26 +20,31 @@ import umbel.format.FormatCheck;
 
 /**
  * All knowledge files, loaded and checked once: those that ship, and over them those an adviser or grower keeps in a
- * folder of his own. Species, systems and schools may build on another of their kind by {@code base}; each is held against
+ * folder of his own. Species, systems, schools and counted kinds may build on another of their kind by {@code base}; each is held against
  * its JSON Schema ({@code formats/umbel-species-1.schema.json} and its like). A faulty file is refused with its name, line
  * and reason.
  */
 public final class Knowledge {
 
-    private static final Map<String, String> SCHEMAS =
-            Map.of("species", "umbel-species-1", "systems", "umbel-system-1", "schools", "umbel-school-1");
+    private static final Map<String, String> SCHEMAS = Map.of(
+            "species", "umbel-species-1",
+            "systems", "umbel-system-1",
+            "schools", "umbel-school-1",
+            "counted", "umbel-counted-kind-1");
 
     private final Map<String, Species> species = new TreeMap<>();
     private final Map<String, TrainingSystem> systems = new TreeMap<>();
     private final Map<String, School> schools = new TreeMap<>();
     private final Map<String, KnowledgeFile> schoolFiles = new LinkedHashMap<>();
+    private final Map<String, CountedKind> counted = new TreeMap<>();
+    private final CountingParameters counting;
     private final List<Cultivar> cultivars;
     private final List<Rootstock> rootstocks;
     private final Parameters parameters;
     private final List<Caution> cautions;
     private final PlanParameters plan;
 
-    private record Contents(List<String> species, List<String> systems, List<String> schools) {}
+    private record Contents(List<String> species, List<String> systems, List<String> schools, List<String> counted) {}
 
     private record RuleList(Map<String, RuleKnowledge> rules) {}
 
@@ -55,12 +60,14 @@ public final class Knowledge {
         plan = shippedFile("plan.yaml")
                 .as(PlanParameters.class)
                 .with(shippedFile("rules.yaml").as(RuleList.class).rules());
+        counting = shippedFile("counting.yaml").as(CountingParameters.class);
         Contents contents = shippedFile("contents.yaml").as(Contents.class);
         load("species", contents.species(), own).forEach((id, file) -> species.put(id, file.as(Species.class)));
         Map<String, KnowledgeFile> systemFiles = load("systems", contents.systems(), own);
         systemFiles.forEach((id, file) -> systems.put(id, file.as(TrainingSystem.class)));
         schoolFiles.putAll(load("schools", contents.schools(), own));
         schoolFiles.forEach((id, file) -> schools.put(id, file.as(School.class)));
+        load("counted", contents.counted(), own).forEach((id, file) -> counted.put(id, file.as(CountedKind.class)));
         cultivars = ownCultivars(own);
         rootstocks = ownRootstocks(own);
     }
@@ -72,7 +79,7 @@ public final class Knowledge {
 
     /**
      * The shipped knowledge with a folder's own files over it: {@code species/*.yaml}, {@code systems/*.yaml},
-     * {@code schools/*.yaml}, {@code cultivars.yaml}, {@code rootstocks.yaml}, each of which may be missing.
+     * {@code schools/*.yaml}, {@code counted/*.yaml}, {@code cultivars.yaml}, {@code rootstocks.yaml}, each of which may be missing.
      *
      * @throws BrokenKnowledge naming file, line and reason when a file cannot be used
      */
@@ -87,6 +94,20 @@ public final class Knowledge {
      */
     public Species species(String id) {
         return find(species, id, "tree.species", "species");
+    }
+
+    /**
+     * The kind of bush, cane or vine with this id.
+     *
+     * @throws NotSupported when no file covers it
+     */
+    public CountedKind counted(String id) {
+        return find(counted, id, "plant.kind", "kind of bush, cane or vine");
+    }
+
+    /** Every supported kind of bush, cane or vine, by id. */
+    public List<CountedKind> allCounted() {
+        return List.copyOf(counted.values());
     }
 
     /**
@@ -173,6 +194,11 @@ public final class Knowledge {
     /** What a plan weighs. */
     public PlanParameters plan() {
         return plan;
+    }
+
+    /** Numbers for bushes, canes and vines that do not depend on their kind. */
+    public CountingParameters counting() {
+        return counting;
     }
 
     /** All cautions, in the order they are shown. */

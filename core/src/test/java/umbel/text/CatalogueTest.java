@@ -37,7 +37,11 @@ class CatalogueTest {
             "step.held.",
             "stage.",
             "block.even.",
-            "measure.");
+            "measure.",
+            "count.finding.",
+            "count.why.",
+            "count.title.",
+            "count.place.");
 
     private static Set<String> names(String message, String language) {
         return new MessageFormat(message, ULocale.forLanguageTag(language))

@@ -1,0 +1,52 @@
+package umbel.counted;
+
+import java.util.List;
+import java.util.Set;
+
+/**
+ * One cane of a bush that stands by itself; canes that were counted together are one of these each.
+ *
+ * @param id of its entry in the survey
+ * @param age years, 1 grew last season
+ * @param ageKnown whether the age was told and not made out from the thickness
+ * @param diameterMm at 30 cm; NaN where it was not measured
+ * @param usualMm usual diameter at its age
+ * @param side which side of the bush it stands on, from 0; -1 where it is not known
+ */
+record BushCane(
+        String id,
+        int age,
+        boolean ageKnown,
+        double diameterMm,
+        double usualMm,
+        double heightCm,
+        String attitude,
+        String place,
+        int side,
+        boolean unsound,
+        boolean twiggy,
+        double uprightShootCm,
+        Set<String> rubs) {
+
+    /** Conditions that make a cane unsound; a damaged one may stand. */
+    private static final Set<String> UNSOUND = Set.of("dead", "broken", "diseased", "girdled", "splitting", "decayed");
+
+    /** Whether wood of these conditions goes whatever else it is. */
+    static boolean isUnsound(List<String> condition, String disease) {
+        return condition != null && condition.stream().anyMatch(UNSOUND::contains)
+                || disease != null && !disease.isBlank();
+    }
+
+    boolean measured() {
+        return !Double.isNaN(diameterMm);
+    }
+
+    /** Thinner than this share of what is usual at its age; unmeasured canes are not. */
+    boolean thinnerThan(double share) {
+        return measured() && diameterMm < share * usualMm;
+    }
+
+    boolean is(String word) {
+        return word.equals(attitude) || word.equals(place);
+    }
+}

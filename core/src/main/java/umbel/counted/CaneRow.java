@@ -1,0 +1,656 @@
+package umbel.counted;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import umbel.format.FieldError;
+import umbel.growth.Moment;
+import umbel.knowledge.CountedKind;
+import umbel.knowledge.CountingParameters;
+import umbel.knowledge.Knowledge;
+import umbel.reading.Severity;
+import umbel.survey.InvalidSurvey;
+import umbel.text.Statement;
+import umbel.text.Value;
+
+/** A stretch of a row of raspberries or blackberries. */
+public final class CaneRow implements Counted {
+
+    private static final String FRUITED = "canes/fruited";
+    private static final String FRESH = "canes/new";
+    private static final String CURRENT = "canes/current";
+    private static final double COUNTED = 0.9;
+
+    private final CountedKind kind;
+    private final CountedKind.Row row;
+    private final CountingParameters numbers;
+    private final RowCount count;
+    private final Double topWireCm;
+    private final RowSeasons model;
+    private final CountReading reading;
+
+    private CaneRow(CountSurvey survey, CountedKind kind, Knowledge knowledge) {
+        this.kind = kind;
+        this.row = kind.row();
+        this.numbers = knowledge.counting();
+        double spacing =
+                survey.plant().spacing() == null ? 0 : survey.plant().spacing().inRow();
+        this.count = RowCount.of(survey.row(), spacing);
+        if (!row.suckering() && count.plants() == 0) {
+            throw new InvalidSurvey(List.of(new FieldError(
+                    "row.plants", "These canes come from crowns: give the plants on this stretch, or the spacing.")));
+        }
+        this.topWireCm = survey.row().topWireCm();
+        String vigour = Vigour.word(survey);
+        double fresh = row.suckering()
+                ? row.newPerM().get(vigour)
+                : row.newPerPlant().get(vigour) * count.plants() / count.length();
+        CountedKind.Density early = row.doubleCrop() == null
+                ? null
+                : knowledge.counted(row.doubleCrop().kind()).row().density();
+        this.model = new RowSeasons(row, early, numbers.row(), fresh, count.length());
+        this.reading = read();
+    }
+
+    static CaneRow of(CountSurvey survey, CountedKind kind, Knowledge knowledge) {
+        if (survey.row() == null) {
+            throw new InvalidSurvey(List.of(new FieldError("row", "This kind stands in rows: give a row.")));
+        }
+        return new CaneRow(survey, kind, knowledge);
+    }
+
+    @Override
+    public CountedKind kind() {
+        return kind;
+    }
+
+    @Override
+    public CountReading reading() {
+        return reading;
+    }
+
+    @Override
+    public List<CountPlan> plans(Moment moment) {
+        return CountPlan.NAMES.stream().map(name -> plan(name, moment)).toList();
+    }
+
+    private CountPlan plan(String name, Moment moment) {
+        List<CountStep> steps = new ArrayList<>();
+        boolean forbidden = kind.phases().get(moment.word()).forbids();
+        Kept kept = keptOf(name);
+        boolean winter = moment == Moment.DORMANT || moment == Moment.DELAYED_DORMANT;
+        if (!name.equals("nothing")) {
+            if (forbidden) {
+                sick(steps);
+            } else if (winter && row.isMown()) {
+                mow(steps);
+            } else if (winter) {
+                winter(name, kept, steps);
+            } else if (moment == Moment.AFTER_HARVEST) {
+                fruited(steps);
+                sick(steps);
+            } else {
+                summer(steps);
+            }
+        }
+        Set<CountRule> rules = new HashSet<>();
+        steps.forEach(step -> rules.addAll(step.rules()));
+        boolean full = winter && !forbidden && !name.equals("nothing");
+        return new CountPlan(
+                name,
+                steps,
+                after(full, kept),
+                0,
+                full ? seasons(name, kept) : alone(),
+                reading.findings().stream()
+                        .filter(finding -> !rules.contains(finding.rule()))
+                        .map(finding -> new CountPlan.Left(finding, whyLeft(finding, name, full)))
+                        .toList());
+    }
+
+    private List<CountReading.Group> after(boolean full, Kept kept) {
+        List<CountReading.Group> groups = new ArrayList<>();
+        int fresh = full ? row.isMown() ? 0 : kept.all() : count.fresh().count();
+        if (fresh > 0) {
+            groups.add(new CountReading.Group("new", fresh));
+        }
+        group(groups, "current", count.current());
+        return groups;
+    }
+
+    /** Canes that a plan keeps on the stretch: strong ones, and weak ones where strong ones are too few. */
+    private record Kept(int strong, int weak) {
+
+        int all() {
+            return strong + weak;
+        }
+    }
+
+    private Kept keptOf(String name) {
+        double perMetre = name.equals("gentler")
+                ? row.range().most()
+                : name.equals("firmer") ? row.range().least() : wantedPerMetre();
+        int wanted = (int) Math.round(perMetre * count.length());
+        int strong = count.fresh().strong();
+        if (strong < row.range().least() * count.length()) {
+            int weak = Math.min(count.fresh().weak(), Math.max(0, wanted(wantedPerMetre()) - strong));
+            return new Kept(strong, weak);
+        }
+        return new Kept(Math.min(strong, Math.max(wanted, 1)), 0);
+    }
+
+    private int wanted(double perMetre) {
+        return (int) Math.round(perMetre * count.length());
+    }
+
+    private double wantedPerMetre() {
+        return row.perPlant() == null ? row.density().bestPerM() : row.perPlant() * count.plants() / count.length();
+    }
+
+    private void winter(String name, Kept kept, List<CountStep> steps) {
+        fruited(steps);
+        sick(steps);
+        RowCount.Group fresh = count.fresh();
+        if (fresh.outside() > 0) {
+            steps.add(step(
+                    CountOperation.remove(FRESH + "/outside", fresh.outside()),
+                    "frame",
+                    numbers.work().rowCane() * fresh.outside(),
+                    (double) fresh.outside() / fresh.count(),
+                    CountRule.WIDE_ROW,
+                    COUNTED,
+                    Statement.of("count.reason.outside").with("width", Value.centimetres(row.width()))));
+        }
+        int weakAway = fresh.weak() - kept.weak();
+        if (weakAway > 0 && !name.equals("gentler")) {
+            steps.add(step(
+                    CountOperation.remove(FRESH + "/weak", weakAway),
+                    "renewal",
+                    numbers.work().rowCane() * weakAway,
+                    (double) weakAway / fresh.count(),
+                    CountRule.WEAK_CANE,
+                    0.85,
+                    Statement.of("count.reason.weak").with("kept", Value.count(kept.weak()))));
+        }
+        int away = fresh.strong() - kept.strong();
+        if (away > 0) {
+            steps.add(step(
+                    CountOperation.thin(FRESH, kept.all(), kept.all() / count.length(), away),
+                    "renewal",
+                    numbers.work().rowCane() * away,
+                    (double) away / fresh.count(),
+                    CountRule.CROWDED_ROW,
+                    sureOfNumber(),
+                    Statement.of("count.reason.thin")
+                            .with("keep", Value.count(kept.all()))
+                            .with("perMetre", new Value.PerLength(kept.all() / count.length()))
+                            .with("apart", Value.centimetres(numbers.row().apartCm()))));
+        }
+        double top = topCm();
+        if (top > 0 && fresh.height() > top) {
+            steps.add(step(
+                    CountOperation.tip(FRESH, top, kept.all()),
+                    "detail",
+                    numbers.work().tipCane() * kept.all(),
+                    0,
+                    CountRule.TALL_CANE,
+                    0.85,
+                    Statement.of("count.reason.tip")
+                            .with("height", Value.centimetres(fresh.height()))
+                            .with("top", Value.centimetres(top))
+                            .with("wire", Value.choice(aboveWire() ? "yes" : "no"))));
+        }
+        laterals(kept, steps);
+        tie(kept, steps);
+    }
+
+    private void laterals(Kept kept, List<CountStep> steps) {
+        CountedKind.Laterals rule = row.laterals();
+        RowCount.Group fresh = count.fresh();
+        if (rule == null || fresh.laterals() <= 0 || kept.all() == 0) {
+            return;
+        }
+        int low = (int) Math.round(fresh.lowLaterals() * kept.all());
+        if (low > 0) {
+            steps.add(step(
+                    CountOperation.remove(FRESH + "/laterals/low", low),
+                    "detail",
+                    numbers.work().lateral() * low,
+                    0,
+                    CountRule.LOW_LATERAL,
+                    COUNTED,
+                    Statement.of("count.reason.low-laterals").with("height", Value.centimetres(rule.low()))));
+        }
+        int stay = (int) Math.round((fresh.laterals() - fresh.lowLaterals()) * kept.all());
+        if (stay > 0 && fresh.lateralLength() > rule.keep() + numbers.row().tallByCm()) {
+            steps.add(step(
+                    CountOperation.shorten(FRESH + "/laterals", rule.keep(), stay),
+                    "detail",
+                    numbers.work().lateral() * stay,
+                    0,
+                    CountRule.LONG_LATERAL,
+                    0.85,
+                    Statement.of("count.reason.laterals")
+                            .with("length", Value.centimetres(fresh.lateralLength()))
+                            .with("keep", Value.centimetres(rule.keep()))
+                            .with("loss", Value.share(1 - rule.worth(fresh.lateralLength())))));
+        }
+    }
+
+    private void tie(Kept kept, List<CountStep> steps) {
+        if (topWireCm != null && kept.all() > 0) {
+            steps.add(step(
+                    CountOperation.of(CountOperation.Kind.TIE, FRESH, kept.all()),
+                    "train",
+                    numbers.work().tieCane() * kept.all(),
+                    0,
+                    CountRule.ROOTING_TIP,
+                    0.8,
+                    Statement.of("count.reason.tie").with("fan", Value.choice(row.perPlant() == null ? "no" : "yes"))));
+        }
+    }
+
+    private void fruited(List<CountStep> steps) {
+        int fruited = count.fruited().count();
+        if (fruited > 0 && !row.isMown()) {
+            steps.add(step(
+                    CountOperation.remove(FRUITED, fruited),
+                    "unsound",
+                    numbers.work().rowCane() * fruited,
+                    (double) fruited / (fruited + Math.max(1, count.fresh().count())),
+                    CountRule.FRUITED_CANES,
+                    0.95,
+                    Statement.of("count.reason.fruited")));
+        }
+    }
+
+    private void sick(List<CountStep> steps) {
+        int sick = count.fresh().diseased() + count.current().diseased();
+        if (sick > 0) {
+            steps.add(step(
+                    CountOperation.remove(FRESH + "/diseased", sick),
+                    "unsound",
+                    numbers.work().rowCane() * sick,
+                    (double) sick
+                            / Math.max(
+                                    1, count.fresh().count() + count.current().count()),
+                    CountRule.UNSOUND_CANE,
+                    0.95,
+                    Statement.of("count.reason.sick")));
+        }
+    }
+
+    private void mow(List<CountStep> steps) {
+        int standing = count.fruited().count() + count.fresh().count();
+        CountedKind.DoubleCrop both = row.doubleCrop();
+        steps.add(new CountStep(
+                CountOperation.of(CountOperation.Kind.MOW, "canes", standing),
+                "unsound",
+                0,
+                numbers.work().mowMetre() * count.length(),
+                1,
+                found(CountRule.FRUITED_CANES),
+                0.9,
+                false,
+                both == null
+                        ? null
+                        : CountOperation.thin(
+                                FRESH, wanted(both.keep()), both.keep(), Math.max(0, standing - wanted(both.keep()))),
+                both == null ? Statement.of("count.reason.mow") : mowOrKeep(both)));
+    }
+
+    private Statement mowOrKeep(CountedKind.DoubleCrop both) {
+        double alone =
+                model.seasons(keeping(0), row.density().bestPerM(), 1).get(0).crop();
+        double together = model.seasons(keeping(both.keep()), row.density().bestPerM(), 1)
+                .get(0)
+                .crop();
+        return Statement.of("count.reason.mow-or-keep")
+                .with("keep", new Value.PerLength(both.keep()))
+                .with("delay", Value.count(Math.round(both.delay() * both.keep())))
+                .with("mown", new Value.Mass(alone))
+                .with("both", new Value.Mass(together));
+    }
+
+    private RowSeasons.Stand keeping(double perMetre) {
+        return new RowSeasons.Stand(perMetre, 0, 0, 1, 0, 0, 0, count.widthCm());
+    }
+
+    private void summer(List<CountStep> steps) {
+        RowCount.Group now = count.current();
+        sick(steps);
+        if (now.count() == 0) {
+            return;
+        }
+        if (now.outside() > 0) {
+            steps.add(step(
+                    CountOperation.remove(CURRENT + "/outside", now.outside()),
+                    "frame",
+                    numbers.work().rowCane() * now.outside(),
+                    (double) now.outside() / now.count(),
+                    CountRule.WIDE_ROW,
+                    COUNTED,
+                    Statement.of("count.reason.outside").with("width", Value.centimetres(row.width()))));
+        }
+        if (row.isMown() && now.strong() > wanted(row.range().most())) {
+            int keep = wanted(row.density().bestPerM());
+            steps.add(step(
+                    CountOperation.thin(CURRENT, keep, keep / count.length(), now.strong() - keep),
+                    "renewal",
+                    numbers.work().rowCane() * (now.strong() - keep),
+                    (double) (now.strong() - keep) / now.count(),
+                    CountRule.CROWDED_ROW,
+                    sureOfNumber(),
+                    Statement.of("count.reason.thin")
+                            .with("keep", Value.count(keep))
+                            .with("perMetre", new Value.PerLength(keep / count.length()))
+                            .with("apart", Value.centimetres(numbers.row().apartCm()))));
+        }
+        Double at = topWireCm == null ? row.tip().summer() : row.tip().summerTrellis();
+        if (at != null && now.height() >= at) {
+            steps.add(step(
+                    CountOperation.tip(CURRENT, at, now.count()),
+                    "detail",
+                    numbers.work().tipCane() * now.count(),
+                    0,
+                    CountRule.TALL_CANE,
+                    0.85,
+                    Statement.of("count.reason.summer-tip").with("top", Value.centimetres(at))));
+        }
+    }
+
+    private CountStep step(
+            CountOperation operation,
+            String stage,
+            double minutes,
+            double share,
+            CountRule rule,
+            double sure,
+            Statement reason) {
+        return new CountStep(operation, stage, 0, minutes, share, found(rule), sure, false, null, reason);
+    }
+
+    private List<CountRule> found(CountRule rule) {
+        return reading.findings().stream().anyMatch(finding -> finding.rule() == rule) ? List.of(rule) : List.of();
+    }
+
+    private boolean aboveWire() {
+        return row.tip().aboveWire() != null && topWireCm != null;
+    }
+
+    /** Height at which canes are cut, cm; 0 where they are left. */
+    private double topCm() {
+        CountedKind.Tip tip = row.tip();
+        double height = count.fresh().height();
+        if (aboveWire()) {
+            return topWireCm + tip.aboveWire();
+        }
+        return height <= tip.untouched() ? 0 : Math.ceil(Math.max(tip.least(), tip.share() * height));
+    }
+
+    private double sureOfNumber() {
+        if (count.samples() < 2 || Double.isNaN(count.spread())) {
+            return 0.75;
+        }
+        double mean = count.fresh().count() / count.length();
+        double error = mean <= 0 ? 1 : numbers.sampling().z() * count.spread() / Math.sqrt(count.samples()) / mean;
+        return Math.max(0.5, Math.min(0.95, 1 - error));
+    }
+
+    private Statement whyLeft(CountFinding finding, String name, boolean full) {
+        boolean nothingCuts = Set.of(CountRule.THIN_ROW, "no-trellis").contains(finding.rule());
+        String why = name.equals("nothing")
+                ? "nothing"
+                : nothingCuts
+                        ? "none"
+                        : !full
+                                ? "season"
+                                : finding.severity() == Severity.WATCH
+                                        ? "unsure"
+                                        : name.equals("gentler") ? "gentler" : "later";
+        return Statement.of("count.left").with("why", Value.choice(why));
+    }
+
+    private List<CountPlan.Season> seasons(String name, Kept kept) {
+        RowCount.Group fresh = count.fresh();
+        double top = topCm();
+        double tip = top > 0 && fresh.height() > top ? top / fresh.height() : 1;
+        double weak = kept.weak() + (name.equals("gentler") && !row.isMown() ? fresh.weak() - kept.weak() : 0);
+        RowSeasons.Stand stand = row.isMown()
+                ? keeping(0)
+                : new RowSeasons.Stand(
+                        kept.strong() / count.length(),
+                        weak / count.length(),
+                        0,
+                        tip,
+                        fresh.diameter(),
+                        row.laterals() == null
+                                        || fresh.lateralLength()
+                                                <= row.laterals().keep()
+                                ? fresh.lateralLength()
+                                : row.laterals().keep(),
+                        0,
+                        row.suckering() && count.widthCm() > 0 ? Math.min(row.width(), count.widthCm()) : row.width());
+        double wanted = name.equals("gentler")
+                ? row.range().most()
+                : name.equals("firmer") ? row.range().least() : wantedPerMetre();
+        return model.seasons(stand, wanted, Bush.SEASONS);
+    }
+
+    private List<CountPlan.Season> alone() {
+        RowCount.Group fresh = count.fresh();
+        double weak = fresh.weak() + fresh.outside();
+        RowSeasons.Stand stand = new RowSeasons.Stand(
+                Math.max(0, fresh.count() - weak) / count.length(),
+                weak / count.length(),
+                row.isMown() ? 0 : count.fruited().count() / count.length(),
+                1,
+                fresh.diameter(),
+                fresh.lateralLength(),
+                fresh.count() == 0 ? 0 : (double) fresh.diseased() / fresh.count(),
+                count.widthCm());
+        return model.seasons(stand, Double.POSITIVE_INFINITY, Bush.SEASONS);
+    }
+
+    private CountReading read() {
+        CountPlan.Season alone = alone().get(0);
+        RowCount.Group fresh = count.fresh();
+        List<CountReading.Group> groups = new ArrayList<>();
+        group(groups, "fruited", count.fruited());
+        group(groups, "new", fresh);
+        group(groups, "current", count.current());
+        List<CountReading.Measure> measure = new ArrayList<>();
+        int more = moreSamples();
+        if (more > 0) {
+            measure.add(new CountReading.Measure(
+                    "row",
+                    "samples",
+                    Statement.of("count.measure.samples")
+                            .with("more", Value.count(more))
+                            .with("error", Value.share(numbers.sampling().error()))));
+        }
+        if (fresh.count() > 0 && fresh.height() == 0 && !row.isMown()) {
+            measure.add(new CountReading.Measure(FRESH, "height_cm", Statement.of("count.measure.height")));
+        }
+        return new CountReading(
+                findings(),
+                null,
+                alone.crop(),
+                alone.marketable(),
+                0,
+                new CountReading.Canes(
+                        groups,
+                        fresh.count() + count.current().count(),
+                        (fresh.count() + count.current().count()) / count.length(),
+                        count.widthCm(),
+                        row.range().least(),
+                        row.range().most()),
+                null,
+                List.of(),
+                measure);
+    }
+
+    /** Counts that are missing until the number of canes is sure to a share in nine of ten cases. */
+    private int moreSamples() {
+        CountingParameters.Sampling rule = numbers.sampling();
+        double mean = count.fresh().count() / count.length();
+        double variation = Double.isNaN(count.spread()) || mean <= 0 ? rule.canesVariation() : count.spread() / mean;
+        double wanted = Math.pow(rule.z() * variation / rule.error(), 2);
+        double made = Double.isNaN(count.spread()) ? count.length() : count.samples();
+        return row.isMown() ? 0 : (int) Math.max(0, Math.ceil(wanted - made));
+    }
+
+    private static void group(List<CountReading.Group> groups, String name, RowCount.Group of) {
+        if (of.count() > 0) {
+            groups.add(new CountReading.Group(name, of.count()));
+        }
+    }
+
+    private List<CountFinding> findings() {
+        List<CountFinding> found = new ArrayList<>();
+        RowCount.Group fresh = count.fresh();
+        RowCount.Group now = count.current();
+        int standing = count.fruited().count() + (row.isMown() ? fresh.count() : 0);
+        if (standing > 0) {
+            found.add(finding(
+                    CountRule.FRUITED_CANES,
+                    row.isMown() ? "canes" : FRUITED,
+                    standing,
+                    0,
+                    "",
+                    Severity.ACT,
+                    0.95,
+                    "kind.fruitsOn"));
+        }
+        int sick = fresh.diseased() + now.diseased();
+        if (sick > 0) {
+            found.add(finding(
+                    CountRule.UNSOUND_CANE, FRESH + "/diseased", sick, 0, "", Severity.ACT, 0.9, "survey.condition"));
+        }
+        int outside = fresh.outside() + now.outside();
+        boolean wide = row.suckering() && count.widthCm() > row.width();
+        if (!row.isMown() && (wide || outside > 0)) {
+            found.add(finding(
+                    CountRule.WIDE_ROW,
+                    FRESH + "/outside",
+                    wide ? count.widthCm() : outside,
+                    wide ? row.width() : 0,
+                    wide ? "cm" : "",
+                    Severity.CONSIDER,
+                    0.85,
+                    "kind.width_cm"));
+        }
+        numbers(found, row.isMown() ? now : fresh);
+        if (!row.isMown() && fresh.weak() > 0) {
+            found.add(finding(
+                    CountRule.WEAK_CANE,
+                    FRESH + "/weak",
+                    fresh.weak(),
+                    0,
+                    "",
+                    Severity.CONSIDER,
+                    0.8,
+                    "counting.weak_mm"));
+        }
+        shape(found, fresh);
+        if (row.trellis().equals("needed") && topWireCm == null) {
+            found.add(finding(CountRule.NO_TRELLIS, "row", 0, 0, "", Severity.CONSIDER, 0.6, "kind.trellis"));
+        }
+        return found;
+    }
+
+    private void numbers(List<CountFinding> found, RowCount.Group of) {
+        double perMetre = (of.count() - of.outside()) / count.length();
+        double best = row.perPlant() == null ? row.density().bestPerM() : wantedPerMetre();
+        if (of.count() == 0) {
+            return;
+        }
+        if (perMetre > numbers.row().crowded() * best
+                || of.strong() / count.length() > row.range().most()) {
+            found.add(finding(
+                    CountRule.CROWDED_ROW,
+                    FRESH,
+                    perMetre,
+                    row.range().most(),
+                    "per-m",
+                    Severity.ACT,
+                    sureOfNumber(),
+                    "kind.range_perM"));
+        } else if (perMetre < numbers.row().thinRow() * best) {
+            found.add(finding(
+                    CountRule.THIN_ROW,
+                    FRESH,
+                    perMetre,
+                    row.range().least(),
+                    "per-m",
+                    Severity.CONSIDER,
+                    sureOfNumber(),
+                    "kind.range_perM"));
+        }
+    }
+
+    private void shape(List<CountFinding> found, RowCount.Group fresh) {
+        double top = topCm();
+        if (top > 0 && fresh.height() > top + numbers.row().tallByCm() && !row.isMown()) {
+            found.add(finding(
+                    CountRule.TALL_CANE, FRESH, fresh.height(), top, "cm", Severity.CONSIDER, 0.85, "kind.tip"));
+        }
+        CountedKind.Laterals rule = row.laterals();
+        if (rule != null && fresh.lateralLength() > rule.keep() + numbers.row().tallByCm()) {
+            found.add(finding(
+                    CountRule.LONG_LATERAL,
+                    FRESH + "/laterals",
+                    fresh.lateralLength(),
+                    rule.keep(),
+                    "cm",
+                    Severity.CONSIDER,
+                    0.85,
+                    "kind.laterals"));
+        }
+        if (rule != null && fresh.lowLaterals() > 0) {
+            found.add(finding(
+                    CountRule.LOW_LATERAL,
+                    FRESH + "/laterals/low",
+                    fresh.lowLaterals(),
+                    0,
+                    "",
+                    Severity.CONSIDER,
+                    0.85,
+                    "kind.laterals"));
+        }
+        if (fresh.rooting() > 0) {
+            found.add(
+                    finding(CountRule.ROOTING_TIP, FRESH, fresh.rooting(), 0, "", Severity.ACT, 0.9, "survey.rooting"));
+        }
+    }
+
+    private static CountFinding finding(
+            CountRule rule,
+            String of,
+            double value,
+            double threshold,
+            String unit,
+            Severity severity,
+            double sure,
+            String line) {
+        Statement measure = Statement.of("count.finding." + rule.id())
+                .with("count", Value.count(Math.round(value)))
+                .with("length", Value.centimetres(value))
+                .with("limit", Value.centimetres(threshold))
+                .with("perMetre", new Value.PerLength(value))
+                .with("most", new Value.PerLength(threshold))
+                .with("unit", Value.choice(unit.isEmpty() ? "count" : unit));
+        return new CountFinding(
+                rule,
+                List.of(of),
+                measure,
+                value,
+                threshold,
+                unit,
+                severity,
+                sure,
+                Statement.of("count.why." + rule.id()),
+                line);
+    }
+}

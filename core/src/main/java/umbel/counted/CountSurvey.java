@@ -1,0 +1,195 @@
+package umbel.counted;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonProperty;
+import java.time.LocalDate;
+import java.util.List;
+import umbel.survey.Survey;
+
+/**
+ * One counted plant as it travels in the open format {@code umbel-count/1}, in the units people measure in. Exactly one of
+ * {@code canes} (a bush), {@code row} (a stretch of a cane row) and {@code vine} is there; everything optional may be null.
+ *
+ * @param format always {@value #FORMAT}
+ * @param cropLastKg what it bore last season
+ */
+@JsonInclude(JsonInclude.Include.NON_NULL)
+public record CountSurvey(
+        String format,
+        PlantFacts plant,
+        Survey.Site site,
+        LocalDate surveyedOn,
+        @JsonProperty("cropLast_kg") Double cropLastKg,
+        List<BushCane> canes,
+        Row row,
+        Vine vine) {
+
+    /** The format's name and version. */
+    public static final String FORMAT = "umbel-count/1";
+
+    /**
+     * What the plant is.
+     *
+     * @param label the grower's name for it
+     * @param kind kebab-case id of its kind
+     * @param leaf years since planting
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record PlantFacts(
+            String label,
+            String kind,
+            Integer leaf,
+            String system,
+            Survey.Cultivar cultivar,
+            @JsonProperty("spacing_m") Survey.Spacing spacing,
+            @JsonProperty("rowBearing_deg") Double rowBearingDeg) {}
+
+    /**
+     * One cane of a bush, or several alike.
+     *
+     * @param count how many; one where it is not told
+     * @param ageY 1 grew last season; null where it is not known
+     * @param diameterMm at 30 cm
+     * @param attitude upright, leaning, low or down
+     * @param place centre, middle or outside
+     * @param uprightShootCm height of a strong upright shoot on it; null where there is none
+     * @param rubs canes it rubs on
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record BushCane(
+            String id,
+            Integer count,
+            @JsonProperty("age_y") Double ageY,
+            @JsonProperty("diameter_mm") Double diameterMm,
+            @JsonProperty("height_cm") Double heightCm,
+            String attitude,
+            String place,
+            @JsonProperty("bearing_deg") Double bearingDeg,
+            List<String> condition,
+            String disease,
+            Boolean twiggy,
+            Integer flowerBuds,
+            @JsonProperty("upright_shoot_cm") Double uprightShootCm,
+            List<String> rubs) {}
+
+    /**
+     * A stretch of a row.
+     *
+     * @param plants crowns on it; needed where canes come from crowns
+     * @param samples several counts in place of one
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record Row(
+            @JsonProperty("length_m") Double lengthM,
+            @JsonProperty("width_cm") Double widthCm,
+            @JsonProperty("topWire_cm") Double topWireCm,
+            Integer plants,
+            @JsonProperty("cropLast_kg") Double cropLastKg,
+            List<RowCanes> canes,
+            List<Sample> samples) {}
+
+    /** One count of several along a row; a metre long where it is not told. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record Sample(@JsonProperty("length_m") Double lengthM, List<RowCanes> canes) {}
+
+    /**
+     * Canes of one class.
+     *
+     * @param cane fruited (bore last season), new (grew last season) or current (growing now)
+     * @param weak of them, thin ones inside the row
+     * @param outside of them, beyond the row's width
+     * @param diseased of them
+     * @param rooting of them, with tips on the ground
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record RowCanes(
+            @JsonProperty("class") String cane,
+            int count,
+            @JsonProperty("height_cm") Double heightCm,
+            @JsonProperty("diameter_mm") Double diameterMm,
+            Integer weak,
+            Integer outside,
+            Integer diseased,
+            Integer rooting,
+            Laterals laterals) {}
+
+    /** Side branches of a cane: how many, how long, how many of them low. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record Laterals(
+            Double count, @JsonProperty("length_cm") Double lengthCm, Double low) {}
+
+    /**
+     * A vine.
+     *
+     * @param prunedAs cane or spur
+     * @param wood which kind of vine, as its kind's file names them
+     * @param pruningWeightKg of last season's wood
+     * @param weightIs estimated or weighed
+     * @param nodesLast nodes left last winter
+     * @param budSample buds cut open
+     * @param canopies 1, or 2 where the canopy is divided
+     * @param nodeFormula the grower's own, where there is one
+     * @param canopyM2 of kiwifruit, the canopy it covers
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record Vine(
+            String prunedAs,
+            String wood,
+            @JsonProperty("pruningWeight_kg") Double pruningWeightKg,
+            String weightIs,
+            Integer nodesLast,
+            Integer shootsLast,
+            @JsonProperty("cropLast_kg") Double cropLastKg,
+            BudSample budSample,
+            Integer canopies,
+            NodeFormula nodeFormula,
+            @JsonProperty("canopy_m2") Double canopyM2,
+            Double fruitPerM2,
+            String sex,
+            List<Arm> arms,
+            List<VineCane> canes) {}
+
+    /** Buds cut open, and how many were dead. */
+    public record BudSample(int n, int dead) {}
+
+    /** Nodes for the first 450 g of prunings, and for each 450 g more. */
+    public record NodeFormula(double base, double perWeight) {}
+
+    /**
+     * A permanent arm.
+     *
+     * @param positions spurs or canes it should carry
+     * @param blind of them, empty
+     * @param spurHeightCm how far its spurs stand above it
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record Arm(
+            String id,
+            @JsonProperty("bearing_deg") Double bearingDeg,
+            @JsonProperty("length_cm") Double lengthCm,
+            @JsonProperty("age_y") Double ageY,
+            Integer positions,
+            Integer blind,
+            @JsonProperty("spurHeight_cm") Double spurHeightCm,
+            List<String> condition,
+            String disease) {}
+
+    /**
+     * A cane of last season.
+     *
+     * @param arm the arm it stands on; null on a vine without arms
+     * @param atCm how far from the arm's foot
+     * @param lit whether it grew in the light; null where it was not looked at
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record VineCane(
+            String id,
+            String arm,
+            @JsonProperty("at_cm") Double atCm,
+            int nodes,
+            @JsonProperty("length_cm") Double lengthCm,
+            @JsonProperty("diameter_mm") Double diameterMm,
+            Boolean lit,
+            List<String> condition,
+            String disease) {}
+}

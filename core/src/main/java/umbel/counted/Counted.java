@@ -1,0 +1,34 @@
+package umbel.counted;
+
+import java.util.List;
+import umbel.growth.Moment;
+import umbel.knowledge.CountedKind;
+import umbel.knowledge.Knowledge;
+
+/** A counted plant, read once. Plans are made for a moment of its year. */
+public sealed interface Counted permits Bush, CaneRow, Vine {
+
+    /**
+     * Makes a plant of what was counted.
+     *
+     * @throws umbel.knowledge.NotSupported when no knowledge covers its kind
+     * @throws umbel.survey.InvalidSurvey when the survey counts what this kind does not have
+     */
+    static Counted of(CountSurvey survey, Knowledge knowledge) {
+        CountedKind kind = knowledge.counted(survey.plant().kind());
+        return switch (kind.form()) {
+            case BUSH -> Bush.of(survey, kind, knowledge.counting());
+            case ROW -> CaneRow.of(survey, kind, knowledge);
+            case VINE -> Vine.of(survey, kind, knowledge.counting());
+        };
+    }
+
+    /** What kind of plant it is. */
+    CountedKind kind();
+
+    /** What is seen on it as found. */
+    CountReading reading();
+
+    /** Four plans: recommended, gentler (part of it), firmer (all of it and more), and nothing. */
+    List<CountPlan> plans(Moment moment);
+}
