@@ -13,6 +13,7 @@ import umbel.app.backup.BackupFile;
 import umbel.app.backup.NotABackup;
 import umbel.app.backup.RestoreReport;
 import umbel.assess.Assessor;
+import umbel.assess.CountedAssessor;
 import umbel.knowledge.Knowledge;
 
 /** The program round the core: keeps trees, surveys, work and records, and serves the interface. */
@@ -60,5 +61,10 @@ public class UmbelApplication {
     @Bean
     Assessor assessor(Knowledge knowledge) {
         return new Assessor(knowledge);
+    }
+
+    @Bean
+    CountedAssessor countedAssessor(Knowledge knowledge) {
+        return new CountedAssessor(knowledge);
     }
 }

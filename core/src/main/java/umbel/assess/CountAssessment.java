@@ -10,7 +10,10 @@ import java.util.Map;
  * class of canes, and texts have {@code statements} beside them.
  */
 public record CountAssessment(
-        ReadingAnswer reading, List<PlanAnswer> plans, Assessment.Timing timing, List<Assessment.Measure> measureNext) {
+        CountedReading reading,
+        List<CountedPlan> plans,
+        Assessment.Timing timing,
+        List<Assessment.Measure> measureNext) {
 
     /**
      * What is seen on the plant as found.
@@ -23,40 +26,40 @@ public record CountAssessment(
      * @param estimated fields of the survey that were estimated
      */
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    public record ReadingAnswer(
+    public record CountedReading(
             String form,
             String kind,
-            Light light,
-            Crop crop,
-            Canes canes,
-            Nodes nodes,
+            BushLight light,
+            CountedCrop crop,
+            CaneCounts canes,
+            NodeCounts nodes,
             List<Assessment.FindingAnswer> findings,
             List<String> estimated) {}
 
     /** Mean light of a bush's leaf and light at its base, shares of open sky. */
-    public record Light(double mean, double base) {}
+    public record BushLight(double mean, double base) {}
 
     /**
      * The crop of this season if nothing is done.
      *
      * @param flowerBuds counted; 0 where nobody did
      */
-    public record Crop(
+    public record CountedCrop(
             @JsonProperty("kg") double kg,
             @JsonProperty("marketable_kg") double marketableKg,
             int flowerBuds) {}
 
     /**
-     * Canes there are, and those that stay by the recommended plan.
+     * CaneCounts there are, and those that stay by the recommended plan.
      *
      * @param perMetre 0 for a bush
      * @param perMetreAfter 0 for a bush
      * @param widthCm of the row; 0 where it was not measured
      * @param wantedLeast canes wanted, on a bush or a metre of row
      */
-    public record Canes(
-            List<Group> now,
-            List<Group> after,
+    public record CaneCounts(
+            List<CaneGroup> now,
+            List<CaneGroup> after,
             double count,
             double perMetre,
             double perMetreAfter,
@@ -69,10 +72,10 @@ public record CountAssessment(
      *
      * @param name age in years, or fruited, new or current
      */
-    public record Group(String name, double count) {}
+    public record CaneGroup(String name, double count) {}
 
     /**
-     * Nodes of a vine.
+     * NodeCounts of a vine.
      *
      * @param base nodes for the first 450 g of prunings; 0 where nodes go by the kilogram or by canopy
      * @param perWeight nodes for each 450 g more, or for each kilogram
@@ -81,7 +84,7 @@ public record CountAssessment(
      * @param most nodes there is room for
      * @param now nodes on last season's canes
      */
-    public record Nodes(
+    public record NodeCounts(
             double base,
             double perWeight,
             @JsonProperty("weight_kg") double weightKg,
@@ -91,11 +94,11 @@ public record CountAssessment(
             int now) {}
 
     /** One plan. */
-    public record PlanAnswer(
+    public record CountedPlan(
             String name,
-            List<StepAnswer> steps,
-            TotalsAnswer totals,
-            List<YearAnswer> years,
+            List<CountedStep> steps,
+            CountedTotals totals,
+            List<CountedSeason> years,
             List<Assessment.LeftAnswer> leftAlone) {}
 
     /**
@@ -105,7 +108,7 @@ public record CountAssessment(
      * @param renewal new canes of that season, or of a vine the weight of its prunings in kg
      * @param delayDays days later than usual that it ripens
      */
-    public record YearAnswer(
+    public record CountedSeason(
             int year,
             @JsonProperty("crop_kg") Assessment.RangeAnswer crop,
             @JsonProperty("marketable_kg") Assessment.RangeAnswer marketable,
@@ -121,7 +124,7 @@ public record CountAssessment(
      * @param cropYears marketable crop of three seasons, kg
      */
     @JsonInclude(JsonInclude.Include.ALWAYS)
-    public record TotalsAnswer(
+    public record CountedTotals(
             double woodShare,
             int cuts,
             double minutes,
@@ -140,7 +143,7 @@ public record CountAssessment(
      * @param nodes nodes that stay; null where it does not matter
      * @param count canes or side branches it is done to
      */
-    public record StepAnswer(
+    public record CountedStep(
             int order,
             int year,
             String stage,
@@ -160,7 +163,7 @@ public record CountAssessment(
             List<String> rules,
             double confidence,
             boolean closeCall,
-            Alternative alternative,
+            CountedAlternative alternative,
             String title,
             String place,
             String numbers,
@@ -171,7 +174,7 @@ public record CountAssessment(
             Map<String, List<StatementAnswer>> statements) {}
 
     /** The next best answer; {@code keep} (leave it) when nothing else came near. */
-    public record Alternative(
+    public record CountedAlternative(
             String operation,
             String limb,
             @JsonProperty("at_cm") double atCm,

@@ -105,24 +105,24 @@ public final class CountedAssessor {
         return new Assessment.Timing(rule.verdict(), telling.each("reasons", reasons), telling.statements());
     }
 
-    private CountAssessment.ReadingAnswer reading(Counted plant, CountPlan recommended) {
+    private CountAssessment.CountedReading reading(Counted plant, CountPlan recommended) {
         CountReading reading = plant.reading();
         CountReading.Canes canes = reading.canes();
         CountReading.Nodes nodes = reading.nodes();
-        return new CountAssessment.ReadingAnswer(
-                FormatWords.word(plant.kind().form()),
+        return new CountAssessment.CountedReading(
+                plant.kind().form().word(),
                 speech.knowledge(plant.kind().name()),
                 reading.light() == null
                         ? null
-                        : new CountAssessment.Light(
+                        : new CountAssessment.BushLight(
                                 round(reading.light().mean()),
                                 round(reading.light().base())),
-                new CountAssessment.Crop(
+                new CountAssessment.CountedCrop(
                         Units.round(reading.cropKg(), 2), Units.round(reading.marketableKg(), 2), reading.flowerBuds()),
                 canes == null ? null : canes(canes, recommended),
                 nodes == null
                         ? null
-                        : new CountAssessment.Nodes(
+                        : new CountAssessment.NodeCounts(
                                 nodes.base(),
                                 nodes.perWeight(),
                                 Units.round(nodes.weightKg(), 2),
@@ -136,9 +136,9 @@ public final class CountedAssessor {
                 reading.estimated());
     }
 
-    private static CountAssessment.Canes canes(CountReading.Canes canes, CountPlan recommended) {
+    private static CountAssessment.CaneCounts canes(CountReading.Canes canes, CountPlan recommended) {
         double length = canes.perMetre() == 0 ? 0 : canes.count() / canes.perMetre();
-        return new CountAssessment.Canes(
+        return new CountAssessment.CaneCounts(
                 groups(canes.groups()),
                 groups(recommended.after()),
                 canes.count(),
@@ -149,9 +149,9 @@ public final class CountedAssessor {
                 canes.wantedMost());
     }
 
-    private static List<CountAssessment.Group> groups(List<CountReading.Group> groups) {
+    private static List<CountAssessment.CaneGroup> groups(List<CountReading.Group> groups) {
         return groups.stream()
-                .map(group -> new CountAssessment.Group(group.name(), group.count()))
+                .map(group -> new CountAssessment.CaneGroup(group.name(), group.count()))
                 .toList();
     }
 
@@ -194,12 +194,12 @@ public final class CountedAssessor {
         return new Assessment.Measure(one.of(), one.what(), telling.say("why", one.why()), telling.statements());
     }
 
-    private CountAssessment.PlanAnswer plan(CountPlan plan, CountPlan nothing, Counted plant) {
-        List<CountAssessment.StepAnswer> steps = new ArrayList<>();
+    private CountAssessment.CountedPlan plan(CountPlan plan, CountPlan nothing, Counted plant) {
+        List<CountAssessment.CountedStep> steps = new ArrayList<>();
         for (CountStep step : plan.steps()) {
             steps.add(step(step, steps.size() + 1, plant.reading()));
         }
-        return new CountAssessment.PlanAnswer(
+        return new CountAssessment.CountedPlan(
                 plan.name(),
                 steps,
                 totals(plan, nothing),
@@ -217,10 +217,10 @@ public final class CountedAssessor {
                 telling.statements());
     }
 
-    private CountAssessment.TotalsAnswer totals(CountPlan plan, CountPlan nothing) {
+    private CountAssessment.CountedTotals totals(CountPlan plan, CountPlan nothing) {
         List<CountPlan.Season> seasons = plan.seasons();
         List<CountPlan.Season> alone = nothing.seasons();
-        return new CountAssessment.TotalsAnswer(
+        return new CountAssessment.CountedTotals(
                 round(plan.steps().stream().mapToDouble(CountStep::share).sum()),
                 plan.steps().stream().mapToInt(step -> step.operation().count()).sum(),
                 Units.round(minutes(plan), 1),
@@ -242,10 +242,10 @@ public final class CountedAssessor {
         return alone < 0.01 ? null : round(crop / alone);
     }
 
-    private List<CountAssessment.YearAnswer> years(CountPlan plan) {
-        List<CountAssessment.YearAnswer> years = new ArrayList<>();
+    private List<CountAssessment.CountedSeason> years(CountPlan plan) {
+        List<CountAssessment.CountedSeason> years = new ArrayList<>();
         for (CountPlan.Season season : plan.seasons()) {
-            years.add(new CountAssessment.YearAnswer(
+            years.add(new CountAssessment.CountedSeason(
                     years.size() + 1,
                     range(season.crop()),
                     range(season.marketable()),
@@ -255,13 +255,24 @@ public final class CountedAssessor {
         return years;
     }
 
-    private Assessment.RangeAnswer range(double kg) {
+    /** What is counted on a kind, as a statement: a bush, a cane row, a vine. */
+    public static Statement formOf(CountedKind kind) {
+        return Statement.of("count.form").with("form", Value.choice(kind.form().word()));
+    }
+
+    /** What an operation is, in words. */
+    public String title(CountOperation operation) {
+        return speech.say(CountText.titleOf(operation));
+    }
+
+    /** A crop in kg, and between what it lies in eight of ten years. */
+    public Assessment.RangeAnswer range(double kg) {
         double spread = knowledge.counting().forecast().spread();
         return new Assessment.RangeAnswer(
                 Units.round(kg * (1 - spread), 2), Units.round(kg, 2), Units.round(kg * (1 + spread), 2));
     }
 
-    private CountAssessment.StepAnswer step(CountStep step, int order, CountReading reading) {
+    private CountAssessment.CountedStep step(CountStep step, int order, CountReading reading) {
         CountOperation operation = step.operation();
         Telling telling = new Telling(speech);
         Tool tool = tool(step);
@@ -269,7 +280,7 @@ public final class CountedAssessor {
         String place = telling.say("place", CountText.placeOf(operation));
         String numbers = telling.say("numbers", CountText.numbersOf(step, tool));
         String reason = telling.say("reason", step.reason());
-        return new CountAssessment.StepAnswer(
+        return new CountAssessment.CountedStep(
                 order,
                 0,
                 step.stage(),
@@ -311,11 +322,11 @@ public final class CountedAssessor {
                 .orElse(null);
     }
 
-    private CountAssessment.Alternative alternative(CountStep step) {
+    private CountAssessment.CountedAlternative alternative(CountStep step) {
         Telling telling = new Telling(speech);
         CountOperation other = step.instead();
         return other == null
-                ? new CountAssessment.Alternative(
+                ? new CountAssessment.CountedAlternative(
                         "keep",
                         step.operation().target(),
                         0,
@@ -324,7 +335,7 @@ public final class CountedAssessor {
                         null,
                         telling.say("title", Statement.of("count.title.leave")),
                         telling.statements())
-                : new CountAssessment.Alternative(
+                : new CountAssessment.CountedAlternative(
                         other.kind().word(),
                         other.target(),
                         other.atCm(),

@@ -17,7 +17,8 @@ import umbel.wood.Units;
  * @param atCm distance from the limb's origin, for cuts partway
  * @param toLimb side branch a reduction ends on
  * @param toAngleDeg inclination to bend to
- * @param keep how many of a group to leave
+ * @param keep how many of a group to leave: shoots, canes, flower buds, or nodes of a cane
+ * @param count of canes that were counted together, to how many it is done; one where it is not told
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
 public record Mark(
@@ -26,9 +27,15 @@ public record Mark(
         @JsonProperty("at_cm") Double atCm,
         String toLimb,
         @JsonProperty("toAngle_deg") Double toAngleDeg,
-        Integer keep) {
+        Integer keep,
+        Integer count) {
 
     private static final double SAME = 0.5;
+
+    /** A mark on a tree. */
+    public Mark(String operation, String limb, Double atCm, String toLimb, Double toAngleDeg, Integer keep) {
+        this(operation, limb, atCm, toLimb, toAngleDeg, keep, null);
+    }
 
     /** The mark that says this operation. */
     public static Mark of(Operation operation) {
@@ -48,7 +55,8 @@ public record Mark(
                 && Objects.equals(blank(toLimb), blank(other.toLimb))
                 && near(atCm, other.atCm)
                 && near(toAngleDeg, other.toAngleDeg)
-                && (keep == null ? 0 : keep) == (other.keep == null ? 0 : other.keep);
+                && (keep == null ? 0 : keep) == (other.keep == null ? 0 : other.keep)
+                && (count == null ? 1 : count) == (other.count == null ? 1 : other.count);
     }
 
     private static String blank(String text) {

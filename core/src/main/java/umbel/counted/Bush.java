@@ -120,7 +120,7 @@ public final class Bush implements Counted {
         }
         Set<CountRule> rules = new java.util.HashSet<>();
         steps.forEach(step -> rules.addAll(step.rules()));
-        List<BushCane> stay = steps.isEmpty() ? canes : standing(steps);
+        List<BushCane> stay = standing(steps.stream().map(CountStep::operation).toList());
         return new CountPlan(
                 name,
                 merged(steps),
@@ -317,14 +317,22 @@ public final class Bush implements Counted {
         return model.seasons(stand, removed, work, young, SEASONS);
     }
 
-    /** What stands after steps; an entry that stands for several loses as many as there are steps on it. */
-    private List<BushCane> standing(List<CountStep> steps) {
+    @Override
+    public CountOutcome after(List<CountOperation> operations) {
+        List<BushCane> stay = standing(operations);
+        boolean deflowered =
+                operations.stream().anyMatch(operation -> operation.kind() == CountOperation.Kind.DEFLOWER);
+        return new CountOutcome(
+                groups(stay), 0, seasons(operations.isEmpty() ? "nothing" : "recommended", stay, deflowered));
+    }
+
+    /** What stands after operations; an entry that stands for several loses as many as are taken of it. */
+    private List<BushCane> standing(List<CountOperation> operations) {
         Map<String, Integer> gone = new HashMap<>();
-        for (CountStep step : steps) {
-            CountOperation.Kind done = step.operation().kind();
-            if (done == CountOperation.Kind.REMOVE
-                    || done == CountOperation.Kind.HEAD && !step.stage().equals("detail")) {
-                gone.merge(step.operation().target(), step.operation().count(), Integer::sum);
+        for (CountOperation operation : operations) {
+            boolean low = operation.atCm() <= numbers.bush().strongShootCm();
+            if (operation.kind() == CountOperation.Kind.REMOVE || operation.kind() == CountOperation.Kind.HEAD && low) {
+                gone.merge(operation.target(), operation.count(), Integer::sum);
             }
         }
         List<BushCane> stay = new ArrayList<>();

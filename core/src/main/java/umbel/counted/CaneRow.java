@@ -102,7 +102,9 @@ public final class CaneRow implements Counted {
                 steps,
                 after(full, kept),
                 0,
-                full ? seasons(name, kept) : alone(),
+                seasons(
+                        full ? name : "nothing",
+                        steps.stream().map(CountStep::operation).toList()),
                 reading.findings().stream()
                         .filter(finding -> !rules.contains(finding.rule()))
                         .map(finding -> new CountPlan.Left(finding, whyLeft(finding, name, full)))
@@ -412,49 +414,73 @@ public final class CaneRow implements Counted {
         return Statement.of("count.left").with("why", Value.choice(why));
     }
 
-    private List<CountPlan.Season> seasons(String name, Kept kept) {
-        RowCount.Group fresh = count.fresh();
-        double top = topCm();
-        double tip = top > 0 && fresh.height() > top ? top / fresh.height() : 1;
-        double weak = kept.weak() + (name.equals("gentler") && !row.isMown() ? fresh.weak() - kept.weak() : 0);
-        RowSeasons.Stand stand = row.isMown()
-                ? keeping(0)
-                : new RowSeasons.Stand(
-                        kept.strong() / count.length(),
-                        weak / count.length(),
-                        0,
-                        tip,
-                        fresh.diameter(),
-                        row.laterals() == null
-                                        || fresh.lateralLength()
-                                                <= row.laterals().keep()
-                                ? fresh.lateralLength()
-                                : row.laterals().keep(),
-                        0,
-                        row.suckering() && count.widthCm() > 0 ? Math.min(row.width(), count.widthCm()) : row.width());
-        double wanted = name.equals("gentler")
-                ? row.range().most()
-                : name.equals("firmer") ? row.range().least() : wantedPerMetre();
-        return model.seasons(stand, wanted, Bush.SEASONS);
+    private List<CountPlan.Season> seasons(String name, List<CountOperation> operations) {
+        double wanted = switch (name) {
+            case "nothing" -> Double.POSITIVE_INFINITY;
+            case "gentler" -> row.range().most();
+            case "firmer" -> row.range().least();
+            default -> wantedPerMetre();
+        };
+        return model.seasons(standAfter(operations), wanted, Bush.SEASONS);
     }
 
-    private List<CountPlan.Season> alone() {
+    @Override
+    public CountOutcome after(List<CountOperation> operations) {
+        RowSeasons.Stand stand = standAfter(operations);
+        List<CountReading.Group> groups = new ArrayList<>();
+        double fresh = (stand.strong() + stand.weak()) * count.length();
+        if (fresh > 0) {
+            groups.add(new CountReading.Group("new", Math.round(fresh)));
+        }
+        group(groups, "current", count.current());
+        return new CountOutcome(groups, 0, seasons(operations.isEmpty() ? "nothing" : "recommended", operations));
+    }
+
+    /** The row at the beginning of the season after operations. */
+    private RowSeasons.Stand standAfter(List<CountOperation> operations) {
         RowCount.Group fresh = count.fresh();
-        double weak = fresh.weak() + fresh.outside();
-        RowSeasons.Stand stand = new RowSeasons.Stand(
-                Math.max(0, fresh.count() - weak) / count.length(),
-                weak / count.length(),
-                row.isMown() ? 0 : count.fruited().count() / count.length(),
-                1,
+        double strong = fresh.strong();
+        double weak = fresh.weak();
+        double outside = fresh.outside();
+        double sick = fresh.diseased();
+        double standing = row.isMown() ? 0 : count.fruited().count();
+        double tip = 1;
+        double lateral = fresh.lateralLength();
+        for (CountOperation operation : operations) {
+            String target = operation.target();
+            switch (operation.kind()) {
+                case MOW -> {
+                    return new RowSeasons.Stand(0, 0, 0, 1, 0, 0, 0, count.widthCm());
+                }
+                case REMOVE -> {
+                    weak -= target.equals(FRESH + "/weak") ? operation.count() : 0;
+                    outside -= target.equals(FRESH + "/outside") ? operation.count() : 0;
+                    sick -= target.equals(FRESH + "/diseased") ? operation.count() : 0;
+                    standing -= target.equals(FRUITED) ? operation.count() : 0;
+                }
+                case THIN -> strong = target.equals(FRESH) ? Math.min(strong, operation.keepCount() - weak) : strong;
+                case TIP -> tip = fresh.height() > operation.atCm() ? operation.atCm() / fresh.height() : 1;
+                case SHORTEN -> lateral = Math.min(lateral, operation.atCm());
+                default -> {
+                    // nothing that changes the number of canes
+                }
+            }
+        }
+        double all = Math.max(1, strong + weak + outside + sick);
+        boolean narrow = outside <= 0 && count.widthCm() > row.width();
+        return new RowSeasons.Stand(
+                Math.max(0, strong + Math.max(0, sick)) / count.length(),
+                Math.max(0, weak + outside) / count.length(),
+                Math.max(0, standing) / count.length(),
+                tip,
                 fresh.diameter(),
-                fresh.lateralLength(),
-                fresh.count() == 0 ? 0 : (double) fresh.diseased() / fresh.count(),
-                count.widthCm());
-        return model.seasons(stand, Double.POSITIVE_INFINITY, Bush.SEASONS);
+                lateral,
+                Math.max(0, sick) / all,
+                narrow ? row.width() : count.widthCm());
     }
 
     private CountReading read() {
-        CountPlan.Season alone = alone().get(0);
+        CountPlan.Season alone = seasons("nothing", List.of()).get(0);
         RowCount.Group fresh = count.fresh();
         List<CountReading.Group> groups = new ArrayList<>();
         group(groups, "fruited", count.fruited());

@@ -1,6 +1,8 @@
 package umbel.counted;
 
+import java.util.Arrays;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * One thing done to a counted plant.
@@ -29,6 +31,13 @@ public record CountOperation(
         DEFLOWER,
         KEEP_NODES,
         RENEW_ARM;
+
+        /** The operation of a word of the open format. */
+        public static Optional<Kind> of(String word) {
+            return Arrays.stream(values())
+                    .filter(kind -> kind.word().equals(word))
+                    .findFirst();
+        }
 
         /** The word of the open format. */
         public String word() {

@@ -31,4 +31,7 @@ public sealed interface Counted permits Bush, CaneRow, Vine {
 
     /** Four plans: recommended, gentler (part of it), firmer (all of it and more), and nothing. */
     List<CountPlan> plans(Moment moment);
+
+    /** What it is after operations, and what the next seasons bring; what means nothing on it is passed over. */
+    CountOutcome after(List<CountOperation> operations);
 }

@@ -118,6 +118,22 @@ public final class Vine implements Counted {
                         .toList());
     }
 
+    @Override
+    public CountOutcome after(List<CountOperation> operations) {
+        boolean spurs = "spur".equals(survey.prunedAs());
+        List<CountOperation> kept = operations.stream()
+                .filter(operation -> operation.kind() == CountOperation.Kind.KEEP_NODES)
+                .filter(operation -> spurs || operation.nodes() > vine.spurNodes())
+                .toList();
+        int nodes = kept.isEmpty()
+                ? nodesNow()
+                : kept.stream().mapToInt(CountOperation::nodes).sum();
+        return new CountOutcome(
+                List.of(),
+                nodes,
+                seasons(kept.isEmpty() ? nodesLeftAlone() : nodes, kept.isEmpty() ? "nothing" : "recommended"));
+    }
+
     private Statement whyLeft(CountFinding finding, String name, boolean works) {
         boolean nothingCuts = !finding.rule().isAnswered();
         String why = name.equals("nothing")

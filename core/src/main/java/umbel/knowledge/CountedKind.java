@@ -3,6 +3,7 @@ package umbel.knowledge;
 import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -30,7 +31,12 @@ public record CountedKind(
     public enum Form {
         BUSH,
         ROW,
-        VINE
+        VINE;
+
+        /** The word of the open format. */
+        public String word() {
+            return name().toLowerCase(Locale.ROOT);
+        }
     }
 
     /** What is counted on it. */

@@ -2,12 +2,13 @@ package umbel.plant;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
+import umbel.assess.CrewText;
 import umbel.assess.Mark;
 import umbel.cut.ImpossibleCut;
 import umbel.growth.BlockCalibration;
 import umbel.growth.Comparison;
 import umbel.knowledge.Caution;
-import umbel.reading.Finding;
 import umbel.season.FollowUps;
 import umbel.season.Phenology;
 import umbel.survey.Survey;
@@ -22,7 +23,7 @@ public sealed interface Plant permits SurveyedTree, CountedPlant {
     PlantFacts facts();
 
     /** What is wrong with it, in the order of the work. */
-    List<Finding> findings();
+    List<PlantFinding> findings();
 
     /** Share of its fruiting wood that gets less light than fruit needs by the school it is read by, 0…1. */
     double shade();
@@ -51,6 +52,12 @@ public sealed interface Plant permits SurveyedTree, CountedPlant {
      */
     List<Mark> inOrder(List<Mark> marks);
 
+    /** A mark in few words for those who cut. */
+    String title(Mark mark, CrewText words);
+
+    /** Whether a step is told with the height it is made at: a cut that has nothing to cut any more is not. */
+    boolean hasHeight(Visit.Step step);
+
     /** The cautions that a step calls for, of those there are. */
     List<String> cautions(Visit.Step step, List<Caution> known);
 
@@ -62,8 +69,9 @@ public sealed interface Plant permits SurveyedTree, CountedPlant {
      *
      * @param done what was done since this survey; what means nothing on this plant is passed over
      * @param seasonPassed whether a season of growth lies between
+     * @return empty where plants of this kind are counted anew
      */
-    Survey expected(List<Mark> done, BlockCalibration learned, boolean seasonPassed, LocalDate today);
+    Optional<Survey> expected(List<Mark> done, BlockCalibration learned, boolean seasonPassed, LocalDate today);
 
     /**
      * What was foretold for the season after this survey, against the plant as it was found then.

@@ -3,9 +3,11 @@ package umbel.plant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import umbel.assess.AssessRequest;
 import umbel.assess.Assessor;
+import umbel.assess.CrewText;
 import umbel.assess.Mark;
 import umbel.assess.PlanTelling;
 import umbel.assess.StepText;
@@ -26,7 +28,6 @@ import umbel.knowledge.School;
 import umbel.plan.PlanRequest;
 import umbel.plan.Planner;
 import umbel.plan.Totals;
-import umbel.reading.Finding;
 import umbel.reading.Neighbours;
 import umbel.reading.TreeReader;
 import umbel.season.FollowUps;
@@ -108,8 +109,10 @@ public final class SurveyedTree implements Plant {
     }
 
     @Override
-    public List<Finding> findings() {
-        return reading.findings();
+    public List<PlantFinding> findings() {
+        return reading.findings().stream()
+                .map(finding -> new PlantFinding(finding.rule().id(), finding.severity(), finding.reason()))
+                .toList();
     }
 
     @Override
@@ -130,7 +133,7 @@ public final class SurveyedTree implements Plant {
         List<Effect> effects = Effect.ofAll(CutTree.of(tree, operations), reach);
         List<Visit.Step> steps = new ArrayList<>();
         for (int i = 0; i < operations.size(); i++) {
-            steps.add(new Visit.Step(operations.get(i), effects.get(i)));
+            steps.add(new Visit.Step(Mark.of(operations.get(i)), effects.get(i)));
         }
         double look = steps.isEmpty() ? 0 : tree.setting().system().work().lookMinutes();
         return new Visit(steps, look);
@@ -159,20 +162,30 @@ public final class SurveyedTree implements Plant {
     }
 
     @Override
+    public String title(Mark mark, CrewText words) {
+        return words.title(mark.toOperation());
+    }
+
+    @Override
+    public boolean hasHeight(Visit.Step step) {
+        return step.effect().cuts() > 0 || !step.mark().toOperation().kind().cuts();
+    }
+
+    @Override
     public List<String> cautions(Visit.Step step, List<Caution> known) {
-        return StepText.cautions(tree, step.operation(), step.effect(), known);
+        return StepText.cautions(tree, step.mark().toOperation(), step.effect(), known);
     }
 
     @Override
     public List<FollowUps.FollowUp> followUps(Visit done, VisitTotals after, LocalDate doneOn, Phenology year) {
         List<FollowUps.Done> steps = done.steps().stream()
-                .map(step -> new FollowUps.Done(step.operation(), step.effect()))
+                .map(step -> new FollowUps.Done(step.mark().toOperation(), step.effect()))
                 .toList();
         return FollowUps.of(tree, steps, doneOn, year, after.overCrop());
     }
 
     @Override
-    public Survey expected(List<Mark> done, BlockCalibration learned, boolean seasonPassed, LocalDate today) {
+    public Optional<Survey> expected(List<Mark> done, BlockCalibration learned, boolean seasonPassed, LocalDate today) {
         Season.Work work = work(done);
         Tree now = seasonPassed
                 ? Forecast.middle(
@@ -182,7 +195,7 @@ public final class SurveyedTree implements Plant {
                         .get(0)
                         .tree()
                 : CutTree.of(tree, work.before()).left();
-        return ExpectedSurvey.of(request.survey(), now, seasonPassed, today);
+        return Optional.of(ExpectedSurvey.of(request.survey(), now, seasonPassed, today));
     }
 
     @Override

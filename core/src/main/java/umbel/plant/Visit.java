@@ -6,7 +6,6 @@ import java.util.Map;
 import umbel.assess.Mark;
 import umbel.crew.WorkKind;
 import umbel.cut.Effect;
-import umbel.cut.Operation;
 import umbel.work.Tool;
 
 /**
@@ -21,13 +20,7 @@ public record Visit(List<Step> steps, double lookMinutes) {
     }
 
     /** One step, with its effect after the steps before it. */
-    public record Step(Operation operation, Effect effect) {
-
-        /** The mark that says it. */
-        public Mark mark() {
-            return Mark.of(operation);
-        }
-    }
+    public record Step(Mark mark, Effect effect) {}
 
     /** All minutes, looking among them. */
     public double minutes() {

@@ -65,7 +65,7 @@ class CountedAssessorTest {
             CountAssessment spanish =
                     ASSESSOR.in(Speech.of("es", UnitSystem.US)).assess(request);
             assertThat(english.plans())
-                    .extracting(CountAssessment.PlanAnswer::name)
+                    .extracting(CountAssessment.CountedPlan::name)
                     .containsExactly("recommended", "gentler", "firmer", "nothing");
             english.plans().forEach(plan -> {
                 assertThat(plan.totals().cropYears()).hasSize(3);
@@ -163,7 +163,7 @@ class CountedAssessorTest {
                 .get(0)
                 .steps()
                 .stream()
-                .map(CountAssessment.StepAnswer::text)
+                .map(CountAssessment.CountedStep::text)
                 .toList();
     }
 

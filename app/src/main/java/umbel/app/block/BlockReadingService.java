@@ -100,7 +100,9 @@ public class BlockReadingService {
     public Progress begin(long blockId) {
         Job job = transactions.execute(status -> {
             var block = blocks.findById(blockId).orElseThrow(() -> new NotFound("block", blockId));
-            int total = surveys.findNewestOfBlock(blockId).size();
+            int total = (int) surveys.findNewestOfBlock(blockId).stream()
+                    .filter(entry -> !entry.isCounted())
+                    .count();
             return new Job(numbers.incrementAndGet(), blockId, block.name(), total);
         });
         jobs.put(job.id, job);
@@ -146,7 +148,9 @@ public class BlockReadingService {
         job.state = "running";
         try {
             List<SurveyEntry> entries = transactions.execute(status -> {
-                List<SurveyEntry> found = surveys.findNewestOfBlock(job.blockId);
+                List<SurveyEntry> found = surveys.findNewestOfBlock(job.blockId).stream()
+                        .filter(entry -> !entry.isCounted())
+                        .toList();
                 found.forEach(entry -> entry.tree().label());
                 return found;
             });

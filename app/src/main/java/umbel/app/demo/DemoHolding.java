@@ -31,6 +31,7 @@ class DemoHolding {
     private final HoldingRepository holdings;
     private final BlockRepository blocks;
     private final DemoSurveys surveys;
+    private final DemoCountedPlants counted;
     private final DemoLog log;
     private final HoldingService service;
     private final TransactionTemplate transactions;
@@ -41,6 +42,7 @@ class DemoHolding {
             HoldingRepository holdings,
             BlockRepository blocks,
             DemoSurveys surveys,
+            DemoCountedPlants counted,
             DemoLog log,
             HoldingService service,
             TransactionTemplate transactions) {
@@ -48,6 +50,7 @@ class DemoHolding {
         this.holdings = holdings;
         this.blocks = blocks;
         this.surveys = surveys;
+        this.counted = counted;
         this.log = log;
         this.service = service;
         this.transactions = transactions;
@@ -78,6 +81,9 @@ class DemoHolding {
         sunStep(holding);
         gardenFence(holding);
         nurseryCorner(holding);
+        blueBank(holding);
+        caneRows(holding);
+        slopeVines(holding);
         log.crew();
         karoTerrace(holdings.save(new Holding("Karo Terrace", -41, 60)));
     }
@@ -177,6 +183,60 @@ class DemoHolding {
                 .at(126, -58));
         surveys.survey(block, 1, 1, 3, 801, "Lantern Gage", Fault.RIVAL_LEADER);
         surveys.survey(block, 1, 2, 3, 802, "Lantern Gage", Fault.WEAK_GROWTH);
+    }
+
+    private void blueBank(Holding holding) {
+        counted.plant(blocks.save(new Block(
+                        holding,
+                        "Blue Bank",
+                        "blueberry",
+                        "bush",
+                        "Dusk Bell, Pale Lark",
+                        "seedling",
+                        year() - 12,
+                        60,
+                        1,
+                        2.8,
+                        90,
+                        "Blueberries, with currants and gooseberries in the last row.")
+                .rows(new RowLayout(3, 20))
+                .at(260, -30)));
+    }
+
+    private void caneRows(Holding holding) {
+        counted.plant(blocks.save(new Block(
+                        holding,
+                        "Cane Rows",
+                        "raspberry-summer",
+                        "row",
+                        "Red Sill, Last Warm, Coal Cap, Long Ink",
+                        "seedling",
+                        year() - 6,
+                        25,
+                        10,
+                        2.8,
+                        10,
+                        "Raspberries and blackberries, a kind a row.")
+                .rows(new RowLayout(5, 5))
+                .at(260, 10)));
+    }
+
+    private void slopeVines(Holding holding) {
+        counted.plant(blocks.save(new Block(
+                        holding,
+                        "Slope Vines",
+                        "grape",
+                        "vine",
+                        "Bent Amber, Grey Step",
+                        "seedling",
+                        year() - 18,
+                        45,
+                        2.4,
+                        3,
+                        10,
+                        "Vines on the south slope; weighed every winter.")
+                .rows(new RowLayout(3, 15))
+                .at(320, 10)));
     }
 
     private void karoTerrace(Holding holding) {

@@ -161,7 +161,7 @@ public class SurveyImport {
                 continue;
             }
             try {
-                placed.add(new Placed(survey, SurveyDay.of(survey, block.holding(), clock), row, place));
+                placed.add(new Placed(survey, SurveyDay.of(survey.surveyedOn(), block.holding(), clock), row, place));
                 assessor.tree(AssessRequest.of(survey));
             } catch (InvalidSurvey e) {
                 for (FieldError error : e.errors()) {

@@ -79,6 +79,7 @@ class TreeFilesController {
                 CSV,
                 "surveys.csv",
                 SurveyCsv.write(surveys.findNewestOfBlock(id).stream()
+                        .filter(entry -> !entry.isCounted())
                         .map(entry -> SurveyReader.read(entry.document()))
                         .toList()));
     }

@@ -22,13 +22,15 @@ import umbel.app.reader.Reader;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.app.survey.TreeReadings;
+import umbel.assess.CountedAssessor;
+import umbel.knowledge.CountedKind;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.PlanParameters;
 import umbel.knowledge.Species;
 import umbel.knowledge.TrainingSystem;
 import umbel.plant.Plant;
 import umbel.plant.PlantFacts;
-import umbel.reading.Finding;
+import umbel.plant.PlantFinding;
 import umbel.reading.Severity;
 import umbel.wood.Units;
 
@@ -67,7 +69,11 @@ public class HoldingService {
     /** The holding; its name is empty while nothing is set up. */
     public record HoldingPage(String name, List<BlockLine> blocks, List<TreeLine> trees) {}
 
-    /** One block. */
+    /**
+     * One block.
+     *
+     * @param counted bush, row or vine where its plants are counted; empty for trees
+     */
     public record BlockLine(
             long id,
             String holding,
@@ -92,6 +98,7 @@ public class HoldingService {
             double northM,
             boolean nearPowerLines,
             boolean supported,
+            String counted,
             boolean archived,
             String timeZone) {}
 
@@ -104,6 +111,7 @@ public class HoldingService {
      * @param shade share of fruiting sites with less light than fruit needs
      * @param shaded whether that is more than the school lets stand
      * @param state to-decide, marked or done
+     * @param counted whether it is a bush, a cane row or a vine
      */
     public record TreeLine(
             long id,
@@ -122,13 +130,18 @@ public class HoldingService {
             double shade,
             boolean shaded,
             String state,
-            String stateNote) {}
+            String stateNote,
+            boolean counted) {}
 
     /** A tree at a place, and its newest survey where it has one. */
     public record TreeAt(long id, String label, Long surveyId) {}
 
-    /** A tree with the block it stands in, and its newest survey where it has one. */
-    public record TreePlace(long id, String label, BlockLine block, Long surveyId) {}
+    /**
+     * A tree with the block it stands in, and its newest survey where it has one.
+     *
+     * @param counted whether its canes are counted: by that survey, or else by the kind of its block
+     */
+    public record TreePlace(long id, String label, BlockLine block, Long surveyId, boolean counted) {}
 
     /** A choice by id and name. */
     public record Choice(String id, String name, String why) {}
@@ -139,11 +152,20 @@ public class HoldingService {
     /** What can be chosen from. */
     public record Catalogue(
             List<Choice> species,
+            List<CountedChoice> counted,
             List<SystemChoice> systems,
             List<Choice> schools,
             List<PlanParameters.Purpose> purposes,
             List<NamedCultivar> cultivars,
             List<NamedStock> rootstocks) {}
+
+    /**
+     * A kind of bush, cane or vine.
+     *
+     * @param form bush, row or vine
+     * @param woods kinds of vine that differ in how nodes follow from weight; none for anything else
+     */
+    public record CountedChoice(String id, String name, String form, String system, List<Choice> woods) {}
 
     /** A cultivar somebody named, and its species. */
     public record NamedCultivar(String name, String species) {}
@@ -191,16 +213,24 @@ public class HoldingService {
     @Transactional(readOnly = true)
     public TreePlace place(long treeId) {
         OrchardTree tree = trees.findById(treeId).orElseThrow(() -> new NotFound("tree", treeId));
-        Long survey = surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(treeId)
-                .map(SurveyEntry::id)
-                .orElse(null);
-        return new TreePlace(tree.id(), tree.label(), line(tree.block()), survey);
+        SurveyEntry survey =
+                surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(treeId).orElse(null);
+        BlockLine block = line(tree.block());
+        return new TreePlace(
+                tree.id(),
+                tree.label(),
+                block,
+                survey == null ? null : survey.id(),
+                survey == null ? !block.counted().isEmpty() : survey.isCounted());
     }
 
     public Catalogue known() {
         return new Catalogue(
                 knowledge.allSpecies().stream()
                         .map(one -> new Choice(one.id(), said(one.name()), ""))
+                        .toList(),
+                knowledge.allCounted().stream()
+                        .map(HoldingService::countedChoice)
                         .toList(),
                 knowledge.allSystems().stream()
                         .map(one -> new SystemChoice(one.id(), said(one.name()), usedFor(one)))
@@ -219,6 +249,21 @@ public class HoldingService {
                         .toList());
     }
 
+    private static CountedChoice countedChoice(CountedKind kind) {
+        return new CountedChoice(
+                kind.id(),
+                said(kind.name()),
+                kind.form().word(),
+                kind.systems().get(0),
+                kind.vine() == null
+                        ? List.of()
+                        : kind.vine().woods().entrySet().stream()
+                                .sorted(Map.Entry.comparingByKey())
+                                .map(wood -> new Choice(
+                                        wood.getKey(), said(wood.getValue().name()), ""))
+                                .toList());
+    }
+
     private static String said(String known) {
         return Reader.speech().knowledge(known);
     }
@@ -233,7 +278,7 @@ public class HoldingService {
     private TreeLine line(SurveyEntry entry, SavedDecisions work, WorkRecord done) {
         Plant plant = readings.plant(entry);
         PlantFacts facts = plant.facts();
-        List<Finding> findings = plant.findings();
+        List<PlantFinding> findings = plant.findings();
         boolean marked = TreeDecisions.marks(work, entry);
         return new TreeLine(
                 entry.tree().id(),
@@ -250,17 +295,23 @@ public class HoldingService {
                         .count(),
                 findings.size(),
                 findings.isEmpty() ? "" : Reader.speech().say(findings.get(0).reason()),
-                findings.isEmpty() ? "" : findings.get(0).rule().id(),
+                findings.isEmpty() ? "" : findings.get(0).rule(),
                 Units.round(plant.shade(), 3),
                 plant.isShaded(),
                 marked ? "marked" : done != null ? "done" : "to-decide",
-                done != null ? done.doneOn() + ", " + done.who() : "");
+                done != null ? done.doneOn() + ", " + done.who() : "",
+                entry.isCounted());
     }
 
     private BlockLine line(Block block) {
-        boolean supported = knowledge.allSpecies().stream()
-                        .anyMatch(one -> one.id().equals(block.species()))
-                && knowledge.allSystems().stream().anyMatch(one -> one.id().equals(block.system()));
+        CountedKind counted = knowledge.allCounted().stream()
+                .filter(one -> one.id().equals(block.species()))
+                .findFirst()
+                .orElse(null);
+        boolean supported = counted != null
+                || knowledge.allSpecies().stream().anyMatch(one -> one.id().equals(block.species()))
+                        && knowledge.allSystems().stream()
+                                .anyMatch(one -> one.id().equals(block.system()));
         return new BlockLine(
                 block.id(),
                 block.holding().name(),
@@ -270,13 +321,19 @@ public class HoldingService {
                         .filter(one -> one.id().equals(block.species()))
                         .map(one -> said(one.names().one()))
                         .findFirst()
-                        .orElse(block.species()),
+                        .orElse(
+                                counted == null
+                                        ? block.species()
+                                        : said(counted.names().one())),
                 block.system(),
                 knowledge.allSystems().stream()
                         .filter(one -> one.id().equals(block.system()))
                         .map(one -> said(one.name()))
                         .findFirst()
-                        .orElse(block.system()),
+                        .orElse(
+                                counted == null
+                                        ? block.system()
+                                        : Reader.speech().say(CountedAssessor.formOf(counted))),
                 block.cultivar(),
                 block.stock(),
                 block.plantedYear(),
@@ -293,6 +350,7 @@ public class HoldingService {
                 block.northM(),
                 block.nearPowerLines(),
                 supported,
+                counted == null ? "" : counted.form().word(),
                 block.archived(),
                 block.holding().timeZone().getId());
     }

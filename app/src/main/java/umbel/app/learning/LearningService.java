@@ -103,7 +103,7 @@ public class LearningService {
     @Transactional(readOnly = true)
     public Optional<Survey> expected(long treeId, LocalDate today) {
         return surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(treeId)
-                .map(last -> readings.plant(last)
+                .flatMap(last -> readings.plant(last)
                         .expected(
                                 done(visitsAfter(last)),
                                 of(last.tree().block()),

@@ -182,8 +182,12 @@ public class OrchardSetup {
     }
 
     private void check(SetupEntries.BlockEntry entry, Holding holding, Block itself) {
-        knowledge.species(entry.species());
-        knowledge.system(entry.system());
+        boolean counted =
+                knowledge.allCounted().stream().anyMatch(kind -> kind.id().equals(entry.species()));
+        if (!counted) {
+            knowledge.species(entry.species());
+            knowledge.system(entry.system());
+        }
         int year = LocalDate.now(clock.withZone(holding.timeZone())).getYear();
         if (entry.plantedYear() > year + 1) {
             throw new Refused(HttpStatus.BAD_REQUEST, "Not planted yet", "The year of planting lies in the future.");

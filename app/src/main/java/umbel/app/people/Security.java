@@ -38,6 +38,9 @@ class Security {
     /** POSTs that only compute: whoever reads may ask for them. */
     private static final String[] COMPUTING = {
         "/api/survey/preview",
+        "/api/plants/*/marks",
+        "/api/plants/*/plans",
+        "/api/plants/preview",
         "/api/trees/*/limbs/*/options",
         "/api/trees/*/marks",
         "/api/trees/*/plans",

@@ -14,6 +14,7 @@ import umbel.app.survey.SurveyRepository;
 import umbel.app.survey.TreeReadings;
 import umbel.assess.AssessRequest;
 import umbel.assess.Mark;
+import umbel.cut.CutTree;
 import umbel.cut.ImpossibleCut;
 import umbel.cut.Operation;
 import umbel.growth.BlockCalibration;
@@ -76,12 +77,30 @@ public class DecidedTrees {
     public List<Mark> markedInOrder(long treeId) {
         SurveyEntry survey = survey(treeId);
         Decisions decisions = decided.on(treeId, survey).decisions();
-        return read(survey, decisions).inOrder(decisions.marks());
+        return plantOf(survey, decisions).inOrder(decisions.marks());
     }
 
     /** The plant at a place, of whatever kind, as it was last surveyed and read under what is decided on it. */
     public Plant plant(long treeId) {
-        return newestReading(treeId);
+        SurveyEntry survey = survey(treeId);
+        return plantOf(survey, decided.on(treeId, survey).decisions());
+    }
+
+    private Plant plantOf(SurveyEntry survey, Decisions decisions) {
+        return survey.isCounted() ? readings.counted(survey) : read(survey, decisions);
+    }
+
+    /**
+     * Makes sure that everything marked can be done on the plant of a survey.
+     *
+     * @throws ImpossibleCut where it cannot
+     */
+    void check(SurveyEntry survey, Decisions decisions) {
+        if (survey.isCounted()) {
+            readings.counted(survey).visit(decisions.marks());
+        } else {
+            CutTree.of(read(survey, decisions).tree(), operations(decisions));
+        }
     }
 
     /** The newest survey of a tree as it was read under what is decided on it. */

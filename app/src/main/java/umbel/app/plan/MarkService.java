@@ -109,8 +109,7 @@ class MarkService {
 
     TreeAnswers.Kept keep(long treeId, TreeAnswers.Keep keep, Viewer viewer) {
         SurveyEntry survey = trees.survey(treeId);
-        SurveyedTree read = trees.read(survey, keep.decisions());
-        CutTree.of(read.tree(), DecidedTrees.operations(keep.decisions()));
+        trees.check(survey, keep.decisions());
         OrchardTree tree = trees.tree(treeId);
         return new TreeAnswers.Kept(
                 viewer.adviser()

@@ -313,7 +313,7 @@ public class SeasonService {
     }
 
     private Set<String> diseases(SurveyEntry entry) {
-        return diseases.get(entry.id(), id -> diseasesIn(entry.document()));
+        return entry.isCounted() ? Set.of() : diseases.get(entry.id(), id -> diseasesIn(entry.document()));
     }
 
     private SeasonBlock facts(Block block, LocalDate today, Set<String> recorded) {

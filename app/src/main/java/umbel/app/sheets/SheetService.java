@@ -24,7 +24,6 @@ import umbel.app.plan.SavedDecisionsRepository;
 import umbel.assess.CrewText;
 import umbel.assess.Mark;
 import umbel.cut.Effect;
-import umbel.cut.Operation;
 import umbel.cut.SafetyLimits;
 import umbel.knowledge.Caution;
 import umbel.knowledge.Knowledge;
@@ -109,7 +108,7 @@ class SheetService {
         for (Visit.Step step : visit.steps()) {
             boolean stop =
                     limits.stop(step.effect(), knowledge.parameters().cutting().tools());
-            steps.add(step(steps.size() + 1, step.operation(), step.effect(), stop));
+            steps.add(step(steps.size() + 1, plant, step, stop));
             List<String> texts = plant.cautions(step, knowledge.cautions());
             knowledge.cautions().stream()
                     .filter(caution -> texts.contains(caution.text())
@@ -156,12 +155,13 @@ class SheetService {
                 plant.sheet(marks, Math.PI / 2));
     }
 
-    private static FieldSheet.FieldStep step(int number, Operation operation, Effect effect, boolean stop) {
+    private static FieldSheet.FieldStep step(int number, Plant plant, Visit.Step step, boolean stop) {
+        Effect effect = step.effect();
         return new FieldSheet.FieldStep(
                 number,
-                Mark.of(operation),
-                inEach(words -> words.title(operation)),
-                inEach(words -> effect.cuts() == 0 && operation.kind().cuts()
+                step.mark(),
+                inEach(words -> plant.title(step.mark(), words)),
+                inEach(words -> !plant.hasHeight(step)
                         ? ""
                         : words.say("at", Math.round(Units.toCm(effect.height())))
                                 + (effect.mass() >= 1 ? ", " + words.say("mass", Math.round(effect.mass())) : "")),

@@ -27,6 +27,10 @@ import umbel.app.orchard.TreeRepository;
 import umbel.assess.AssessRequest;
 import umbel.assess.Assessment;
 import umbel.assess.Assessor;
+import umbel.counted.CountReader;
+import umbel.counted.CountSurvey;
+import umbel.counted.Counted;
+import umbel.knowledge.Knowledge;
 import umbel.light.LightModel;
 import umbel.light.LightReading;
 import umbel.light.LightSummary;
@@ -43,6 +47,8 @@ class SurveyController {
     private final SurveyRepository surveys;
     private final TreeRepository trees;
     private final Assessor assessor;
+    private final TreeReadings readings;
+    private final Knowledge knowledge;
     private final Computing computing;
     private final Clock clock;
     private final ApplicationEventPublisher events;
@@ -51,6 +57,8 @@ class SurveyController {
             SurveyRepository surveys,
             TreeRepository trees,
             Assessor assessor,
+            TreeReadings readings,
+            Knowledge knowledge,
             Computing computing,
             Clock clock,
             ApplicationEventPublisher events) {
@@ -60,6 +68,8 @@ class SurveyController {
         this.surveys = surveys;
         this.trees = trees;
         this.assessor = assessor;
+        this.readings = readings;
+        this.knowledge = knowledge;
     }
 
     /**
@@ -116,27 +126,36 @@ class SurveyController {
                     @RequestBody
                     JsonNode body) {
         OrchardTree tree = trees.findById(id).orElseThrow(() -> new NotFound("tree", id));
+        SurveyEntry entry = surveys.save(CountReader.isCount(body) ? counted(tree, body) : measured(tree, body));
+        return ResponseEntity.created(URI.create("/api/surveys/" + entry.id())).body(line(entry));
+    }
+
+    private SurveyEntry measured(OrchardTree tree, JsonNode body) {
         Survey survey = SurveyReader.read(body);
         assessor.tree(AssessRequest.of(survey));
-        LocalDate day = SurveyDay.of(survey, tree.block().holding(), clock);
-        SurveyEntry entry = surveys.save(new SurveyEntry(tree, day, SurveyReader.write(survey), clock.instant()));
-        return ResponseEntity.created(URI.create("/api/surveys/" + entry.id())).body(line(entry, survey));
+        LocalDate day = SurveyDay.of(survey.surveyedOn(), tree.block().holding(), clock);
+        return new SurveyEntry(tree, day, SurveyReader.write(survey), clock.instant());
+    }
+
+    private SurveyEntry counted(OrchardTree tree, JsonNode body) {
+        CountSurvey survey = CountReader.read(body);
+        Counted.of(survey, knowledge);
+        LocalDate day = SurveyDay.of(survey.surveyedOn(), tree.block().holding(), clock);
+        return SurveyEntry.counted(tree, day, body.toString(), clock.instant());
     }
 
     /** A tree's surveys, newest first. */
     @GetMapping("/trees/{id}/surveys")
     @Transactional(readOnly = true)
     List<SurveyLine> list(@PathVariable long id) {
-        return surveys.findAllOfTree(id).stream()
-                .map(entry -> line(entry, SurveyReader.read(entry.document())))
-                .toList();
+        return surveys.findAllOfTree(id).stream().map(this::line).toList();
     }
 
     /** Withdraws a survey that was wrong, or lets it count again; it is never deleted. */
     @PutMapping("/surveys/{id}/withdrawal")
     @Transactional
     SurveyLine withdraw(@PathVariable long id, @RequestBody Withdrawal asked) {
-        SurveyEntry entry = surveys.findById(id).orElseThrow(() -> new NotFound("survey", id));
+        SurveyEntry entry = entry(id);
         if (asked.withdrawn()) {
             entry.withdraw(
                     SecurityContextHolder.getContext().getAuthentication().getName(), clock.instant());
@@ -147,16 +166,25 @@ class SurveyController {
         events.publishEvent(new ScheduleInputChanged(
                 "a survey of " + entry.tree().label() + " was withdrawn or restored",
                 entry.tree().block().id()));
-        return line(entry, SurveyReader.read(entry.document()));
+        return line(entry);
     }
 
     /** One saved survey in the open format. */
     @GetMapping("/surveys/{id}")
     @Transactional(readOnly = true)
     Survey one(@PathVariable long id) {
-        return SurveyReader.read(surveys.findById(id)
-                .orElseThrow(() -> new NotFound("survey", id))
-                .document());
+        return readings.of(entry(id)).request().survey();
+    }
+
+    /** One saved survey of a counted plant in the open format, with all that was posted. */
+    @GetMapping("/surveys/{id}/count")
+    @Transactional(readOnly = true)
+    CountSurvey oneCounted(@PathVariable long id) {
+        return readings.counted(entry(id)).survey();
+    }
+
+    private SurveyEntry entry(long id) {
+        return surveys.findById(id).orElseThrow(() -> new NotFound("survey", id));
     }
 
     /** The tree drawn as it was surveyed then. */
@@ -168,12 +196,12 @@ class SurveyController {
         return StandDrawing.of(tree, LightModel.readCoarse(tree, 1));
     }
 
-    private static SurveyLine line(SurveyEntry entry, Survey survey) {
+    private SurveyLine line(SurveyEntry entry) {
         return new SurveyLine(
                 entry.id(),
                 entry.surveyedOn(),
                 entry.savedAt(),
-                survey.limbs().size(),
+                readings.plant(entry).facts().parts().size(),
                 entry.withdrawn() ? entry.withdrawnBy() : "");
     }
 }

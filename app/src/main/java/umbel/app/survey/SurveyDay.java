@@ -6,7 +6,6 @@ import java.util.List;
 import umbel.app.orchard.Holding;
 import umbel.format.FieldError;
 import umbel.survey.InvalidSurvey;
-import umbel.survey.Survey;
 
 /** The day a survey counts for. */
 public final class SurveyDay {
@@ -20,9 +19,9 @@ public final class SurveyDay {
      *
      * @throws InvalidSurvey where it lies in the future: every later survey would be taken for an older one
      */
-    public static LocalDate of(Survey survey, Holding holding, Clock clock) {
+    public static LocalDate of(LocalDate surveyedOn, Holding holding, Clock clock) {
         LocalDate today = LocalDate.now(clock.withZone(holding.timeZone()));
-        LocalDate day = survey.surveyedOn() == null ? today : survey.surveyedOn();
+        LocalDate day = surveyedOn == null ? today : surveyedOn;
         if (day.isAfter(today)) {
             throw new InvalidSurvey(List.of(new FieldError(
                     "surveyedOn", "The day lies in the future: today is " + today + " at the holding.")));

@@ -10,6 +10,8 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
 import umbel.app.orchard.OrchardTree;
+import umbel.counted.CountSurvey;
+import umbel.survey.Survey;
 
 /** A survey as it was saved. It is never changed afterwards; one that was wrong is withdrawn and no longer counts. */
 @Entity
@@ -24,6 +26,7 @@ public class SurveyEntry {
     private OrchardTree tree;
 
     private LocalDate surveyedOn;
+    private String format = Survey.FORMAT;
 
     @Lob
     private String document;
@@ -39,6 +42,13 @@ public class SurveyEntry {
         this.surveyedOn = surveyedOn;
         this.document = document;
         this.savedAt = savedAt;
+    }
+
+    /** A survey of a counted plant. */
+    public static SurveyEntry counted(OrchardTree tree, LocalDate surveyedOn, String document, Instant savedAt) {
+        SurveyEntry entry = new SurveyEntry(tree, surveyedOn, document, savedAt);
+        entry.format = CountSurvey.FORMAT;
+        return entry;
     }
 
     public Long id() {
@@ -59,6 +69,11 @@ public class SurveyEntry {
 
     public Instant savedAt() {
         return savedAt;
+    }
+
+    /** Whether canes were counted instead of limbs measured. */
+    public boolean isCounted() {
+        return format.equals(CountSurvey.FORMAT);
     }
 
     /** Whether it was found wrong and no longer counts. */

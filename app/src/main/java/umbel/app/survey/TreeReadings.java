@@ -4,12 +4,18 @@ import java.time.Duration;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
 import umbel.app.cache.ComputedCache;
+import umbel.app.http.Refused;
 import umbel.assess.AssessRequest;
 import umbel.assess.Assessor;
+import umbel.counted.CountReader;
+import umbel.knowledge.Knowledge;
 import umbel.knowledge.School;
 import umbel.light.LightModel;
+import umbel.plant.CountedPlant;
 import umbel.plant.Plant;
 import umbel.plant.SurveyedTree;
 import umbel.reading.FindingConfidence;
@@ -24,11 +30,14 @@ import umbel.wood.Units;
 @Component
 public class TreeReadings {
 
+    private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int MOST = 300;
     private static final double DAYS_A_YEAR = 365.25;
 
     private final Assessor assessor;
     private final SurveyRepository surveys;
+    private final Knowledge knowledge;
+    private final ComputedCache<Long, CountedPlant> counted = ComputedCache.atMost(MOST);
     private final ComputedCache<Key, SurveyedTree> kept = ComputedCache.atMost(MOST);
     private final ComputedCache<Key, FindingConfidence.Answer> sure = ComputedCache.atMost(MOST);
     private final ComputedCache<Long, Neighbours> companies = ComputedCache.freshFor(Duration.ofMinutes(1));
@@ -41,7 +50,8 @@ public class TreeReadings {
         return new Key(survey.id(), school == null ? School.USUAL : school, reachM, lines, neighbours);
     }
 
-    public TreeReadings(Assessor assessor, SurveyRepository surveys) {
+    public TreeReadings(Assessor assessor, SurveyRepository surveys, Knowledge knowledge) {
+        this.knowledge = knowledge;
         this.assessor = assessor;
         this.surveys = surveys;
     }
@@ -53,7 +63,17 @@ public class TreeReadings {
 
     /** The surveyed plant, of whatever kind it is, read by the usual school and for the usual reach. */
     public Plant plant(SurveyEntry survey) {
-        return of(survey);
+        return survey.isCounted() ? counted(survey) : of(survey);
+    }
+
+    /** The counted plant of a survey. */
+    public CountedPlant counted(SurveyEntry survey) {
+        if (!survey.isCounted()) {
+            throw new Refused(
+                    HttpStatus.CONFLICT, "Not a counted plant", survey.tree().label() + " is surveyed limb by limb.");
+        }
+        return counted.get(
+                survey.id(), () -> CountedPlant.read(CountReader.read(JSON.readTree(survey.document())), knowledge));
     }
 
     /**
@@ -63,6 +83,12 @@ public class TreeReadings {
      */
     public SurveyedTree of(
             SurveyEntry survey, String school, Map<String, Object> lines, Double reachM, Neighbours neighbours) {
+        if (survey.isCounted()) {
+            throw new Refused(
+                    HttpStatus.CONFLICT,
+                    "A counted plant",
+                    survey.tree().label() + " is a bush, a cane row or a vine; its page is the plant's.");
+        }
         return kept.get(key(survey, school, lines, reachM, neighbours), () -> {
             AssessRequest request = new AssessRequest(
                     SurveyReader.read(survey.document()),
@@ -96,6 +122,7 @@ public class TreeReadings {
 
     private Neighbours lookAround(SurveyEntry survey) {
         double[] sections = surveys.findNewestOfBlock(survey.tree().block().id()).stream()
+                .filter(one -> !one.isCounted())
                 .mapToDouble(this::trunkSection)
                 .sorted()
                 .toArray();

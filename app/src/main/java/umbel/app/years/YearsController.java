@@ -103,7 +103,9 @@ class YearsController {
             at(sums, crop.getYear()).crop = crop;
         }
         for (SurveyEntry survey : surveys.findByTreeBlockIdOrderBySurveyedOnAscIdAsc(block)) {
-            at(sums, survey.surveyedOn().getYear()).add(SurveyReader.read(survey.document()));
+            if (!survey.isCounted()) {
+                at(sums, survey.surveyedOn().getYear()).add(SurveyReader.read(survey.document()));
+            }
         }
         List<BlockYear> years = new ArrayList<>();
         sums.forEach((year, sum) -> years.add(sum.asYear(year)));

@@ -19,7 +19,7 @@ import umbel.survey.SurveyReader;
 class TreeReadingsTest {
 
     private final TreeReadings readings =
-            new TreeReadings(new Assessor(Knowledge.shipped()), mock(SurveyRepository.class));
+            new TreeReadings(new Assessor(Knowledge.shipped()), mock(SurveyRepository.class), Knowledge.shipped());
 
     @Test
     void aSavedSurveyIsReadOnceForEachSchoolAndReach() {

@@ -88,7 +88,7 @@ class RecordControllerTest {
                 surveys,
                 followUps,
                 decided,
-                new TreeReadings(new Assessor(knowledge), surveys),
+                new TreeReadings(new Assessor(knowledge), surveys, Knowledge.shipped()),
                 mock(SeasonService.class),
                 knowledge,
                 Clock.systemUTC(),

@@ -1,0 +1,62 @@
+package umbel.app.plan;
+
+import java.util.List;
+import umbel.assess.Assessment;
+import umbel.assess.CountAssessment;
+import umbel.assess.Mark;
+import umbel.counted.CountSurvey;
+
+/** What the page of a bush, a cane row or a vine is sent. */
+public final class CountedAnswers {
+
+    private CountedAnswers() {}
+
+    /** Which plant it is. */
+    public record PlantName(
+            long id, String label, long blockId, String block, String kind, String kindName, String form, int leaf) {}
+
+    /**
+     * The whole page.
+     *
+     * @param surveyedOn day of its survey
+     * @param workVersion -1 while nothing was decided
+     * @param workedOn the day of the last visit since it was surveyed; empty where there was none
+     */
+    public record PlantPage(
+            PlantName name,
+            CountSurvey survey,
+            String surveyedOn,
+            long surveyId,
+            PlantLooked looked,
+            Decisions decisions,
+            long workVersion,
+            boolean workOutdated,
+            String workedOn) {}
+
+    /**
+     * A plant read and planned for.
+     *
+     * @param drawing as found, as SVG
+     */
+    public record PlantLooked(CountAssessment assessment, String drawing) {}
+
+    /**
+     * What marks come to.
+     *
+     * @param drawing the plant with what goes, as SVG
+     * @param steps the marks in the order of work, in words
+     * @param cropYears crop of three seasons under the marks, kg
+     * @param cropYearsAlone the same if nothing is done
+     */
+    public record PlantMarked(
+            String drawing,
+            List<PlantMark> steps,
+            double minutes,
+            double canesAfter,
+            int nodesAfter,
+            List<Assessment.RangeAnswer> cropYears,
+            List<Assessment.RangeAnswer> cropYearsAlone) {}
+
+    /** One mark, and how it is said. */
+    public record PlantMark(Mark mark, String title, double minutes) {}
+}

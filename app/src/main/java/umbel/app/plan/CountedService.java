@@ -1,0 +1,110 @@
+package umbel.app.plan;
+
+import java.util.List;
+import org.springframework.stereotype.Service;
+import umbel.app.log.RecordRepository;
+import umbel.app.orchard.OrchardTree;
+import umbel.app.reader.Reader;
+import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.TreeReadings;
+import umbel.assess.Assessment;
+import umbel.assess.CountAssessment;
+import umbel.assess.CountRequest;
+import umbel.assess.CountedAssessor;
+import umbel.assess.Mark;
+import umbel.counted.CountOperation;
+import umbel.counted.CountOutcome;
+import umbel.counted.CountSurvey;
+import umbel.drawing.CountedSvg;
+import umbel.plant.CountedPlant;
+import umbel.plant.Visit;
+import umbel.wood.Units;
+
+/** The page of a bush, a cane row or a vine: drawn, read and planned for, with what is decided on it. */
+@Service
+class CountedService {
+
+    private final DecidedTrees trees;
+    private final TreeDecisions decided;
+    private final TreeReadings readings;
+    private final RecordRepository records;
+    private final CountedAssessor assessor;
+
+    CountedService(
+            DecidedTrees trees,
+            TreeDecisions decided,
+            TreeReadings readings,
+            RecordRepository records,
+            CountedAssessor assessor) {
+        this.trees = trees;
+        this.decided = decided;
+        this.readings = readings;
+        this.records = records;
+        this.assessor = assessor;
+    }
+
+    /** The page of a plant. */
+    CountedAnswers.PlantPage page(long id) {
+        OrchardTree place = trees.tree(id);
+        SurveyEntry survey = trees.survey(id);
+        CountedPlant plant = readings.counted(survey);
+        TreeDecisions.Current current = decided.on(id, survey);
+        return new CountedAnswers.PlantPage(
+                new CountedAnswers.PlantName(
+                        place.id(),
+                        place.label(),
+                        place.block().id(),
+                        place.block().name(),
+                        plant.counted().kind().id(),
+                        Reader.speech().knowledge(plant.counted().kind().names().one()),
+                        plant.counted().kind().form().word(),
+                        plant.facts().leaf()),
+                plant.survey(),
+                survey.surveyedOn().toString(),
+                survey.id(),
+                look(plant.survey(), current.decisions()),
+                current.decisions(),
+                current.version(),
+                current.outdated(),
+                records.findLastThatCounts(id, survey.id(), survey.surveyedOn())
+                        .map(visit -> visit.doneOn().toString())
+                        .orElse(""));
+    }
+
+    /** A counted plant that nobody saved. */
+    CountedAnswers.PlantLooked look(CountSurvey survey, Decisions decisions) {
+        CountAssessment assessment = assessor.in(Reader.speech())
+                .assess(new CountRequest(survey, decisions.moment().word(), null));
+        return new CountedAnswers.PlantLooked(assessment, CountedSvg.draw(survey, List.of(), CountedSvg.Ink.SCREEN));
+    }
+
+    /** What marks come to. */
+    CountedAnswers.PlantMarked marked(long id, Decisions decisions) {
+        CountedPlant plant = readings.counted(trees.survey(id));
+        List<Mark> marks = plant.inOrder(decisions.marks());
+        List<CountOperation> operations =
+                marks.stream().map(CountedPlant::operation).toList();
+        Visit visit = plant.visit(marks);
+        CountOutcome after = plant.counted().after(operations);
+        CountOutcome alone = plant.counted().after(List.of());
+        return new CountedAnswers.PlantMarked(
+                CountedSvg.draw(plant.survey(), operations, CountedSvg.Ink.SCREEN),
+                visit.steps().stream()
+                        .map(step -> new CountedAnswers.PlantMark(
+                                step.mark(),
+                                assessor.in(Reader.speech()).title(CountedPlant.operation(step.mark())),
+                                Units.round(step.effect().minutes(), 2)))
+                        .toList(),
+                Units.round(visit.minutes(), 1),
+                after.canesAfter(),
+                after.nodesAfter(),
+                crops(after),
+                crops(alone));
+    }
+
+    private List<Assessment.RangeAnswer> crops(CountOutcome outcome) {
+        return outcome.seasons().stream()
+                .map(season -> assessor.range(season.marketable()))
+                .toList();
+    }
+}

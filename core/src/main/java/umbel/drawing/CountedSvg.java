@@ -1,0 +1,167 @@
+package umbel.drawing;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import umbel.counted.CountOperation;
+import umbel.counted.CountSurvey;
+
+/**
+ * A bush, a stretch of a cane row or a vine with what is done to it, from the front. Canes have the colour of their age, what goes
+ * is marked; each carries its name, so that a page can pick it.
+ */
+public final class CountedSvg {
+
+    private CountedSvg() {}
+
+    /** What it is drawn for. */
+    public enum Ink {
+        /** Colours by age, what goes in the colour of marks. */
+        SCREEN,
+        /** Black on white with numbered boxes, what goes broken. */
+        PAPER
+    }
+
+    /**
+     * One cane as it is drawn.
+     *
+     * @param id its name, or its class
+     * @param points along it in centimetres: to the right, and up
+     * @param widthCm at its foot
+     * @param age years, from 1
+     * @param goesFrom share of its length from its foot at which it is cut; 1 where it stays whole
+     * @param step number of the step that is tied to it, from 1; 0 where none is
+     */
+    record Cane(String id, double[][] points, double widthCm, int age, double goesFrom, int step) {}
+
+    /** A drawing in centimetres. */
+    record Figure(double half, double top, List<Cane> canes, List<double[]> wires) {}
+
+    /** Draws what was counted under operations, in the order of their numbers. */
+    public static String draw(CountSurvey survey, List<CountOperation> operations, Ink ink) {
+        Figure figure = survey.canes() != null
+                ? BushFigure.of(survey.canes(), operations)
+                : survey.row() != null
+                        ? RowFigure.of(survey.row(), operations)
+                        : VineFigure.of(survey.vine(), operations);
+        return write(figure, ink);
+    }
+
+    private static String write(Figure figure, Ink ink) {
+        boolean paper = ink == Ink.PAPER;
+        double half = Math.max(60, figure.half());
+        double top = Math.max(80, figure.top());
+        double unit = (2 * half) / 300;
+        double margin = (paper ? SheetFlags.MARGIN : 12) * unit;
+        StringBuilder out = new StringBuilder(String.format(
+                Locale.ROOT,
+                "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"%.0f %.0f %.0f %.0f\" width=\"340\">",
+                -half - margin,
+                -top - margin,
+                2 * half + 2 * margin,
+                top + margin + 14 * unit));
+        out.append(String.format(
+                Locale.ROOT,
+                "<line x1=\"%.1f\" y1=\"0\" x2=\"%.1f\" y2=\"0\" stroke=\"%s\" stroke-width=\"%.2f\"/>",
+                -half,
+                half,
+                paper ? "#000" : "#6b5a44",
+                1.2 * unit));
+        for (double[] wire : figure.wires()) {
+            out.append(String.format(
+                    Locale.ROOT,
+                    "<line x1=\"%.1f\" y1=\"%.1f\" x2=\"%.1f\" y2=\"%.1f\" stroke=\"%s\" stroke-width=\"%.2f\"/>",
+                    wire[0],
+                    -wire[2],
+                    wire[1],
+                    -wire[2],
+                    paper ? "#555" : "#7f8a8c",
+                    0.8 * unit));
+        }
+        List<Cane> order = new ArrayList<>(figure.canes());
+        order.sort(java.util.Comparator.comparingDouble(Cane::goesFrom).reversed());
+        Map<Integer, SheetFlags.Tie> ties = new HashMap<>();
+        for (Cane cane : order) {
+            cane(out, cane, paper, unit);
+            if (cane.step() > 0) {
+                double[] at = along(cane, Math.min(0.5, Math.max(0.12, cane.goesFrom())));
+                ties.putIfAbsent(cane.step(), new SheetFlags.Tie(at[0], -at[1]));
+            }
+        }
+        if (paper) {
+            int last = ties.keySet().stream().mapToInt(Integer::intValue).max().orElse(0);
+            List<SheetFlags.Tie> all = new ArrayList<>();
+            for (int number = 1; number <= last; number++) {
+                all.add(ties.getOrDefault(number, new SheetFlags.Tie(0, -8 * unit)));
+            }
+            SheetFlags.draw(out, all, half, unit);
+        }
+        return out.append("</svg>").toString();
+    }
+
+    private static void cane(StringBuilder out, Cane cane, boolean paper, double unit) {
+        out.append("<g data-cane=\"").append(cane.id()).append("\" fill=\"none\" stroke-linecap=\"round\">");
+        double width = Math.max((paper ? 1 : 1.3) * unit, cane.widthCm());
+        if (cane.goesFrom() > 0.01) {
+            path(out, cane, 0, cane.goesFrom(), width, paper ? "#000" : colour(cane.age()), "");
+        }
+        if (cane.goesFrom() < 0.99) {
+            String dash = paper ? String.format(Locale.ROOT, "%.1f %.1f", 5 * unit, 4 * unit) : "";
+            path(out, cane, cane.goesFrom(), 1, paper ? 0.9 * unit : width, paper ? "#000" : "#c2185b", dash);
+        }
+        out.append("</g>");
+    }
+
+    private static void path(
+            StringBuilder out, Cane cane, double from, double to, double width, String ink, String dash) {
+        int pieces = 10;
+        out.append("<path d=\"");
+        for (int i = 0; i <= pieces; i++) {
+            double[] at = along(cane, from + (to - from) * i / pieces);
+            out.append(String.format(Locale.ROOT, "%s%.1f %.1f", i == 0 ? "M" : "L", at[0], -at[1]));
+        }
+        out.append(String.format(Locale.ROOT, "\" stroke=\"%s\" stroke-width=\"%.2f\"", ink, width));
+        if (!dash.isEmpty()) {
+            out.append(" stroke-dasharray=\"").append(dash).append('"');
+        }
+        out.append("/>");
+    }
+
+    /** A place on a cane, by share of its length. */
+    private static double[] along(Cane cane, double share) {
+        double[][] points = cane.points();
+        double at = share * (points.length - 1);
+        int before = (int) Math.min(points.length - 2, Math.floor(at));
+        double rest = at - before;
+        return new double[] {
+            points[before][0] + rest * (points[before + 1][0] - points[before][0]),
+            points[before][1] + rest * (points[before + 1][1] - points[before][1])
+        };
+    }
+
+    private static String colour(int age) {
+        String[] byAge = {"#a8382c", "#8a4a35", "#74503e", "#665247", "#5a514b", "#504b48"};
+        return byAge[Math.max(1, Math.min(byAge.length, age)) - 1];
+    }
+
+    /** A number in 0…1 that is always the same for a name, for a drawing that does not jump. */
+    static double noise(String name, int salt) {
+        int hash = (name + salt).hashCode();
+        hash ^= hash >>> 16;
+        hash *= 0x45d9f3b;
+        hash ^= hash >>> 16;
+        return (hash & 0xffff) / 65536.0;
+    }
+
+    /** The number of the step done to a target, from 1; 0 where none is. */
+    static int stepOn(List<CountOperation> operations, String target) {
+        for (int i = 0; i < operations.size(); i++) {
+            if (operations.get(i).target().equals(target)) {
+                return i + 1;
+            }
+        }
+        return 0;
+    }
+}
