@@ -61,6 +61,15 @@ export type AccountLine = Schemas['AccountLine'];
 export type CheckedSeason = Schemas['CheckedSeason'];
 export type PickingLine = Schemas['PickingLine'];
 export type Knowledge = Schemas['Catalogue'];
+export type PlantPage = Schemas['PlantPage'];
+export type PlantMarked = Schemas['PlantMarked'];
+export type PlantLooked = Schemas['PlantLooked'];
+export type CountAssessment = Schemas['CountAssessment'];
+export type CountedPlan = Schemas['CountedPlan'];
+export type CountedStep = Schemas['CountedStep'];
+export type TreePlace = Schemas['TreePlace'];
+
+export type CountSurvey = Schemas['CountSurvey'];
 
 /** The server's token of this page, which goes back with every change so that no other page can make one in our name. */
 function token(): string {

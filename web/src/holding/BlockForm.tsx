@@ -90,7 +90,8 @@ export function BlockForm({
   const queries = useQueryClient();
   const systems = known.data?.systems ?? [];
   const usual = systems.filter((one) => one.species.includes(form.species));
-  const system = form.system || (usual[0]?.id ?? '');
+  const counted = known.data?.counted.find((one) => one.id === form.species);
+  const system = counted ? counted.system : form.system || (usual[0]?.id ?? '');
   const save = useMutation({
     mutationFn: () => {
       const body = {
@@ -177,22 +178,23 @@ export function BlockForm({
       {choice(
         say('block-form.kind-of-tree'),
         form.species,
-        (known.data?.species ?? []).map((one) => [one.id, one.name]),
+        [...(known.data?.species ?? []), ...(known.data?.counted ?? [])].map((one) => [one.id, one.name]),
         (species) => {
           setForm({ ...form, species, system: '' });
         },
       )}
-      {choice(
-        say('block-form.trained-as'),
-        system,
-        (usual.length > 0 && usual.some((one) => one.id === system) ? usual : systems).map((one) => [
-          one.id,
-          one.name,
-        ]),
-        (value) => {
-          setForm({ ...form, system: value });
-        },
-      )}
+      {!counted &&
+        choice(
+          say('block-form.trained-as'),
+          system,
+          (usual.length > 0 && usual.some((one) => one.id === system) ? usual : systems).map((one) => [
+            one.id,
+            one.name,
+          ]),
+          (value) => {
+            setForm({ ...form, system: value });
+          },
+        )}
       {text('cultivar', say('block-form.cultivars'), false)}
       {choice(say('block-form.rootstock'), form.stock, STOCKS(), (stock) => {
         setForm({ ...form, stock });

@@ -234,11 +234,13 @@ function BlockSection({
               <span>
                 <span className="block font-semibold">{tree.label}</span>
                 <span className="block text-[13px] text-muted">
-                  {say('holding-page.leaf-leaf-heightm-m-limbs', {
-                    leaf: tree.leaf,
-                    heightM: tree.heightM.toFixed(1),
-                    limbs: tree.limbs,
-                  })}
+                  {tree.counted
+                    ? say('holding-page.leaf-canes', { leaf: tree.leaf, canes: tree.limbs })
+                    : say('holding-page.leaf-leaf-heightm-m-limbs', {
+                        leaf: tree.leaf,
+                        heightM: tree.heightM.toFixed(1),
+                        limbs: tree.limbs,
+                      })}
                 </span>
               </span>
               <span className="min-w-0 max-md:order-last max-md:col-span-2">
@@ -246,7 +248,9 @@ function BlockSection({
                   <span className="text-moss">{say('holding-page.well-nothing-to-cut-this')}</span>
                 ) : (
                   <>
-                    <span className="font-semibold">{ruleName(tree.firstRule)}.</span>{' '}
+                    {ruleName(tree.firstRule) && (
+                      <span className="font-semibold">{ruleName(tree.firstRule)}. </span>
+                    )}
                     <span className="text-[14px]">{tree.first}</span>
                   </>
                 )}
@@ -263,7 +267,7 @@ function BlockSection({
                   </>
                 )}
               </span>
-              <Shade share={tree.shade} over={tree.shaded} />
+              {tree.counted ? <span /> : <Shade share={tree.shade} over={tree.shaded} />}
               <span className="text-right max-md:order-first max-md:col-start-2 max-md:row-start-1">
                 <span
                   className={`inline-block rounded-sm px-2 py-0.5 text-[13px] font-semibold ${stateLook(tree.state)}`}

@@ -1,9 +1,8 @@
-import { say, useSay } from '../text/say';
+import { useSay } from '../text/say';
 import type { Totals, TreePage } from '../api/client';
-import { Button } from '../ui/Button';
 import { Gauge } from '../ui/Gauge';
 import { minutes, percent } from '../ui/words';
-import type { SaveState } from './decisions';
+import { SaveNote, SaveTrouble } from './SaveNote';
 import type { Work } from './useWork';
 
 interface Props {
@@ -13,32 +12,10 @@ interface Props {
   work: Work;
 }
 
-const SAVE_WORDS: Record<SaveState, string> = {
-  get saved() {
-    return say('gauges.saved');
-  },
-  get waiting() {
-    return say('gauges.saving');
-  },
-  get saving() {
-    return say('gauges.saving');
-  },
-  get retrying() {
-    return say('gauges.not-saved-trying-again');
-  },
-  get stale() {
-    return say('gauges.not-saved');
-  },
-  get refused() {
-    return say('gauges.not-saved');
-  },
-};
-const IN_ORDER: ReadonlySet<SaveState> = new Set(['saved', 'waiting', 'saving']);
-
 /** What the marks come to, each against its limit. */
 export function Gauges({ reading, limits, totals, work }: Props) {
   const say = useSay();
-  const { saveState, markError: error } = work;
+  const { markError: error } = work;
   const wood = totals?.woodShare ?? 0;
   const big = totals?.bigCuts ?? 0;
   const shadeBefore = reading.light.underFruitLight;
@@ -110,24 +87,9 @@ export function Gauges({ reading, limits, totals, work }: Props) {
             say('gauges.nothing-to-do-yet')
           )}
         </span>
-        <span role="status" className={IN_ORDER.has(saveState) ? '' : 'font-semibold text-lichen'}>
-          {SAVE_WORDS[saveState]}
-        </span>
+        <SaveNote work={work} />
       </p>
-      {saveState === 'refused' && (
-        <p role="alert" className="mt-1 text-[13px] font-semibold text-lichen">
-          {work.saveTrouble}
-        </p>
-      )}
-      {saveState === 'stale' && (
-        <div role="alert" className="mt-1 border-l-4 border-lichen bg-lichen-wash px-3 py-1.5 text-[13.5px]">
-          <p>{work.saveTrouble}</p>
-          <span className="mt-1 flex flex-wrap gap-2">
-            <Button onClick={work.loadNewer}>{say('gauges.load-the-newer-marks')}</Button>
-            <Button onClick={work.keepMine}>{say('gauges.keep-mine-instead')}</Button>
-          </span>
-        </div>
-      )}
+      <SaveTrouble work={work} />
       {error && (
         <p role="alert" className="mt-1 text-[13px] font-semibold text-lichen">
           {error.message}

@@ -1,199 +1,28 @@
-import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useReducer, useRef } from 'react';
-import {
-  answer,
-  api,
-  sendOnLeaving,
-  type Decisions,
-  type Mark,
-  type Marked,
-  type TreePage,
-} from '../api/client';
-import { Problem } from '../api/problem';
-import {
-  allowing,
-  begin,
-  current,
-  decide,
-  refusing,
-  same,
-  taking,
-  toSend,
-  unacknowledged,
-  unmarking,
-  waitBeforeSending,
-  type SaveState,
-} from './decisions';
-import { useWho } from '../people/who';
-import { dropUnsent, keepUnsent, unsentOf } from './unsent';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { answer, api, type Marked, type TreePage } from '../api/client';
+import { useDeciding, type DecidingWork } from './useDeciding';
 
-export interface Work {
-  decisions: Decisions;
-  marks: Mark[];
+export interface Work extends DecidingWork {
   marked: Marked | undefined;
   markError: Error | null;
-  saveState: SaveState;
-  saveTrouble: string;
-  canUndo: boolean;
-  canRedo: boolean;
-  take: (mark: Mark) => void;
-  unmark: (key: string) => void;
-  refuse: (key: string) => void;
-  allow: (key: string) => void;
-  clear: () => void;
-  change: (next: Decisions) => void;
-  undo: () => void;
-  redo: () => void;
-  /** Leaves this window's marks and shows those that somebody else made. */
-  loadNewer: () => void;
-  /** Puts this window's marks in the place of those that somebody else made. */
-  keepMine: () => void;
 }
 
-const REFUSED_FROM = 400;
-const REFUSED_TO = 500;
-/** Answers that are no refusal of what was sent: nobody signed in, or too much asked at this moment. */
-const ASK_AGAIN: ReadonlySet<number> = new Set([401, 408, 429]);
-
-/**
- * What the grower decides on one tree. Every click is kept on this device at once and sent a moment later; leaving the page
- * sends it at once, and what could not be sent is sent when the tree is opened again.
- */
+/** What the grower decides on one tree, and what the marks do to it. */
 export function useWork(id: number, page: TreePage): Work {
-  const surveyId = page.name.surveyId;
-  const { login } = useWho();
-  const [deciding, dispatch] = useReducer(decide, null, () =>
-    begin(page.decisions, page.workVersion, surveyId, unsentOf(login, id)),
-  );
-  const queries = useQueryClient();
-  const decisions = current(deciding);
-  const marks = decisions.marks ?? [];
-  const latest = useRef(deciding);
-  const sending = useRef(false);
-
-  useEffect(() => {
-    latest.current = deciding;
-    if (unacknowledged(deciding)) keepUnsent(login, id, { decisions, version: deciding.version, surveyId });
-    else dropUnsent(login, id);
-  }, [deciding, decisions, id, login, surveyId]);
-
-  const send = useCallback(async () => {
-    if (sending.current || !toSend(latest.current)) return;
-    sending.current = true;
-    const before = latest.current.saved;
-    const sent = current(latest.current);
-    const version = latest.current.version;
-    dispatch({ type: 'sending' });
-    try {
-      const kept = await answer(
-        api.PUT('/api/trees/{id}/work', { params: { path: { id } }, body: { decisions: sent, version } }),
-      );
-      dispatch({ type: 'saved', sent, version: kept.version });
-      if (
-        before.school !== sent.school ||
-        before.schoolLines !== sent.schoolLines ||
-        before.hold !== sent.hold
-      ) {
-        void queries.invalidateQueries({ queryKey: ['tree', id] }); // another school reads the tree otherwise
-      }
-      queries.removeQueries({ queryKey: ['tree', id], type: 'inactive' });
-      void queries.invalidateQueries({ queryKey: ['holding'] });
-    } catch (error) {
-      const status = error instanceof Problem ? error.status : 0;
-      const why = error instanceof Error ? error.message : '';
-      if (status === 409) {
-        // what was sent on leaving the page may be there already
-        const now = await answer(api.GET('/api/trees/{id}', { params: { path: { id } } })).catch(() => null);
-        if (now && same(now.decisions, sent)) dispatch({ type: 'saved', sent, version: now.workVersion });
-        else dispatch({ type: 'stale', why });
-      } else if (status >= REFUSED_FROM && status < REFUSED_TO && !ASK_AGAIN.has(status))
-        dispatch({ type: 'refused', why });
-      else dispatch({ type: 'unanswered' });
-    } finally {
-      sending.current = false;
-    }
-  }, [id, queries]);
-
-  useEffect(() => {
-    if (!toSend(deciding)) return undefined;
-    const wait = setTimeout(() => void send(), waitBeforeSending(deciding));
-    return () => {
-      clearTimeout(wait);
-    };
-  }, [deciding, send]);
-
-  // leaving: within the program the save goes on by itself; leaving it altogether, the browser is asked to carry it out
-  useEffect(() => {
-    const leave = () => {
-      const now = latest.current;
-      if (toSend(now) && unacknowledged(now) && !sending.current) {
-        sendOnLeaving(`/api/trees/${id}/work`, { decisions: current(now), version: now.version });
-      }
-    };
-    const online = () => void send();
-    window.addEventListener('pagehide', leave);
-    window.addEventListener('online', online);
-    return () => {
-      window.removeEventListener('pagehide', leave);
-      window.removeEventListener('online', online);
-      void send();
-    };
-  }, [id, send]);
-
+  const work = useDeciding(id, {
+    decisions: page.decisions,
+    workVersion: page.workVersion,
+    surveyId: page.name.surveyId,
+    together: page.together,
+    page: 'tree',
+    newest: () => answer(api.GET('/api/trees/{id}', { params: { path: { id } } })),
+  });
   const marked = useQuery({
-    queryKey: ['marks', id, decisions],
-    queryFn: () => answer(api.POST('/api/trees/{id}/marks', { params: { path: { id } }, body: decisions })),
+    queryKey: ['marks', id, work.decisions],
+    queryFn: () =>
+      answer(api.POST('/api/trees/{id}/marks', { params: { path: { id } }, body: work.decisions })),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });
-
-  const change = useCallback((to: Decisions) => {
-    dispatch({ type: 'change', to });
-  }, []);
-  const newest = () => answer(api.GET('/api/trees/{id}', { params: { path: { id } } }));
-
-  return {
-    decisions,
-    marks,
-    marked: marked.data,
-    markError: marked.error,
-    saveState: deciding.state,
-    saveTrouble: deciding.why,
-    canUndo: deciding.now > 0,
-    canRedo: deciding.now < deciding.past.length - 1,
-    take: (mark) => {
-      change(taking(decisions, mark, page.together));
-    },
-    unmark: (key) => {
-      change(unmarking(decisions, key));
-    },
-    refuse: (key) => {
-      change(refusing(decisions, key));
-    },
-    allow: (key) => {
-      change(allowing(decisions, key));
-    },
-    clear: () => {
-      change({ ...decisions, marks: [], refused: [] });
-    },
-    change,
-    undo: () => {
-      dispatch({ type: 'undo' });
-    },
-    redo: () => {
-      dispatch({ type: 'redo' });
-    },
-    loadNewer: () => {
-      dropUnsent(login, id);
-      void newest().then((fresh) => {
-        dispatch({ type: 'loaded', decisions: fresh.decisions, version: fresh.workVersion });
-        void queries.invalidateQueries({ queryKey: ['tree', id] });
-      });
-    },
-    keepMine: () => {
-      void newest().then((fresh) => {
-        dispatch({ type: 'mine', version: fresh.workVersion });
-      });
-    },
-  };
+  return { ...work, marked: marked.data, markError: marked.error };
 }

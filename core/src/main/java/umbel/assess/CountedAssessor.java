@@ -260,6 +260,11 @@ public final class CountedAssessor {
         return Statement.of("count.form").with("form", Value.choice(kind.form().word()));
     }
 
+    /** What a rule is called. */
+    public String name(CountRule rule) {
+        return speech.say(Statement.of("count.rule." + rule.id()));
+    }
+
     /** What an operation is, in words. */
     public String title(CountOperation operation) {
         return speech.say(CountText.titleOf(operation));

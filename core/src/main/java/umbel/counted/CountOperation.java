@@ -1,8 +1,11 @@
 package umbel.counted;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 
 /**
  * One thing done to a counted plant.
@@ -37,6 +40,23 @@ public record CountOperation(
             return Arrays.stream(values())
                     .filter(kind -> kind.word().equals(word))
                     .findFirst();
+        }
+
+        /** By operation, those that may be done to the same canes beside it: thinning, tipping, shortening and tying. */
+        public static Map<String, List<String>> together() {
+            List<Kind> same = List.of(THIN, TIP, SHORTEN, TIE, LAY);
+            Map<String, List<String>> together = new TreeMap<>();
+            for (Kind kind : values()) {
+                together.put(
+                        kind.word(),
+                        same.contains(kind)
+                                ? same.stream()
+                                        .filter(other -> other != kind)
+                                        .map(Kind::word)
+                                        .toList()
+                                : List.of());
+            }
+            return together;
         }
 
         /** The word of the open format. */

@@ -95,6 +95,7 @@ class CountedAssessorTest {
         for (String language : Catalogue.LANGUAGES) {
             assertThat(Catalogue.of(language).has("count.finding." + rule.id())).isTrue();
             assertThat(Catalogue.of(language).has("count.why." + rule.id())).isTrue();
+            assertThat(Catalogue.of(language).has("count.rule." + rule.id())).isTrue();
         }
     }
 

@@ -39,6 +39,7 @@ class CatalogueTest {
             "block.even.",
             "measure.",
             "count.finding.",
+            "count.rule.",
             "count.why.",
             "count.title.",
             "count.place.");

@@ -36,6 +36,17 @@ class ApiDescription {
             "ShootCount",
             "SpurCount",
             "AssessRequest",
+            "CountRequest",
+            "CountSurvey",
+            "PlantFacts",
+            "BushCane",
+            "Row",
+            "Sample",
+            "RowCanes",
+            "Laterals",
+            "Vine",
+            "Arm",
+            "VineCane",
             "LimitsAsked",
             "Mark",
             "Decisions",
@@ -44,17 +55,20 @@ class ApiDescription {
             "DoneStep");
 
     /** Parts of answers that may be missing though they are no boxed numbers. */
-    private static final Map<String, Set<String>> MAY_BE_MISSING = Map.of(
-            "RecordLine", Set.of("outcome"),
-            "LearnedAnswer", Set.of("since"),
-            "BlockSeason", Set.of("windowEnd"),
-            "PlacedBlock", Set.of("windowEnd", "weather"),
-            "WeatherImport", Set.of("from", "to"),
-            "KeyLine", Set.of("lastUsed"),
-            "Assessment", Set.of("inOneWinter"),
-            "Plans", Set.of("inOneWinter"),
-            "SchedulePage", Set.of("again"),
-            "StageAnswer", Set.of("fruits", "sprouts", "summer"));
+    private static final Map<String, Set<String>> MAY_BE_MISSING = Map.ofEntries(
+            Map.entry("RecordLine", Set.of("outcome")),
+            Map.entry("LearnedAnswer", Set.of("since")),
+            Map.entry("BlockSeason", Set.of("windowEnd")),
+            Map.entry("PlacedBlock", Set.of("windowEnd", "weather")),
+            Map.entry("WeatherImport", Set.of("from", "to")),
+            Map.entry("KeyLine", Set.of("lastUsed")),
+            Map.entry("Assessment", Set.of("inOneWinter")),
+            Map.entry("Plans", Set.of("inOneWinter")),
+            Map.entry("SchedulePage", Set.of("again")),
+            Map.entry("StageAnswer", Set.of("fruits", "sprouts", "summer")),
+            Map.entry("CountedReading", Set.of("light", "canes", "nodes")),
+            Map.entry("CountedStep", Set.of("skipped")),
+            Map.entry("ValueAnswer", Set.of("unit", "limbs", "word", "statements")));
 
     @Bean
     OpenAPI umbelApi() {

@@ -1,6 +1,7 @@
 package umbel.app.plan;
 
 import java.util.List;
+import java.util.Map;
 import umbel.assess.Assessment;
 import umbel.assess.CountAssessment;
 import umbel.assess.Mark;
@@ -21,6 +22,7 @@ public final class CountedAnswers {
      * @param surveyedOn day of its survey
      * @param workVersion -1 while nothing was decided
      * @param workedOn the day of the last visit since it was surveyed; empty where there was none
+     * @param together by operation, those that may be marked on the same canes beside it
      */
     public record PlantPage(
             PlantName name,
@@ -31,14 +33,16 @@ public final class CountedAnswers {
             Decisions decisions,
             long workVersion,
             boolean workOutdated,
-            String workedOn) {}
+            String workedOn,
+            Map<String, List<String>> together) {}
 
     /**
      * A plant read and planned for.
      *
      * @param drawing as found, as SVG
+     * @param ruleNames what the rules of its findings are called, by id
      */
-    public record PlantLooked(CountAssessment assessment, String drawing) {}
+    public record PlantLooked(CountAssessment assessment, String drawing, Map<String, String> ruleNames) {}
 
     /**
      * What marks come to.

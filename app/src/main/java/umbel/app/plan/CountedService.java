@@ -1,6 +1,8 @@
 package umbel.app.plan;
 
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import org.springframework.stereotype.Service;
 import umbel.app.log.RecordRepository;
 import umbel.app.orchard.OrchardTree;
@@ -14,6 +16,7 @@ import umbel.assess.CountedAssessor;
 import umbel.assess.Mark;
 import umbel.counted.CountOperation;
 import umbel.counted.CountOutcome;
+import umbel.counted.CountRule;
 import umbel.counted.CountSurvey;
 import umbel.drawing.CountedSvg;
 import umbel.plant.CountedPlant;
@@ -68,14 +71,20 @@ class CountedService {
                 current.outdated(),
                 records.findLastThatCounts(id, survey.id(), survey.surveyedOn())
                         .map(visit -> visit.doneOn().toString())
-                        .orElse(""));
+                        .orElse(""),
+                CountOperation.Kind.together());
     }
 
     /** A counted plant that nobody saved. */
     CountedAnswers.PlantLooked look(CountSurvey survey, Decisions decisions) {
         CountAssessment assessment = assessor.in(Reader.speech())
                 .assess(new CountRequest(survey, decisions.moment().word(), null));
-        return new CountedAnswers.PlantLooked(assessment, CountedSvg.draw(survey, List.of(), CountedSvg.Ink.SCREEN));
+        Map<String, String> names = new TreeMap<>();
+        for (CountRule rule : CountRule.values()) {
+            names.put(rule.id(), assessor.in(Reader.speech()).name(rule));
+        }
+        return new CountedAnswers.PlantLooked(
+                assessment, CountedSvg.draw(survey, List.of(), CountedSvg.Ink.SCREEN), names);
     }
 
     /** What marks come to. */
