@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { answer, api, type Decisions, type PlantPage } from '../api/client';
+import { answer, api, type PlantPage } from '../api/client';
 import { keyOf } from '../api/marks';
 import { useMayChange } from '../people/who';
 import { say, useSay } from '../text/say';
