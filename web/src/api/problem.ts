@@ -29,3 +29,8 @@ export function askAgain(failures: number, error: unknown): boolean {
   if (status >= REFUSED && status < SERVER_FAILED) return false;
   return failures < (status === BUSY ? TIMES_WHEN_BUSY : 1);
 }
+
+/** Whether the page of a tree was refused because its plant is counted and has pages of its own. */
+export function isCounted(error: unknown): boolean {
+  return error instanceof Problem && error.status === 409;
+}

@@ -46,6 +46,7 @@ export function BlockPage() {
       <h1 className="text-[28px] font-bold">{block.name}</h1>
       <p className="text-muted">
         {say('block-page.treecount-speciesname-trees-systemname-planted', {
+          counted: block.counted || 'no',
           treeCount: block.treeCount.toLocaleString(locale()),
           speciesName: block.speciesName,
           systemName: block.systemName.toLowerCase(),

@@ -205,6 +205,7 @@ function BlockSection({
         </h2>
         <p className="text-[14px] text-muted">
           {say('holding-page.treecount-speciesname-trees-cultivar-systemname', {
+            counted: block.counted || 'no',
             treeCount: block.treeCount.toLocaleString(locale()),
             speciesName: block.speciesName,
             cultivar: block.cultivar,

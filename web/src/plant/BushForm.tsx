@@ -65,11 +65,11 @@ export function BushForm({ survey, set }: { survey: CountSurvey; set: (next: Cou
       </div>
       <ol className="mt-3">
         {canes.map((cane, i) => (
-          <li key={cane.id} className="flex flex-wrap items-end gap-x-3 gap-y-1 border-t border-line py-2">
-            <span className="min-h-10 w-10 pt-2 font-semibold">{cane.id}</span>
+          <li key={cane.id} className="flex flex-wrap items-end gap-x-2 gap-y-1 border-t border-line py-2">
+            <span className="min-h-10 w-8 pt-2 font-semibold">{cane.id}</span>
             <NumberField
               name={say('count-form.age')}
-              width="w-16"
+              width="w-14"
               value={cane.age_y}
               set={(age_y) => {
                 change(withChanged(canes, i, { age_y }));
@@ -77,7 +77,7 @@ export function BushForm({ survey, set }: { survey: CountSurvey; set: (next: Cou
             />
             <NumberField
               name={say('count-form.thickness-mm')}
-              width="w-16"
+              width="w-14"
               value={cane.diameter_mm}
               set={(diameter_mm) => {
                 change(withChanged(canes, i, { diameter_mm }));
@@ -85,7 +85,7 @@ export function BushForm({ survey, set }: { survey: CountSurvey; set: (next: Cou
             />
             <NumberField
               name={say('count-form.height-cm')}
-              width="w-16"
+              width="w-14"
               value={cane.height_cm}
               set={(height_cm) => {
                 change(withChanged(canes, i, { height_cm }));
@@ -117,7 +117,7 @@ export function BushForm({ survey, set }: { survey: CountSurvey; set: (next: Cou
             />
             <NumberField
               name={say('count-form.flower-buds')}
-              width="w-16"
+              width="w-14"
               value={cane.flowerBuds}
               set={(flowerBuds) => {
                 change(withChanged(canes, i, { flowerBuds }));

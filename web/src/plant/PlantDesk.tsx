@@ -10,7 +10,7 @@ import { useDeciding } from '../tree/useDeciding';
 import { Button } from '../ui/Button';
 import { PHASES } from '../ui/phases';
 import { Failed } from '../ui/States';
-import { day, minutes } from '../ui/words';
+import { day, minutes, TIMING_WORDS } from '../ui/words';
 import { markOf } from './marks';
 import { Ages, PlantGauges, Seasons } from './PlantFigures';
 import { PlantFindings, PlantSteps } from './PlantSteps';
@@ -182,7 +182,9 @@ export function PlantDesk({ id, page }: { id: number; page: PlantPage }) {
                   ))}
                 </select>
               </label>
-              <p className="px-5 text-[14px]">{assessment.timing.reasons[0]}</p>
+              <p className="px-5 text-[14px]">
+                <b>{TIMING_WORDS[assessment.timing.verdict]}.</b> {assessment.timing.reasons[0]}
+              </p>
               {looked.isError && <Failed error={looked.error} retry={() => void looked.refetch()} />}
               {plan && plan.steps.length > 0 && (
                 <div className="flex gap-2 px-5 pt-3">

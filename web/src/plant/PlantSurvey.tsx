@@ -116,7 +116,7 @@ function Counting({ place, before }: { place: TreePlace; before: CountSurvey | u
     ['high', say('count-form.high-vigour')],
   ] as const;
   return (
-    <div className="mx-auto grid max-w-[1180px] grid-cols-[minmax(0,1fr)_360px] gap-8 px-6 py-6 max-lg:grid-cols-1 max-sm:px-4">
+    <div className="mx-auto grid max-w-[1180px] grid-cols-[minmax(0,1fr)_320px] gap-6 px-6 py-6 max-lg:grid-cols-1 max-sm:px-4">
       <div>
         <h1 className="text-[26px] font-bold">{say('count-form.count-label', { label: place.label })}</h1>
         <div className="my-3 flex flex-wrap gap-3">
@@ -182,7 +182,7 @@ function Counting({ place, before }: { place: TreePlace; before: CountSurvey | u
           </Button>
         </div>
       </div>
-      <aside className="max-lg:order-first">
+      <aside>
         {looked.error instanceof Problem && (
           <ul className="border-l-4 border-lichen bg-lichen-wash px-3 py-2 text-[14px]">
             {looked.error.errors.map((error) => (

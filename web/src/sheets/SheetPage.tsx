@@ -1,8 +1,9 @@
 import { useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, Navigate, useParams } from 'react-router';
 import { answer, api } from '../api/client';
+import { isCounted } from '../api/problem';
 import { keyOf, markFrom } from '../api/marks';
 import { prepare } from '../stand/geometry';
 import { Button } from '../ui/Button';
@@ -46,6 +47,7 @@ export function SheetPage() {
   });
   const stand = useMemo(() => (page.data ? prepare(page.data.drawing) : null), [page.data]);
   const failed = page.error ?? steps.error ?? marked.error;
+  if (isCounted(page.error)) return <Navigate replace to={`/field/trees/${id}`} />;
   if (failed) return <Failed error={failed} retry={() => void page.refetch()} />;
   if (!page.data || !steps.data || !marked.data || !stand)
     return <Loading what={say('sheet-page.writing-the-sheet')} />;

@@ -6,7 +6,7 @@ import { keyOf, limbOf, markFrom } from '../api/marks';
 import { Button } from '../ui/Button';
 import { PHASES } from '../ui/phases';
 import { Failed, Loading } from '../ui/States';
-import { day, minutes, percent, STAGE_WORDS } from '../ui/words';
+import { day, minutes, percent, STAGE_WORDS, TIMING_WORDS } from '../ui/words';
 import { PlanChoices } from './PlanChoices';
 import { PlansBeside } from './PlansBeside';
 import { SchoolsBeside } from './SchoolsBeside';
@@ -52,20 +52,6 @@ const PLAN_WORDS: Record<string, string> = {
 const STILL_TO_COME = ['gentler', 'firmer', 'nothing'];
 /** So many steps of later winters are shown at once; more are folded. */
 const FEW_LATER = 6;
-const TIMING_WORDS: Record<string, string> = {
-  get allowed() {
-    return say('plan-panel.allowed-now');
-  },
-  get better() {
-    return say('plan-panel.a-good-time');
-  },
-  get best() {
-    return say('plan-panel.the-best-time');
-  },
-  get not() {
-    return say('plan-panel.not-now');
-  },
-};
 
 /** The proposed work in its order; each step can be taken, changed or left. */
 export function PlanPanel({

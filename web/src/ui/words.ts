@@ -29,6 +29,22 @@ export const STAGE_WORDS: Record<string, string> = {
   },
 };
 
+/** Whether a time of the year suits the work. */
+export const TIMING_WORDS: Record<string, string> = {
+  get allowed() {
+    return say('plan-panel.allowed-now');
+  },
+  get better() {
+    return say('plan-panel.a-good-time');
+  },
+  get best() {
+    return say('plan-panel.the-best-time');
+  },
+  get not() {
+    return say('plan-panel.not-now');
+  },
+};
+
 /** Lines of a school in plain words. */
 export const LINE_WORDS: Record<string, string> = {
   get rivalDiameterRatio() {

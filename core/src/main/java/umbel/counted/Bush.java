@@ -1,6 +1,7 @@
 package umbel.counted;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -21,6 +22,7 @@ public final class Bush implements Counted {
     /** Seasons that are told after a plan. */
     static final int SEASONS = 3;
 
+    private static final List<String> STAGES = List.of("unsound", "uprights", "renewal", "detail", "crop");
     private static final double AGE_TOLD = 0.9;
     private static final double AGE_FROM_THICKNESS = 0.5;
     private static final double NOTHING_MEASURED = 0.35;
@@ -123,7 +125,7 @@ public final class Bush implements Counted {
         List<BushCane> stay = standing(steps.stream().map(CountStep::operation).toList());
         return new CountPlan(
                 name,
-                merged(steps),
+                inOrder(merged(steps)),
                 groups(stay),
                 0,
                 seasons(name, stay, deflowered),
@@ -342,6 +344,13 @@ public final class Bush implements Counted {
             }
         }
         return stay;
+    }
+
+    /** Steps by their stage, in the order of the work. */
+    private static List<CountStep> inOrder(List<CountStep> steps) {
+        return steps.stream()
+                .sorted(Comparator.comparingInt(step -> STAGES.indexOf(step.stage())))
+                .toList();
     }
 
     /** Steps on canes that were counted together as one step. */

@@ -9,7 +9,7 @@ import umbel.counted.CountSurvey;
 final class BushFigure {
 
     private static final double USUAL_HEIGHT_CM = 150;
-    private static final double TWIG_SHARE = 0.16;
+    private static final double TWIG_SHARE = 0.2;
 
     private BushFigure() {}
 
@@ -81,27 +81,41 @@ final class BushFigure {
         };
     }
 
-    /** Side twigs on canes that have borne; more of them on twiggy ones. */
+    /** Side twigs on canes that have borne, with finer ones on them; more on twiggy canes. */
     private static List<CountedSvg.Cane> twigs(CountedSvg.Cane cane, CountSurvey.BushCane entry) {
         List<CountedSvg.Cane> twigs = new ArrayList<>();
-        int count = cane.age() < 2 ? 0 : Boolean.TRUE.equals(entry.twiggy()) ? 14 : Math.min(10, 3 + cane.age());
+        int count = cane.age() < 2 ? 0 : Boolean.TRUE.equals(entry.twiggy()) ? 16 : Math.min(12, 4 + cane.age());
         double[][] points = cane.points();
         double length =
                 Math.hypot(points[points.length - 1][0] - points[0][0], points[points.length - 1][1] - points[0][1]);
         for (int i = 0; i < count; i++) {
-            double at = 0.42 + 0.55 * (i + 0.5) / count;
-            double[] foot = points[(int) Math.round(at * (points.length - 1))];
+            String name = entry.id() + "/" + i;
+            double at = 0.4 + 0.58 * (i + 0.5) / count;
+            double place = at * (points.length - 1);
+            int before = (int) Math.min(points.length - 2, Math.floor(place));
+            double[] foot = between(points[before], points[before + 1], place - before);
             double side = i % 2 == 0 ? 1 : -1;
-            double turn = Math.toRadians(28 + 30 * CountedSvg.noise(entry.id() + i, 3));
-            double reach = TWIG_SHARE * length * (0.7 + 0.6 * CountedSvg.noise(entry.id() + i, 4));
-            double[][] course = {
-                foot,
-                {foot[0] + side * 0.6 * reach * Math.sin(turn), foot[1] + 0.55 * reach * Math.cos(turn)},
-                {foot[0] + side * reach * Math.sin(turn), foot[1] + reach * Math.cos(turn)}
-            };
-            double stays = at <= cane.goesFrom() ? 1 : 0;
-            twigs.add(new CountedSvg.Cane(entry.id(), course, 0.35, 1, cane.goesFrom() >= 0.99 ? 1 : stays, 0));
+            double turn = side * Math.toRadians(24 + 26 * CountedSvg.noise(name, 3));
+            double reach = TWIG_SHARE * length * (0.8 + 0.6 * CountedSvg.noise(name, 4)) * (1.25 - 0.6 * at);
+            double stays = cane.goesFrom() >= 0.99 || at <= cane.goesFrom() ? 1 : 0;
+            twigs.add(twig(entry.id(), foot, turn, reach, stays));
+            double[] fork = {foot[0] + 0.5 * reach * Math.sin(turn), foot[1] + 0.55 * reach * Math.cos(turn)};
+            twigs.add(twig(entry.id(), fork, turn - side * 0.6, 0.5 * reach, stays));
+            twigs.add(twig(entry.id(), fork, turn + side * 0.5, 0.42 * reach, stays));
         }
         return twigs;
+    }
+
+    private static CountedSvg.Cane twig(String id, double[] foot, double turn, double reach, double stays) {
+        double[][] course = {
+            foot,
+            {foot[0] + 0.55 * reach * Math.sin(1.15 * turn), foot[1] + 0.5 * reach * Math.cos(turn)},
+            {foot[0] + reach * Math.sin(turn), foot[1] + reach * Math.cos(turn)}
+        };
+        return new CountedSvg.Cane(id, course, 0.3, 1, stays, 0);
+    }
+
+    private static double[] between(double[] one, double[] other, double share) {
+        return new double[] {one[0] + share * (other[0] - one[0]), one[1] + share * (other[1] - one[1])};
     }
 }

@@ -14,6 +14,9 @@ import umbel.counted.CountSurvey;
  */
 public final class CountedSvg {
 
+    /** Wood thinner than this is drawn as a twig. */
+    private static final double TWIG_CM = 0.5;
+
     private CountedSvg() {}
 
     /** What it is drawn for. */
@@ -86,7 +89,7 @@ public final class CountedSvg {
         for (Cane cane : order) {
             cane(out, cane, paper, unit);
             if (cane.step() > 0) {
-                double[] at = along(cane, Math.min(0.5, Math.max(0.12, cane.goesFrom())));
+                double[] at = along(cane, Math.min(0.5, Math.max(0.3, cane.goesFrom())));
                 ties.putIfAbsent(cane.step(), new SheetFlags.Tie(at[0], -at[1]));
             }
         }
@@ -103,7 +106,8 @@ public final class CountedSvg {
 
     private static void cane(StringBuilder out, Cane cane, boolean paper, double unit) {
         out.append("<g data-cane=\"").append(cane.id()).append("\" fill=\"none\" stroke-linecap=\"round\">");
-        double width = Math.max((paper ? 1 : 1.3) * unit, cane.widthCm());
+        double least = cane.widthCm() < TWIG_CM ? 0.7 : paper ? 1 : 1.3;
+        double width = Math.max(least * unit, cane.widthCm());
         if (cane.goesFrom() > 0.01) {
             path(out, cane, 0, cane.goesFrom(), width, paper ? "#000" : colour(cane.age()), "");
         }
@@ -116,7 +120,7 @@ public final class CountedSvg {
 
     private static void path(
             StringBuilder out, Cane cane, double from, double to, double width, String ink, String dash) {
-        int pieces = 10;
+        int pieces = cane.widthCm() < TWIG_CM ? 4 : 12;
         out.append("<path d=\"");
         for (int i = 0; i <= pieces; i++) {
             double[] at = along(cane, from + (to - from) * i / pieces);
@@ -132,17 +136,26 @@ public final class CountedSvg {
     /** A place on a cane, by share of its length. */
     private static double[] along(Cane cane, double share) {
         double[][] points = cane.points();
-        double at = share * (points.length - 1);
-        int before = (int) Math.min(points.length - 2, Math.floor(at));
+        int last = points.length - 1;
+        double at = share * last;
+        int before = (int) Math.min(last - 1, Math.floor(at));
         double rest = at - before;
+        double[] ahead = points[Math.max(0, before - 1)];
+        double[] from = points[before];
+        double[] to = points[before + 1];
+        double[] behind = points[Math.min(last, before + 2)];
         return new double[] {
-            points[before][0] + rest * (points[before + 1][0] - points[before][0]),
-            points[before][1] + rest * (points[before + 1][1] - points[before][1])
+            smooth(ahead[0], from[0], to[0], behind[0], rest), smooth(ahead[1], from[1], to[1], behind[1], rest)
         };
     }
 
+    /** Between two of four values in a row, on a Catmull–Rom curve. */
+    private static double smooth(double a, double b, double c, double d, double t) {
+        return 0.5 * (2 * b + (c - a) * t + (2 * a - 5 * b + 4 * c - d) * t * t + (3 * b - a - 3 * c + d) * t * t * t);
+    }
+
     private static String colour(int age) {
-        String[] byAge = {"#a8382c", "#8a4a35", "#74503e", "#665247", "#5a514b", "#504b48"};
+        String[] byAge = {"#b5392c", "#98522f", "#7d5f42", "#6b6153", "#5b5752", "#484644"};
         return byAge[Math.max(1, Math.min(byAge.length, age)) - 1];
     }
 

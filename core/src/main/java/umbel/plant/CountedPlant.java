@@ -12,6 +12,7 @@ import umbel.assess.Mark;
 import umbel.counted.CountOperation;
 import umbel.counted.CountOutcome;
 import umbel.counted.CountPlan;
+import umbel.counted.CountReading;
 import umbel.counted.CountStep;
 import umbel.counted.CountSurvey;
 import umbel.counted.Counted;
@@ -83,6 +84,21 @@ public final class CountedPlant implements Plant {
                 parts(),
                 ONE_GRAM,
                 survey.surveyedOn());
+    }
+
+    /** How many canes were counted on it. */
+    public int canes() {
+        if (survey.canes() != null) {
+            return survey.canes().stream()
+                    .mapToInt(cane -> cane.count() == null ? 1 : cane.count())
+                    .sum();
+        }
+        if (survey.vine() != null) {
+            return survey.vine().canes() == null ? 0 : survey.vine().canes().size();
+        }
+        return (int) counted.reading().canes().groups().stream()
+                .mapToDouble(CountReading.Group::count)
+                .sum();
     }
 
     private List<PlantFacts.Part> parts() {

@@ -96,7 +96,8 @@ class CountedPlantTest {
 
     @Test
     void aBushTellsItsFacts() {
-        Plant plant = CountedPlant.read(Counts.survey(BUSH), Knowledge.shipped());
+        CountedPlant plant = CountedPlant.read(Counts.survey(BUSH), Knowledge.shipped());
+        assertThat(plant.canes()).isEqualTo(13);
         assertThat(plant.facts().label()).isEqualTo("Blue Bank 1-1");
         assertThat(plant.facts().kind()).isEqualTo("blueberry");
         assertThat(plant.facts().parts()).hasSize(7);

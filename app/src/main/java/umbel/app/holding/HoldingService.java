@@ -28,6 +28,7 @@ import umbel.knowledge.Knowledge;
 import umbel.knowledge.PlanParameters;
 import umbel.knowledge.Species;
 import umbel.knowledge.TrainingSystem;
+import umbel.plant.CountedPlant;
 import umbel.plant.Plant;
 import umbel.plant.PlantFacts;
 import umbel.plant.PlantFinding;
@@ -288,7 +289,9 @@ public class HoldingService {
                 entry.tree().placeNo(),
                 entry.surveyedOn().toString(),
                 facts.leaf(),
-                facts.parts().size(),
+                plant instanceof CountedPlant counted
+                        ? counted.canes()
+                        : facts.parts().size(),
                 Units.round(facts.height(), 1),
                 (int) findings.stream()
                         .filter(one -> one.severity() == Severity.ACT)
