@@ -12,7 +12,9 @@ export function App() {
   const who = useWho();
   const mayChange = useMayChange();
   const inTheField = useLocation().pathname.startsWith('/field');
-  const atTree = useLocation().pathname.startsWith('/trees/');
+  const path = useLocation().pathname;
+  const atTree = path.startsWith('/trees/');
+  const atPlant = path.startsWith('/plants/');
   const here = (to: string, words: string) => (
     <NavLink
       to={to}
@@ -50,6 +52,14 @@ export function App() {
               {mayChange && here(`/trees/${id}/survey`, say('app.survey'))}
               {here(`/trees/${id}/sheet`, say('app.sheet'))}
               {here(`/trees/${id}/record`, say('app.record'))}
+            </>
+          )}
+          {id && atPlant && (
+            <>
+              {here(`/plants/${id}`, say('app.plant'))}
+              {mayChange && here(`/plants/${id}/survey`, say('app.survey'))}
+              {here(`/field/trees/${id}`, say('app.sheet'))}
+              {here(`/plants/${id}/record`, say('app.record'))}
             </>
           )}
           <span className="ml-auto flex gap-5 max-sm:gap-3.5">

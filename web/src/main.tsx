@@ -20,6 +20,8 @@ import { RecordPage } from './record/RecordPage';
 import { SchedulePage } from './season/SchedulePage';
 import { SeasonPage } from './season/SeasonPage';
 import { SheetPage } from './sheets/SheetPage';
+import { PlantPage } from './plant/PlantPage';
+import { PlantRecordPage } from './plant/PlantRecordPage';
 import { SurveyPage } from './survey/SurveyPage';
 import { WalkPage } from './survey/WalkPage';
 import { ComparePage } from './tree/ComparePage';
@@ -52,6 +54,9 @@ const router = createBrowserRouter([
       { path: 'trees/:id', element: <TreePage /> },
       { path: 'trees/:id/survey', element: <SurveyPage /> },
       { path: 'trees/:id/walk', element: <WalkPage /> },
+      { path: 'plants/:id', element: <PlantPage /> },
+      { path: 'plants/:id/survey', element: <SurveyPage /> },
+      { path: 'plants/:id/record', element: <PlantRecordPage /> },
       { path: 'blocks/:id', element: <BlockPage /> },
       { path: 'season', element: <SeasonPage /> },
       { path: 'season/crew', element: <SchedulePage /> },

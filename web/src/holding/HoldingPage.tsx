@@ -229,7 +229,7 @@ function BlockSection({
         {trees.map((tree) => (
           <li key={tree.id} className="border-b border-line">
             <Link
-              to={`/trees/${tree.id}`}
+              to={`/${tree.counted ? 'plants' : 'trees'}/${tree.id}`}
               className="grid grid-cols-[150px_1fr_116px_96px_128px] items-center gap-4 px-1 py-2.5 hover:bg-sand max-md:grid-cols-2 max-md:gap-x-4 max-md:gap-y-1.5"
             >
               <span>

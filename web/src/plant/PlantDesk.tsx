@@ -235,7 +235,7 @@ export function PlantDesk({ id, page }: { id: number; page: PlantPage }) {
           <span className="flex gap-2">
             {mayChange && (
               <Link
-                to={`/trees/${id}/survey`}
+                to={`/plants/${id}/survey`}
                 className="grid min-h-9 place-items-center rounded-md border border-muted/50 px-3 text-[14px] font-semibold"
               >
                 {say('plant-desk.count-again')}

@@ -1,12 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
+import { useParams } from 'react-router';
 import { answer, api } from '../api/client';
 import { useSay } from '../text/say';
 import { Failed, Loading } from '../ui/States';
 import { PlantDesk } from './PlantDesk';
 
 /** A bush, a cane row or a vine: fetched, then put on the desk. */
-export function PlantPage({ id }: { id: number }) {
+export function PlantPage() {
   const say = useSay();
+  const id = Number(useParams()['id']);
   const page = useQuery({
     queryKey: ['plant', id],
     queryFn: () => answer(api.GET('/api/plants/{id}', { params: { path: { id } } })),

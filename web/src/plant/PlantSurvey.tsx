@@ -99,7 +99,7 @@ function Counting({ place, before }: { place: TreePlace; before: CountSurvey | u
     onSuccess: () => {
       localStorage.removeItem(`${DRAFT}${place.id}`);
       void queries.invalidateQueries({ queryKey: ['holding'] });
-      void go(`/trees/${place.id}`);
+      void go(`/plants/${place.id}`);
     },
   });
   const kinds = (known.data?.counted ?? []).filter(

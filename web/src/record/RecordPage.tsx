@@ -1,7 +1,7 @@
 import { useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
-import { Link, useParams } from 'react-router';
-import { answer, api, type RecordLine } from '../api/client';
+import { Navigate, useParams } from 'react-router';
+import { answer, api } from '../api/client';
 import { isCounted } from '../api/problem';
 import { keyOf } from '../api/marks';
 import { useMayChange } from '../people/who';
@@ -35,7 +35,7 @@ export function RecordPage() {
   });
   const mayChange = useMayChange();
   const failed = page.error ?? steps.error ?? history.error;
-  if (isCounted(page.error) && history.data) return <PlantRecord id={id} records={history.data} />;
+  if (isCounted(page.error)) return <Navigate replace to={`/plants/${id}/record`} />;
   if (failed) return <Failed error={failed} retry={() => void page.refetch()} />;
   if (!page.data || !steps.data || !history.data)
     return <Loading what={say('record-page.opening-the-record')} />;
@@ -51,19 +51,6 @@ export function RecordPage() {
         <TreeYield id={id} blockId={page.data.name.blockId} />
       </div>
       <History id={id} records={history.data} />
-    </div>
-  );
-}
-
-/** What was done to a bush, a row or a vine; it is recorded on its sheet. */
-function PlantRecord({ id, records }: { id: number; records: RecordLine[] }) {
-  const say = useSay();
-  return (
-    <div className="mx-auto max-w-[760px] px-6 py-6">
-      <Link to={`/field/trees/${id}`} className="font-semibold underline underline-offset-4">
-        {say('record-page.record-on-the-sheet')}
-      </Link>
-      <History id={id} records={records} />
     </div>
   );
 }

@@ -1,8 +1,7 @@
 import { useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
-import { useParams } from 'react-router';
+import { Navigate, useParams } from 'react-router';
 import { answer, api } from '../api/client';
-import { PlantPage } from '../plant/PlantPage';
 import { isCounted } from '../api/problem';
 import { Failed, Loading } from '../ui/States';
 import { TreeDesk } from './TreeDesk';
@@ -18,7 +17,7 @@ export function TreePage() {
     gcTime: 0,
   });
   if (page.isPending) return <Loading what={say('tree-page.walking-up-to-the-tree')} />;
-  if (isCounted(page.error)) return <PlantPage id={id} />;
+  if (isCounted(page.error)) return <Navigate replace to={`/plants/${id}`} />;
   if (page.isError) return <Failed error={page.error} retry={() => void page.refetch()} />;
   return <TreeDesk key={`${id}-${page.data.name.surveyId}`} id={id} page={page.data} />;
 }

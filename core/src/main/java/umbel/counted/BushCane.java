@@ -1,5 +1,6 @@
 package umbel.counted;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 
@@ -30,6 +31,10 @@ record BushCane(
 
     /** Conditions that make a cane unsound; a damaged one may stand. */
     private static final Set<String> UNSOUND = Set.of("dead", "broken", "diseased", "girdled", "splitting", "decayed");
+
+    /** By name, numbers by their size. */
+    static final Comparator<BushCane> BY_NAME =
+            Comparator.comparingInt((BushCane cane) -> cane.id().length()).thenComparing(BushCane::id);
 
     /** Whether wood of these conditions goes whatever else it is. */
     static boolean isUnsound(List<String> condition, String disease) {

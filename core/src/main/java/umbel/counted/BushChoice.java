@@ -62,7 +62,7 @@ final class BushChoice {
         this.upright = "upright".equals(habit);
         this.spreading = "spreading".equals(habit);
         this.standing = new ArrayList<>(canes);
-        standing.sort(Comparator.comparing(BushCane::id));
+        standing.sort(BushCane.BY_NAME);
     }
 
     /** Takes what goes whatever else is done. */
@@ -108,7 +108,7 @@ final class BushChoice {
                     .thenComparing(cane -> cane.twiggy() ? 0 : 1)
                     .thenComparing(cane -> cane.is("centre") ? 0 : 1)
                     .thenComparing(cane -> cane.measured() ? -cane.diameterMm() : 0)
-                    .thenComparing(BushCane::id));
+                    .thenComparing(BushCane.BY_NAME));
             BushCane first = order.get(0);
             double points = points(first);
             if (points < numbers.points().least()) {
@@ -130,7 +130,7 @@ final class BushChoice {
                 .filter(cane -> cane.age() == 1)
                 .sorted(Comparator.comparingDouble(
                                 (BushCane cane) -> cane.measured() ? cane.diameterMm() : cane.usualMm())
-                        .thenComparing(BushCane::id))
+                        .thenComparing(BushCane.BY_NAME))
                 .toList());
         while (standing.size() > kind.canes().most() && young.size() > leaveNew) {
             BushCane weakest = young.remove(0);

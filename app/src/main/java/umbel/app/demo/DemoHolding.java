@@ -81,11 +81,11 @@ class DemoHolding {
         sunStep(holding);
         gardenFence(holding);
         nurseryCorner(holding);
+        log.crew();
+        karoTerrace(holdings.save(new Holding("Karo Terrace", -41, 60)));
         blueBank(holding);
         caneRows(holding);
         slopeVines(holding);
-        log.crew();
-        karoTerrace(holdings.save(new Holding("Karo Terrace", -41, 60)));
     }
 
     private void geanWalk(Holding holding) {

@@ -46,6 +46,9 @@ class AccessibilityTest {
         "/accounts, Who changed what, light/dark",
         "/field, Work in the rows, light",
         "/field/trees/13, South Court 3-8, dark",
+        "/plants/28, Canes by age, light/dark",
+        "/plants/34/survey, The stretch counted, light",
+        "/plants/40/survey, Grape, dark",
         "/nowhere, There is no such page, light",
     })
     void aViewHasNoSeriousBarrier(String path, String shows, String schemes) {

@@ -50,7 +50,11 @@ class EveryWidthInBrowserTest {
                 "/accounts",
                 "/field",
                 "/field/blocks/1",
-                "/field/trees/6"
+                "/field/trees/6",
+                "/plants/28",
+                "/plants/28/survey",
+                "/plants/34/survey",
+                "/plants/40/survey"
             })
     void noPageScrollsSideways(String page) {
         SoftAssertions widths = new SoftAssertions();
