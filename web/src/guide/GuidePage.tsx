@@ -16,6 +16,7 @@ const TABS = () =>
     ['schools', say('guide-page.schools-side-by-side')],
     ['systems', say('guide-page.training-systems')],
     ['species', say('guide-page.kinds-of-tree')],
+    ['counted', say('guide-page.bushes-canes-vines')],
   ] as const;
 
 const VERDICTS: Record<string, string> = {
@@ -101,6 +102,9 @@ export function GuidePage() {
         </Tabs.Content>
         <Tabs.Content value="species">
           <Species guide={guide.data} has={has} />
+        </Tabs.Content>
+        <Tabs.Content value="counted">
+          <CountedKinds guide={guide.data} has={has} />
         </Tabs.Content>
       </Tabs.Root>
     </div>
@@ -244,6 +248,69 @@ function Systems({ guide, has }: { guide: Guide; has: Has }) {
         </li>
       ))}
     </ul>
+  );
+}
+
+/** Bushes, cane rows and vines: one well kept, how many canes or nodes stay, the works of the year; then what to look for. */
+function CountedKinds({ guide, has }: { guide: Guide; has: Has }) {
+  const say = useSay();
+  const shown = guide.counted.filter((one) => has(one.name, one.form, ...one.facts));
+  const rules = guide.countedRules.filter((one) => has(one.name, one.why));
+  if (shown.length === 0 && rules.length === 0) return <Nothing />;
+  return (
+    <>
+      <ul className="grid grid-cols-2 gap-x-8 max-md:grid-cols-1">
+        {shown.map((one) => (
+          <li key={one.id} className="flex gap-4 border-b border-line py-4 text-[14.5px] max-sm:flex-col">
+            <div
+              role="img"
+              aria-label={say('guide-page.name-drawn', { name: one.name })}
+              className="w-36 shrink-0 self-start bg-sky/50 p-2 [&_svg]:h-auto [&_svg]:max-h-40 [&_svg]:w-full"
+              dangerouslySetInnerHTML={{ __html: one.drawing }}
+            />
+            <div className="min-w-0">
+              <h2 className="text-[18px] font-bold">{one.name}</h2>
+              {one.facts.map((fact) => (
+                <p key={fact}>{fact}</p>
+              ))}
+              <ul className="mt-1 text-[13.5px] text-muted">
+                {one.calendar.map((work) => (
+                  <li key={work}>{work}</li>
+                ))}
+              </ul>
+              <details className="mt-1 text-[13.5px]">
+                <summary className="text-muted">{say('guide-page.season-by-season')}</summary>
+                <ul className="text-muted">
+                  {one.phases.map((phase) => (
+                    <li key={phase.phase}>
+                      <b className="text-ink">
+                        {term(phase.phase)}: {VERDICTS[phase.verdict] ?? phase.verdict}.
+                      </b>{' '}
+                      {phase.reason}
+                    </li>
+                  ))}
+                </ul>
+              </details>
+            </div>
+          </li>
+        ))}
+      </ul>
+      {rules.length > 0 && (
+        <section aria-labelledby="counted-rules" className="mt-6">
+          <h2 id="counted-rules" className="text-[20px] font-bold">
+            {say('guide-page.what-to-look-for')}
+          </h2>
+          <dl className="grid grid-cols-2 gap-x-8 text-[14.5px] max-md:grid-cols-1">
+            {rules.map((rule) => (
+              <div key={rule.id} className="border-b border-line py-2">
+                <dt className="font-semibold">{rule.name}</dt>
+                <dd className="text-muted">{rule.why}</dd>
+              </div>
+            ))}
+          </dl>
+        </section>
+      )}
+    </>
   );
 }
 

@@ -218,6 +218,11 @@ export function PlantDesk({ id, page }: { id: number; page: PlantPage }) {
                   onPoint={setPointed}
                 />
               )}
+              <ul className="px-5 pt-4 text-[13.5px] text-muted">
+                {assessment.calendar.map((one) => (
+                  <li key={one.work}>{one.text}</li>
+                ))}
+              </ul>
               <Ages assessment={assessment} />
               <Seasons marked={marked.data} />
               {assessment.measureNext.map((one) => (

@@ -13,7 +13,18 @@ public record CountAssessment(
         CountedReading reading,
         List<CountedPlan> plans,
         Assessment.Timing timing,
+        List<WorkDays> calendar,
         List<Assessment.Measure> measureNext) {
+
+    /**
+     * When a work of the year is usually done at the plant's place.
+     *
+     * @param work dormant, height, sideShoots, fruitedOut, thin or tip
+     * @param from month and day, as {@code 02-15}
+     * @param to month and day
+     * @param text what it is and when, in words
+     */
+    public record WorkDays(String work, String from, String to, String text) {}
 
     /**
      * What is seen on the plant as found.

@@ -4,6 +4,7 @@ import static umbel.assess.FormatWords.round;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import umbel.counted.CountFinding;
 import umbel.counted.CountOperation;
@@ -70,6 +71,7 @@ public final class CountedAssessor {
                         .map(plan -> plan(plan, plans.get(plans.size() - 1), plant))
                         .toList(),
                 timing(request, plant.kind(), moment),
+                calendar(plant.kind(), request.survey().site()),
                 plant.reading().measureNext().stream().map(this::measure).toList());
     }
 
@@ -103,6 +105,29 @@ public final class CountedAssessor {
         reasons.add(Statement.of("timing.phase-only"));
         Telling telling = new Telling(speech);
         return new Assessment.Timing(rule.verdict(), telling.each("reasons", reasons), telling.statements());
+    }
+
+    /** The works of a kind's year at a place, the first of the year first; where no place is told, as its file has them. */
+    public List<CountAssessment.WorkDays> calendar(CountedKind kind, Survey.Site site) {
+        List<CountAssessment.WorkDays> works = new ArrayList<>();
+        kind.calendar().forEach((work, window) -> {
+            if (window != null) {
+                boolean known = site != null && site.latitudeDeg() != null;
+                CountedKind.Days days = window.at(
+                        known ? site.latitudeDeg() : window.atDeg(),
+                        known && site.elevationM() != null ? site.elevationM() : 0);
+                works.add(new CountAssessment.WorkDays(
+                        work,
+                        days.from().toString().substring(2),
+                        days.to().toString().substring(2),
+                        speech.say(Statement.of("count.work")
+                                .with("work", Value.choice(work))
+                                .with("from", new Value.DayOfYear(days.from()))
+                                .with("to", new Value.DayOfYear(days.to())))));
+            }
+        });
+        works.sort(Comparator.comparing(CountAssessment.WorkDays::from));
+        return works;
     }
 
     private CountAssessment.CountedReading reading(Counted plant, CountPlan recommended) {
@@ -263,6 +288,18 @@ public final class CountedAssessor {
     /** What a rule is called. */
     public String name(CountRule rule) {
         return speech.say(Statement.of("count.rule." + rule.id()));
+    }
+
+    /** What a finding leads to. */
+    public String why(CountRule rule) {
+        return speech.say(Statement.of("count.why." + rule.id())
+                .with("age", Value.count(2))
+                .with("young", Value.choice("no")));
+    }
+
+    /** How a kind is kept, a sentence for each thing: canes or nodes that stay, what goes, how it is cut. */
+    public List<String> facts(CountedKind kind) {
+        return CountText.factsOf(kind).stream().map(speech::say).toList();
     }
 
     /** What an operation is, in words. */

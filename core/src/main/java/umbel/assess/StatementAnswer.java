@@ -20,7 +20,7 @@ public record StatementAnswer(String code, Map<String, ValueAnswer> values) {
      * One value. Which of its parts is there depends on its kind; the others are left out.
      *
      * @param kind length, reach, thickness, section, per-length, angle, share, mass, force, minutes, count, number, bearing, limbs,
-     *     term, choice, words, name, day or statements
+     *     term, choice, words, name, day, day-of-year or statements
      * @param value its number, in {@code unit}
      * @param unit cm, m, mm, cm2, per-m, deg, kg, N or min; left out for plain numbers, counts and shares (0…1)
      * @param limbs names of limbs; {@code trunk} is the leader
@@ -96,6 +96,9 @@ public record StatementAnswer(String code, Map<String, ValueAnswer> values) {
             }
             if (value instanceof Value.Day day) {
                 return word("day", day.date().toString());
+            }
+            if (value instanceof Value.DayOfYear day) {
+                return word("day-of-year", day.day().toString());
             }
             return word("words", ((Value.Words) value).text());
         }

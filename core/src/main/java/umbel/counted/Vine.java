@@ -440,8 +440,7 @@ public final class Vine implements Counted {
                         found.clusters(),
                         found.clusterKg(),
                         found.ratio(),
-                        found.siteWeight(),
-                        found.basal());
+                        found.siteWeight());
     }
 
     private List<CountPlan.Season> seasons(double nodes, String name) {

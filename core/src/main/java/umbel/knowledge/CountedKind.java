@@ -2,6 +2,8 @@ package umbel.knowledge;
 
 import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import com.fasterxml.jackson.annotation.JsonProperty;
+import java.time.LocalDate;
+import java.time.MonthDay;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -57,7 +59,36 @@ public record CountedKind(
      * @param atDeg the latitude they hold at, degrees
      */
     public record Window(
-            String from, String to, @JsonProperty("at_deg") double atDeg) {}
+            String from, String to, @JsonProperty("at_deg") double atDeg) {
+
+        private static final double DAYS_A_DEGREE = 4;
+        private static final double METRES_A_DEGREE = 120;
+        private static final int HALF_A_YEAR_MONTHS = 6;
+        /** Any year that is no leap year; only month and day are told. */
+        private static final int SOME_YEAR = 2027;
+
+        /**
+         * The days at a place: later towards the poles and uphill, half a year on in the south.
+         *
+         * @param latitudeDeg degrees, negative in the south
+         * @param elevationM metres
+         */
+        public Days at(double latitudeDeg, double elevationM) {
+            double later = DAYS_A_DEGREE * (Math.abs(latitudeDeg) - atDeg + elevationM / METRES_A_DEGREE);
+            return new Days(day(from, later, latitudeDeg < 0), day(to, later, latitudeDeg < 0));
+        }
+
+        private static MonthDay day(String written, double later, boolean south) {
+            String[] parts = written.split("-");
+            LocalDate day = LocalDate.of(SOME_YEAR, Integer.parseInt(parts[0]), Integer.parseInt(parts[1]))
+                    .plusDays(Math.round(later));
+            LocalDate there = south ? day.plusMonths(HALF_A_YEAR_MONTHS) : day;
+            return MonthDay.of(there.getMonth(), Math.min(there.getDayOfMonth(), 28));
+        }
+    }
+
+    /** From one day of the year to another. */
+    public record Days(MonthDay from, MonthDay to) {}
 
     /**
      * A bush of canes from the base. Lists by age begin with canes that grew last season; the last entry holds for all older.
@@ -213,14 +244,10 @@ public record CountedKind(
      * Side branches: crop of a length ℓ ∝ (1 − e^(−ℓ/rise)) / (1 + (ℓ/fall)²).
      *
      * @param keep length they are cut to, cm
-     * @param from shortest length within a twentieth of the best
-     * @param to longest
      * @param low side branches lower than this go, cm
      */
     public record Laterals(
             @JsonProperty("keep_cm") double keep,
-            @JsonProperty("from_cm") double from,
-            @JsonProperty("to_cm") double to,
             @JsonProperty("rise_cm") double rise,
             @JsonProperty("fall_cm") double fall,
             @JsonProperty("low_cm") double low) {
@@ -288,7 +315,6 @@ public record CountedKind(
      * @param clusterKg mass of one
      * @param ratio crop over weight of prunings
      * @param siteWeight weight of prunings a vine of this kind comes to in the long run, kg
-     * @param basal fruitfulness by node from the base, 0…1
      */
     public record Wood(
             String name,
@@ -298,37 +324,10 @@ public record CountedKind(
             double clusters,
             @JsonProperty("cluster_kg") double clusterKg,
             Ratio ratio,
-            @JsonProperty("siteWeight_kg") double siteWeight,
-            Basal basal) {}
+            @JsonProperty("siteWeight_kg") double siteWeight) {}
 
-    /** Crop over prunings: where it is best, and between what it is sound. */
-    public record Ratio(double best, double least, double most) {}
-
-    /** Fruitfulness of the first, second, third, fifth and eighth node. */
-    public record Basal(double n1, double n2, double n3, double n5, double n8) {
-
-        /** Mean fruitfulness of a cane's first {@code nodes} nodes. */
-        public double mean(int nodes) {
-            double sum = 0;
-            for (int node = 1; node <= nodes; node++) {
-                sum += at(node);
-            }
-            return nodes == 0 ? 0 : sum / nodes;
-        }
-
-        private double at(int node) {
-            return switch (node) {
-                case 1 -> n1;
-                case 2 -> n2;
-                case 3 -> n3;
-                case 4 -> (n3 + n5) / 2;
-                case 5 -> n5;
-                case 6 -> n5 + (n8 - n5) / 3;
-                case 7 -> n5 + (n8 - n5) * 2 / 3;
-                default -> n8;
-            };
-        }
-    }
+    /** Crop over prunings: where it is best, and the most that ripens well. */
+    public record Ratio(double best, double most) {}
 
     /** Fruit aimed at a square metre of canopy; share of shoots that flower, fruits on one, share that stays, mass of one. */
     public record FruitAim(
@@ -336,8 +335,7 @@ public record CountedKind(
             double flowering,
             double perShoot,
             double retained,
-            @JsonProperty("fruit_kg") double fruitKg,
-            @JsonProperty("apart_cm") double apart) {}
+            @JsonProperty("fruit_kg") double fruitKg) {}
 
     /** A good cane: its thickness, how near the head it should start, and the length taken where none was measured. */
     public record GoodCane(

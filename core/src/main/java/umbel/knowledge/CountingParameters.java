@@ -9,8 +9,8 @@ import java.util.Map;
  */
 public record CountingParameters(Forecast forecast, Bush bush, Row row, Vine vine, Work work, Sampling sampling) {
 
-    /** How far a forecast spreads, under which difference crops are alike, and vigour by word. */
-    public record Forecast(double spread, double noDifference, Map<String, Double> vigour) {}
+    /** How far a forecast spreads, and vigour by word. */
+    public record Forecast(double spread, Map<String, Double> vigour) {}
 
     /** From so much to so much. */
     public record Bounds(double least, double most) {}
@@ -76,7 +76,6 @@ public record CountingParameters(Forecast forecast, Bush bush, Row row, Vine vin
     /** Cane rows. */
     public record Row(
             double weakWorth,
-            @JsonProperty("weak_mm") double weakMm,
             RowSize size,
             double shading,
             double usable,

@@ -3,12 +3,16 @@ package umbel.text;
 import com.ibm.icu.number.LocalizedNumberFormatter;
 import com.ibm.icu.number.NumberFormatter;
 import com.ibm.icu.number.Precision;
+import com.ibm.icu.text.DateFormat;
 import com.ibm.icu.text.ListFormatter;
 import com.ibm.icu.text.MessageFormat;
 import com.ibm.icu.util.MeasureUnit;
 import com.ibm.icu.util.ULocale;
+import java.time.MonthDay;
+import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.time.format.FormatStyle;
+import java.util.Date;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -24,6 +28,9 @@ public final class Speech {
     private static final double INCH = 0.0254;
     private static final double FOOT = 12 * INCH;
     private static final double POUND = 0.45359237;
+    /** Any year; only month and day are told. */
+    private static final int SOME_YEAR = 2027;
+
     private static final double POUND_FORCE = 4.4482216;
     private static final double FEET_FROM_INCHES = 36;
     private static final String[] EIGHTHS = {"n", "ne", "e", "se", "s", "sw", "w", "nw"};
@@ -168,7 +175,18 @@ public final class Speech {
         if (value instanceof Value.Day day) {
             return day.date().format(days);
         }
+        if (value instanceof Value.DayOfYear day) {
+            return dayOfYear(day.day());
+        }
         return knowledge(((Value.Words) value).text());
+    }
+
+    /** Day and month in the language's own order. */
+    private String dayOfYear(MonthDay day) {
+        return DateFormat.getInstanceForSkeleton(DateFormat.ABBR_MONTH_DAY, locale)
+                .format(Date.from(day.atYear(SOME_YEAR)
+                        .atStartOfDay(ZoneId.systemDefault())
+                        .toInstant()));
     }
 
     private String length(double metres) {

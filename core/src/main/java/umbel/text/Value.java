@@ -1,6 +1,7 @@
 package umbel.text;
 
 import java.time.LocalDate;
+import java.time.MonthDay;
 import java.util.List;
 
 /** A value of a statement, with its kind, so that it can be put in the reader's units and language. */
@@ -67,6 +68,9 @@ public sealed interface Value {
 
     /** A day. */
     record Day(LocalDate date) implements Value {}
+
+    /** A day of every year. */
+    record DayOfYear(MonthDay day) implements Value {}
 
     /** Other statements, joined as a list. */
     record Several(List<Statement> statements) implements Value {

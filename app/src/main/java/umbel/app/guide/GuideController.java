@@ -1,5 +1,6 @@
 package umbel.app.guide;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -7,6 +8,12 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import umbel.app.reader.Reader;
+import umbel.assess.CountAssessment;
+import umbel.assess.CountedAssessor;
+import umbel.counted.CountRule;
+import umbel.counted.WellKept;
+import umbel.drawing.CountedSvg;
+import umbel.knowledge.CountedKind;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.RuleKnowledge;
 import umbel.knowledge.School;
@@ -21,10 +28,15 @@ import umbel.reading.Rules;
 @RequestMapping("/api/guide")
 class GuideController {
 
-    private final Knowledge knowledge;
+    private static final List<String> PHASES =
+            List.of("dormant", "delayed-dormant", "bloom", "early-summer", "summer", "after-harvest");
 
-    GuideController(Knowledge knowledge) {
+    private final Knowledge knowledge;
+    private final CountedAssessor counted;
+
+    GuideController(Knowledge knowledge, CountedAssessor counted) {
         this.knowledge = knowledge;
+        this.counted = counted;
     }
 
     /** A season's phase for a kind of tree. */
@@ -93,14 +105,44 @@ class GuideController {
             String does,
             RuleKnowledge.Figure figure) {}
 
+    /**
+     * A kind of bush, cane or vine as it is read.
+     *
+     * @param form bush, row or vine, in words
+     * @param facts how many canes or nodes stay, and how they are cut, a sentence each
+     * @param calendar the works of its year
+     * @param drawing one that is well kept, as SVG
+     */
+    public record CountedPage(
+            String id,
+            String name,
+            String form,
+            List<String> facts,
+            List<String> calendar,
+            List<PhaseLine> phases,
+            String drawing) {}
+
+    /** A finding on counted plants. */
+    public record CountedRulePage(String id, String name, String why) {}
+
     /** All of it but the rules. */
-    public record Guide(List<SpeciesPage> species, List<SystemPage> systems, List<SchoolPage> schools) {}
+    public record Guide(
+            List<SpeciesPage> species,
+            List<CountedPage> counted,
+            List<CountedRulePage> countedRules,
+            List<SystemPage> systems,
+            List<SchoolPage> schools) {}
 
     /** What the program knows. */
     @GetMapping
     Guide guide() {
         return new Guide(
                 knowledge.allSpecies().stream().map(GuideController::page).toList(),
+                knowledge.allCounted().stream().map(this::page).toList(),
+                Arrays.stream(CountRule.values())
+                        .map(rule -> new CountedRulePage(
+                                rule.id(), speaking().name(rule), speaking().why(rule)))
+                        .toList(),
                 knowledge.allSystems().stream().map(GuideController::page).toList(),
                 knowledge.allSchools().stream().map(GuideController::page).toList());
     }
@@ -128,6 +170,28 @@ class GuideController {
                 told.figure());
     }
 
+    private CountedAssessor speaking() {
+        return counted.in(Reader.speech());
+    }
+
+    private CountedPage page(CountedKind kind) {
+        return new CountedPage(
+                kind.id(),
+                said(kind.name()),
+                Reader.speech().say(CountedAssessor.formOf(kind)),
+                speaking().facts(kind),
+                speaking().calendar(kind, null).stream()
+                        .map(CountAssessment.WorkDays::text)
+                        .toList(),
+                PHASES.stream()
+                        .map(phase -> new PhaseLine(
+                                phase,
+                                kind.phases().get(phase).verdict(),
+                                said(kind.phases().get(phase).reason())))
+                        .toList(),
+                CountedSvg.draw(WellKept.of(kind), List.of(), CountedSvg.Ink.SCREEN));
+    }
+
     private static SpeciesPage page(Species one) {
         return new SpeciesPage(
                 one.id(),
@@ -146,7 +210,7 @@ class GuideController {
                 one.vigour().youngCm(),
                 one.vigour().bearingCm(),
                 one.growing().coldC(),
-                List.of("dormant", "delayed-dormant", "bloom", "early-summer", "summer", "after-harvest").stream()
+                PHASES.stream()
                         .map(phase -> new PhaseLine(
                                 phase,
                                 one.phases().get(phase).verdict(),

@@ -45,7 +45,7 @@ class AfterwardsInBrowserTest {
     void aVisitThatFollowsIsFoundAndTickedOff() {
         bendALimb();
         BROWSER.open(umbel.url() + "/due");
-        BROWSER.sees("To come back for");
+        BROWSER.sees("Follow-ups due");
         BROWSER.type(BROWSER.named("Search what is due"), "sun step");
         BROWSER.sees("Check ties");
         WebElement tick = BROWSER.find(By.cssSelector("button[aria-label^='Done: Check ties']"));
@@ -61,11 +61,12 @@ class AfterwardsInBrowserTest {
         BROWSER.open(umbel.url() + "/blocks/8");
         BROWSER.sees("Picked and thinned");
         BROWSER.type(BROWSER.named("Kilograms"), "640");
-        BROWSER.button("Write it down").click();
+        BROWSER.button("Save").click();
         BROWSER.sees("640 kg");
         assertThat(BROWSER.find(By.cssSelector("ol[aria-label='Crop by year']")).getText())
                 .contains("640");
-        BROWSER.button("Take away").click();
+        BROWSER.find(By.cssSelector("button[aria-label^='Delete the entry of']"))
+                .click();
         BROWSER.sees("Nothing is written down yet");
     }
 

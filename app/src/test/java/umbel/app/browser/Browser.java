@@ -84,8 +84,10 @@ final class Browser implements BeforeAllCallback, AfterAllCallback {
     }
 
     WebElement field(String name) {
-        return find(By.xpath("//label[contains(normalize-space(.), \"" + name
-                + "\")]//*[self::input or self::select or self::textarea]"));
+        // a label by what it says, not by a choice inside it
+        String says = "contains(normalize-space(.), \"" + name + "\")";
+        return find(By.xpath("//label[" + says + " and (text()[" + says + "] or not(.//option[" + says
+                + "]))]//*[self::input or self::select or self::textarea]"));
     }
 
     WebElement named(String ariaLabel) {

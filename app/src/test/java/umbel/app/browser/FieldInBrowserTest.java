@@ -97,7 +97,7 @@ class FieldInBrowserTest {
         BROWSER.sees("wasps");
         BROWSER.sees("1 step not ticked yet");
         BROWSER.type(BROWSER.field("Who"), "Lucia");
-        BROWSER.button("Hand the rest over").click();
+        BROWSER.button("Finish, leave the rest").click();
         BROWSER.sees("1 visit waits for signal.");
         assertThat(records()).isEqualTo(before);
         signal(true);
@@ -132,7 +132,7 @@ class FieldInBrowserTest {
         tap(By.cssSelector("div[aria-label='Tools used'] button"));
         BROWSER.type(BROWSER.field("Minutes, if the clock is wrong"), "7.5");
         BROWSER.type(BROWSER.field("Who"), "Lucia");
-        BROWSER.button("Hand the rest over").click();
+        BROWSER.button("Finish, leave the rest").click();
         BROWSER.sees("Saved on this phone.");
         BROWSER.seesNo("waits for signal");
         JsonNode visit = umbel.get("/api/trees/" + TREE + "/records").json().get(0);
@@ -169,7 +169,7 @@ class FieldInBrowserTest {
         signal(false);
         tap(By.xpath("(//button[starts-with(@aria-label, 'Done:')])[1]"));
         BROWSER.type(BROWSER.field("Who"), "Lucia");
-        BROWSER.button("Hand the rest over").click();
+        BROWSER.button("Finish, leave the rest").click();
         BROWSER.sees("1 visit waits for signal.");
         JsonNode sheet = umbel.get("/api/field/trees/" + TREE).json();
         JsonNode second = sheet.at("/steps/1/mark");

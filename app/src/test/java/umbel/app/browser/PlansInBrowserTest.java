@@ -76,8 +76,7 @@ class PlansInBrowserTest {
     void whatEachWayComesToStandsSideBySide() {
         JsonNode plans = plans(OLD_PLUM).path("plans");
         BROWSER.open(umbel.url() + "/trees/" + OLD_PLUM);
-        BROWSER.find(By.xpath("//summary[contains(., 'What each way comes to')]"))
-                .click();
+        BROWSER.find(By.xpath("//summary[contains(., 'Compare the plans')]")).click();
         BROWSER.sees("fruits, season 3");
         WebElement table = BROWSER.find(By.cssSelector("[aria-label='The plans side by side'] table"));
         for (String name : new String[] {"Recommended", "Gentler", "Firmer", "No cuts"}) {
@@ -94,7 +93,7 @@ class PlansInBrowserTest {
     void aGrowerWeighsForHimselfAndSetsHisOwnLimits() {
         BROWSER.open(umbel.url() + "/trees/" + CHERRY);
         BROWSER.sees("Recommended");
-        BROWSER.find(By.xpath("//button[.='Weigh it yourself']")).click();
+        BROWSER.find(By.xpath("//button[.='Set your own weights']")).click();
         WebElement wood = BROWSER.find(By.xpath("//label[contains(., 'Small wood taken')]//input"));
         wood.clear();
         wood.sendKeys("150");
@@ -108,7 +107,7 @@ class PlansInBrowserTest {
         String own = "{\"hold\":{\"woodShare\":0.1,\"bigCuts\":6,\"reachM\":2.4}}";
         JsonNode plan = umbel.post("/api/trees/" + CHERRY + "/plans/first", own).json();
         assertThat(plan.at("/plan/totals/woodShare").asDouble()).isLessThanOrEqualTo(0.1 + 1e-6);
-        BROWSER.find(By.xpath("//button[.='Weigh it yourself']")).click();
+        BROWSER.find(By.xpath("//button[.='Set your own weights']")).click();
         BROWSER.find(By.xpath("//button[.='As usual']")).click();
         BROWSER.seesNo("Limits of your own.");
     }

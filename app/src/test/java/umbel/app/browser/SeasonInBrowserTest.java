@@ -56,8 +56,8 @@ class SeasonInBrowserTest {
     @Test
     void theCrewsWorkIsPlannedAndAPieceIsMovedWithItsConsequences() {
         BROWSER.open(umbel.url() + "/season/crew");
-        BROWSER.sees("Who does it, and when");
-        BROWSER.find(By.xpath("//button[contains(., 'Plan the work') or contains(., 'Plan again')]"))
+        BROWSER.sees("Work schedule");
+        BROWSER.find(By.xpath("//button[contains(., 'Make the schedule') or contains(., 'Plan again')]"))
                 .click();
         BROWSER.waiting()
                 .until(d -> !BROWSER.all("button[draggable=true]").isEmpty()

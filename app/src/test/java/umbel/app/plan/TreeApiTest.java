@@ -25,7 +25,7 @@ class TreeApiTest {
         assertThat(holding.get("blocks").findValuesAsString("holding").stream()
                         .filter(name -> name.equals("Halden Combe Orchards") || name.equals("Karo Terrace")))
                 .as("the demo's own blocks, whatever other tests add")
-                .hasSize(9);
+                .hasSize(12);
         assertThat(holding.get("trees").size()).isGreaterThanOrEqualTo(20);
         holding.get("trees").forEach(tree -> {
             assertThat(tree.get("act").asInt())
