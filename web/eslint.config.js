@@ -27,6 +27,15 @@ export default tseslint.config(
             'JSXElement > JSXExpressionContainer > ConditionalExpression > Literal[value=/^[A-Za-z][a-z]+ [a-z]/]',
           message: 'Say it from the catalogues in src/text.',
         },
+        {
+          selector: 'ConditionalExpression > Literal[value=/^[A-Za-z][a-z]+ [a-z]+ [a-z]+/]',
+          message: 'Say it from the catalogues in src/text.',
+        },
+        {
+          selector:
+            'JSXAttribute[name.name=/^(title|label|placeholder|alt|aria-label)$/] TemplateElement[value.raw=/[A-Za-z]{3}/]',
+          message: 'Say it from the catalogues in src/text.',
+        },
       ],
     },
   },

@@ -259,6 +259,7 @@ function CountedKinds({ guide, has }: { guide: Guide; has: Has }) {
   if (shown.length === 0 && rules.length === 0) return <Nothing />;
   return (
     <>
+      <p className="mt-3 text-[14px] text-muted">{say('guide-page.days-at-45')}</p>
       <ul className="grid grid-cols-2 gap-x-8 max-md:grid-cols-1">
         {shown.map((one) => (
           <li key={one.id} className="flex gap-4 border-b border-line py-4 text-[14.5px] max-sm:flex-col">
@@ -280,16 +281,7 @@ function CountedKinds({ guide, has }: { guide: Guide; has: Has }) {
               </ul>
               <details className="mt-1 text-[13.5px]">
                 <summary className="text-muted">{say('guide-page.season-by-season')}</summary>
-                <ul className="text-muted">
-                  {one.phases.map((phase) => (
-                    <li key={phase.phase}>
-                      <b className="text-ink">
-                        {term(phase.phase)}: {VERDICTS[phase.verdict] ?? phase.verdict}.
-                      </b>{' '}
-                      {phase.reason}
-                    </li>
-                  ))}
-                </ul>
+                <Phases phases={one.phases} />
               </details>
             </div>
           </li>
@@ -345,21 +337,28 @@ function Species({ guide, has }: { guide: Guide; has: Has }) {
               coldC: one.coldC,
             })}
           </p>
-          <ul className="mt-1 text-[13.5px] text-muted">
-            {one.phases.map((phase) => (
-              <li key={phase.phase}>
-                <b className="text-ink">
-                  {term(phase.phase)}: {VERDICTS[phase.verdict] ?? phase.verdict}.
-                </b>{' '}
-                {phase.reason}
-              </li>
-            ))}
-          </ul>
+          <Phases phases={one.phases} />
           {one.cautions.map((caution) => (
             <p key={caution} className="mt-1 text-[13.5px] font-semibold text-lichen">
               {caution}
             </p>
           ))}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** Whether each phase of the year suits its cut, and why. */
+function Phases({ phases }: { phases: Guide['species'][number]['phases'] }) {
+  return (
+    <ul className="mt-1 text-[13.5px] text-muted">
+      {phases.map((phase) => (
+        <li key={phase.phase}>
+          <b className="text-ink">
+            {term(phase.phase)}: {VERDICTS[phase.verdict] ?? phase.verdict}.
+          </b>{' '}
+          {phase.reason}
         </li>
       ))}
     </ul>

@@ -1,4 +1,5 @@
 import { say, useSay } from '../text/say';
+import { term } from '../text/term';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type BlockEntry, type BlockLine } from '../api/client';
@@ -7,10 +8,10 @@ import { BOX, Labelled, SetupSheet } from './SetupSheet';
 
 const STOCKS = (): [string, string][] => [
   ['very-dwarfing', say('block-form.very-dwarfing')],
-  ['dwarfing', 'dwarfing'],
-  ['semi-dwarfing', 'semi-dwarfing'],
-  ['semi-vigorous', 'semi-vigorous'],
-  ['seedling', 'seedling'],
+  ['dwarfing', term('dwarfing')],
+  ['semi-dwarfing', term('semi-dwarfing')],
+  ['semi-vigorous', term('semi-vigorous')],
+  ['seedling', term('seedling')],
 ];
 
 const FIRST = {
@@ -155,8 +156,8 @@ export function BlockForm({
   );
   return (
     <SetupSheet
-      title={block ? block.name : 'A block'}
-      action={block ? say('block-form.save') : 'Add the block'}
+      title={block ? block.name : say('block-form.a-block')}
+      action={block ? say('block-form.save') : say('block-form.add-the-block')}
       busy={save.isPending}
       ready={[form.name, form.trees, form.inRow, form.betweenRows].every((one) => one.trim() !== '')}
       error={save.error}

@@ -75,7 +75,7 @@ function OneHolding({
         style={{ width: `${Math.round(width / scale)}px` }}
         className="max-w-full overflow-visible"
         role="group"
-        aria-label={`Map of ${name}, north up`}
+        aria-label={say('holding-map.map-of', { name })}
       >
         {ids.map((id) => {
           const block = blocks.find((one) => one.id === id);

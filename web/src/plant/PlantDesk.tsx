@@ -6,24 +6,17 @@ import { keyOf } from '../api/marks';
 import { useMayChange } from '../people/who';
 import { say, useSay } from '../text/say';
 import { SaveNote, SaveTrouble } from '../tree/SaveNote';
+import { SuggestionList } from '../tree/SuggestionList';
 import { useDeciding } from '../tree/useDeciding';
 import { Button } from '../ui/Button';
-import { PHASES } from '../ui/phases';
+import { PHASES, PLANNED_PHASES } from '../ui/phases';
 import { Failed } from '../ui/States';
 import { day, minutes, TIMING_WORDS } from '../ui/words';
 import { markOf } from './marks';
 import { Ages, PlantGauges, Seasons } from './PlantFigures';
 import { PlantFindings, PlantSteps } from './PlantSteps';
 
-const PHASE_ORDER = [
-  'dormant',
-  'delayed-dormant',
-  'bloom',
-  'early-summer',
-  'summer',
-  'after-harvest',
-] as const;
-type Phase = (typeof PHASE_ORDER)[number];
+type Phase = (typeof PLANNED_PHASES)[number];
 
 const PLAN_WORDS: Record<string, string> = {
   get recommended() {
@@ -143,6 +136,7 @@ export function PlantDesk({ id, page }: { id: number; page: PlantPage }) {
             />
           ) : (
             <>
+              <SuggestionList id={id} of="plant" page={page} work={work} />
               <div
                 role="radiogroup"
                 aria-label={say('plant-desk.plans')}
@@ -175,7 +169,7 @@ export function PlantDesk({ id, page }: { id: number; page: PlantPage }) {
                   }}
                   className="min-h-9 flex-1 border-b border-muted/60 bg-paper text-[14px] text-ink"
                 >
-                  {PHASE_ORDER.map((one) => (
+                  {PLANNED_PHASES.map((one) => (
                     <option key={one} value={one}>
                       {PHASES[one]}
                     </option>

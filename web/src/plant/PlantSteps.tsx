@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { CountedPlan, CountedStep } from '../api/client';
 import { keyOf } from '../api/marks';
 import { useSay } from '../text/say';
+import { StepHead } from '../tree/StepHead';
 import type { DecidingWork } from '../tree/useDeciding';
 import { Button } from '../ui/Button';
 import { STAGE_WORDS, sureness } from '../ui/words';
@@ -114,33 +115,23 @@ function StepLine({
         onPoint('');
       }}
     >
-      <button
-        type="button"
-        aria-expanded={open}
-        onClick={onOpen}
-        className="flex w-full items-start gap-3 px-5 py-2 text-left"
-      >
-        <span
-          className={`mt-0.5 grid h-6 min-w-8 place-items-center px-1 text-[13px] font-semibold ${
-            number !== undefined ? 'bg-tape text-paper' : 'border-2 border-tape text-tape'
-          }`}
-        >
-          {number ?? step.order}
-        </span>
-        <span className="min-w-0 flex-1">
-          <span className="block leading-snug font-semibold">{step.title}</span>
-          <span className="block text-[13px] text-muted">{step.numbers}</span>
-        </span>
-        <span
-          className={`shrink-0 pt-0.5 text-[13px] ${number !== undefined ? 'font-semibold text-moss' : 'text-muted'}`}
-        >
-          {number !== undefined
-            ? say('plant-steps.taken')
-            : step.closeCall
-              ? say('step-row.close-call')
-              : sureness(step.confidence)}
-        </span>
-      </button>
+      <StepHead
+        number={number}
+        order={step.order}
+        title={step.title}
+        numbers={step.numbers}
+        open={open}
+        onOpen={onOpen}
+        stands={
+          <span className={number !== undefined ? 'font-semibold text-moss' : 'text-muted'}>
+            {number !== undefined
+              ? say('step-row.taken')
+              : step.closeCall
+                ? say('step-row.close-call')
+                : sureness(step.confidence)}
+          </span>
+        }
+      />
       {open && (
         <div className="px-5 pb-3 pl-[64px] text-[14px]">
           <p>{step.reason}</p>

@@ -26,7 +26,7 @@ export function Waits({ waits }: { waits: WaitLine[] }) {
                       shortDay: shortDay(one.suitsFrom),
                       word2: VERDICTS[one.verdictBefore]?.word ?? one.verdictBefore,
                     })
-                  : 'the hands are taken by other blocks before that.',
+                  : say('waits.other-blocks-take-the-hands'),
             })}
           </li>
         ))}

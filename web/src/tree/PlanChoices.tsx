@@ -1,20 +1,11 @@
 import { useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Decisions, type TreePage } from '../api/client';
-import { PHASES } from '../ui/phases';
+import { PHASES, PLANNED_PHASES } from '../ui/phases';
 import { capital } from '../ui/words';
 import { OwnWish } from './OwnWish';
 import { SchoolLines } from './SchoolLines';
 
-/** The times of the year that work is planned for, in their order. */
-const PLANNED_PHASES = [
-  'dormant',
-  'delayed-dormant',
-  'bloom',
-  'early-summer',
-  'summer',
-  'after-harvest',
-] as const;
 const USUAL_WINTERS = 3;
 
 /** For what purpose, by which school, when, and over how many winters. */

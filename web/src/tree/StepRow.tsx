@@ -5,6 +5,7 @@ import type { Mark, Step } from '../api/client';
 import { keyOf, limbOf, markFrom } from '../api/marks';
 import { Button } from '../ui/Button';
 import { sureness } from '../ui/words';
+import { StepHead } from './StepHead';
 import { Stop } from './Stop';
 import type { Work } from './useWork';
 
@@ -29,7 +30,7 @@ export function StepRow({ step, stop, number, changed, open, onOpen, onPoint, on
   const ruleName = useRuleNames();
   const key = keyOf(step);
   const other = step.alternative;
-  const state = number !== undefined ? 'taken' : changed ? 'changed' : '';
+  const state = number !== undefined ? say('step-row.taken') : changed ? say('step-row.changed') : '';
   return (
     <li
       className={`border-b border-line ${open ? 'bg-tape-wash' : ''}`}
@@ -40,34 +41,25 @@ export function StepRow({ step, stop, number, changed, open, onOpen, onPoint, on
         onPoint([]);
       }}
     >
-      <button
-        type="button"
-        aria-expanded={open}
-        onClick={onOpen}
-        className="flex w-full items-start gap-3 px-5 py-2 text-left"
-      >
-        <span
-          className={`mt-0.5 grid h-6 min-w-8 place-items-center px-1 text-[13px] font-semibold ${
-            number !== undefined ? 'bg-tape text-paper' : 'border-2 border-tape text-tape'
-          }`}
-        >
-          {number ?? step.order}
-        </span>
-        <span className="min-w-0 flex-1">
-          <span className="block leading-snug font-semibold">{step.title}</span>
-          <span className="block text-[13px] text-muted">{step.numbers}</span>
-          {stop && <Stop />}
-        </span>
-        <span className="shrink-0 pt-0.5 text-right text-[13px]">
-          {state === '' ? (
+      <StepHead
+        number={number}
+        order={step.order}
+        title={step.title}
+        numbers={step.numbers}
+        open={open}
+        onOpen={onOpen}
+        stands={
+          state === '' ? (
             <span className={step.closeCall ? 'text-lichen' : 'text-muted'}>
               {step.closeCall ? say('step-row.close-call') : sureness(step.confidence)}
             </span>
           ) : (
             <span className="font-semibold text-moss">{state}</span>
-          )}
-        </span>
-      </button>
+          )
+        }
+      >
+        {stop && <Stop />}
+      </StepHead>
       {open && (
         <div className="px-5 pb-3 pl-[64px] text-[14px]">
           <p>{step.reason}</p>

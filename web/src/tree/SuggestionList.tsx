@@ -4,16 +4,27 @@ import { answer, api, type TreePage } from '../api/client';
 import { Button } from '../ui/Button';
 import { day } from '../ui/words';
 import { taking } from './decisions';
-import type { Work } from './useWork';
+import type { DecidingWork } from './useDeciding';
 
 /** What advisers suggest on this tree: accepted, it becomes marks of one's own; refused, it is gone. */
-export function SuggestionList({ id, page, work }: { id: number; page: TreePage; work: Work }) {
+export function SuggestionList({
+  id,
+  of,
+  page,
+  work,
+}: {
+  id: number;
+  /** The name of the page among the queries. */
+  of: 'tree' | 'plant';
+  page: Pick<TreePage, 'suggestions' | 'together'>;
+  work: DecidingWork;
+}) {
   const say = useSay();
   const queries = useQueryClient();
   const reply = useMutation({
     mutationFn: ({ suggestion, accepted }: { suggestion: number; accepted: boolean }) =>
       answer(api.PUT('/api/suggestions/{id}', { params: { path: { id: suggestion } }, body: { accepted } })),
-    onSuccess: () => void queries.invalidateQueries({ queryKey: ['tree', id] }),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: [of, id] }),
   });
   if (page.suggestions.length === 0) return null;
   return (

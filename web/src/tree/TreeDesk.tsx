@@ -368,7 +368,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
                   {say('tree-desk.what-you-mark-is-a')}
                 </p>
               )}
-              <SuggestionList id={id} page={page} work={work} />
+              <SuggestionList id={id} of="tree" page={page} work={work} />
               <PlanPanel
                 limits={limits}
                 id={id}

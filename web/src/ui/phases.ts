@@ -27,3 +27,13 @@ export const PHASES: Record<string, string> = {
     return say('phases.after-harvest');
   },
 };
+
+/** The times of the year that work is planned for, in their order. */
+export const PLANNED_PHASES = [
+  'dormant',
+  'delayed-dormant',
+  'bloom',
+  'early-summer',
+  'summer',
+  'after-harvest',
+] as const;

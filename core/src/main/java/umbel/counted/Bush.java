@@ -76,11 +76,7 @@ public final class Bush implements Counted {
     }
 
     @Override
-    public List<CountPlan> plans(Moment moment) {
-        return CountPlan.NAMES.stream().map(name -> plan(name, moment)).toList();
-    }
-
-    private CountPlan plan(String name, Moment moment) {
+    public CountPlan plan(String name, Moment moment) {
         BushChoice choice = new BushChoice(bush, numbers.bush(), habit, canes);
         List<CountStep> steps = new ArrayList<>();
         boolean deflowered = false;
@@ -120,19 +116,14 @@ public final class Bush implements Counted {
                 steps.add(sideShoots(choice.standing()));
             }
         }
-        Set<CountRule> rules = new java.util.HashSet<>();
-        steps.forEach(step -> rules.addAll(step.rules()));
-        List<BushCane> stay = standing(steps.stream().map(CountStep::operation).toList());
+        List<BushCane> stay = standing(CountSteps.operations(steps));
         return new CountPlan(
                 name,
                 inOrder(merged(steps)),
                 groups(stay),
                 0,
                 seasons(name, stay, deflowered),
-                reading.findings().stream()
-                        .filter(finding -> !rules.contains(finding.rule()))
-                        .map(finding -> new CountPlan.Left(finding, whyLeft(finding, name, moment)))
-                        .toList());
+                CountSteps.left(reading, steps, finding -> whyLeft(finding, name, moment)));
     }
 
     /** What may be done at a moment of the year. */
@@ -165,7 +156,7 @@ public final class Bush implements Counted {
                 cane.measured() ? cane.diameterMm() : cane.usualMm(),
                 minutes(cane),
                 leafShare(cane),
-                rulesOf(one.ground()),
+                CountSteps.answering(reading, one.ground().rule()),
                 sure,
                 !one.required() && one.margin() < numbers.bush().points().close(),
                 null,
@@ -195,11 +186,6 @@ public final class Bush implements Counted {
                                 .with("age", Value.count(cane.age()))
                                 .with("at", Value.centimetres(cane.uprightShootCm())))
                 : away;
-    }
-
-    private List<CountRule> rulesOf(BushChoice.Ground ground) {
-        boolean found = reading.findings().stream().anyMatch(finding -> finding.rule() == ground.rule());
-        return found ? List.of(ground.rule()) : List.of();
     }
 
     private Statement reason(BushChoice.Taken one) {
@@ -237,9 +223,7 @@ public final class Bush implements Counted {
                 0,
                 away * numbers.work().deflowerBud(),
                 0,
-                reading.findings().stream().anyMatch(finding -> finding.rule() == CountRule.OVER_BEARING)
-                        ? List.of(CountRule.OVER_BEARING)
-                        : List.of(),
+                CountSteps.answering(reading, CountRule.OVER_BEARING),
                 flowerBuds > 0 ? 0.9 : 0.8,
                 false,
                 null,
@@ -288,7 +272,7 @@ public final class Bush implements Counted {
                 Statement.of("count.reason.side-shoots"));
     }
 
-    private Statement whyLeft(CountFinding finding, String name, Moment moment) {
+    private String whyLeft(CountFinding finding, String name, Moment moment) {
         String why = name.equals("nothing")
                 ? "nothing"
                 : kind.phases().get(moment.word()).forbids() || scope(moment) != Scope.WINTER
@@ -296,7 +280,7 @@ public final class Bush implements Counted {
                         : finding.severity() == Severity.WATCH
                                 ? "unsure"
                                 : name.equals("gentler") ? "gentler" : "later";
-        return Statement.of("count.left").with("why", Value.choice(why));
+        return why;
     }
 
     private List<CountPlan.Season> seasons(String name, List<BushCane> stay, boolean deflowered) {

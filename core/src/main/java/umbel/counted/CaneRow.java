@@ -1,7 +1,6 @@
 package umbel.counted;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import umbel.format.FieldError;
@@ -71,11 +70,7 @@ public final class CaneRow implements Counted {
     }
 
     @Override
-    public List<CountPlan> plans(Moment moment) {
-        return CountPlan.NAMES.stream().map(name -> plan(name, moment)).toList();
-    }
-
-    private CountPlan plan(String name, Moment moment) {
+    public CountPlan plan(String name, Moment moment) {
         List<CountStep> steps = new ArrayList<>();
         boolean forbidden = kind.phases().get(moment.word()).forbids();
         Kept kept = keptOf(name);
@@ -94,21 +89,14 @@ public final class CaneRow implements Counted {
                 summer(steps);
             }
         }
-        Set<CountRule> rules = new HashSet<>();
-        steps.forEach(step -> rules.addAll(step.rules()));
         boolean full = winter && !forbidden && !name.equals("nothing");
         return new CountPlan(
                 name,
                 steps,
                 after(full, kept),
                 0,
-                seasons(
-                        full ? name : "nothing",
-                        steps.stream().map(CountStep::operation).toList()),
-                reading.findings().stream()
-                        .filter(finding -> !rules.contains(finding.rule()))
-                        .map(finding -> new CountPlan.Left(finding, whyLeft(finding, name, full)))
-                        .toList());
+                seasons(full ? name : "nothing", CountSteps.operations(steps)),
+                CountSteps.left(reading, steps, finding -> whyLeft(finding, name, full)));
     }
 
     private List<CountReading.Group> after(boolean full, Kept kept) {
@@ -292,7 +280,7 @@ public final class CaneRow implements Counted {
                 0,
                 numbers.work().mowMetre() * count.length(),
                 1,
-                found(CountRule.FRUITED_CANES),
+                CountSteps.answering(reading, CountRule.FRUITED_CANES),
                 0.9,
                 false,
                 both == null
@@ -370,11 +358,8 @@ public final class CaneRow implements Counted {
             CountRule rule,
             double sure,
             Statement reason) {
-        return new CountStep(operation, stage, 0, minutes, share, found(rule), sure, false, null, reason);
-    }
-
-    private List<CountRule> found(CountRule rule) {
-        return reading.findings().stream().anyMatch(finding -> finding.rule() == rule) ? List.of(rule) : List.of();
+        return new CountStep(
+                operation, stage, 0, minutes, share, CountSteps.answering(reading, rule), sure, false, null, reason);
     }
 
     private boolean aboveWire() {
@@ -400,7 +385,7 @@ public final class CaneRow implements Counted {
         return Math.max(0.5, Math.min(0.95, 1 - error));
     }
 
-    private Statement whyLeft(CountFinding finding, String name, boolean full) {
+    private String whyLeft(CountFinding finding, String name, boolean full) {
         boolean nothingCuts = Set.of(CountRule.THIN_ROW, "no-trellis").contains(finding.rule());
         String why = name.equals("nothing")
                 ? "nothing"
@@ -411,7 +396,7 @@ public final class CaneRow implements Counted {
                                 : finding.severity() == Severity.WATCH
                                         ? "unsure"
                                         : name.equals("gentler") ? "gentler" : "later";
-        return Statement.of("count.left").with("why", Value.choice(why));
+        return why;
     }
 
     private List<CountPlan.Season> seasons(String name, List<CountOperation> operations) {

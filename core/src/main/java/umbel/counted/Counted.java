@@ -30,7 +30,12 @@ public sealed interface Counted permits Bush, CaneRow, Vine {
     CountReading reading();
 
     /** Four plans: recommended, gentler (part of it), firmer (all of it and more), and nothing. */
-    List<CountPlan> plans(Moment moment);
+    default List<CountPlan> plans(Moment moment) {
+        return CountPlan.NAMES.stream().map(name -> plan(name, moment)).toList();
+    }
+
+    /** One of these plans, by its name. */
+    CountPlan plan(String name, Moment moment);
 
     /** What it is after operations, and what the next seasons bring; what means nothing on it is passed over. */
     CountOutcome after(List<CountOperation> operations);

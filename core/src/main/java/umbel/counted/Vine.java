@@ -85,11 +85,7 @@ public final class Vine implements Counted {
     }
 
     @Override
-    public List<CountPlan> plans(Moment moment) {
-        return CountPlan.NAMES.stream().map(name -> plan(name, moment)).toList();
-    }
-
-    private CountPlan plan(String name, Moment moment) {
+    public CountPlan plan(String name, Moment moment) {
         boolean winter = moment == Moment.DORMANT || moment == Moment.DELAYED_DORMANT;
         boolean forbidden = kind.phases().get(moment.word()).forbids();
         boolean full = winter && !forbidden && !name.equals("nothing") && !isMale();
@@ -103,19 +99,13 @@ public final class Vine implements Counted {
         } else if (winter && !name.equals("nothing") && !isMale()) {
             sickArms(steps);
         }
-        Set<CountRule> rules = new HashSet<>();
-        steps.forEach(step -> rules.addAll(step.rules()));
-        boolean works = full;
         return new CountPlan(
                 name,
                 steps,
                 List.of(),
                 left,
                 seasons(full ? left : nodesLeftAlone(), name),
-                reading.findings().stream()
-                        .filter(finding -> !rules.contains(finding.rule()))
-                        .map(finding -> new CountPlan.Left(finding, whyLeft(finding, name, works)))
-                        .toList());
+                CountSteps.left(reading, steps, finding -> whyLeft(finding, name, full)));
     }
 
     @Override
@@ -134,12 +124,12 @@ public final class Vine implements Counted {
                 seasons(kept.isEmpty() ? nodesLeftAlone() : nodes, kept.isEmpty() ? "nothing" : "recommended"));
     }
 
-    private Statement whyLeft(CountFinding finding, String name, boolean works) {
+    private String whyLeft(CountFinding finding, String name, boolean works) {
         boolean nothingCuts = !finding.rule().isAnswered();
         String why = name.equals("nothing")
                 ? "nothing"
                 : !works ? "season" : finding.severity() == Severity.WATCH ? "unsure" : nothingCuts ? "none" : "later";
-        return Statement.of("count.left").with("why", Value.choice(why));
+        return why;
     }
 
     /** Nodes a plan leaves. */
@@ -213,7 +203,7 @@ public final class Vine implements Counted {
                                             .mapToInt(CountSurvey.VineCane::nodes)
                                             .sum()
                                     / (double) nodesNow(),
-                    found(CountRule.NODES_OVER),
+                    CountSteps.answering(reading, CountRule.NODES_OVER),
                     COUNTED,
                     false,
                     null,
@@ -277,7 +267,7 @@ public final class Vine implements Counted {
                 cane.diameterMm() == null ? 0 : cane.diameterMm(),
                 numbers.work().vineCut(),
                 nodesNow() == 0 ? 0 : (cane.nodes() - nodes) / (double) nodesNow(),
-                found(CountRule.NODES_OVER),
+                CountSteps.answering(reading, CountRule.NODES_OVER),
                 cane.lit() == null || cane.diameterMm() == null ? 0.7 : 0.85,
                 false,
                 CountOperation.remove(cane.id(), 1),
@@ -297,7 +287,7 @@ public final class Vine implements Counted {
                 cane.diameterMm() == null ? 0 : cane.diameterMm(),
                 numbers.work().vineCut(),
                 0,
-                found(CountRule.NO_RENEWAL),
+                CountSteps.answering(reading, CountRule.NO_RENEWAL),
                 0.8,
                 false,
                 CountOperation.remove(cane.id(), 1),
@@ -322,7 +312,7 @@ public final class Vine implements Counted {
                 0,
                 numbers.work().renewArm(),
                 0,
-                found(rule),
+                CountSteps.answering(reading, rule),
                 sure,
                 false,
                 null,
@@ -450,10 +440,6 @@ public final class Vine implements Counted {
         double laid = vine.caneNodes() == 0 ? 0 : nodes / vine.caneNodes();
         double later = name.equals("nothing") ? -1 : name.equals("gentler") ? 1.15 : name.equals("firmer") ? 0.9 : 1;
         return model.seasons(new VineSeasons.State(weightKg, ratio, laid), sound, later, Bush.SEASONS);
-    }
-
-    private List<CountRule> found(CountRule rule) {
-        return reading.findings().stream().anyMatch(finding -> finding.rule() == rule) ? List.of(rule) : List.of();
     }
 
     private CountReading read() {

@@ -83,7 +83,7 @@ public record CountedKind(
             LocalDate day = LocalDate.of(SOME_YEAR, Integer.parseInt(parts[0]), Integer.parseInt(parts[1]))
                     .plusDays(Math.round(later));
             LocalDate there = south ? day.plusMonths(HALF_A_YEAR_MONTHS) : day;
-            return MonthDay.of(there.getMonth(), Math.min(there.getDayOfMonth(), 28));
+            return MonthDay.from(there);
         }
     }
 

@@ -35,7 +35,7 @@ class WellKeptTest {
     void theYearIsLaterUphillAndTowardsThePolesAndHalfAYearOnInTheSouth() {
         CountedKind.Window cut =
                 Knowledge.shipped().counted("blueberry").window("dormant").orElseThrow();
-        assertThat(cut.at(45, 0)).isEqualTo(new CountedKind.Days(MonthDay.of(2, 1), MonthDay.of(3, 28)));
+        assertThat(cut.at(45, 0)).isEqualTo(new CountedKind.Days(MonthDay.of(2, 1), MonthDay.of(3, 31)));
         assertThat(cut.at(47.5, 0).from()).isEqualTo(MonthDay.of(2, 11));
         assertThat(cut.at(45, 300).from()).isEqualTo(MonthDay.of(2, 11));
         assertThat(cut.at(-45, 0).from()).isEqualTo(MonthDay.of(8, 1));

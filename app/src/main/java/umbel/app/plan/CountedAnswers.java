@@ -22,6 +22,7 @@ public final class CountedAnswers {
      * @param surveyedOn day of its survey
      * @param workVersion -1 while nothing was decided
      * @param workedOn the day of the last visit since it was surveyed; empty where there was none
+     * @param suggestions what advisers marked, for the grower to accept or refuse
      * @param together by operation, those that may be marked on the same canes beside it
      */
     public record PlantPage(
@@ -34,7 +35,8 @@ public final class CountedAnswers {
             long workVersion,
             boolean workOutdated,
             String workedOn,
-            Map<String, List<String>> together) {}
+            Map<String, List<String>> together,
+            List<TreeAnswers.SuggestionLine> suggestions) {}
 
     /**
      * A plant read and planned for.

@@ -31,13 +31,14 @@ class CountedController {
     /** The plant drawn, read and planned for, with what was decided so far. */
     @GetMapping("/{id}")
     CountedAnswers.PlantPage page(@PathVariable long id) {
-        return computing.answer(Lane.QUICK, () -> plants.page(id));
+        Viewer viewer = Viewer.here();
+        return computing.answer(Lane.QUICK, () -> plants.page(id, viewer));
     }
 
     /** The plant planned for at another time of its year. */
     @PostMapping("/{id}/plans")
     CountedAnswers.PlantLooked plans(@PathVariable long id, @Valid @RequestBody Decisions decisions) {
-        return computing.answer(Lane.QUICK, () -> plants.look(plants.page(id).survey(), decisions));
+        return computing.answer(Lane.QUICK, () -> plants.plans(id, decisions));
     }
 
     /** What the marks so far do. */

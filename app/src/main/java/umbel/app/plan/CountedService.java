@@ -29,6 +29,7 @@ class CountedService {
 
     private final DecidedTrees trees;
     private final TreeDecisions decided;
+    private final Suggestions suggestions;
     private final TreeReadings readings;
     private final RecordRepository records;
     private final CountedAssessor assessor;
@@ -36,22 +37,25 @@ class CountedService {
     CountedService(
             DecidedTrees trees,
             TreeDecisions decided,
+            Suggestions suggestions,
             TreeReadings readings,
             RecordRepository records,
             CountedAssessor assessor) {
         this.trees = trees;
         this.decided = decided;
+        this.suggestions = suggestions;
         this.readings = readings;
         this.records = records;
         this.assessor = assessor;
     }
 
     /** The page of a plant. */
-    CountedAnswers.PlantPage page(long id) {
+    CountedAnswers.PlantPage page(long id, Viewer viewer) {
         OrchardTree place = trees.tree(id);
         SurveyEntry survey = trees.survey(id);
         CountedPlant plant = readings.counted(survey);
-        TreeDecisions.Current current = decided.on(id, survey);
+        TreeDecisions.Current current =
+                viewer.adviser() ? suggestions.of(id, survey, viewer.name()) : decided.on(id, survey);
         return new CountedAnswers.PlantPage(
                 new CountedAnswers.PlantName(
                         place.id(),
@@ -72,7 +76,26 @@ class CountedService {
                 records.findLastThatCounts(id, survey.id(), survey.surveyedOn())
                         .map(visit -> visit.doneOn().toString())
                         .orElse(""),
-                CountOperation.Kind.together());
+                CountOperation.Kind.together(),
+                viewer.adviser() ? List.of() : suggestions(id, survey));
+    }
+
+    private List<TreeAnswers.SuggestionLine> suggestions(long id, SurveyEntry survey) {
+        return suggestions.open(id, survey).stream()
+                .map(one -> new TreeAnswers.SuggestionLine(
+                        one.id(),
+                        one.by(),
+                        one.at(),
+                        one.marks(),
+                        one.marks().stream()
+                                .map(mark -> assessor.in(Reader.speech()).title(CountedPlant.operation(mark)))
+                                .toList()))
+                .toList();
+    }
+
+    /** The plant planned for as its decisions ask. */
+    CountedAnswers.PlantLooked plans(long id, Decisions decisions) {
+        return look(readings.counted(trees.survey(id)).survey(), decisions);
     }
 
     /** A counted plant that nobody saved. */

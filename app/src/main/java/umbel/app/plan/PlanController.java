@@ -14,8 +14,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import umbel.app.computing.Computing;
 import umbel.app.computing.Computing.Lane;
-import umbel.app.people.Role;
-import umbel.app.people.SignedIn;
 import umbel.app.survey.StandDrawing;
 import umbel.assess.Assessment;
 
@@ -71,7 +69,7 @@ class PlanController {
     /** The tree drawn and read, with what was decided so far. */
     @GetMapping
     TreeAnswers.TreePage tree(@PathVariable long id) {
-        Viewer viewer = viewer();
+        Viewer viewer = Viewer.here();
         return computing.answer(Lane.QUICK, () -> pages.page(id, viewer));
     }
 
@@ -119,14 +117,10 @@ class PlanController {
         return computing.answer(Lane.QUICK, () -> marks.options(id, limb, decisions));
     }
 
-    private static Viewer viewer() {
-        return new Viewer(SignedIn.name(), SignedIn.is(Role.ADVISER));
-    }
-
     /** Keeps what was decided; refused when it was changed elsewhere meanwhile. */
     @PutMapping("/work")
     TreeAnswers.Kept keep(@PathVariable long id, @RequestBody TreeAnswers.Keep keep) {
-        Viewer viewer = viewer();
+        Viewer viewer = Viewer.here();
         return computing.answer(Lane.QUICK, () -> marks.keep(id, keep, viewer));
     }
 
