@@ -26,7 +26,6 @@ public final class Bush implements Counted {
     private static final double AGE_TOLD = 0.9;
     private static final double AGE_FROM_THICKNESS = 0.5;
     private static final double NOTHING_MEASURED = 0.35;
-    private static final double FIVE_LEAVES_CM = 12;
 
     private final CountedKind kind;
     private final CountedKind.Bush bush;
@@ -260,7 +259,7 @@ public final class Bush implements Counted {
 
     private CountStep sideShoots(List<BushCane> stay) {
         return new CountStep(
-                CountOperation.shorten("shoots/side", FIVE_LEAVES_CM, stay.size()),
+                CountOperation.shorten("shoots/side", numbers.bush().fiveLeavesCm(), stay.size()),
                 "detail",
                 0,
                 stay.size() * numbers.work().thinCane(),

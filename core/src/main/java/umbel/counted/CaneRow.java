@@ -555,14 +555,7 @@ public final class CaneRow implements Counted {
         numbers(found, row.isMown() ? now : fresh);
         if (!row.isMown() && fresh.weak() > 0) {
             found.add(finding(
-                    CountRule.WEAK_CANE,
-                    FRESH + "/weak",
-                    fresh.weak(),
-                    0,
-                    "",
-                    Severity.CONSIDER,
-                    0.8,
-                    "counting.weak_mm"));
+                    CountRule.WEAK_CANE, FRESH + "/weak", fresh.weak(), 0, "", Severity.CONSIDER, 0.8, "survey.weak"));
         }
         shape(found, fresh);
         if (row.trellis().equals("needed") && topWireCm == null) {

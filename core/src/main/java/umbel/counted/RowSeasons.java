@@ -120,8 +120,12 @@ final class RowSeasons {
         }
         double strong = pruned ? Math.min(wanted, numbers.usable() * fresh) : numbers.usable() * fresh;
         double weak = pruned ? 0 : (1 - numbers.usable()) * fresh;
-        double standing = pruned ? 0 : stand.strong() + stand.weak() + stand.standing() / 2;
-        double sick = pruned ? 0 : Math.min(0.5, stand.sick() + 0.1);
+        double standing =
+                pruned ? 0 : stand.strong() + stand.weak() + numbers.left().standing() * stand.standing();
+        double sick = pruned
+                ? 0
+                : Math.min(
+                        numbers.left().sickMost(), stand.sick() + numbers.left().sickAYear());
         return new Stand(
                 strong, weak, standing, stand.tip(), stand.diameter(), stand.lateralCm(), sick, stand.widthCm());
     }

@@ -136,8 +136,16 @@ public final class Vine implements Counted {
     private int target(String name) {
         double wanted = wantedNodes()
                 * (weighed || model.byArea() ? 1 : 1 + numbers.vine().estimatedExtra());
-        double share = name.equals("gentler") ? 1.15 : name.equals("firmer") ? 0.9 : 1;
-        return (int) Math.round(wanted * share);
+        return (int) Math.round(wanted * shareOf(name));
+    }
+
+    /** Nodes that a plan leaves against those wanted. */
+    private double shareOf(String name) {
+        return switch (name) {
+            case "gentler" -> numbers.vine().gentler();
+            case "firmer" -> numbers.vine().firmer();
+            default -> 1;
+        };
     }
 
     /** Nodes wanted, made good for dead buds. */
@@ -203,7 +211,7 @@ public final class Vine implements Counted {
                                             .mapToInt(CountSurvey.VineCane::nodes)
                                             .sum()
                                     / (double) nodesNow(),
-                    CountSteps.answering(reading, CountRule.NODES_OVER),
+                    answeredByNodes(),
                     COUNTED,
                     false,
                     null,
@@ -267,7 +275,7 @@ public final class Vine implements Counted {
                 cane.diameterMm() == null ? 0 : cane.diameterMm(),
                 numbers.work().vineCut(),
                 nodesNow() == 0 ? 0 : (cane.nodes() - nodes) / (double) nodesNow(),
-                CountSteps.answering(reading, CountRule.NODES_OVER),
+                answeredByNodes(),
                 cane.lit() == null || cane.diameterMm() == null ? 0.7 : 0.85,
                 false,
                 CountOperation.remove(cane.id(), 1),
@@ -278,6 +286,13 @@ public final class Vine implements Counted {
                         .with("thickness", Value.millimetres(cane.diameterMm() == null ? 0 : cane.diameterMm()))
                         .with("near", Value.choice(at(cane) <= vine.cane().near() ? "yes" : "no"))
                         .with("lit", Value.choice(Boolean.TRUE.equals(cane.lit()) ? "yes" : "no")));
+    }
+
+    /** What choosing the nodes answers. */
+    private List<CountRule> answeredByNodes() {
+        List<CountRule> rules = new ArrayList<>(CountSteps.answering(reading, CountRule.NODES_OVER));
+        rules.addAll(CountSteps.answering(reading, CountRule.BUD_KILL));
+        return rules;
     }
 
     private CountStep renewalSpur(CountSurvey.VineCane cane) {
@@ -438,7 +453,7 @@ public final class Vine implements Counted {
         double ratio = crop > 0 && weightKg > 0 ? crop / weightKg : wood.ratio().best();
         double sound = dead > numbers.vine().budKill().told() ? nodes * (1 - dead) : nodes;
         double laid = vine.caneNodes() == 0 ? 0 : nodes / vine.caneNodes();
-        double later = name.equals("nothing") ? -1 : name.equals("gentler") ? 1.15 : name.equals("firmer") ? 0.9 : 1;
+        double later = name.equals("nothing") ? -1 : shareOf(name);
         return model.seasons(new VineSeasons.State(weightKg, ratio, laid), sound, later, Bush.SEASONS);
     }
 

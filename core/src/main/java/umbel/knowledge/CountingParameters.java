@@ -43,6 +43,7 @@ public record CountingParameters(Forecast forecast, Bush bush, Row row, Vine vin
             Points points,
             int keepAges,
             int sides,
+            @JsonProperty("fiveLeaves_cm") double fiveLeavesCm,
             double firmer,
             double unknownAge) {}
 
@@ -81,11 +82,21 @@ public record CountingParameters(Forecast forecast, Bush bush, Row row, Vine vin
             double usable,
             double widest,
             double sick,
+            LeftAlone left,
             @JsonProperty("apart_cm") double apartCm,
             double crowded,
             double thinRow,
             @JsonProperty("tallBy_cm") double tallByCm,
             double compensation) {}
+
+    /**
+     * A row that nobody prunes.
+     *
+     * @param standing share of dead canes that still stand a year later
+     * @param sickAYear how much the share of sick canes grows in a year
+     * @param sickMost up to
+     */
+    public record LeftAlone(double standing, double sickAYear, double sickMost) {}
 
     /** Crop of a cane by its thickness. */
     public record RowSize(double power, double least, double most, double rankFrom, double rankWorth) {
@@ -112,6 +123,8 @@ public record CountingParameters(Forecast forecast, Bush bush, Row row, Vine vin
             double under,
             @JsonProperty("wood_g") WoodMass woodG,
             Arm arm,
+            double gentler,
+            double firmer,
             double replacement,
             Keep keep,
             @JsonProperty("fair_mm") Bounds fairMm,

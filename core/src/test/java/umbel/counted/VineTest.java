@@ -152,6 +152,9 @@ class VineTest {
         CountSurvey survey = vine("vigorous", 0.9, "weighed", 3, 8, 14, "'budSample':{'n':100,'dead':30}");
         assertThat(Counts.read(survey).reading().nodes().wanted()).isEqualTo(57);
         assertThat(rules(survey)).contains(CountRule.BUD_KILL);
+        assertThat(Counts.recommended(survey).left())
+                .extracting(left -> left.finding().rule())
+                .doesNotContain(CountRule.BUD_KILL);
         CountSurvey worse = vine("vigorous", 0.9, "weighed", 3, 8, 14, "'budSample':{'n':100,'dead':60}");
         assertThat(Counts.recommended(worse).nodesAfter()).isEqualTo(112);
     }
