@@ -272,14 +272,13 @@ public final class Bush implements Counted {
     }
 
     private String whyLeft(CountFinding finding, String name, Moment moment) {
-        String why = name.equals("nothing")
+        return name.equals("nothing")
                 ? "nothing"
                 : kind.phases().get(moment.word()).forbids() || scope(moment) != Scope.WINTER
                         ? "season"
                         : finding.severity() == Severity.WATCH
                                 ? "unsure"
                                 : name.equals("gentler") ? "gentler" : "later";
-        return why;
     }
 
     private List<CountPlan.Season> seasons(String name, List<BushCane> stay, boolean deflowered) {

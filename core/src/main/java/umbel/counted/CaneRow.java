@@ -16,8 +16,8 @@ import umbel.text.Value;
 /** A stretch of a row of raspberries or blackberries. */
 public final class CaneRow implements Counted {
 
-    private static final String FRUITED = "canes/fruited";
-    private static final String FRESH = "canes/new";
+    static final String FRUITED = "canes/fruited";
+    static final String FRESH = "canes/new";
     private static final String CURRENT = "canes/current";
     private static final double COUNTED = 0.9;
 
@@ -387,7 +387,7 @@ public final class CaneRow implements Counted {
 
     private String whyLeft(CountFinding finding, String name, boolean full) {
         boolean nothingCuts = Set.of(CountRule.THIN_ROW, "no-trellis").contains(finding.rule());
-        String why = name.equals("nothing")
+        return name.equals("nothing")
                 ? "nothing"
                 : nothingCuts
                         ? "none"
@@ -396,7 +396,6 @@ public final class CaneRow implements Counted {
                                 : finding.severity() == Severity.WATCH
                                         ? "unsure"
                                         : name.equals("gentler") ? "gentler" : "later";
-        return why;
     }
 
     private List<CountPlan.Season> seasons(String name, List<CountOperation> operations) {
@@ -485,7 +484,7 @@ public final class CaneRow implements Counted {
             measure.add(new CountReading.Measure(FRESH, "height_cm", Statement.of("count.measure.height")));
         }
         return new CountReading(
-                findings(),
+                new RowFindings(row, numbers, count, topWireCm != null).all(topCm(), wantedPerMetre(), sureOfNumber()),
                 null,
                 alone.crop(),
                 alone.marketable(),
@@ -516,145 +515,5 @@ public final class CaneRow implements Counted {
         if (of.count() > 0) {
             groups.add(new CountReading.Group(name, of.count()));
         }
-    }
-
-    private List<CountFinding> findings() {
-        List<CountFinding> found = new ArrayList<>();
-        RowCount.Group fresh = count.fresh();
-        RowCount.Group now = count.current();
-        int standing = count.fruited().count() + (row.isMown() ? fresh.count() : 0);
-        if (standing > 0) {
-            found.add(finding(
-                    CountRule.FRUITED_CANES,
-                    row.isMown() ? "canes" : FRUITED,
-                    standing,
-                    0,
-                    "",
-                    Severity.ACT,
-                    0.95,
-                    "kind.fruitsOn"));
-        }
-        int sick = fresh.diseased() + now.diseased();
-        if (sick > 0) {
-            found.add(finding(
-                    CountRule.UNSOUND_CANE, FRESH + "/diseased", sick, 0, "", Severity.ACT, 0.9, "survey.condition"));
-        }
-        int outside = fresh.outside() + now.outside();
-        boolean wide = row.suckering() && count.widthCm() > row.width();
-        if (!row.isMown() && (wide || outside > 0)) {
-            found.add(finding(
-                    CountRule.WIDE_ROW,
-                    FRESH + "/outside",
-                    wide ? count.widthCm() : outside,
-                    wide ? row.width() : 0,
-                    wide ? "cm" : "",
-                    Severity.CONSIDER,
-                    0.85,
-                    "kind.width_cm"));
-        }
-        numbers(found, row.isMown() ? now : fresh);
-        if (!row.isMown() && fresh.weak() > 0) {
-            found.add(finding(
-                    CountRule.WEAK_CANE, FRESH + "/weak", fresh.weak(), 0, "", Severity.CONSIDER, 0.8, "survey.weak"));
-        }
-        shape(found, fresh);
-        if (row.trellis().equals("needed") && topWireCm == null) {
-            found.add(finding(CountRule.NO_TRELLIS, "row", 0, 0, "", Severity.CONSIDER, 0.6, "kind.trellis"));
-        }
-        return found;
-    }
-
-    private void numbers(List<CountFinding> found, RowCount.Group of) {
-        double perMetre = (of.count() - of.outside()) / count.length();
-        double best = row.perPlant() == null ? row.density().bestPerM() : wantedPerMetre();
-        if (of.count() == 0) {
-            return;
-        }
-        if (perMetre > numbers.row().crowded() * best
-                || of.strong() / count.length() > row.range().most()) {
-            found.add(finding(
-                    CountRule.CROWDED_ROW,
-                    FRESH,
-                    perMetre,
-                    row.range().most(),
-                    "per-m",
-                    Severity.ACT,
-                    sureOfNumber(),
-                    "kind.range_perM"));
-        } else if (perMetre < numbers.row().thinRow() * best) {
-            found.add(finding(
-                    CountRule.THIN_ROW,
-                    FRESH,
-                    perMetre,
-                    row.range().least(),
-                    "per-m",
-                    Severity.CONSIDER,
-                    sureOfNumber(),
-                    "kind.range_perM"));
-        }
-    }
-
-    private void shape(List<CountFinding> found, RowCount.Group fresh) {
-        double top = topCm();
-        if (top > 0 && fresh.height() > top + numbers.row().tallByCm() && !row.isMown()) {
-            found.add(finding(
-                    CountRule.TALL_CANE, FRESH, fresh.height(), top, "cm", Severity.CONSIDER, 0.85, "kind.tip"));
-        }
-        CountedKind.Laterals rule = row.laterals();
-        if (rule != null && fresh.lateralLength() > rule.keep() + numbers.row().tallByCm()) {
-            found.add(finding(
-                    CountRule.LONG_LATERAL,
-                    FRESH + "/laterals",
-                    fresh.lateralLength(),
-                    rule.keep(),
-                    "cm",
-                    Severity.CONSIDER,
-                    0.85,
-                    "kind.laterals"));
-        }
-        if (rule != null && fresh.lowLaterals() > 0) {
-            found.add(finding(
-                    CountRule.LOW_LATERAL,
-                    FRESH + "/laterals/low",
-                    fresh.lowLaterals(),
-                    0,
-                    "",
-                    Severity.CONSIDER,
-                    0.85,
-                    "kind.laterals"));
-        }
-        if (fresh.rooting() > 0) {
-            found.add(
-                    finding(CountRule.ROOTING_TIP, FRESH, fresh.rooting(), 0, "", Severity.ACT, 0.9, "survey.rooting"));
-        }
-    }
-
-    private static CountFinding finding(
-            CountRule rule,
-            String of,
-            double value,
-            double threshold,
-            String unit,
-            Severity severity,
-            double sure,
-            String line) {
-        Statement measure = Statement.of("count.finding." + rule.id())
-                .with("count", Value.count(Math.round(value)))
-                .with("length", Value.centimetres(value))
-                .with("limit", Value.centimetres(threshold))
-                .with("perMetre", new Value.PerLength(value))
-                .with("most", new Value.PerLength(threshold))
-                .with("unit", Value.choice(unit.isEmpty() ? "count" : unit));
-        return new CountFinding(
-                rule,
-                List.of(of),
-                measure,
-                value,
-                threshold,
-                unit,
-                severity,
-                sure,
-                Statement.of("count.why." + rule.id()),
-                line);
     }
 }

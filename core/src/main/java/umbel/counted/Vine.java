@@ -3,9 +3,7 @@ package umbel.counted;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import umbel.format.FieldError;
 import umbel.growth.Moment;
@@ -20,7 +18,6 @@ import umbel.text.Value;
 /** A vine: grape or kiwifruit, by arms, canes and nodes. */
 public final class Vine implements Counted {
 
-    private static final String HEAD = "head";
     private static final double COUNTED = 0.9;
 
     private final CountedKind kind;
@@ -110,7 +107,7 @@ public final class Vine implements Counted {
 
     @Override
     public CountOutcome after(List<CountOperation> operations) {
-        boolean spurs = "spur".equals(survey.prunedAs());
+        boolean spurs = isSpurPruned();
         List<CountOperation> kept = operations.stream()
                 .filter(operation -> operation.kind() == CountOperation.Kind.KEEP_NODES)
                 .filter(operation -> spurs || operation.nodes() > vine.spurNodes())
@@ -126,10 +123,9 @@ public final class Vine implements Counted {
 
     private String whyLeft(CountFinding finding, String name, boolean works) {
         boolean nothingCuts = !finding.rule().isAnswered();
-        String why = name.equals("nothing")
+        return name.equals("nothing")
                 ? "nothing"
                 : !works ? "season" : finding.severity() == Severity.WATCH ? "unsure" : nothingCuts ? "none" : "later";
-        return why;
     }
 
     /** Nodes a plan leaves. */
@@ -161,41 +157,17 @@ public final class Vine implements Counted {
     /** Chooses canes and their nodes; the nodes left, renewal spurs not counted. */
     private int choose(int target, List<CountStep> steps) {
         Set<String> sickArms = new HashSet<>();
-        arms.stream().filter(arm -> isSick(arm)).forEach(arm -> sickArms.add(arm.id()));
-        boolean spurs = "spur".equals(survey.prunedAs());
-        Map<String, List<CountSurvey.VineCane>> sides = new LinkedHashMap<>();
-        canes.stream()
-                .filter(cane -> cane.arm() == null || !sickArms.contains(cane.arm()))
-                .filter(cane -> !BushCane.isUnsound(cane.condition(), cane.disease()))
-                .sorted(order())
-                .forEach(cane -> sides.computeIfAbsent(sideOf(cane), key -> new ArrayList<>())
-                        .add(cane));
-        int each = spurs ? vine.spurNodes() : vine.caneNodes();
-        Map<CountSurvey.VineCane, Integer> kept = new LinkedHashMap<>();
-        int nodes = 0;
-        boolean more = true;
-        while (nodes < target && more && (spurs || target - nodes > longer(kept, each))) {
-            more = false;
-            for (List<CountSurvey.VineCane> side : sides.values()) {
-                if (nodes < target && !side.isEmpty()) {
-                    CountSurvey.VineCane cane = side.remove(0);
-                    int here = Math.min(Math.min(cane.nodes(), each), target - nodes);
-                    kept.put(cane, Math.max(1, here));
-                    nodes += Math.max(1, here);
-                    more = true;
-                }
-            }
-        }
-        nodes = lengthen(kept, nodes, target, spurs ? each : Integer.MAX_VALUE);
-        List<CountSurvey.VineCane> rest = canes.stream()
-                .filter(cane -> !kept.containsKey(cane))
-                .filter(cane -> cane.arm() == null || !sickArms.contains(cane.arm()))
-                .toList();
-        List<CountSurvey.VineCane> renewal = spurs ? List.of() : renewalSpurs(kept, rest);
-        kept.forEach((cane, count) -> steps.add(keep(cane, count, spurs)));
-        renewal.forEach(cane -> steps.add(renewalSpur(cane)));
-        List<CountSurvey.VineCane> away =
-                rest.stream().filter(cane -> !renewal.contains(cane)).toList();
+        arms.stream().filter(Vine::isSick).forEach(arm -> sickArms.add(arm.id()));
+        boolean spurs = isSpurPruned();
+        VineChoice.Chosen chosen = new VineChoice(vine, numbers.vine(), spurs)
+                .of(
+                        canes.stream()
+                                .filter(cane -> cane.arm() == null || !sickArms.contains(cane.arm()))
+                                .toList(),
+                        target);
+        List<CountSurvey.VineCane> away = chosen.away();
+        chosen.kept().forEach((cane, count) -> steps.add(keep(cane, count, spurs)));
+        chosen.renewal().forEach(cane -> steps.add(renewalSpur(cane)));
         if (!away.isEmpty()) {
             steps.add(new CountStep(
                     CountOperation.remove("canes/rest", away.size()),
@@ -217,12 +189,13 @@ public final class Vine implements Counted {
                     null,
                     Statement.of("count.reason.rest").with("weighed", Value.choice(weighed ? "yes" : "no"))));
         }
-        if (!spurs && !kept.isEmpty()) {
+        if (!spurs && !chosen.kept().isEmpty()) {
             steps.add(new CountStep(
-                    CountOperation.of(CountOperation.Kind.TIE, "canes", kept.size()),
+                    CountOperation.of(
+                            CountOperation.Kind.TIE, "canes", chosen.kept().size()),
                     "train",
                     0,
-                    kept.size() * numbers.work().vineTie(),
+                    chosen.kept().size() * numbers.work().vineTie(),
                     0,
                     List.of(),
                     0.85,
@@ -230,42 +203,11 @@ public final class Vine implements Counted {
                     null,
                     Statement.of("count.reason.lay").with("bleeds", Value.choice(model.byArea() ? "yes" : "no"))));
         }
-        return nodes;
+        return chosen.nodes();
     }
 
-    /** Nodes that kept canes can take instead of one more cane: up to half of one. */
-    private static int longer(Map<CountSurvey.VineCane, Integer> kept, int each) {
-        int room = kept.entrySet().stream()
-                .mapToInt(one -> one.getKey().nodes() - one.getValue())
-                .sum();
-        return Math.min(room, each / 2);
-    }
-
-    /** Gives kept canes more of their own nodes until the number is reached. */
-    private static int lengthen(Map<CountSurvey.VineCane, Integer> kept, int nodes, int target, int most) {
-        int now = nodes;
-        for (Map.Entry<CountSurvey.VineCane, Integer> one : kept.entrySet()) {
-            int room = Math.min(one.getKey().nodes(), most) - one.getValue();
-            int add = Math.max(0, Math.min(room, target - now));
-            one.setValue(one.getValue() + add);
-            now += add;
-        }
-        return now;
-    }
-
-    /** One renewal spur a side, from a cane near the head that is not kept as a cane. */
-    private List<CountSurvey.VineCane> renewalSpurs(
-            Map<CountSurvey.VineCane, Integer> kept, List<CountSurvey.VineCane> rest) {
-        Map<String, CountSurvey.VineCane> spurs = new LinkedHashMap<>();
-        Set<String> wanted = new HashSet<>();
-        kept.keySet().forEach(cane -> wanted.add(sideOf(cane)));
-        rest.stream()
-                .filter(cane -> !BushCane.isUnsound(cane.condition(), cane.disease()))
-                .filter(cane -> at(cane) <= vine.cane().farNear())
-                .filter(cane -> wanted.contains(sideOf(cane)))
-                .sorted(Comparator.comparingDouble(Vine::at).thenComparing(CountSurvey.VineCane::id))
-                .forEach(cane -> spurs.putIfAbsent(sideOf(cane), cane));
-        return new ArrayList<>(spurs.values());
+    private boolean isSpurPruned() {
+        return "spur".equals(survey.prunedAs());
     }
 
     private CountStep keep(CountSurvey.VineCane cane, int nodes, boolean spur) {
@@ -284,7 +226,10 @@ public final class Vine implements Counted {
                         .with("nodes", Value.count(nodes))
                         .with("measured", Value.choice(cane.diameterMm() == null ? "no" : "yes"))
                         .with("thickness", Value.millimetres(cane.diameterMm() == null ? 0 : cane.diameterMm()))
-                        .with("near", Value.choice(at(cane) <= vine.cane().near() ? "yes" : "no"))
+                        .with(
+                                "near",
+                                Value.choice(
+                                        VineChoice.fromHead(cane) <= vine.cane().near() ? "yes" : "no"))
                         .with("lit", Value.choice(Boolean.TRUE.equals(cane.lit()) ? "yes" : "no")));
     }
 
@@ -349,48 +294,6 @@ public final class Vine implements Counted {
 
     private static double blindShare(CountSurvey.Arm arm) {
         return arm.positions() == null || arm.blind() == null ? 0 : (double) arm.blind() / arm.positions();
-    }
-
-    /** Best canes first: lit, of good thickness, near the head, sound. */
-    private Comparator<CountSurvey.VineCane> order() {
-        CountedKind.GoodCane good = vine.cane();
-        double middle = (good.least() + good.most()) / 2;
-        return Comparator.comparingDouble((CountSurvey.VineCane cane) -> -points(cane))
-                .thenComparingDouble(Vine::at)
-                .thenComparingDouble(cane -> cane.diameterMm() == null ? 0 : Math.abs(cane.diameterMm() - middle))
-                .thenComparing(CountSurvey.VineCane::id);
-    }
-
-    private double points(CountSurvey.VineCane cane) {
-        CountingParameters.Keep of = numbers.vine().keep();
-        CountedKind.GoodCane good = vine.cane();
-        double points = Boolean.FALSE.equals(cane.lit()) ? 0 : of.lit();
-        if (cane.diameterMm() != null) {
-            double mm = cane.diameterMm();
-            points += mm >= good.least() && mm <= good.most()
-                    ? of.good()
-                    : mm >= numbers.vine().fairMm().least()
-                                    && mm <= numbers.vine().fairMm().most()
-                            ? of.fair()
-                            : 0;
-        }
-        boolean spurs = "spur".equals(survey.prunedAs());
-        points += spurs ? 0 : at(cane) <= good.near() ? of.near() : at(cane) <= good.farNear() ? of.far() : 0;
-        if (cane.lengthCm() != null) {
-            double internode = cane.lengthCm() / cane.nodes();
-            CountingParameters.Bounds bounds = numbers.vine().internodeCm();
-            points += internode >= bounds.least() && internode <= bounds.most() ? of.internode() : 0;
-        }
-        points += cane.nodes() >= (spurs ? vine.spurNodes() : vine.caneNodes()) ? of.nodes() : 0;
-        return points;
-    }
-
-    private String sideOf(CountSurvey.VineCane cane) {
-        return cane.arm() == null ? HEAD : cane.arm();
-    }
-
-    private static double at(CountSurvey.VineCane cane) {
-        return cane.atCm() == null ? 0 : cane.atCm();
     }
 
     private double massOf(CountSurvey.VineCane cane) {
@@ -583,10 +486,10 @@ public final class Vine implements Counted {
         if (canes.isEmpty() || isMale()) {
             return;
         }
-        boolean spurs = "spur".equals(survey.prunedAs());
+        boolean spurs = isSpurPruned();
         long near = canes.stream()
                 .filter(cane -> !Boolean.FALSE.equals(cane.lit()))
-                .filter(cane -> at(cane) <= vine.cane().farNear())
+                .filter(cane -> VineChoice.fromHead(cane) <= vine.cane().farNear())
                 .count();
         double wanted = spurs ? 0 : Math.ceil(model.wanted(weightKg) / vine.caneNodes());
         if (!spurs && near < wanted) {
