@@ -157,7 +157,7 @@ public final class Vine implements Counted {
     /** Chooses canes and their nodes; the nodes left, renewal spurs not counted. */
     private int choose(int target, List<CountStep> steps) {
         Set<String> sickArms = new HashSet<>();
-        arms.stream().filter(Vine::isSick).forEach(arm -> sickArms.add(arm.id()));
+        arms.stream().filter(VineFindings::isSick).forEach(arm -> sickArms.add(arm.id()));
         boolean spurs = isSpurPruned();
         VineChoice.Chosen chosen = new VineChoice(vine, numbers.vine(), spurs)
                 .of(
@@ -207,7 +207,7 @@ public final class Vine implements Counted {
     }
 
     private boolean isSpurPruned() {
-        return "spur".equals(survey.prunedAs());
+        return VineFindings.isSpurPruned(survey);
     }
 
     private CountStep keep(CountSurvey.VineCane cane, int nodes, boolean spur) {
@@ -255,13 +255,16 @@ public final class Vine implements Counted {
     }
 
     private void sickArms(List<CountStep> steps) {
-        arms.stream().filter(Vine::isSick).forEach(arm -> steps.add(renewal(arm, CountRule.UNSOUND_CANE, 0.9, "sick")));
+        arms.stream()
+                .filter(VineFindings::isSick)
+                .forEach(arm -> steps.add(renewal(arm, CountRule.UNSOUND_CANE, 0.9, "sick")));
     }
 
     private void wornArms(List<CountStep> steps) {
         arms.stream()
-                .filter(arm -> !isSick(arm) && isWorn(arm))
-                .max(Comparator.comparingDouble(Vine::blindShare).thenComparing(CountSurvey.Arm::id))
+                .filter(arm -> !VineFindings.isSick(arm)
+                        && VineFindings.isWorn(arm, numbers.vine().arm()))
+                .max(Comparator.comparingDouble(VineFindings::blindShare).thenComparing(CountSurvey.Arm::id))
                 .ifPresent(arm -> steps.add(renewal(arm, CountRule.WORN_ARM, 0.8, "worn")));
     }
 
@@ -278,22 +281,8 @@ public final class Vine implements Counted {
                 null,
                 Statement.of("count.reason.renew-arm")
                         .with("why", Value.choice(why))
-                        .with("blind", Value.share(blindShare(arm)))
+                        .with("blind", Value.share(VineFindings.blindShare(arm)))
                         .with("below", Value.centimetres(numbers.vine().arm().cleanBelowCm())));
-    }
-
-    private static boolean isSick(CountSurvey.Arm arm) {
-        return BushCane.isUnsound(arm.condition(), arm.disease());
-    }
-
-    private boolean isWorn(CountSurvey.Arm arm) {
-        return blindShare(arm) >= numbers.vine().arm().blind()
-                || arm.spurHeightCm() != null
-                        && arm.spurHeightCm() > numbers.vine().arm().spurHeightCm();
-    }
-
-    private static double blindShare(CountSurvey.Arm arm) {
-        return arm.positions() == null || arm.blind() == null ? 0 : (double) arm.blind() / arm.positions();
     }
 
     private double massOf(CountSurvey.VineCane cane) {
@@ -304,7 +293,7 @@ public final class Vine implements Counted {
     }
 
     private boolean isMale() {
-        return "male".equals(survey.sex());
+        return VineFindings.isMale(survey);
     }
 
     private int nodesNow() {
@@ -370,7 +359,8 @@ public final class Vine implements Counted {
             measure.add(new CountReading.Measure("vine", "canes", Statement.of("count.measure.canes")));
         }
         return new CountReading(
-                findings(),
+                new VineFindings(vine, numbers, model, survey)
+                        .all(new VineFindings.Measures(weighed, weightKg, dead, wantedNodes(), most())),
                 null,
                 alone.crop(),
                 alone.marketable(),
@@ -390,166 +380,5 @@ public final class Vine implements Counted {
 
     private CountPlan.Season seasonsAlone() {
         return seasons(nodesLeftAlone(), "nothing").get(0);
-    }
-
-    private List<CountFinding> findings() {
-        List<CountFinding> found = new ArrayList<>();
-        List<String> sick = new ArrayList<>();
-        arms.stream().filter(Vine::isSick).map(CountSurvey.Arm::id).forEach(sick::add);
-        canes.stream()
-                .filter(cane -> BushCane.isUnsound(cane.condition(), cane.disease()))
-                .map(CountSurvey.VineCane::id)
-                .forEach(sick::add);
-        if (!sick.isEmpty()) {
-            found.add(finding(
-                    CountRule.UNSOUND_CANE, sick, sick.size(), 0, "", Severity.ACT, COUNTED, "survey.condition"));
-        }
-        arms.stream()
-                .filter(this::isWorn)
-                .filter(arm -> !isSick(arm))
-                .forEach(arm -> found.add(finding(
-                        CountRule.WORN_ARM,
-                        List.of(arm.id()),
-                        blindShare(arm),
-                        numbers.vine().arm().blind(),
-                        "share",
-                        Severity.CONSIDER,
-                        0.8,
-                        "counting.arm")));
-        nodes(found);
-        canes(found);
-        if (dead > numbers.vine().budKill().told()) {
-            found.add(finding(
-                    CountRule.BUD_KILL,
-                    List.of("vine"),
-                    dead,
-                    numbers.vine().budKill().told(),
-                    "share",
-                    Severity.ACT,
-                    sureOfSample(),
-                    "counting.budKill"));
-        }
-        return found;
-    }
-
-    private double sureOfSample() {
-        int n = survey.budSample().n();
-        double error = numbers.sampling().z() * Math.sqrt(dead * (1 - dead) / n);
-        return Math.max(0.4, Math.min(0.95, 1 - error));
-    }
-
-    private void nodes(List<CountFinding> found) {
-        double wanted = wantedNodes();
-        int now = nodesNow();
-        CountingParameters.Over over = numbers.vine().over();
-        if (wanted <= 0 || canes.isEmpty() || isMale()) {
-            return;
-        }
-        double times = now / wanted;
-        double sure = weighed || model.byArea() ? 0.9 : 0.75;
-        if (times > over.consider()) {
-            found.add(finding(
-                    CountRule.NODES_OVER,
-                    List.of("vine"),
-                    now,
-                    Math.round(wanted),
-                    "nodes",
-                    times > over.act() ? Severity.ACT : Severity.CONSIDER,
-                    sure,
-                    "kind.woods"));
-        } else if (times < numbers.vine().under()) {
-            found.add(finding(
-                    CountRule.NODES_UNDER,
-                    List.of("vine"),
-                    now,
-                    Math.round(wanted),
-                    "nodes",
-                    Severity.CONSIDER,
-                    sure,
-                    "kind.woods"));
-        }
-        double balanced = model.balanced(weightKg);
-        if (balanced > most() * 1.05) {
-            found.add(finding(
-                    CountRule.OVER_CAP,
-                    List.of("vine"),
-                    Math.round(balanced),
-                    Math.round(most()),
-                    "nodes",
-                    Severity.CONSIDER,
-                    sure,
-                    "kind.mostPerM"));
-        }
-    }
-
-    private void canes(List<CountFinding> found) {
-        if (canes.isEmpty() || isMale()) {
-            return;
-        }
-        boolean spurs = isSpurPruned();
-        long near = canes.stream()
-                .filter(cane -> !Boolean.FALSE.equals(cane.lit()))
-                .filter(cane -> VineChoice.fromHead(cane) <= vine.cane().farNear())
-                .count();
-        double wanted = spurs ? 0 : Math.ceil(model.wanted(weightKg) / vine.caneNodes());
-        if (!spurs && near < wanted) {
-            found.add(finding(
-                    CountRule.NO_RENEWAL, List.of("vine"), near, wanted, "canes", Severity.ACT, 0.7, "kind.cane"));
-        }
-        if (!model.byArea() && survey.shootsLast() != null && survey.shootsLast() > 0 && weightKg > 0) {
-            double grams = 1000 * weightKg / survey.shootsLast();
-            CountingParameters.WoodMass of = numbers.vine().woodG();
-            if (grams < of.weak()) {
-                found.add(finding(
-                        CountRule.WEAK_WOOD,
-                        List.of("vine"),
-                        grams,
-                        of.weak(),
-                        "g",
-                        Severity.CONSIDER,
-                        0.8,
-                        "counting.wood_g"));
-            } else if (grams > of.bull()) {
-                found.add(finding(
-                        CountRule.BULL_WOOD,
-                        List.of("vine"),
-                        grams,
-                        of.bull(),
-                        "g",
-                        Severity.CONSIDER,
-                        0.8,
-                        "counting.wood_g"));
-            }
-        }
-    }
-
-    private static CountFinding finding(
-            CountRule rule,
-            List<String> of,
-            double value,
-            double threshold,
-            String unit,
-            Severity severity,
-            double sure,
-            String line) {
-        Statement measure = Statement.of("count.finding." + rule.id())
-                .with("count", Value.count(Math.round(value)))
-                .with("most", Value.count(Math.round(threshold)))
-                .with("share", Value.share(value))
-                .with("limit", Value.share(threshold))
-                .with("mass", Value.number(value, 0))
-                .with("line", Value.number(threshold, 0))
-                .with("unit", Value.choice(unit.isEmpty() ? "count" : unit));
-        return new CountFinding(
-                rule,
-                of,
-                measure,
-                value,
-                threshold,
-                unit.equals("share") || unit.equals("nodes") || unit.equals("canes") ? "" : unit,
-                severity,
-                sure,
-                Statement.of("count.why." + rule.id()),
-                line);
     }
 }
