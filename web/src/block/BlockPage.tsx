@@ -68,7 +68,7 @@ export function BlockPage() {
       <Pickings id={id} />
       <LearnedPart id={id} />
       <Bends id={id} />
-      <Tables id={id} />
+      <Tables id={id} counted={block.counted !== ''} />
     </div>
   );
 }

@@ -5,7 +5,7 @@ import { sendText, type ImportOutcome } from '../api/client';
 import { Problem } from '../api/problem';
 import { Button } from '../ui/Button';
 import { FileButton } from '../ui/FileButton';
-import { COLUMNS } from './columns';
+import { COLUMNS, COUNT_COLUMNS } from './columns';
 
 const OUTCOME_WORDS: Record<string, string> = {
   get 'new-tree'() {
@@ -20,7 +20,7 @@ const OUTCOME_WORDS: Record<string, string> = {
 };
 
 /** Surveys of a block out and in as tables, in whichever way the table was written. */
-export function Tables({ id }: { id: number }) {
+export function Tables({ id, counted }: { id: number; counted: boolean }) {
   const say = useSay();
   const [table, setTable] = useState('');
   const queries = useQueryClient();
@@ -55,7 +55,9 @@ export function Tables({ id }: { id: number }) {
       <h2 id="tables" className="border-b-2 border-ink pb-2 text-[20px] font-bold">
         {say('tables.survey-tables')}
       </h2>
-      <p className="py-2 text-[14px] text-muted">{say('tables.one-limb-a-row-a')}</p>
+      <p className="py-2 text-[14px] text-muted">
+        {counted ? say('tables.one-cane-a-row') : say('tables.one-limb-a-row-a')}
+      </p>
       <div className="flex flex-wrap gap-2">
         <a
           href={`/api/blocks/${id}/surveys.csv`}
@@ -72,14 +74,17 @@ export function Tables({ id }: { id: number }) {
           {say('tables.what-the-columns-hold')}
         </summary>
         <p>
-          <a className="font-semibold underline underline-offset-4" href="/api/surveys/template.csv">
+          <a
+            className="font-semibold underline underline-offset-4"
+            href={`/api/surveys/template.csv${counted ? '?counted=true' : ''}`}
+          >
             {say('tables.an-empty-table-with-every')}
           </a>
           {say('tables.columns-may-be-parted-by')}
         </p>
         <table className="mt-1">
           <tbody>
-            {COLUMNS().map(([name, meaning]) => (
+            {(counted ? COUNT_COLUMNS() : COLUMNS()).map(([name, meaning]) => (
               <tr key={name} className="border-b border-line">
                 <td className="py-0.5 pr-4 font-semibold">{name}</td>
                 <td>{meaning}</td>

@@ -44,3 +44,28 @@ export const COLUMNS = (): readonly (readonly [name: string, meaning: string])[]
   ['flower_buds', say('columns.how-many-flower-buds')],
   ['note', say('columns.anything-else')],
 ];
+
+/** What the columns of a table of bushes, cane rows and vines hold. */
+export const COUNT_COLUMNS = (): readonly (readonly [names: string, meaning: string])[] => [
+  ['label, kind, leaf, system, cultivar', say('count-columns.plant')],
+  ['habit, set, vigour', say('count-columns.traits')],
+  [
+    'in_row_m, between_rows_m, row_bearing_deg, latitude_deg, elevation_m, surveyed_on',
+    say('count-columns.site'),
+  ],
+  ['crop_last_kg, row_crop_last_kg, vine_crop_last_kg', say('count-columns.crop')],
+  ['row_length_m, row_width_cm, top_wire_cm, plants', say('count-columns.row')],
+  ['pruned_as, wood, pruning_weight_kg, weight_is', say('count-columns.vine')],
+  [
+    'nodes_last, shoots_last, buds_cut, buds_dead, canopies, nodes_base, nodes_per_weight, canopy_m2, fruit_per_m2, sex',
+    say('count-columns.vine-more'),
+  ],
+  ['part', say('count-columns.part')],
+  ['sample, sample_m', say('count-columns.sample')],
+  ['id, count, age_y, diameter_mm, height_cm', say('count-columns.cane')],
+  ['attitude, place, bearing_deg', say('count-columns.stand')],
+  ['condition, disease, twiggy, flower_buds, upright_shoot_cm, rubs', say('count-columns.health')],
+  ['weak, outside, diseased, rooting, laterals, lateral_cm, low_laterals', say('count-columns.class')],
+  ['arm, at_cm, nodes, length_cm, lit', say('count-columns.vine-cane')],
+  ['positions, blind, spur_height_cm', say('count-columns.arm')],
+];

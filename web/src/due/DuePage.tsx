@@ -13,30 +13,6 @@ const GROUPS = (): [string, string][] => [
   ['done', say('due-page.done-in-the-last-two')],
 ];
 
-const KINDS: Record<string, string> = {
-  get 'rub-sprouts'() {
-    return say('due-page.rub-sprouts');
-  },
-  get 'check-ties'() {
-    return say('due-page.check-ties');
-  },
-  get 'take-off-ties'() {
-    return say('due-page.take-ties-off');
-  },
-  get 'short-spur-again'() {
-    return say('due-page.short-spur-again');
-  },
-  get 'thin-fruit'() {
-    return say('due-page.thin-fruit');
-  },
-  get scout() {
-    return say('due-page.look-before-harvest');
-  },
-  get 'next-stage'() {
-    return say('due-page.next-stage');
-  },
-};
-
 /** What must be come back for: set by what was done, ticked off here, carried along in anybody's calendar. */
 export function DuePage() {
   const say = useSay();
@@ -45,7 +21,7 @@ export function DuePage() {
   if (due.isPending) return <Loading what={say('due-page.reading-what-is-due')} />;
   if (due.isError) return <Failed error={due.error} retry={() => void due.refetch()} />;
   const lines = due.data.filter((one) =>
-    `${one.tree} ${KINDS[one.kind] ?? one.kind} ${one.text}`.toLowerCase().includes(sought.toLowerCase()),
+    `${one.tree} ${one.name} ${one.text}`.toLowerCase().includes(sought.toLowerCase()),
   );
   return (
     <div className="mx-auto max-w-[980px] px-6 py-6">
@@ -112,7 +88,7 @@ function DueRow({ line }: { line: FollowUpLine }) {
     <li className="grid grid-cols-[44px_170px_1fr_150px] items-center gap-3 border-b border-line py-1.5 max-sm:grid-cols-[44px_1fr]">
       <button
         type="button"
-        aria-label={`${done ? say('due-page.open-again') : say('due-page.done')}: ${KINDS[line.kind] ?? line.kind}, ${line.tree}`}
+        aria-label={`${done ? say('due-page.open-again') : say('due-page.done')}: ${line.name}, ${line.tree}`}
         aria-pressed={done}
         disabled={tick.isPending}
         onClick={() => {
@@ -126,7 +102,7 @@ function DueRow({ line }: { line: FollowUpLine }) {
         {line.tree}
       </Link>
       <span className={`max-sm:col-start-2 ${done ? 'text-muted line-through' : ''}`}>
-        <b>{KINDS[line.kind] ?? line.kind}.</b> {line.text}
+        <b>{line.name}.</b> {line.text}
       </span>
       <span className="text-right text-[14px] text-muted max-sm:col-start-2 max-sm:text-left">
         {say('due-page.shortday-to-shortday2', {

@@ -2,7 +2,7 @@ import type { CountSurvey } from '../api/client';
 import { useSay } from '../text/say';
 import { term } from '../text/term';
 import { Button } from '../ui/Button';
-import { ChoiceField, NumberField } from './CountFields';
+import { ChoiceField, NamesField, NumberField } from './CountFields';
 import { nextId, withChanged } from './countForm';
 
 const AGES = [1, 2, 3, 4, 5, 6, 7, 8];
@@ -37,7 +37,7 @@ export function BushForm({ survey, set }: { survey: CountSurvey; set: (next: Cou
   return (
     <section aria-labelledby="canes">
       <h2 id="canes" className="text-[18px] font-bold">
-        {say('count-form.canes-count', { count: canes.length })}
+        {say('count-form.canes-count', { count: canes.reduce((sum, cane) => sum + (cane.count ?? 1), 0) })}
       </h2>
       <p className="text-[13.5px] text-muted">{say('count-form.tap-an-age')}</p>
       <div className="mt-2 flex flex-wrap gap-2">
@@ -54,14 +54,6 @@ export function BushForm({ survey, set }: { survey: CountSurvey; set: (next: Cou
             {age === AGES.length ? `${age}+` : age}
           </button>
         ))}
-        <Button
-          disabled={canes.length === 0}
-          onClick={() => {
-            change(canes.slice(0, -1));
-          }}
-        >
-          {say('count-form.take-the-last-off')}
-        </Button>
       </div>
       <ol className="mt-3">
         {canes.map((cane, i) => (
@@ -121,6 +113,30 @@ export function BushForm({ survey, set }: { survey: CountSurvey; set: (next: Cou
               value={cane.flowerBuds}
               set={(flowerBuds) => {
                 change(withChanged(canes, i, { flowerBuds }));
+              }}
+            />
+            <NumberField
+              name={say('count-form.alike')}
+              width="w-14"
+              value={cane.count}
+              set={(count) => {
+                change(withChanged(canes, i, { count }));
+              }}
+            />
+            <NumberField
+              name={say('count-form.strong-shoot-at-cm')}
+              width="w-14"
+              value={cane.upright_shoot_cm}
+              set={(upright_shoot_cm) => {
+                change(withChanged(canes, i, { upright_shoot_cm }));
+              }}
+            />
+            <NamesField
+              name={say('count-form.rubs-on')}
+              value={cane.rubs}
+              known={canes.map((other) => other.id ?? '').filter((id) => id !== cane.id)}
+              set={(rubs) => {
+                change(withChanged(canes, i, { rubs }));
               }}
             />
             <label className="flex min-h-10 items-center gap-1.5 text-[13.5px]">

@@ -1,5 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { readNumber, showNumber } from '../ui/numbers';
+import { namesIn } from './countForm';
 
 const BOX = 'min-h-10 rounded-md border border-muted/50 bg-paper px-2 text-[15px]';
 
@@ -72,6 +73,38 @@ export function ChoiceField({
           </option>
         ))}
       </select>
+    </Named>
+  );
+}
+
+/** Names of others in a list, as they are typed; what is no name is dropped on leaving. */
+export function NamesField({
+  name,
+  value,
+  known,
+  set,
+}: {
+  name: string;
+  value: readonly string[] | undefined;
+  known: readonly string[];
+  set: (value: string[] | undefined) => void;
+}) {
+  const written = (value ?? []).join(', ');
+  const [typed, setTyped] = useState<string | null>(null);
+  return (
+    <Named name={name}>
+      <input
+        inputMode="numeric"
+        value={typed ?? written}
+        onChange={(event) => {
+          setTyped(event.target.value);
+        }}
+        onBlur={() => {
+          if (typed != null) set(namesIn(typed, known));
+          setTyped(null);
+        }}
+        className={`${BOX} w-20 text-ink`}
+      />
     </Named>
   );
 }

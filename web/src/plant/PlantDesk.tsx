@@ -224,6 +224,23 @@ export function PlantDesk({ id, page }: { id: number; page: PlantPage }) {
                   {one.why}
                 </p>
               ))}
+              <p className="px-5 py-3 text-[13.5px] text-muted">
+                {say('plant-desk.export-as')}{' '}
+                {(
+                  [
+                    ['survey.csv', say('tree-desk.a-table')],
+                    ['drawing.svg', say('tree-desk.a-drawing')],
+                  ] as const
+                ).map(([file, words]) => (
+                  <a
+                    key={file}
+                    href={`/api/trees/${id}/${file}`}
+                    className="mr-3 font-semibold text-ink underline underline-offset-4"
+                  >
+                    {words}
+                  </a>
+                ))}
+              </p>
             </>
           )}
         </div>

@@ -8,13 +8,13 @@ import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
 import { BushForm } from './BushForm';
 import { ChoiceField, NumberField } from './CountFields';
-import { yearLater } from './countForm';
+import { without } from './countForm';
 import { RowForm } from './RowForm';
 import { VineForm } from './VineForm';
 
 const DRAFT = 'umbel-count-draft-';
+const MOST_UNDONE = 50;
 const LOOK_AFTER_MS = 400;
-const A_SEASON_MS = 200 * 24 * 3600 * 1000;
 
 const today = (timeZone: string) => new Date().toLocaleDateString('sv-SE', { timeZone });
 
@@ -49,14 +49,14 @@ function keptDraft(id: number): CountSurvey | null {
   }
 }
 
-/** A bush, a stretch of row or a vine counted anew, from its last count a year older or from what its block is. */
+/** A bush, a stretch of row or a vine counted anew, from what is expected of its last count or from what its block is. */
 export function PlantSurvey({ place }: { place: TreePlace }) {
   const say = useSay();
   const before = useQuery({
-    queryKey: ['count', place.surveyId],
+    queryKey: ['count-expected', place.id, place.surveyId],
     enabled: place.surveyId != null,
     queryFn: () =>
-      answer(api.GET('/api/surveys/{id}/count', { params: { path: { id: place.surveyId ?? 0 } } })),
+      answer(api.GET('/api/plants/{id}/surveys/expected', { params: { path: { id: place.id } } })),
     gcTime: 0,
   });
   if (place.surveyId != null && before.isPending)
@@ -73,13 +73,22 @@ function Counting({ place, before }: { place: TreePlace; before: CountSurvey | u
   const [survey, setSurvey] = useState<CountSurvey>(() => {
     const draft = keptDraft(place.id);
     if (draft) return draft;
-    if (!before) return firstSurvey(place);
-    const old = Date.now() - new Date(before.surveyedOn ?? 0).getTime() > A_SEASON_MS;
-    return old ? yearLater(before) : before;
+    return before ?? firstSurvey(place);
   });
-  const set = (next: CountSurvey) => {
+  const [earlier, setEarlier] = useState<CountSurvey[]>([]);
+  const keep = (next: CountSurvey) => {
     setSurvey(next);
     localStorage.setItem(`${DRAFT}${place.id}`, JSON.stringify(next));
+  };
+  const set = (next: CountSurvey) => {
+    setEarlier([...earlier.slice(1 - MOST_UNDONE), survey]);
+    keep(next);
+  };
+  const undo = () => {
+    const last = earlier.at(-1);
+    if (!last) return;
+    setEarlier(earlier.slice(0, -1));
+    keep(last);
   };
   const settled = useSettled(survey);
   const looked = useQuery({
@@ -144,6 +153,15 @@ function Counting({ place, before }: { place: TreePlace; before: CountSurvey | u
             }}
           />
           {survey.canes && (
+            <NumberField
+              name={say('count-form.crop-last-kg')}
+              value={survey.cropLast_kg}
+              set={(cropLast_kg) => {
+                set(without({ ...survey, cropLast_kg }));
+              }}
+            />
+          )}
+          {survey.canes && (
             <ChoiceField
               name={say('count-form.habit')}
               value={plant.cultivar?.habit}
@@ -171,6 +189,9 @@ function Counting({ place, before }: { place: TreePlace; before: CountSurvey | u
             }}
           >
             {say('count-form.save')}
+          </Button>
+          <Button disabled={earlier.length === 0} onClick={undo}>
+            {say('count-form.undo')}
           </Button>
           <Button
             weight="quiet"

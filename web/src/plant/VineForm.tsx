@@ -3,7 +3,7 @@ import { useSay } from '../text/say';
 import { term } from '../text/term';
 import { Button } from '../ui/Button';
 import { ChoiceField, NumberField } from './CountFields';
-import { nextId, withChanged } from './countForm';
+import { nextId, withChanged, without } from './countForm';
 
 type Vine = NonNullable<CountSurvey['vine']>;
 
@@ -23,7 +23,7 @@ export function VineForm({
   const arms = vine.arms ?? [];
   const canes = vine.canes ?? [];
   const change = (part: Partial<Vine>) => {
-    set({ ...survey, vine: { ...vine, ...part } });
+    set({ ...survey, vine: without({ ...vine, ...part }) });
   };
   return (
     <section aria-labelledby="vine">
@@ -75,6 +75,8 @@ export function VineForm({
           [
             ['nodesLast', say('count-form.nodes-last-winter')],
             ['shootsLast', say('count-form.shoots-last-summer')],
+            ['cropLast_kg', say('count-form.crop-last-kg')],
+            ['canopies', say('count-form.canopies')],
             ['canopy_m2', say('count-form.canopy-m2')],
           ] as const
         ).map(([key, name]) => (
@@ -87,6 +89,24 @@ export function VineForm({
             }}
           />
         ))}
+      </div>
+      <div className="mt-3 flex flex-wrap gap-3">
+        <NumberField
+          name={say('count-form.buds-cut-open')}
+          value={vine.budSample?.n}
+          set={(n) => {
+            change({ budSample: n ? { n, dead: Math.min(n, vine.budSample?.dead ?? 0) } : undefined });
+          }}
+        />
+        {vine.budSample?.n != null && (
+          <NumberField
+            name={say('count-form.of-them-dead')}
+            value={vine.budSample.dead}
+            set={(dead) => {
+              change({ budSample: { n: vine.budSample?.n ?? 0, dead: dead ?? 0 } });
+            }}
+          />
+        )}
       </div>
       <h3 className="mt-4 text-[15px] font-semibold">{say('count-form.arms')}</h3>
       <ol>

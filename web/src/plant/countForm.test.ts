@@ -1,5 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { classOf, nextId, withChanged, withClass, yearLater } from './countForm';
+import {
+  classOf,
+  countsOf,
+  namesIn,
+  nextId,
+  withAnotherCount,
+  withChanged,
+  withClass,
+  withCounts,
+} from './countForm';
 
 describe('counting on a form', () => {
   it('gives a new cane a name that is free', () => {
@@ -18,20 +27,30 @@ describe('counting on a form', () => {
   it('counts a class of a row without losing the others', () => {
     const row = { length_m: 3, canes: [{ class: 'fruited', count: 20 }] };
     expect(classOf(row, 'new')).toEqual({ class: 'new', count: 0 });
-    expect(withClass(row, 'new', { count: 40 })?.canes).toEqual([
+    expect(withClass(row, 'new', { count: 40 }).canes).toEqual([
       { class: 'fruited', count: 20 },
       { class: 'new', count: 40 },
     ]);
-    expect(withClass(row, 'fruited', { count: 21 })?.canes).toEqual([{ class: 'fruited', count: 21 }]);
+    expect(withClass(row, 'fruited', { count: 21 }).canes).toEqual([{ class: 'fruited', count: 21 }]);
   });
 
-  it('makes a bush a year older', () => {
-    const older = yearLater({
-      format: 'umbel-count/1',
-      plant: { kind: 'blueberry', leaf: 4 },
-      canes: [{ id: '1', age_y: 2 }, { id: '2' }],
+  it('takes more counts along a row, and writes a single one as its own', () => {
+    const row = { width_cm: 60, length_m: 2, canes: [{ class: 'new', count: 30 }] };
+    const two = withAnotherCount(row);
+    expect(two).toEqual({
+      width_cm: 60,
+      samples: [
+        { length_m: 2, canes: [{ class: 'new', count: 30 }] },
+        { length_m: 1, canes: [] },
+      ],
     });
-    expect(older.plant?.leaf).toBe(5);
-    expect(older.canes).toEqual([{ id: '1', age_y: 3 }, { id: '2' }]);
+    expect(countsOf(two)).toHaveLength(2);
+    expect(withCounts(two, countsOf(two).slice(0, 1))).toEqual(row);
+    expect(countsOf(undefined)).toEqual([{ canes: [] }]);
+  });
+
+  it('reads names that are there from what was typed', () => {
+    expect(namesIn('2, 5;9', ['2', '5'])).toEqual(['2', '5']);
+    expect(namesIn('x', ['2'])).toBeUndefined();
   });
 });

@@ -21,30 +21,48 @@ export function nextId(ids: readonly string[], prefix = ''): string {
   return `${prefix}${number}`;
 }
 
-/** The canes of a class in a row, an empty count where nobody counted them. */
-export function classOf(row: CountSurvey['row'], name: string): RowCanes {
-  return row?.canes?.find((canes) => canes.class === name) ?? { class: name, count: 0 };
+/** The canes of a class in a count, an empty one where nobody counted them. */
+export function classOf(count: Pick<RowSample, 'canes'> | undefined, name: string): RowCanes {
+  return count?.canes?.find((canes) => canes.class === name) ?? { class: name, count: 0 };
 }
 
-/** A row with the canes of a class counted anew; the other classes stay. */
-export function withClass(
-  row: CountSurvey['row'],
-  name: string,
-  part: Partial<RowCanes>,
-): CountSurvey['row'] {
-  const canes = row?.canes ?? [];
-  const next = without({ ...classOf(row, name), ...part });
+/** A count with the canes of a class counted anew; the other classes stay. */
+export function withClass(count: RowSample, name: string, part: Partial<RowCanes>): RowSample {
+  const canes = count.canes ?? [];
+  const next = without({ ...classOf(count, name), ...part });
   const others = canes.filter((one) => one.class !== name);
-  return { ...row, canes: [...others, next] };
+  return { ...count, canes: [...others, next] };
 }
 
-/** A bush a year later: every cane a year older, what was marked unsound still to be looked at. */
-export function yearLater(survey: CountSurvey): CountSurvey {
-  return survey.canes
-    ? {
-        ...survey,
-        plant: { ...survey.plant, leaf: (survey.plant?.leaf ?? 0) + 1 },
-        canes: survey.canes.map((cane) => (cane.age_y == null ? cane : { ...cane, age_y: cane.age_y + 1 })),
-      }
-    : survey;
+export type RowSample = NonNullable<NonNullable<CountSurvey['row']>['samples']>[number];
+
+const A_METRE = 1;
+
+/** The counts along a row: its samples, or the one there is. */
+export function countsOf(row: CountSurvey['row']): RowSample[] {
+  return row?.samples && row.samples.length > 0
+    ? row.samples
+    : [without({ length_m: row?.length_m, canes: row?.canes ?? [] })];
+}
+
+/** A row with these counts; a single one is written as the row's own. */
+export function withCounts(row: CountSurvey['row'], counts: readonly RowSample[]): CountSurvey['row'] {
+  const [only] = counts;
+  return without({
+    ...row,
+    length_m: counts.length === 1 ? only?.length_m : undefined,
+    canes: counts.length === 1 ? (only?.canes ?? []) : undefined,
+    samples: counts.length === 1 ? undefined : [...counts],
+  });
+}
+
+/** One more count of a metre, elsewhere along the row. */
+export function withAnotherCount(row: CountSurvey['row']): CountSurvey['row'] {
+  return withCounts(row, [...countsOf(row), { length_m: A_METRE, canes: [] }]);
+}
+
+/** The names in a list somebody typed, of those there are. */
+export function namesIn(typed: string, known: readonly string[]): string[] | undefined {
+  const names = typed.split(/[\s,;]+/).filter((name) => known.includes(name));
+  return names.length > 0 ? names : undefined;
 }

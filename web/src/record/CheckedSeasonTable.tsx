@@ -28,6 +28,24 @@ const MEASURES: Record<string, { name: string; show: (value: number) => string }
     },
     show: (value) => `${Math.round(value)}`,
   },
+  'new-canes': {
+    get name() {
+      return say('checked-season-table.new-canes');
+    },
+    show: (value) => `${Math.round(value)}`,
+  },
+  'pruning-weight': {
+    get name() {
+      return say('checked-season-table.weight-of-prunings');
+    },
+    show: (value) => `${value.toFixed(1)} kg`,
+  },
+  crop: {
+    get name() {
+      return say('checked-season-table.crop');
+    },
+    show: (value) => `${value.toFixed(1)} kg`,
+  },
   height: {
     get name() {
       return term('height');

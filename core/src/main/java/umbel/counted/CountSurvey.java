@@ -4,6 +4,10 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Stream;
 import umbel.survey.Survey;
 
 /**
@@ -26,6 +30,37 @@ public record CountSurvey(
 
     /** The format's name and version. */
     public static final String FORMAT = "umbel-count/1";
+
+    /** How many canes and arms, or classes of canes, were told of it one by one. */
+    public int parts() {
+        int parts = canes == null ? 0 : canes.size();
+        if (row != null) {
+            parts += (int) row.allCanes().count();
+        }
+        if (vine != null) {
+            parts += (vine.arms() == null ? 0 : vine.arms().size())
+                    + (vine.canes() == null ? 0 : vine.canes().size());
+        }
+        return parts;
+    }
+
+    /** Diseases recorded on it, by name; {@code disease} where one was seen and not named. */
+    public Set<String> diseases() {
+        Set<String> found = new TreeSet<>();
+        if (canes != null) {
+            canes.forEach(cane -> Survey.recordDisease(cane.disease(), cane.condition(), found));
+        }
+        if (vine != null && vine.arms() != null) {
+            vine.arms().forEach(arm -> Survey.recordDisease(arm.disease(), arm.condition(), found));
+        }
+        if (vine != null && vine.canes() != null) {
+            vine.canes().forEach(cane -> Survey.recordDisease(cane.disease(), cane.condition(), found));
+        }
+        if (row != null && row.allCanes().anyMatch(group -> group.diseased() != null && group.diseased() > 0)) {
+            found.add(Survey.UNNAMED_DISEASE);
+        }
+        return found;
+    }
 
     /**
      * What the plant is.
@@ -86,11 +121,33 @@ public record CountSurvey(
             Integer plants,
             @JsonProperty("cropLast_kg") Double cropLastKg,
             List<RowCanes> canes,
-            List<Sample> samples) {}
+            List<Sample> samples) {
+
+        /** The counts it was made by: its samples, or the one there is. */
+        public List<Sample> counts() {
+            return samples == null || samples.isEmpty() ? List.of(new Sample(lengthM, canes)) : samples;
+        }
+
+        /** All canes counted on it, class by class and count by count. */
+        Stream<RowCanes> allCanes() {
+            return counts().stream().map(Sample::canes).filter(Objects::nonNull).flatMap(List::stream);
+        }
+
+        /** Metres of row that were counted. */
+        public double countedM() {
+            return counts().stream().mapToDouble(Sample::metres).sum();
+        }
+    }
 
     /** One count of several along a row; a metre long where it is not told. */
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    public record Sample(@JsonProperty("length_m") Double lengthM, List<RowCanes> canes) {}
+    public record Sample(@JsonProperty("length_m") Double lengthM, List<RowCanes> canes) {
+
+        /** Its length; a metre where it is not told. */
+        double metres() {
+            return lengthM == null ? 1 : lengthM;
+        }
+    }
 
     /**
      * Canes of one class.

@@ -45,13 +45,10 @@ record RowCount(
     }
 
     static RowCount of(CountSurvey.Row row, double plantSpacing) {
-        List<CountSurvey.Sample> samples =
-                row.samples() == null || row.samples().isEmpty()
-                        ? List.of(new CountSurvey.Sample(row.lengthM(), row.canes()))
-                        : row.samples();
-        double length = samples.stream().mapToDouble(RowCount::lengthOf).sum();
+        List<CountSurvey.Sample> samples = row.counts();
+        double length = row.countedM();
         double[] perMetre = samples.stream()
-                .mapToDouble(sample -> group(List.of(sample), "new").count() / lengthOf(sample))
+                .mapToDouble(sample -> group(List.of(sample), "new").count() / sample.metres())
                 .toArray();
         int plants = row.plants() != null
                 ? row.plants()
@@ -65,10 +62,6 @@ record RowCount(
                 group(samples, "current"),
                 row.widthCm() == null ? 0 : row.widthCm(),
                 plants);
-    }
-
-    private static double lengthOf(CountSurvey.Sample sample) {
-        return sample.lengthM() == null ? 1 : sample.lengthM();
     }
 
     private static Group group(List<CountSurvey.Sample> samples, String word) {

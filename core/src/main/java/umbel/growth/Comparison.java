@@ -24,7 +24,13 @@ public record Comparison(List<Measured> measures) {
         /** Top above ground, metres. */
         HEIGHT,
         /** Fruits finished in the season, where they were counted or weighed. */
-        FRUITS
+        FRUITS,
+        /** New canes of a bush, or of the stretch of a row that was counted. */
+        NEW_CANES,
+        /** Weight of a vine's prunings, kg. */
+        PRUNING_WEIGHT,
+        /** What a counted plant bore, kg. */
+        CROP
     }
 
     /** One measure: the range that was foretold, and what was found. */

@@ -15,7 +15,10 @@ import java.util.Optional;
  * numbers rest on is told in docs/model/counted.md.
  *
  * @param calendar windows of work by name, at a latitude; see {@link Window}
+ * @param season when it wakes, blooms and ripens
+ * @param hardiness what a freshly cut plant stands, and how early it blooms
  * @param phases whether a phase of the season suits its dormant cut
+ * @param minutes usual work of its dormant cut, from–to: a bush, a vine, or a metre of row
  */
 @JsonIgnoreProperties("base")
 public record CountedKind(
@@ -24,10 +27,16 @@ public record CountedKind(
         Species.Names names,
         List<String> systems,
         Map<String, Window> calendar,
+        Species.Season season,
+        Hardiness hardiness,
         Map<String, Species.PhaseRule> phases,
+        List<Double> minutes,
         Bush bush,
         Row row,
         Vine vine) {
+
+    /** Vines bear in their third leaf. */
+    private static final int VINE_BEARS = 3;
 
     /** What is counted on a plant. */
     public enum Form {
@@ -46,10 +55,32 @@ public record CountedKind(
         return bush != null ? Form.BUSH : row != null ? Form.ROW : Form.VINE;
     }
 
+    /** Leaf from which it bears a crop worth picking. */
+    public int bearingLeaf() {
+        return switch (form()) {
+            case BUSH ->
+                1
+                        + (int) bush.young().cropByLeaf().stream()
+                                .takeWhile(crop -> crop <= 0)
+                                .count();
+            case ROW -> row.isMown() ? 1 : 2;
+            case VINE -> VINE_BEARS;
+        };
+    }
+
     /** A window of work, where the kind has it. */
     public Optional<Window> window(String work) {
         return Optional.ofNullable(calendar.get(work));
     }
+
+    /**
+     * What it stands.
+     *
+     * @param coldC cold a freshly cut plant stands, °C
+     * @param bloomRank how early it blooms among all kinds; 1 is earliest
+     * @param rainEnters whether rain brings disease into fresh wounds of sound plants too
+     */
+    public record Hardiness(@JsonProperty("cold_C") double coldC, int bloomRank, boolean rainEnters) {}
 
     /**
      * Days of the year between which a work is usually done, in the northern hemisphere.

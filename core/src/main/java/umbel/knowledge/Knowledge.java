@@ -105,6 +105,11 @@ public final class Knowledge {
         return find(counted, id, "plant.kind", "kind of bush, cane or vine");
     }
 
+    /** Whether this id is that of a bush, cane or vine. */
+    public boolean isCounted(String id) {
+        return counted.containsKey(id);
+    }
+
     /** Every supported kind of bush, cane or vine, by id. */
     public List<CountedKind> allCounted() {
         return List.copyOf(counted.values());

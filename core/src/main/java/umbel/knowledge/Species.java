@@ -77,6 +77,7 @@ public record Species(
      * When it wakes, blooms and ripens.
      *
      * @param budSwellDd degree days over the parameters' base from midwinter to bud swell
+     * @param leafOutDd the same to the first leaves, for kinds that bloom on the shoots of the season; null where bloom comes first
      * @param bloomDd the same to bloom
      * @param harvestAfterBloomDays from bloom to the end of harvest
      * @param evergreen whether its year goes by flush and harvest rather than by winter
@@ -84,6 +85,7 @@ public record Species(
      */
     public record Season(
             @JsonProperty("budSwell_dd") double budSwellDd,
+            @JsonProperty("leafOut_dd") Double leafOutDd,
             @JsonProperty("bloom_dd") double bloomDd,
             @JsonProperty("harvestAfterBloom_d") int harvestAfterBloomDays,
             boolean evergreen,

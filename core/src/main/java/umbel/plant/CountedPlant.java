@@ -9,6 +9,7 @@ import java.util.Optional;
 import umbel.assess.Assessment;
 import umbel.assess.CrewText;
 import umbel.assess.Mark;
+import umbel.counted.CountComparison;
 import umbel.counted.CountOperation;
 import umbel.counted.CountOutcome;
 import umbel.counted.CountPlan;
@@ -16,6 +17,7 @@ import umbel.counted.CountReading;
 import umbel.counted.CountStep;
 import umbel.counted.CountSurvey;
 import umbel.counted.Counted;
+import umbel.counted.ExpectedCount;
 import umbel.cut.Effect;
 import umbel.cut.ImpossibleCut;
 import umbel.drawing.CountedSvg;
@@ -25,7 +27,7 @@ import umbel.growth.Moment;
 import umbel.knowledge.Caution;
 import umbel.knowledge.CountingParameters;
 import umbel.knowledge.Knowledge;
-import umbel.season.FollowUps;
+import umbel.season.FollowUp;
 import umbel.season.Phenology;
 import umbel.survey.Survey;
 import umbel.wood.Units;
@@ -34,7 +36,8 @@ import umbel.work.Tool;
 /** A plant of which canes, nodes or buds are counted instead of limbs measured: a bush, a stretch of a cane row, a vine. */
 public final class CountedPlant implements Plant {
 
-    private static final double ONE_GRAM = 1;
+    /** Its crop is told in kilograms, as if every fruit weighed one. */
+    private static final double ONE_KILOGRAM = 1;
 
     private final CountSurvey survey;
     private final Counted counted;
@@ -82,7 +85,7 @@ public final class CountedPlant implements Plant {
                 plant.leaf() == null ? 0 : plant.leaf(),
                 parts().stream().mapToDouble(PlantFacts.Part::length).max().orElse(0),
                 parts(),
-                ONE_GRAM,
+                ONE_KILOGRAM,
                 survey.surveyedOn());
     }
 
@@ -237,10 +240,34 @@ public final class CountedPlant implements Plant {
                 .toList();
     }
 
-    /** None yet: the next work follows from the kind's calendar. */
+    /** The works of the kind's own year that come after this one. */
     @Override
-    public List<FollowUps.FollowUp> followUps(Visit done, VisitTotals after, LocalDate doneOn, Phenology year) {
-        return List.of();
+    public List<FollowUp> followUps(Visit done, VisitTotals after, LocalDate doneOn, Phenology year) {
+        return CountedFollowUps.of(survey, counted.kind(), done, doneOn);
+    }
+
+    /**
+     * The next count as it is expected, for whoever counts to confirm or correct.
+     *
+     * @param done what was done since this count; what means nothing on this plant is passed over
+     * @param seasonPassed whether a season of growth lies between
+     */
+    public CountSurvey expectedCount(List<Mark> done, boolean seasonPassed, LocalDate today) {
+        return ExpectedCount.of(survey, counted, known(done), seasonPassed, today);
+    }
+
+    /** The operations of marks; what cannot be done on a counted plant is passed over. */
+    private static List<CountOperation> known(List<Mark> marks) {
+        List<CountOperation> known = new ArrayList<>();
+        for (Mark mark : marks) {
+            try {
+                known.add(operation(mark));
+            } catch (ImpossibleCut e) {
+                // a mark of another form of plant: it took nothing from this one
+                continue;
+            }
+        }
+        return known;
     }
 
     @Override
@@ -250,7 +277,13 @@ public final class CountedPlant implements Plant {
 
     @Override
     public Comparison compare(List<Mark> done, Plant later, double fruits) {
-        return new Comparison(List.of());
+        return CountComparison.of(
+                counted,
+                survey,
+                known(done),
+                ((CountedPlant) later).survey,
+                knowledge.counting().forecast().spread(),
+                fruits);
     }
 
     @Override

@@ -9,7 +9,7 @@ import umbel.cut.ImpossibleCut;
 import umbel.growth.BlockCalibration;
 import umbel.growth.Comparison;
 import umbel.knowledge.Caution;
-import umbel.season.FollowUps;
+import umbel.season.FollowUp;
 import umbel.season.Phenology;
 import umbel.survey.Survey;
 
@@ -62,7 +62,7 @@ public sealed interface Plant permits SurveyedTree, CountedPlant {
     List<String> cautions(Visit.Step step, List<Caution> known);
 
     /** The visits that follow from one. */
-    List<FollowUps.FollowUp> followUps(Visit done, VisitTotals after, LocalDate doneOn, Phenology year);
+    List<FollowUp> followUps(Visit done, VisitTotals after, LocalDate doneOn, Phenology year);
 
     /**
      * The next survey as it is expected, for whoever measures to confirm or correct.

@@ -12,7 +12,7 @@ import java.util.List;
  * @param leaf years since planting
  * @param height of its highest wood, metres
  * @param parts what it is made of and work is aimed at: limbs of a tree, canes of a bush
- * @param fruitMass fresh mass of one fruit, grams
+ * @param fruitMass fresh mass of one fruit, kg
  * @param surveyedOn null where the survey has no day
  */
 public record PlantFacts(

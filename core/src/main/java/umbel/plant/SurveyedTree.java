@@ -30,6 +30,7 @@ import umbel.plan.Planner;
 import umbel.plan.Totals;
 import umbel.reading.Neighbours;
 import umbel.reading.TreeReader;
+import umbel.season.FollowUp;
 import umbel.season.FollowUps;
 import umbel.season.Phenology;
 import umbel.survey.Survey;
@@ -177,7 +178,7 @@ public final class SurveyedTree implements Plant {
     }
 
     @Override
-    public List<FollowUps.FollowUp> followUps(Visit done, VisitTotals after, LocalDate doneOn, Phenology year) {
+    public List<FollowUp> followUps(Visit done, VisitTotals after, LocalDate doneOn, Phenology year) {
         List<FollowUps.Done> steps = done.steps().stream()
                 .map(step -> new FollowUps.Done(step.mark().toOperation(), step.effect()))
                 .toList();

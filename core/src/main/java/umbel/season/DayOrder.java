@@ -81,7 +81,7 @@ public final class DayOrder {
     private static Comparator<Waiting> order(double hoursADay) {
         return Comparator.comparing((Waiting one) -> one.pressure(hoursADay) > PRESSED)
                 .thenComparing(one -> one.advice().verdict())
-                .thenComparing(one -> one.block().species().growing().bloomRank())
+                .thenComparing(one -> one.block().traits().bloomRank())
                 .thenComparing(one -> one.block().leaf())
                 .reversed();
     }
@@ -110,8 +110,7 @@ public final class DayOrder {
         if (first.advice().verdict() != other.advice().verdict()) {
             return "suits";
         }
-        int rank = first.block().species().growing().bloomRank()
-                - other.block().species().growing().bloomRank();
+        int rank = first.block().traits().bloomRank() - other.block().traits().bloomRank();
         if (rank != 0) {
             return "hardier";
         }

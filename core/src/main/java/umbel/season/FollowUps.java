@@ -17,14 +17,6 @@ public final class FollowUps {
 
     private FollowUps() {}
 
-    /**
-     * One visit to come.
-     *
-     * @param kind rub-sprouts, check-ties, take-off-ties, short-spur-again, thin-fruit, scout or next-stage
-     * @param from first and last day it makes sense
-     */
-    public record FollowUp(String kind, LocalDate from, LocalDate to, String text) {}
-
     /** What was done, its effect with it. */
     public record Done(Operation operation, Effect effect) {}
 
@@ -48,16 +40,10 @@ public final class FollowUps {
                     "thin-fruit",
                     year.petalFall().expected().plusDays(rules.thinAfterPetalFallDays()),
                     rules.thinForDays(),
-                    "Thin the fruit after the natural drop: one every "
-                            + Math.round(tree.setting().species().thinning().spacingCm()) + " cm.");
+                    tree.setting().species().thinning().spacingCm());
         }
         if (!done.isEmpty() && doneOn.isBefore(year.harvest().minusDays(rules.scoutBeforeHarvestDays()))) {
-            put(
-                    all,
-                    "scout",
-                    year.harvest().minusDays(rules.scoutBeforeHarvestDays()),
-                    rules.scoutForDays(),
-                    "Look for shade and for limbs that hang under their fruit, before harvest.");
+            put(all, "scout", year.harvest().minusDays(rules.scoutBeforeHarvestDays()), rules.scoutForDays(), null);
         }
         boolean staged = done.stream()
                 .anyMatch(one -> one.operation().kind() == OperationKind.RENEW_STUB
@@ -68,7 +54,7 @@ public final class FollowUps {
                     "next-stage",
                     year.midwinter().plusYears(1).plusDays(rules.nextStageAfterMidwinterDays()),
                     rules.nextStageForDays(),
-                    "Next stage of the renewal: survey the tree again, see how its stubs answered, and plan on.");
+                    null);
         }
         return new ArrayList<>(all.values());
     }
@@ -89,8 +75,7 @@ public final class FollowUps {
                     "rub-sprouts",
                     year.petalFall().expected().plusDays(rules.rubAfterPetalFallDays()),
                     rules.rubForDays(),
-                    "Rub off sprouts at 10 to 15 cm, about " + Math.round(expected)
-                            + " are expected; keep one on each renewal stub.");
+                    expected);
         }
     }
 
@@ -106,19 +91,13 @@ public final class FollowUps {
         if (bent == 0) {
             return;
         }
-        String limbs = bent == 1 ? "one limb" : bent + " limbs";
-        put(
-                all,
-                "check-ties",
-                doneOn.plusDays(rules.checkTiesAfterDays()),
-                rules.checkTiesForDays(),
-                "Check ties, loops and anchors on " + limbs + ", and after any strong wind.");
+        put(all, "check-ties", doneOn.plusDays(rules.checkTiesAfterDays()), rules.checkTiesForDays(), (double) bent);
         put(
                 all,
                 "take-off-ties",
                 doneOn.plusWeeks(tree.setting().parameters().training().weeksToSet()),
                 rules.takeOffForDays(),
-                "Take the ties off " + limbs + ": they should be set.");
+                (double) bent);
     }
 
     /** Wood cut to short spurs in leaf grows again: come back each time it is longer than a hand's breadth. */
@@ -131,16 +110,11 @@ public final class FollowUps {
         boolean shortened = done.stream().anyMatch(one -> one.operation().kind() == OperationKind.SHORT_SPUR);
         LocalDate again = doneOn.plusDays(rules.shortSpurAgainDays());
         if (shortened && !doneOn.isBefore(year.petalFall().expected()) && again.isBefore(year.summerEnd())) {
-            put(
-                    all,
-                    "short-spur-again",
-                    again,
-                    rules.rubForDays(),
-                    "Cut back regrowth over " + Math.round(rules.regrowthCm()) + " cm to one leaf.");
+            put(all, "short-spur-again", again, rules.rubForDays(), rules.regrowthCm());
         }
     }
 
-    private static void put(Map<String, FollowUp> all, String kind, LocalDate from, int days, String text) {
-        all.put(kind, new FollowUp(kind, from, from.plusDays(days), text));
+    private static void put(Map<String, FollowUp> all, String kind, LocalDate from, int days, Double amount) {
+        all.put(kind, new FollowUp(kind, from, from.plusDays(days), amount));
     }
 }

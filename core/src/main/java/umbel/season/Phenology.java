@@ -8,7 +8,7 @@ import umbel.knowledge.SeasonParameters;
 import umbel.knowledge.Species;
 
 /**
- * When a kind wakes, blooms and ripens in one year at one place, by degree days from midwinter. Sums over a base are the
+ * When a kind wakes, comes into leaf, blooms and ripens in one year at one place, by degree days from midwinter. Sums over a base are the
  * usual thermal-time model of bud development; chilling is taken to be met. Beyond the forecast the usual weather is
  * summed, and again with every day warmer and colder by the parameters' spread, which gives the earliest and latest dates.
  */
@@ -16,6 +16,7 @@ public record Phenology(
         LocalDate midwinter,
         LocalDate dormant,
         Estimate budSwell,
+        LocalDate leafOut,
         Estimate bloom,
         Estimate petalFall,
         LocalDate softUntil,
@@ -52,27 +53,28 @@ public record Phenology(
     /**
      * The dates of the year that began with this midwinter.
      *
+     * @param kind when the kind wakes, blooms and ripens
      * @param weather of at least the three months before it and the year after it
      * @param harvested the day the harvest ended, where it is known
      */
     public static Phenology of(
-            Species species,
+            Species.Season kind,
             SeasonParameters.Calendar rules,
             double latitude,
             LocalDate midwinter,
             Weather weather,
             LocalDate harvested) {
         boolean north = latitude >= 0;
-        LocalDate bloom = sum(species.season().bloomDd(), rules, midwinter, weather, 0);
-        LocalDate petalFall = sum(species.season().bloomDd() + rules.petalFallDd(), rules, midwinter, weather, 0);
-        LocalDate harvest =
-                harvested != null ? harvested : bloom.plusDays(species.season().harvestAfterBloomDays());
+        LocalDate bloom = sum(kind.bloomDd(), rules, midwinter, weather, 0);
+        LocalDate petalFall = sum(kind.bloomDd() + rules.petalFallDd(), rules, midwinter, weather, 0);
+        LocalDate harvest = harvested != null ? harvested : bloom.plusDays(kind.harvestAfterBloomDays());
         return new Phenology(
                 midwinter,
                 dormant(rules, north, midwinter, weather),
-                estimate(species.season().budSwellDd(), rules, midwinter, weather),
-                estimate(species.season().bloomDd(), rules, midwinter, weather),
-                estimate(species.season().bloomDd() + rules.petalFallDd(), rules, midwinter, weather),
+                estimate(kind.budSwellDd(), rules, midwinter, weather),
+                kind.leafOutDd() == null ? bloom : sum(kind.leafOutDd(), rules, midwinter, weather, 0),
+                estimate(kind.bloomDd(), rules, midwinter, weather),
+                estimate(kind.bloomDd() + rules.petalFallDd(), rules, midwinter, weather),
                 petalFall.plusDays(rules.softShootsDays()),
                 after(midwinter, rules.summerEnd(), north),
                 harvest,

@@ -43,7 +43,8 @@ public final class SeasonCalendar {
     private Phenology of(LocalDate midwinter) {
         return years.computeIfAbsent(
                 midwinter,
-                start -> Phenology.of(block.species(), rules(), block.latitude(), start, weather, harvestedIn(start)));
+                start -> Phenology.of(
+                        block.traits().season(), rules(), block.latitude(), start, weather, harvestedIn(start)));
     }
 
     private LocalDate harvestedIn(LocalDate midwinter) {
@@ -65,13 +66,16 @@ public final class SeasonCalendar {
         if (date.isBefore(year.budSwell().expected())) {
             return "dormant";
         }
-        if (date.isBefore(year.bloom().expected())) {
+        if (date.isBefore(year.leafOut())) {
             return "delayed-dormant";
+        }
+        if (date.isBefore(year.bloom().expected())) {
+            return "early-summer";
         }
         if (!date.isAfter(year.petalFall().expected())) {
             return "bloom";
         }
-        if (block.species().season().evergreen()) {
+        if (block.traits().season().evergreen()) {
             return evergreenPhase(date, year);
         }
         boolean picked = block.fruiting() && date.isAfter(year.harvest());
@@ -105,7 +109,7 @@ public final class SeasonCalendar {
         heat(judged, date);
         young(judged, date, phase);
         boolean ladder = day == null || !day.told() || day.wind() < rules().wind() && !icy(day);
-        if (!ladder && block.needsLadder(parameters.reach())) {
+        if (!ladder && block.traits().needsLadder(parameters.reach())) {
             judged.atMost(Verdict.ALLOWED, new Reason("wind", Statement.of("season.wind")));
         }
         if (day == null || !day.told()) {
@@ -137,17 +141,15 @@ public final class SeasonCalendar {
             return new Judged(Verdict.NOT, new Reason("phase", Statement.of("season.late-summer")));
         }
         boolean inLeaf = phase.equals("summer") || phase.equals("early-summer");
-        if (inLeaf && !block.species().season().summerCuts()) {
+        if (inLeaf && !block.traits().season().summerCuts()) {
             return new Judged(
                     Verdict.NOT,
                     new Reason(
                             "phase",
                             Statement.of("season.not-in-summer")
-                                    .with(
-                                            "kind",
-                                            new Value.Words(block.species().name()))));
+                                    .with("kind", new Value.Words(block.traits().name()))));
         }
-        Species.PhaseRule rule = block.species().phases().get(phase);
+        Species.PhaseRule rule = block.traits().phases().get(phase);
         boolean diseased = !block.diseases().isEmpty() && rule.whenDiseased() != null;
         Species.PhaseRule applies = diseased ? rule.whenDiseased() : rule;
         return new Judged(
@@ -167,8 +169,7 @@ public final class SeasonCalendar {
         for (int ahead = 1; ahead <= rules().dryDays(); ahead++) {
             Weather.Day next = weather.on(date.plusDays(ahead)).orElse(null);
             if (next != null && next.told() && next.rain() >= rules().wetMm()) {
-                boolean open =
-                        !block.diseases().isEmpty() || block.species().kind().equals("stone");
+                boolean open = !block.diseases().isEmpty() || block.traits().rainEnters();
                 judged.atMost(
                         open ? Verdict.NOT : Verdict.ALLOWED,
                         new Reason(
@@ -185,7 +186,7 @@ public final class SeasonCalendar {
     private void cold(Judged judged, LocalDate date) {
         double young =
                 block.leaf() <= rules().youngLeaf() ? rules().coldMargin().young() : 0;
-        double limit = block.species().growing().coldC() + young;
+        double limit = block.traits().coldC() + young;
         LocalDate first = date.plusDays(rules().coldDays().first());
         LocalDate last = date.plusDays(rules().coldDays().later());
         boolean soon = underIn(date, first, limit + rules().coldMargin().firstDays());
@@ -222,7 +223,7 @@ public final class SeasonCalendar {
 
     /** Evergreens are cut after frost is past: while usual nights still near it, only what must be. */
     private void frost(Judged judged, LocalDate date, String phase) {
-        if (!block.species().season().evergreen() || phase.equals("dormant")) {
+        if (!block.traits().season().evergreen() || phase.equals("dormant")) {
             return;
         }
         weather.on(date)
@@ -252,7 +253,7 @@ public final class SeasonCalendar {
         long length = ChronoUnit.DAYS.between(year.dormant(), year.budSwell().expected());
         boolean early = date.isBefore(year.dormant().plusDays(length / 2));
         boolean young = block.leaf() <= rules().youngLeaf();
-        boolean tender = block.species().growing().bloomRank() <= rules().tenderRank();
+        boolean tender = block.traits().bloomRank() <= rules().tenderRank();
         if (early && (young || tender)) {
             judged.atMost(Verdict.NOT, new Reason("early", Statement.of(young ? "season.young" : "season.tender")));
         }

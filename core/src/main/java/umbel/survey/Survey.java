@@ -4,6 +4,8 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 
 /**
  * One surveyed tree as it travels in the open format {@code umbel-survey/1}: what a person measured, in the units they
@@ -27,8 +29,29 @@ public record Survey(
     /** The id by which limbs name the trunk as their parent. */
     public static final String TRUNK = "trunk";
 
+    /** What a disease is called that was seen and not named. */
+    public static final String UNNAMED_DISEASE = "disease";
+
+    private static final String DISEASED = "diseased";
+
     public Survey {
         limbs = List.copyOf(limbs);
+    }
+
+    /** Diseases recorded on its limbs, by name; {@value #UNNAMED_DISEASE} where one was seen and not named. */
+    public Set<String> diseases() {
+        Set<String> found = new TreeSet<>();
+        limbs.forEach(limb -> recordDisease(limb.disease(), limb.condition(), found));
+        return found;
+    }
+
+    /** Adds what a disease and a condition of one piece of wood tell of sickness; either may be null. */
+    public static void recordDisease(String disease, List<String> condition, Set<String> found) {
+        if (disease != null && !disease.isBlank()) {
+            found.add(disease);
+        } else if (condition != null && condition.contains(DISEASED)) {
+            found.add(UNNAMED_DISEASE);
+        }
     }
 
     /**

@@ -19,8 +19,9 @@ class DayOrderTest {
     private static DayOrder.Waiting waiting(String species, int leaf, Verdict verdict, double hours, int daysLeft) {
         Knowledge known = Knowledge.shipped();
         SeasonBlock block = new SeasonBlock(
-                known.species(species),
-                known.system(known.species(species).defaultSystem()),
+                SeasonTraits.of(
+                        known.species(species),
+                        known.system(known.species(species).defaultSystem())),
                 leaf,
                 Set.of(),
                 true,

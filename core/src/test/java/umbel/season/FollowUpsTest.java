@@ -21,6 +21,7 @@ class FollowUpsTest {
             LocalDate.of(2027, 1, 1),
             LocalDate.of(2026, 11, 20),
             on(LocalDate.of(2027, 3, 30)),
+            LocalDate.of(2027, 4, 28),
             on(LocalDate.of(2027, 4, 28)),
             on(LocalDate.of(2027, 5, 8)),
             LocalDate.of(2027, 6, 17),
@@ -39,7 +40,7 @@ class FollowUpsTest {
                 .tree();
     }
 
-    private static List<FollowUps.FollowUp> after(LocalDate day, boolean overCrop, Operation... operations) {
+    private static List<FollowUp> after(LocalDate day, boolean overCrop, Operation... operations) {
         Tree tree = tree();
         CutTree cut = CutTree.of(tree, List.of(operations));
         List<Effect> effects = Effect.ofAll(cut, 2.4);
@@ -50,13 +51,13 @@ class FollowUpsTest {
         return FollowUps.of(tree, done, day, YEAR, overCrop);
     }
 
-    private static List<String> kinds(List<FollowUps.FollowUp> all) {
-        return all.stream().map(FollowUps.FollowUp::kind).toList();
+    private static List<String> kinds(List<FollowUp> all) {
+        return all.stream().map(FollowUp::kind).toList();
     }
 
     @Test
     void aLargeWinterCutIsComeBackToForItsSproutsByTheYearsOwnPetalFall() {
-        List<FollowUps.FollowUp> all = after(WINTER, false, Operation.remove(Target.parse("1")));
+        List<FollowUp> all = after(WINTER, false, Operation.remove(Target.parse("1")));
         assertThat(kinds(all)).containsExactly("rub-sprouts", "scout");
         assertThat(all.get(0).from()).isEqualTo(LocalDate.of(2027, 6, 2));
         assertThat(all.get(1).from()).isEqualTo(LocalDate.of(2027, 8, 23));
@@ -64,7 +65,7 @@ class FollowUpsTest {
 
     @Test
     void bentLimbsAreCheckedAndUntied() {
-        List<FollowUps.FollowUp> all = after(WINTER, false, Operation.bend(Target.parse("2"), Math.toRadians(80)));
+        List<FollowUp> all = after(WINTER, false, Operation.bend(Target.parse("2"), Math.toRadians(80)));
         assertThat(kinds(all)).containsExactly("check-ties", "take-off-ties", "scout");
         assertThat(all.get(0).from()).isEqualTo(LocalDate.of(2027, 2, 24));
         assertThat(all.get(1).from()).as("twenty weeks to set").isEqualTo(LocalDate.of(2027, 6, 30));
@@ -72,8 +73,7 @@ class FollowUpsTest {
 
     @Test
     void aStubOfAnOldScaffoldAsksForItsNextStageNextWinter() {
-        List<FollowUps.FollowUp> all =
-                after(WINTER, false, Operation.cutAt(OperationKind.RENEW_STUB, Target.parse("1"), 0.3));
+        List<FollowUp> all = after(WINTER, false, Operation.cutAt(OperationKind.RENEW_STUB, Target.parse("1"), 0.3));
         assertThat(kinds(all)).contains("next-stage");
         assertThat(all.get(all.size() - 1).from()).isEqualTo(LocalDate.of(2028, 1, 31));
     }

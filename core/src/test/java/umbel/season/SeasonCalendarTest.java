@@ -35,8 +35,9 @@ class SeasonCalendarTest {
 
     private static SeasonBlock block(String species, int leaf, Set<String> diseases) {
         return new SeasonBlock(
-                KNOWLEDGE.species(species),
-                KNOWLEDGE.system(KNOWLEDGE.species(species).defaultSystem()),
+                SeasonTraits.of(
+                        KNOWLEDGE.species(species),
+                        KNOWLEDGE.system(KNOWLEDGE.species(species).defaultSystem())),
                 leaf,
                 diseases,
                 true,
@@ -67,7 +68,7 @@ class SeasonCalendarTest {
     @Test
     void inTheSouthTheSameYearComesSixMonthsLater() {
         SeasonBlock north = block("apple", 8, Set.of());
-        SeasonBlock south = new SeasonBlock(north.species(), north.system(), 8, Set.of(), true, null, -41);
+        SeasonBlock south = new SeasonBlock(north.traits(), 8, Set.of(), true, null, -41);
         Phenology year = calendar(south, plainYear(false)).year(LocalDate.of(2026, 8, 1));
         assertThat(year.bloom().expected()).isEqualTo(LocalDate.of(2026, 9, 19));
         assertThat(year.summerEnd()).isEqualTo(LocalDate.of(2027, 1, 31));
@@ -178,8 +179,7 @@ class SeasonCalendarTest {
     void aFruitingCitrusWaitsForItsHarvest() {
         SeasonBlock fruiting = block("citrus", 8, Set.of());
         LocalDate date = LocalDate.of(2026, 7, 10);
-        SeasonBlock picked =
-                new SeasonBlock(fruiting.species(), fruiting.system(), 8, Set.of(), true, date.minusDays(3), 47);
+        SeasonBlock picked = new SeasonBlock(fruiting.traits(), 8, Set.of(), true, date.minusDays(3), 47);
         assertThat(calendar(fruiting, plainYear(true)).phase(date)).isEqualTo("summer");
         assertThat(calendar(picked, plainYear(true)).on(date).verdict()).isEqualTo(Verdict.BEST);
     }
@@ -195,5 +195,36 @@ class SeasonCalendarTest {
         assertThat(year.bloom().earliest()).isBefore(year.bloom().expected());
         assertThat(year.bloom().latest()).isAfter(year.bloom().expected());
         assertThat(year.bloom().expected()).isBetween(LocalDate.of(2027, 4, 10), LocalDate.of(2027, 5, 15));
+    }
+
+    private static SeasonBlock counted(String kind) {
+        return new SeasonBlock(SeasonTraits.of(KNOWLEDGE.counted(kind)), 8, Set.of(), true, null, 47);
+    }
+
+    /** Ten degree days a day from 1 March: buds swell on the 15th, leaves come on the 23rd, bloom on the 56th day. */
+    @ParameterizedTest
+    @CsvSource({
+        "2026-03-10, dormant",
+        "2026-03-20, delayed-dormant",
+        "2026-04-01, early-summer",
+        "2026-04-28, bloom",
+        "2026-05-30, early-summer",
+        "2026-09-01, after-harvest",
+    })
+    void aVineIsInLeafLongBeforeItBlooms(LocalDate date, String phase) {
+        assertThat(calendar(counted("grape"), plainYear(true)).phase(date)).isEqualTo(phase);
+    }
+
+    @Test
+    void vinesAreKeptFromRainAsStoneFruitIs() {
+        LocalDate date = LocalDate.of(2026, 3, 18);
+        Weather wet = plainYear(true).with(List.of(day(date.plusDays(2), 4, 12, 6)));
+        assertThat(calendar(counted("grape"), plainYear(true)).on(date).verdict())
+                .isEqualTo(Verdict.BEST);
+        assertThat(calendar(counted("grape"), wet).on(date).verdict()).isEqualTo(Verdict.NOT);
+        assertThat(calendar(counted("blueberry"), wet)
+                        .on(LocalDate.of(2026, 3, 8))
+                        .reasons())
+                .noneMatch(reason -> reason.rule().equals("wet"));
     }
 }

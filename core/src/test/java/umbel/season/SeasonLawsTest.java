@@ -34,8 +34,8 @@ class SeasonLawsTest {
 
     private static SeasonCalendar calendar(String species, Set<String> diseases, int leaf, Weather weather, double at) {
         Species kind = KNOWLEDGE.species(species);
-        SeasonBlock block =
-                new SeasonBlock(kind, KNOWLEDGE.system(kind.defaultSystem()), leaf, diseases, leaf > 5, null, at);
+        SeasonBlock block = new SeasonBlock(
+                SeasonTraits.of(kind, KNOWLEDGE.system(kind.defaultSystem())), leaf, diseases, leaf > 5, null, at);
         return new SeasonCalendar(block, KNOWLEDGE.parameters(), weather);
     }
 

@@ -29,6 +29,8 @@ class CatalogueTest {
     /** Codes that are put together from a word: a tool, a stage, a compass point. */
     private static final Set<String> FAMILIES = Set.of(
             "compass.",
+            "follow-up.",
+            "follow-up-name.",
             "condition.",
             "rule.",
             "tool.",

@@ -21,15 +21,21 @@ import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.assess.AssessRequest;
 import umbel.assess.Assessor;
+import umbel.counted.CountCsv;
+import umbel.counted.CountReader;
+import umbel.counted.CountSurvey;
 import umbel.format.FieldError;
+import umbel.knowledge.Knowledge;
+import umbel.plant.CountedPlant;
 import umbel.survey.InvalidSurvey;
 import umbel.survey.Survey;
 import umbel.survey.SurveyCsv;
 import umbel.survey.SurveyReader;
+import umbel.survey.SurveyTable;
 
 /**
- * Brings a table of surveys into a block. A tree's label ends in its row and place, as {@code Long Wall 3-14}; a survey that a
- * tree already has, word for word, is not written again, so a table may be sent twice.
+ * Brings a table of surveys, of trees or of counted plants, into a block. A plant's label ends in its row and place, as {@code Long Wall 3-14}; a survey that a
+ * plant already has, word for word, is not written again, so a table may be sent twice.
  */
 @Service
 public class SurveyImport {
@@ -42,20 +48,28 @@ public class SurveyImport {
     private final TreeRepository trees;
     private final SurveyRepository surveys;
     private final Assessor assessor;
+    private final Knowledge knowledge;
     private final Clock clock;
 
     public SurveyImport(
-            BlockRepository blocks, TreeRepository trees, SurveyRepository surveys, Assessor assessor, Clock clock) {
+            BlockRepository blocks,
+            TreeRepository trees,
+            SurveyRepository surveys,
+            Assessor assessor,
+            Knowledge knowledge,
+            Clock clock) {
         this.clock = clock;
         this.blocks = blocks;
         this.trees = trees;
         this.surveys = surveys;
         this.assessor = assessor;
+        this.knowledge = knowledge;
     }
 
     /**
-     * What became, or would become, of one tree of the table.
+     * What became, or would become, of one tree or counted plant of the table.
      *
+     * @param limbs limbs that were measured, or canes that were counted
      * @param outcome new-tree, new-survey or there-already
      * @param maybeInches whether its thicknesses look as if they were inches
      */
@@ -69,19 +83,29 @@ public class SurveyImport {
      */
     public record Outcome(List<Line> trees, boolean written, List<String> unknown, List<String> free) {}
 
-    private record Placed(Survey survey, LocalDate day, int row, int place) {}
+    /** A plant of the table, with the place it names. */
+    private record Placed(Told told, LocalDate day, int row, int place) {}
+
+    /**
+     * A plant of the table as its format tells it.
+     *
+     * @param document as it is kept
+     * @param parts limbs that were measured, or canes that were counted
+     */
+    private record Told(
+            String label, LocalDate surveyedOn, String document, boolean counted, int parts, boolean maybeInches) {}
 
     /** What the table would write. */
     @Transactional(readOnly = true)
     public Outcome preview(long blockId, String table, Map<String, String> columns) {
         Block block = blocks.findById(blockId).orElseThrow(() -> new NotFound("block", blockId));
-        List<String> heading = SurveyCsv.headingOf(table);
+        List<String> heading = SurveyTable.headingOf(table);
+        List<String> ours = isCounts(table, columns) ? CountCsv.columns() : SurveyCsv.columns();
         List<String> unknown = heading.stream()
-                .filter(name ->
-                        !columns.containsKey(name) && !SurveyCsv.columns().contains(name))
+                .filter(name -> !columns.containsKey(name) && !ours.contains(name))
                 .toList();
         if (!unknown.isEmpty()) {
-            List<String> free = SurveyCsv.columns().stream()
+            List<String> free = ours.stream()
                     .filter(name -> !heading.contains(name) && !columns.containsValue(name))
                     .toList();
             return new Outcome(List.of(), false, unknown, free);
@@ -103,7 +127,11 @@ public class SurveyImport {
             if (!line.outcome().equals("there-already")) {
                 OrchardTree tree = trees.findByBlockIdAndRowNoAndPlaceNo(blockId, one.row(), one.place())
                         .orElseGet(() -> trees.save(new OrchardTree(block, one.row(), one.place())));
-                surveys.save(new SurveyEntry(tree, one.day(), SurveyReader.write(one.survey()), clock.instant()));
+                surveys.save(
+                        one.told().counted()
+                                ? SurveyEntry.counted(
+                                        tree, one.day(), one.told().document(), clock.instant())
+                                : new SurveyEntry(tree, one.day(), one.told().document(), clock.instant()));
             }
         }
         return new Outcome(lines, true, List.of(), List.of());
@@ -112,17 +140,16 @@ public class SurveyImport {
     private Line line(Block block, Placed one) {
         OrchardTree tree = trees.findByBlockIdAndRowNoAndPlaceNo(block.id(), one.row(), one.place())
                 .orElse(null);
-        String document = SurveyReader.write(one.survey());
         boolean there = tree != null
                 && surveys.findByTreeIdOrderBySurveyedOnDescIdDesc(tree.id()).stream()
-                        .anyMatch(entry -> entry.document().equals(document));
+                        .anyMatch(entry -> entry.document().equals(one.told().document()));
         return new Line(
                 block.name() + " " + one.row() + "-" + one.place(),
                 one.row(),
                 one.place(),
-                one.survey().limbs().size(),
+                one.told().parts(),
                 there ? "there-already" : tree == null ? "new-tree" : "new-survey",
-                maybeInches(one.survey()));
+                one.told().maybeInches());
     }
 
     /** Whether most of a tree's limbs are so thin for their length that their thickness must have been taken in inches. */
@@ -133,41 +160,81 @@ public class SurveyImport {
         return thin * 2 > survey.limbs().size();
     }
 
+    private static boolean isCounts(String table, Map<String, String> columns) {
+        return CountCsv.isCounts(SurveyTable.headingOf(table).stream()
+                .map(name -> columns.getOrDefault(name, name))
+                .toList());
+    }
+
+    /** What a table tells; a plant that cannot stand as told gets its errors, by its number in the table. */
+    private List<Told> told(String table, Map<String, String> columns, List<FieldError> errors) {
+        List<Told> told = new ArrayList<>();
+        if (isCounts(table, columns)) {
+            for (CountSurvey count : CountCsv.read(table, columns)) {
+                check("plant " + (told.size() + 1), () -> CountedPlant.read(count, knowledge), errors);
+                told.add(new Told(
+                        count.plant().label(),
+                        count.surveyedOn(),
+                        CountReader.write(count),
+                        true,
+                        count.parts(),
+                        false));
+            }
+            return told;
+        }
+        for (Survey survey : SurveyCsv.read(table, columns)) {
+            check("tree " + (told.size() + 1), () -> assessor.tree(AssessRequest.of(survey)), errors);
+            told.add(new Told(
+                    survey.tree().label(),
+                    survey.surveyedOn(),
+                    SurveyReader.write(survey),
+                    false,
+                    survey.limbs().size(),
+                    maybeInches(survey)));
+        }
+        return told;
+    }
+
+    private static void check(String which, Runnable reading, List<FieldError> errors) {
+        try {
+            reading.run();
+        } catch (InvalidSurvey e) {
+            e.errors().forEach(error -> errors.add(new FieldError(which + ", " + error.field(), error.message())));
+        }
+    }
+
     private List<Placed> placed(Block block, String table, Map<String, String> columns) {
         List<Placed> placed = new ArrayList<>();
         List<FieldError> errors = new ArrayList<>();
         Set<String> seen = new HashSet<>();
         int number = 0;
-        for (Survey survey : SurveyCsv.read(table, columns)) {
+        for (Told told : told(table, columns, errors)) {
             number++;
-            String label = survey.tree().label() == null ? "" : survey.tree().label();
+            String which = (told.counted() ? "plant " : "tree ") + number;
+            String label = told.label() == null ? "" : told.label();
             Matcher match = PLACE.matcher(label);
             if (!match.matches()) {
-                errors.add(new FieldError(
-                        "tree " + number + ", label", "'" + label + "' does not end in row and place, as 3-14."));
+                errors.add(
+                        new FieldError(which + ", label", "'" + label + "' does not end in row and place, as 3-14."));
                 continue;
             }
-            if (!seen.add(match.group(1) + "-" + match.group(2) + " " + survey.surveyedOn())) {
-                errors.add(new FieldError(
-                        "tree " + number + ", label", "The table holds " + label + " twice for the same day."));
+            if (!seen.add(match.group(1) + "-" + match.group(2) + " " + told.surveyedOn())) {
+                errors.add(new FieldError(which + ", label", "The table holds " + label + " twice for the same day."));
             }
             int row = Integer.parseInt(match.group(1));
             int place = Integer.parseInt(match.group(2));
             if (!block.rows().has(row, place)) {
                 errors.add(new FieldError(
-                        "tree " + number + ", label",
+                        which + ", label",
                         block.name() + " has " + block.rows().rows() + " rows of at most "
                                 + block.rows().places() + " places; there is no place " + row + "-" + place + "."));
                 continue;
             }
-            try {
-                placed.add(new Placed(survey, SurveyDay.of(survey.surveyedOn(), block.holding(), clock), row, place));
-                assessor.tree(AssessRequest.of(survey));
-            } catch (InvalidSurvey e) {
-                for (FieldError error : e.errors()) {
-                    errors.add(new FieldError("tree " + number + ", " + error.field(), error.message()));
-                }
-            }
+            check(
+                    which,
+                    () -> placed.add(
+                            new Placed(told, SurveyDay.of(told.surveyedOn(), block.holding(), clock), row, place)),
+                    errors);
         }
         if (!errors.isEmpty()) {
             throw new InvalidSurvey(errors);

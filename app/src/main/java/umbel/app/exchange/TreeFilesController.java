@@ -18,7 +18,11 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import umbel.app.plan.DecidedTrees;
+import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
+import umbel.app.survey.TreeReadings;
+import umbel.counted.CountCsv;
+import umbel.counted.CountSurvey;
 import umbel.drawing.TreeGltf;
 import umbel.drawing.TreeSvg;
 import umbel.plant.SurveyedTree;
@@ -37,9 +41,11 @@ class TreeFilesController {
 
     private final DecidedTrees surveyed;
     private final SurveyRepository surveys;
+    private final TreeReadings readings;
     private final SurveyImport imports;
 
-    TreeFilesController(DecidedTrees surveyed, SurveyRepository surveys, SurveyImport imports) {
+    TreeFilesController(DecidedTrees surveyed, SurveyRepository surveys, TreeReadings readings, SurveyImport imports) {
+        this.readings = readings;
         this.surveyed = surveyed;
         this.surveys = surveys;
         this.imports = imports;
@@ -49,15 +55,27 @@ class TreeFilesController {
     @Hidden
     @GetMapping("/trees/{id}/survey.csv")
     ResponseEntity<String> table(@PathVariable long id) {
-        SurveyedTree read = surveyed.newestReading(id);
+        SurveyEntry newest = surveyed.survey(id);
+        String name = fileName(newest.tree().label(), "csv");
         return file(
-                CSV, name(read, "csv"), SurveyCsv.write(List.of(read.request().survey())));
+                CSV,
+                name,
+                newest.isCounted()
+                        ? CountCsv.write(List.of(readings.counted(newest).survey()))
+                        : SurveyCsv.write(List.of(SurveyReader.read(newest.document()))));
     }
 
-    /** The tree drawn level from one side. */
+    /** The plant drawn level from one side. */
     @Hidden
     @GetMapping("/trees/{id}/drawing.svg")
     ResponseEntity<String> drawing(@PathVariable long id, @RequestParam(defaultValue = "180") double from) {
+        SurveyEntry newest = surveyed.survey(id);
+        if (newest.isCounted()) {
+            return file(
+                    SVG,
+                    fileName(newest.tree().label(), "svg"),
+                    readings.counted(newest).sheet(List.of(), Units.fromDegrees(from)));
+        }
         SurveyedTree read = surveyed.newestReading(id);
         return file(SVG, name(read, "svg"), TreeSvg.draw(read.tree(), Units.fromDegrees(from)));
     }
@@ -70,18 +88,24 @@ class TreeFilesController {
         return file(GLTF, name(read, "gltf"), TreeGltf.write(read.tree()));
     }
 
-    /** The newest surveys of a block's trees as one table. */
+    /** The newest surveys of a block's plants as one table: of its counted plants where there are any, else of its trees. */
     @Hidden
     @GetMapping("/blocks/{id}/surveys.csv")
     @Transactional(readOnly = true)
     ResponseEntity<String> tables(@PathVariable long id) {
+        List<SurveyEntry> newest = surveys.findNewestOfBlock(id);
+        List<CountSurvey> counts = newest.stream()
+                .filter(SurveyEntry::isCounted)
+                .map(entry -> readings.counted(entry).survey())
+                .toList();
         return file(
                 CSV,
                 "surveys.csv",
-                SurveyCsv.write(surveys.findNewestOfBlock(id).stream()
-                        .filter(entry -> !entry.isCounted())
-                        .map(entry -> SurveyReader.read(entry.document()))
-                        .toList()));
+                counts.isEmpty()
+                        ? SurveyCsv.write(newest.stream()
+                                .map(entry -> SurveyReader.read(entry.document()))
+                                .toList())
+                        : CountCsv.write(counts));
     }
 
     /** What a table of surveys would write into a block; writes nothing. */
@@ -98,11 +122,14 @@ class TreeFilesController {
         return imports.write(id, table, columns(column));
     }
 
-    /** An empty table with the heading of every column. */
+    /** An empty table with the heading of every column, for trees or for counted plants. */
     @Hidden
     @GetMapping("/surveys/template.csv")
-    ResponseEntity<String> template() {
-        return file(CSV, "umbel-surveys.csv", String.join(",", SurveyCsv.columns()) + "\r\n");
+    ResponseEntity<String> template(@RequestParam(defaultValue = "false") boolean counted) {
+        return file(
+                CSV,
+                counted ? "umbel-counts.csv" : "umbel-surveys.csv",
+                String.join(",", counted ? CountCsv.columns() : SurveyCsv.columns()) + "\r\n");
     }
 
     /** What columns hold, told as {@code theirs=ours}. */
@@ -118,7 +145,10 @@ class TreeFilesController {
     }
 
     private static String name(SurveyedTree read, String ending) {
-        String label = read.tree().setting().label();
+        return fileName(read.tree().setting().label(), ending);
+    }
+
+    private static String fileName(String label, String ending) {
         return (label.isEmpty() ? "tree" : label.replaceAll("[^A-Za-z0-9]+", "-")) + "." + ending;
     }
 

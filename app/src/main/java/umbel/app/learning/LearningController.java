@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RestController;
 import umbel.app.http.NotFound;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
+import umbel.counted.CountSurvey;
 import umbel.growth.BlockCalibration;
 import umbel.growth.Comparison;
 import umbel.survey.Survey;
@@ -34,7 +35,7 @@ class LearningController {
         this.clock = clock;
     }
 
-    /** One measure of one season: extension and height in metres, shoots and flower buds counted. */
+    /** One measure of one season: extension and height in metres, crop and prunings in kg, the others counted. */
     public record CheckedMeasure(String measure, double low, double middle, double high, double found, boolean right) {}
 
     /** A season of a tree, as foretold and as found. */
@@ -93,6 +94,13 @@ class LearningController {
     @Transactional(readOnly = true)
     public Survey expected(@PathVariable long id) {
         return learning.expected(id, LocalDate.now(clock)).orElseThrow(() -> new NotFound("survey of tree", id));
+    }
+
+    /** What the next count of a bush, a cane row or a vine is expected to find: to be confirmed or corrected. */
+    @GetMapping("/plants/{id}/surveys/expected")
+    @Transactional(readOnly = true)
+    public CountSurvey expectedCount(@PathVariable long id) {
+        return learning.expectedCount(id, LocalDate.now(clock)).orElseThrow(() -> new NotFound("survey of tree", id));
     }
 
     private LearnedAnswer answer(Block block) {

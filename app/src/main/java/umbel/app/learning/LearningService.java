@@ -20,6 +20,7 @@ import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.app.survey.TreeReadings;
 import umbel.assess.Mark;
+import umbel.counted.CountSurvey;
 import umbel.growth.BlockCalibration;
 import umbel.growth.Comparison;
 import umbel.knowledge.Knowledge;
@@ -107,6 +108,17 @@ public class LearningService {
                         .expected(
                                 done(visitsAfter(last)),
                                 of(last.tree().block()),
+                                ChronoUnit.DAYS.between(last.surveyedOn(), today) >= SEASON_DAYS_LEAST,
+                                today));
+    }
+
+    /** What the next count of a bush, a cane row or a vine is expected to find today; empty where it was never counted. */
+    @Transactional(readOnly = true)
+    public Optional<CountSurvey> expectedCount(long treeId, LocalDate today) {
+        return surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(treeId)
+                .map(last -> readings.counted(last)
+                        .expectedCount(
+                                done(visitsAfter(last)),
                                 ChronoUnit.DAYS.between(last.surveyedOn(), today) >= SEASON_DAYS_LEAST,
                                 today));
     }

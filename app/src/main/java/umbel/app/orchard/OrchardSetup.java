@@ -182,9 +182,7 @@ public class OrchardSetup {
     }
 
     private void check(SetupEntries.BlockEntry entry, Holding holding, Block itself) {
-        boolean counted =
-                knowledge.allCounted().stream().anyMatch(kind -> kind.id().equals(entry.species()));
-        if (!counted) {
+        if (!knowledge.isCounted(entry.species())) {
             knowledge.species(entry.species());
             knowledge.system(entry.system());
         }

@@ -57,7 +57,7 @@ public class DecidedTrees {
     }
 
     /** The newest survey of a tree. */
-    SurveyEntry survey(long treeId) {
+    public SurveyEntry survey(long treeId) {
         tree(treeId);
         return surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(treeId)
                 .orElseThrow(() -> new NotFound("survey of tree", treeId));

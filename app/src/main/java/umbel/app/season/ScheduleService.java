@@ -250,7 +250,7 @@ public class ScheduleService {
                 one.block().id(),
                 one.block().name(),
                 one.hours(),
-                one.facts().species().growing().bloomRank(),
+                one.facts().traits().bloomRank(),
                 one.facts().leaf(),
                 days);
     }

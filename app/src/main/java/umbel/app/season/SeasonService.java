@@ -18,8 +18,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import umbel.app.harvest.Picking;
-import umbel.app.harvest.PickingRepository;
 import umbel.app.log.RecordRepository;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
@@ -32,17 +30,15 @@ import umbel.app.plan.SavedDecisionsRepository;
 import umbel.app.reader.Reader;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
+import umbel.app.survey.TreeReadings;
 import umbel.crew.WorkKind;
 import umbel.knowledge.Knowledge;
-import umbel.knowledge.Species;
-import umbel.knowledge.TrainingSystem;
 import umbel.season.DayAdvice;
 import umbel.season.DayOrder;
 import umbel.season.Phenology;
 import umbel.season.SeasonBlock;
 import umbel.season.SeasonCalendar;
 import umbel.season.Weather;
-import umbel.survey.SurveyReader;
 import umbel.wood.Units;
 
 /** The season of every block: its dates, its days, the work left in it. */
@@ -59,11 +55,12 @@ public class SeasonService {
     private final SurveyRepository surveys;
     private final SavedDecisionsRepository works;
     private final RecordRepository records;
-    private final PickingRepository pickings;
+    private final BlockFacts blockFacts;
     private final PersonRepository people;
     private final ScheduledWorkRepository placedWork;
     private final MarkedLabour labour;
     private final WeatherStations stations;
+    private final TreeReadings readings;
     private final Knowledge knowledge;
     private final Clock clock;
     private final Cache<Long, Set<String>> diseases =
@@ -75,11 +72,12 @@ public class SeasonService {
             SurveyRepository surveys,
             SavedDecisionsRepository works,
             RecordRepository records,
-            PickingRepository pickings,
+            BlockFacts blockFacts,
             PersonRepository people,
             ScheduledWorkRepository placedWork,
             MarkedLabour labour,
             WeatherStations stations,
+            TreeReadings readings,
             Knowledge knowledge,
             Clock clock) {
         this.blocks = blocks;
@@ -87,11 +85,12 @@ public class SeasonService {
         this.surveys = surveys;
         this.works = works;
         this.records = records;
-        this.pickings = pickings;
+        this.blockFacts = blockFacts;
         this.people = people;
         this.placedWork = placedWork;
         this.labour = labour;
         this.stations = stations;
+        this.readings = readings;
         this.knowledge = knowledge;
         this.clock = clock;
     }
@@ -100,6 +99,7 @@ public class SeasonService {
     record BlockStatus(
             Block block,
             SeasonBlock facts,
+            String systemName,
             SeasonCalendar calendar,
             List<DayAdvice> days,
             Map<WorkKind, Double> hours,
@@ -198,7 +198,8 @@ public class SeasonService {
         LocalDate today = today();
         Set<String> sick = new HashSet<>();
         surveys.findNewestOfBlock(block.id()).forEach(entry -> sick.addAll(diseases(entry)));
-        SeasonBlock facts = facts(block, today, sick);
+        SeasonBlock facts =
+                blockFacts.of(block, today, sick).map(BlockFacts.Facts::season).orElse(null);
         if (facts == null) {
             return null;
         }
@@ -233,10 +234,15 @@ public class SeasonService {
                         .addAll(diseases(entry)));
         List<BlockStatus> statuses = new ArrayList<>();
         for (Block block : blocks.findAllByOrderById()) {
-            SeasonBlock facts = facts(block, today, sick.getOrDefault(block.id(), Set.of()));
-            if (facts == null || block.archived()) {
+            BlockFacts.Facts told = block.archived()
+                    ? null
+                    : blockFacts
+                            .of(block, today, sick.getOrDefault(block.id(), Set.of()))
+                            .orElse(null);
+            if (told == null) {
                 continue;
             }
+            SeasonBlock facts = told.season();
             Weather weather = weathers.computeIfAbsent(
                     block.holding().id(),
                     id -> stations.tell(
@@ -253,9 +259,10 @@ public class SeasonService {
             statuses.add(new BlockStatus(
                     block,
                     facts,
+                    told.systemName(),
                     calendar,
                     calendar.between(from, to),
-                    hours(block, facts, done, marked.getOrDefault(block.id(), Map.of()), count),
+                    hours(block, told.minutesAPlant(), done, marked.getOrDefault(block.id(), Map.of()), count),
                     done,
                     count > 0));
         }
@@ -280,24 +287,14 @@ public class SeasonService {
 
     /** Hours left: the marked trees as counted, the others as the marked ones or, with none marked, as is usual in the system. */
     private Map<WorkKind, Double> hours(
-            Block block, SeasonBlock facts, int done, Map<WorkKind, Double> marked, int markedTrees) {
+            Block block, Map<WorkKind, Double> usual, int done, Map<WorkKind, Double> marked, int markedTrees) {
         int left = Math.max(0, block.treeCount() - done);
         Map<WorkKind, Double> hours = new EnumMap<>(WorkKind.class);
         if (markedTrees > 0) {
             marked.forEach((kind, minutes) -> hours.put(kind, minutes / markedTrees * left / 60));
             return hours;
         }
-        List<Double> range = facts.system().work().minutesATree();
-        double minutes = (range.get(0) + range.get(1)) / 2 * left;
-        double tall = facts.system().shape().height();
-        double reach = knowledge.parameters().reach() * facts.system().reachFactor();
-        double above = tall <= reach ? 0 : (tall - reach) / tall;
-        double saw = facts.system().scaffolds().permanent()
-                ? knowledge.parameters().labour().sawShare()
-                : 0;
-        hours.put(WorkKind.SAW, saw * minutes / 60);
-        hours.put(WorkKind.LADDER, (1 - saw) * above * minutes / 60);
-        hours.put(WorkKind.DETAIL, (1 - saw) * (1 - above) * minutes / 60);
+        usual.forEach((kind, minutes) -> hours.put(kind, minutes * left / 60));
         return hours;
     }
 
@@ -313,45 +310,7 @@ public class SeasonService {
     }
 
     private Set<String> diseases(SurveyEntry entry) {
-        return entry.isCounted() ? Set.of() : diseases.get(entry.id(), id -> diseasesIn(entry.document()));
-    }
-
-    private SeasonBlock facts(Block block, LocalDate today, Set<String> recorded) {
-        Species species = knowledge.allSpecies().stream()
-                .filter(one -> one.id().equals(block.species()))
-                .findFirst()
-                .orElse(null);
-        TrainingSystem system = knowledge.allSystems().stream()
-                .filter(one -> one.id().equals(block.system()))
-                .findFirst()
-                .orElse(null);
-        if (species == null || system == null) {
-            return null;
-        }
-        int leaf = today.getYear() - block.plantedYear();
-        Integer bears = species.growing().bearingLeaf().get(block.stock());
-        return new SeasonBlock(
-                species,
-                system,
-                leaf,
-                Set.copyOf(recorded),
-                leaf >= (bears == null ? 4 : bears),
-                pickings.findFirstByBlockIdAndKindAndLastOneTrueOrderByPickedOnDesc(block.id(), "harvest")
-                        .map(Picking::pickedOn)
-                        .orElse(null),
-                block.holding().latitudeDeg());
-    }
-
-    private static Set<String> diseasesIn(String document) {
-        Set<String> found = new HashSet<>();
-        SurveyReader.read(document).limbs().forEach(limb -> {
-            if (limb.disease() != null && !limb.disease().isBlank()) {
-                found.add(limb.disease());
-            } else if (limb.condition() != null && limb.condition().contains("diseased")) {
-                found.add("disease");
-            }
-        });
-        return found;
+        return diseases.get(entry.id(), id -> readings.diseases(entry));
     }
 
     private static SeasonAnswers.BlockSeason line(BlockStatus one, LocalDate today, double hands) {
@@ -361,8 +320,8 @@ public class SeasonService {
                 one.block().id(),
                 one.block().name(),
                 one.block().holding().id(),
-                Reader.speech().knowledge(one.facts().species().names().one()),
-                Reader.speech().knowledge(one.facts().system().name()),
+                Reader.speech().knowledge(one.facts().traits().one()),
+                one.systemName(),
                 one.facts().leaf(),
                 one.block().treeCount(),
                 one.treesDone(),

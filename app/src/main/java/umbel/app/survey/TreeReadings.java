@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
@@ -64,6 +65,13 @@ public class TreeReadings {
     /** The surveyed plant, of whatever kind it is, read by the usual school and for the usual reach. */
     public Plant plant(SurveyEntry survey) {
         return survey.isCounted() ? counted(survey) : of(survey);
+    }
+
+    /** Diseases recorded in a survey. */
+    public Set<String> diseases(SurveyEntry survey) {
+        return survey.isCounted()
+                ? counted(survey).survey().diseases()
+                : SurveyReader.read(survey.document()).diseases();
     }
 
     /** The counted plant of a survey. */

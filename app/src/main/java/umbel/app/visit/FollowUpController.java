@@ -4,7 +4,6 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
-import java.util.Locale;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.Description;
@@ -21,8 +20,10 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import umbel.app.http.NotFound;
+import umbel.app.reader.Reader;
 import umbel.app.season.SeasonService;
 import umbel.knowledge.Knowledge;
+import umbel.season.FollowUp;
 import umbel.season.Weather;
 
 /** What must be come back for, here and in anybody's calendar. */
@@ -45,7 +46,7 @@ class FollowUpController {
         this.clock = clock;
     }
 
-    /** Something to come back for; {@code state} is overdue, due, coming or done. */
+    /** Something to come back for; {@code name} is its kind in the reader's words, {@code state} is overdue, due, coming or done. */
     public record FollowUpLine(
             long id,
             long treeId,
@@ -53,6 +54,7 @@ class FollowUpController {
             long blockId,
             String block,
             String kind,
+            String name,
             LocalDate from,
             LocalDate to,
             String text,
@@ -88,9 +90,9 @@ class FollowUpController {
         for (FollowUpEntry one : open()) {
             if (one.doneOn() == null) {
                 VEvent event = new VEvent(
-                        one.dueFrom(), one.dueTo().plusDays(1), one.tree().label() + ": " + word(one.kind()));
+                        one.dueFrom(), one.dueTo().plusDays(1), one.tree().label() + ": " + name(one));
                 event.add(new Uid("follow-up-" + one.id() + "@umbel"));
-                event.add(new Description(one.text()));
+                event.add(new Description(Reader.speech().say(one.text())));
                 event.getProperties("DTSTAMP").forEach(event::remove);
                 event.add(new DtStamp(one.dueFrom().atStartOfDay().toInstant(ZoneOffset.UTC)));
                 calendar.add(event);
@@ -104,8 +106,8 @@ class FollowUpController {
                 LocalDate.now(clock).minusDays(DONE_STAYS_DAYS));
     }
 
-    private static String word(String kind) {
-        return kind.replace('-', ' ');
+    private static String name(FollowUpEntry one) {
+        return Reader.speech().say(FollowUp.name(one.kind()));
     }
 
     private FollowUpLine line(FollowUpEntry one) {
@@ -123,16 +125,11 @@ class FollowUpController {
                 one.tree().block().id(),
                 one.tree().block().name(),
                 one.kind(),
+                name(one),
                 storm == null ? one.dueFrom() : storm.date().plusDays(1),
                 one.dueTo(),
-                storm == null
-                        ? one.text()
-                        : String.format(
-                                Locale.ROOT,
-                                "Wind of %.0f m/s on %s: look now. %s",
-                                storm.wind(),
-                                storm.date(),
-                                one.text()),
+                Reader.speech()
+                        .say(storm == null ? one.text() : FollowUp.afterWind(storm.wind(), storm.date(), one.text())),
                 state);
     }
 

@@ -9,7 +9,8 @@ import jakarta.persistence.Table;
 import java.time.LocalDate;
 import umbel.app.log.WorkRecord;
 import umbel.app.orchard.OrchardTree;
-import umbel.season.FollowUps;
+import umbel.season.FollowUp;
+import umbel.text.Statement;
 
 /** Something to come back for. */
 @Entity
@@ -29,18 +30,18 @@ class FollowUpEntry {
     private String kind;
     private LocalDate dueFrom;
     private LocalDate dueTo;
-    private String text;
+    private Double amount;
     private LocalDate doneOn;
 
     protected FollowUpEntry() {}
 
-    FollowUpEntry(WorkRecord record, FollowUps.FollowUp followUp) {
+    FollowUpEntry(WorkRecord record, FollowUp followUp) {
         this.tree = record.tree();
         this.record = record;
         this.kind = followUp.kind();
         this.dueFrom = followUp.from();
         this.dueTo = followUp.to();
-        this.text = followUp.text();
+        this.amount = followUp.amount();
     }
 
     Long id() {
@@ -68,8 +69,9 @@ class FollowUpEntry {
         return dueTo;
     }
 
-    String text() {
-        return text;
+    /** What is to be done. */
+    Statement text() {
+        return FollowUp.text(kind, amount);
     }
 
     LocalDate doneOn() {

@@ -1,0 +1,463 @@
+package umbel.survey;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVPrinter;
+import org.apache.commons.csv.CSVRecord;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+import umbel.format.FieldError;
+import umbel.format.TableCell;
+import umbel.format.TypedNumber;
+
+/**
+ * Documents of an open format as a table: one part of a plant a row, several plants one after another. The columns of the plant
+ * are filled in its first row and left empty in the others; a row whose first column is filled begins the next plant. A table is
+ * turned into the open format, whose reader checks it.
+ *
+ * <p>Columns may be parted by commas, semicolons or tabs, numbers written with a decimal comma or point, lines ended either way; a
+ * byte order mark is passed over. Columns of another name are read where it is told what they hold.
+ */
+public final class SurveyTable {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final int MOST_ROWS = 200_000;
+    private static final String PASSED_OVER = "passed-over-";
+    private static final char BYTE_ORDER_MARK = '\uFEFF';
+
+    private final Layout layout;
+
+    /** A table laid out as told. */
+    public SurveyTable(Layout layout) {
+        this.layout = layout;
+    }
+
+    /**
+     * How a format is laid out as a table.
+     *
+     * @param format name of the open format
+     * @param begins column that begins a plant where it is filled
+     * @param plant what a plant is called in messages, as {@code tree}
+     * @param needed columns that must be there
+     * @param head columns of the plant
+     * @param part columns of its parts; the first names the part
+     * @param parts where parts stand in a document
+     */
+    public record Layout(
+            String format,
+            String begins,
+            String plant,
+            List<String> needed,
+            List<Column> head,
+            List<Column> part,
+            Parts parts) {}
+
+    /** A column, the field it holds as {@code tree.spacing_m.inRow}, and how its cells are read. */
+    public record Column(String name, String path, Cell cell) {
+
+        public static Column text(String name, String path) {
+            return new Column(name, path, Cells.TEXT);
+        }
+
+        public static Column number(String name, String path) {
+            return new Column(name, path, Cells.NUMBER);
+        }
+
+        /** Several words in one cell. */
+        public static Column words(String name, String path) {
+            return new Column(name, path, Cells.WORDS);
+        }
+
+        /** A column that {@link Parts} read themselves, to know where a row belongs. */
+        public static Column placing(String name) {
+            return new Column(name, name, Cells.PLACING);
+        }
+
+        /** Yes or no. */
+        public static Column flag(String name, String path) {
+            return new Column(name, path, Cells.FLAG);
+        }
+    }
+
+    /** How a cell is read and written. */
+    public interface Cell {
+
+        /**
+         * Puts a cell's value into an object.
+         *
+         * @return what is wrong with it; empty where nothing is
+         */
+        Optional<String> read(ObjectNode into, String field, String value);
+
+        /** A value as it is written. */
+        String write(JsonNode value);
+    }
+
+    /** Where the parts of a plant stand in a document. */
+    public interface Parts {
+
+        /** Prepares a new document. */
+        default void begin(ObjectNode document) {}
+
+        /** A new part for a row, in the list it belongs to. */
+        Place add(ObjectNode document, UnaryOperator<String> cell);
+
+        /** The parts of a document, each with the fields that its columns tell. */
+        Stream<JsonNode> of(JsonNode document);
+    }
+
+    /** A part, and its path in the document as {@code limbs[3]}; where it has none, the column at fault and what is wrong. */
+    public record Place(ObjectNode part, String path, String column, String error) {
+
+        public static Place at(ObjectNode part, String path) {
+            return new Place(part, path, null, null);
+        }
+
+        public static Place nowhere(String column, String error) {
+            return new Place(null, "", column, error);
+        }
+    }
+
+    /** One plant as a document of the open format, and where each of its fields stood in the table. */
+    private static final class Read {
+
+        private final ObjectNode document = JSON.createObjectNode();
+        private final List<String> paths = new ArrayList<>();
+        private final List<Integer> lines = new ArrayList<>();
+        private final Layout layout;
+        private final int firstLine;
+
+        private Read(Layout layout, int firstLine) {
+            this.layout = layout;
+            this.firstLine = firstLine;
+            document.put("format", layout.format());
+            layout.parts().begin(document);
+        }
+
+        /** The cell a field of the document came from, as {@code line 7, angle_deg}. */
+        String cellOf(String field) {
+            for (int i = 0; i < paths.size(); i++) {
+                String path = paths.get(i);
+                if (field.equals(path) || field.startsWith(path + ".")) {
+                    String inside =
+                            field.equals(path) ? layout.part().get(0).path() : field.substring(path.length() + 1);
+                    return cell(lines.get(i), columnOf(layout.part(), inside));
+                }
+            }
+            return cell(firstLine, columnOf(layout.head(), field));
+        }
+
+        private static String columnOf(List<Column> columns, String field) {
+            return columns.stream()
+                    .filter(column -> field.startsWith(column.path()))
+                    .map(Column::name)
+                    .findFirst()
+                    .orElse(field);
+        }
+
+        private void add(CSVRecord row, int line, boolean begins, List<FieldError> errors) {
+            if (begins) {
+                layout.head().forEach(column -> put(document, row, column, line, errors));
+            }
+            Column named = layout.part().get(0);
+            if (told(row, named.name()).isEmpty()) {
+                return;
+            }
+            Place place = layout.parts().add(document, column -> told(row, column));
+            if (place.part() == null) {
+                errors.add(new FieldError(cell(line, place.column()), place.error()));
+                return;
+            }
+            paths.add(place.path());
+            lines.add(line);
+            layout.part().forEach(column -> put(place.part(), row, column, line, errors));
+        }
+
+        private static void put(ObjectNode into, CSVRecord row, Column column, int line, List<FieldError> errors) {
+            String value = told(row, column.name());
+            if (value.isEmpty()) {
+                return;
+            }
+            int dot = column.path().lastIndexOf('.');
+            ObjectNode parent = dot < 0
+                    ? into
+                    : into.withObject("/" + column.path().substring(0, dot).replace('.', '/'));
+            column.cell()
+                    .read(parent, column.path().substring(dot + 1), value)
+                    .ifPresent(wrong -> errors.add(new FieldError(cell(line, column.name()), wrong)));
+        }
+    }
+
+    private static String told(CSVRecord row, String column) {
+        return row.isMapped(column) && row.isSet(column) ? row.get(column) : "";
+    }
+
+    private static String cell(int line, String column) {
+        return "line " + line + ", " + column;
+    }
+
+    /** The columns, in the order they are written. */
+    public List<String> columns() {
+        return Stream.concat(layout.head().stream(), layout.part().stream())
+                .map(Column::name)
+                .toList();
+    }
+
+    /** Documents as a table with a heading row. */
+    public String write(List<JsonNode> documents) {
+        StringBuilder out = new StringBuilder();
+        try (CSVPrinter printer = new CSVPrinter(out, CSVFormat.RFC4180)) {
+            printer.printRecord(columns());
+            for (JsonNode document : documents) {
+                List<JsonNode> parts = layout.parts().of(document).toList();
+                for (int i = 0; i < Math.max(1, parts.size()); i++) {
+                    List<String> row = new ArrayList<>();
+                    for (Column column : layout.head()) {
+                        row.add(i == 0 ? column.cell().write(at(document, column.path())) : "");
+                    }
+                    for (Column column : layout.part()) {
+                        row.add(parts.isEmpty() ? "" : column.cell().write(at(parts.get(i), column.path())));
+                    }
+                    printer.printRecord(row);
+                }
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return out.toString();
+    }
+
+    private static JsonNode at(JsonNode node, String path) {
+        return node.at("/" + path.replace('.', '/'));
+    }
+
+    /**
+     * Reads a table.
+     *
+     * @param names what columns hold: our name by theirs, empty for a column to be passed over
+     * @param reader of the open format
+     * @throws InvalidSurvey naming each faulty cell as {@code line 7, angle_deg}; nothing is read when anything is wrong
+     */
+    public <T> List<T> read(String text, Map<String, String> names, Function<JsonNode, T> reader) {
+        List<FieldError> errors = new ArrayList<>();
+        List<Read> documents = documents(text, names, errors);
+        List<T> plants = new ArrayList<>();
+        for (Read one : documents) {
+            try {
+                plants.add(reader.apply(one.document));
+            } catch (InvalidSurvey e) {
+                e.errors().forEach(error -> errors.add(new FieldError(one.cellOf(error.field()), error.message())));
+            }
+        }
+        if (documents.isEmpty() && errors.isEmpty()) {
+            errors.add(new FieldError("", "The table holds no " + layout.plant() + "."));
+        }
+        if (!errors.isEmpty()) {
+            throw new InvalidSurvey(errors);
+        }
+        return plants;
+    }
+
+    private List<Read> documents(String text, Map<String, String> names, List<FieldError> errors) {
+        List<Read> all = new ArrayList<>();
+        String plain = plain(text);
+        char delimiter = delimiter(plain);
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
+                .setDelimiter(delimiter)
+                .setHeader(heading(plain, delimiter, names))
+                .setSkipHeaderRecord(true)
+                .setTrim(true)
+                .setIgnoreEmptyLines(true)
+                .get();
+        try (CSVParser parser = CSVParser.parse(new StringReader(plain), format)) {
+            checkColumns(parser.getHeaderNames(), errors);
+            if (!errors.isEmpty()) {
+                throw new InvalidSurvey(errors);
+            }
+            int rows = 0;
+            for (CSVRecord row : parser) {
+                if (++rows > MOST_ROWS) {
+                    throw wrong("At most " + MOST_ROWS + " rows can be read.");
+                }
+                int line = (int) parser.getCurrentLineNumber();
+                boolean begins = !told(row, layout.begins()).isEmpty();
+                if (all.isEmpty() && !begins) {
+                    throw new InvalidSurvey(List.of(new FieldError(
+                            cell(line, layout.begins()),
+                            "The first row of a " + layout.plant() + " names its " + layout.begins() + ".")));
+                }
+                if (begins) {
+                    all.add(new Read(layout, line));
+                }
+                all.get(all.size() - 1).add(row, line, begins, errors);
+            }
+        } catch (IOException | UncheckedIOException | IllegalStateException | IllegalArgumentException e) {
+            throw wrong("This is not a table of surveys: " + e.getMessage());
+        }
+        return all;
+    }
+
+    private static InvalidSurvey wrong(String message) {
+        return new InvalidSurvey(List.of(new FieldError("", message)));
+    }
+
+    private void checkColumns(List<String> names, List<FieldError> errors) {
+        List<String> known = columns();
+        for (String name : names) {
+            if (!known.contains(name) && !name.startsWith(PASSED_OVER)) {
+                errors.add(new FieldError("line 1", "There is no column '" + name + "' in a survey table."));
+            }
+        }
+        for (String needed : layout.needed()) {
+            if (!names.contains(needed)) {
+                errors.add(new FieldError("line 1", "The column '" + needed + "' is missing."));
+            }
+        }
+    }
+
+    /** The heading of a table as it stands. */
+    public static List<String> headingOf(String text) {
+        String plain = plain(text);
+        return List.of(heading(plain, delimiter(plain), Map.of()));
+    }
+
+    private static String plain(String text) {
+        return !text.isEmpty() && text.charAt(0) == BYTE_ORDER_MARK ? text.substring(1) : text;
+    }
+
+    /** The sign between columns: the one the heading has most of. */
+    private static char delimiter(String text) {
+        String heading = text.lines().findFirst().orElse("");
+        char best = ',';
+        long most = 0;
+        for (char one : new char[] {',', ';', '\t'}) {
+            long count = heading.chars().filter(sign -> sign == one).count();
+            if (count > most) {
+                best = one;
+                most = count;
+            }
+        }
+        return best;
+    }
+
+    /** The heading with our names in the place of theirs; columns to be passed over get names of their own. */
+    private static String[] heading(String text, char delimiter, Map<String, String> names) {
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
+                .setDelimiter(delimiter)
+                .setTrim(true)
+                .get();
+        try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
+            List<String> heading = new ArrayList<>();
+            for (CSVRecord first : parser) {
+                for (String name : first) {
+                    String ours = names.getOrDefault(name, name);
+                    heading.add(ours.isEmpty() ? PASSED_OVER + heading.size() : ours);
+                }
+                break;
+            }
+            return heading.toArray(String[]::new);
+        } catch (IOException | UncheckedIOException | IllegalStateException e) {
+            throw wrong("This is not a table of surveys: " + e.getMessage());
+        }
+    }
+
+    /** The cells there are. */
+    private enum Cells implements Cell {
+        PLACING {
+            @Override
+            public Optional<String> read(ObjectNode into, String field, String value) {
+                return Optional.empty();
+            }
+        },
+        TEXT {
+            @Override
+            public Optional<String> read(ObjectNode into, String field, String value) {
+                into.put(field, TableCell.plain(value));
+                return Optional.empty();
+            }
+        },
+        NUMBER {
+            @Override
+            public Optional<String> read(ObjectNode into, String field, String value) {
+                OptionalDouble typed = TypedNumber.read(value);
+                if (typed.isEmpty()) {
+                    return Optional.of("'" + value + "' is not a number.");
+                }
+                double number = typed.getAsDouble();
+                if (number == Math.rint(number) && Math.abs(number) < MOST_WHOLE) {
+                    into.put(field, (long) number);
+                } else {
+                    into.put(field, number);
+                }
+                return Optional.empty();
+            }
+        },
+        WORDS {
+            @Override
+            public Optional<String> read(ObjectNode into, String field, String value) {
+                ArrayNode list = into.putArray(field);
+                Arrays.stream(value.split("[;, ]+")).forEach(list::add);
+                return Optional.empty();
+            }
+
+            @Override
+            public String write(JsonNode value) {
+                List<String> words = new ArrayList<>();
+                value.forEach(word -> words.add(word.asString()));
+                return String.join(";", words);
+            }
+        },
+        FLAG {
+            @Override
+            public Optional<String> read(ObjectNode into, String field, String value) {
+                if (!value.equals(YES) && !value.equals(NO)) {
+                    return Optional.of("Must be " + YES + " or " + NO + ".");
+                }
+                into.put(field, value.equals(YES));
+                return Optional.empty();
+            }
+
+            @Override
+            public String write(JsonNode value) {
+                return value.isBoolean() ? (value.asBoolean() ? YES : NO) : "";
+            }
+        };
+
+        private static final double MOST_WHOLE = 1e9;
+        private static final String YES = "yes";
+        private static final String NO = "no";
+
+        @Override
+        public String write(JsonNode value) {
+            return plainText(value);
+        }
+    }
+
+    /** A text or number as it is written in a cell. */
+    public static String plainText(JsonNode value) {
+        if (value.isMissingNode() || value.isNull()) {
+            return "";
+        }
+        if (value.isNumber()) {
+            double number = value.asDouble();
+            return number == Math.rint(number) ? String.valueOf((long) number) : String.valueOf(number);
+        }
+        return TableCell.safe(value.asString());
+    }
+}
