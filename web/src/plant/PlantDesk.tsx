@@ -18,6 +18,9 @@ import { PlantFindings, PlantSteps } from './PlantSteps';
 
 type Phase = (typeof PLANNED_PHASES)[number];
 
+const FULL_TURN = 360;
+const EIGHTH = 45;
+
 const PLAN_WORDS: Record<string, string> = {
   get recommended() {
     return say('plan-panel.recommended');
@@ -56,10 +59,16 @@ export function PlantDesk({ id, page }: { id: number; page: PlantPage }) {
     initialData: phase === (page.decisions.phase ?? 'dormant') ? page.looked : undefined,
     placeholderData: keepPreviousData,
   });
+  const [turned, setTurned] = useState(0);
   const marked = useQuery({
-    queryKey: ['plant-marks', id, page.surveyId, work.decisions.marks],
+    queryKey: ['plant-marks', id, page.surveyId, work.decisions.marks, turned],
     queryFn: () =>
-      answer(api.POST('/api/plants/{id}/marks', { params: { path: { id } }, body: work.decisions })),
+      answer(
+        api.POST('/api/plants/{id}/marks', {
+          params: { path: { id }, query: { turned } },
+          body: work.decisions,
+        }),
+      ),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });
@@ -91,7 +100,15 @@ export function PlantDesk({ id, page }: { id: number; page: PlantPage }) {
             setTab('plan');
           }}
         />
-        <p className="px-5 pb-3 text-[13px] text-muted">{say('plant-desk.colours')}</p>
+        <div className="flex items-end justify-between gap-4 px-5 pb-3">
+          <p className="text-[13px] text-muted">{say('plant-desk.colours')}</p>
+          <Turning
+            bush={plant.form === 'bush'}
+            turn={(by) => {
+              setTurned((turned + by + FULL_TURN) % FULL_TURN);
+            }}
+          />
+        </div>
       </div>
       <div className="flex min-h-0 flex-col border-l border-line bg-paper">
         <PlantGauges assessment={assessment} marked={marked.data} />
@@ -266,6 +283,43 @@ export function PlantDesk({ id, page }: { id: number; page: PlantPage }) {
           </span>
         </div>
       </div>
+    </div>
+  );
+}
+
+/** Turns a bush before the viewer; a row and a vine are seen from their other side. */
+function Turning({ bush, turn }: { bush: boolean; turn: (degrees: number) => void }) {
+  const say = useSay();
+  return (
+    <div className="flex shrink-0 gap-2">
+      {bush ? (
+        <>
+          <Button
+            aria-label={say('plant-desk.turn-left')}
+            onClick={() => {
+              turn(-EIGHTH);
+            }}
+          >
+            ↺
+          </Button>
+          <Button
+            aria-label={say('plant-desk.turn-right')}
+            onClick={() => {
+              turn(EIGHTH);
+            }}
+          >
+            ↻
+          </Button>
+        </>
+      ) : (
+        <Button
+          onClick={() => {
+            turn(FULL_TURN / 2);
+          }}
+        >
+          {say('plant-desk.other-side')}
+        </Button>
+      )}
     </div>
   );
 }

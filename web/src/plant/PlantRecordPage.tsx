@@ -2,10 +2,12 @@ import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { answer, api } from '../api/client';
 import { History } from '../record/History';
+import { Timeline } from '../record/Timeline';
+import { TreeYield } from '../record/TreeYield';
 import { useSay } from '../text/say';
 import { Failed, Loading } from '../ui/States';
 
-/** What was done to a bush, a row or a vine; it is recorded on its sheet. */
+/** A bush, a row or a vine through its years, and what was done to it; that is recorded on its sheet. */
 export function PlantRecordPage() {
   const say = useSay();
   const id = Number(useParams()['id']);
@@ -13,13 +15,25 @@ export function PlantRecordPage() {
     queryKey: ['records', id],
     queryFn: () => answer(api.GET('/api/trees/{id}/records', { params: { path: { id } } })),
   });
-  if (history.isPending) return <Loading what={say('record-page.opening-the-record')} />;
-  if (history.isError) return <Failed error={history.error} retry={() => void history.refetch()} />;
+  const page = useQuery({
+    queryKey: ['plant', id],
+    queryFn: () => answer(api.GET('/api/plants/{id}', { params: { path: { id } } })),
+  });
+  const failed = history.error ?? page.error;
+  if (failed) return <Failed error={failed} retry={() => void history.refetch()} />;
+  if (!history.data || !page.data) return <Loading what={say('record-page.opening-the-record')} />;
+  const { name } = page.data;
   return (
-    <div className="mx-auto max-w-[760px] px-6 py-6">
-      <Link to={`/field/trees/${id}`} className="font-semibold underline underline-offset-4">
-        {say('record-page.record-on-the-sheet')}
-      </Link>
+    <div className="mx-auto grid max-w-[1180px] grid-cols-[minmax(0,1fr)_420px] gap-10 px-6 py-6 max-lg:grid-cols-1">
+      <div>
+        <h1 className="text-[25px] font-bold">{name.label}</h1>
+        <p>{say('plant-desk.kind-leaf', { kind: name.kindName, leaf: name.leaf })}</p>
+        <Link to={`/field/trees/${id}`} className="font-semibold underline underline-offset-4">
+          {say('record-page.record-on-the-sheet')}
+        </Link>
+        <Timeline id={id} records={history.data} counted />
+        <TreeYield id={id} blockId={name.blockId} />
+      </div>
       <History id={id} records={history.data} />
     </div>
   );

@@ -1,5 +1,5 @@
 import { useSay } from '../text/say';
-import { useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { answer, api, type Drawing, type RecordLine } from '../api/client';
 import { FIRST_VIEW } from '../stand/camera';
@@ -15,8 +15,17 @@ import { CheckedSeasonTable } from './CheckedSeasonTable';
 const SIZE = 170;
 const AS_FOUND: Showing = { layer: 'wood', stage: 'found', cuts: new Map(), lit: new Set() };
 
-/** The tree through the years: as it was surveyed, what was done between, and whether its forecast came true. */
-export function Timeline({ id, records }: { id: number; records: RecordLine[] }) {
+/** A plant through the years: as it was surveyed, what was done between, and whether its forecast came true. */
+export function Timeline({
+  id,
+  records,
+  counted = false,
+}: {
+  id: number;
+  records: RecordLine[];
+  /** A bush, a cane row or a vine. */
+  counted?: boolean;
+}) {
   const say = useSay();
   const surveys = useQuery({
     queryKey: ['surveys', id],
@@ -36,13 +45,6 @@ export function Timeline({ id, records }: { id: number; records: RecordLine[] })
     onSuccess: () => void queries.invalidateQueries(),
   });
   const shown = (surveys.data ?? []).slice(0, 6);
-  const drawings = useQueries({
-    queries: shown.map((one) => ({
-      queryKey: ['survey-drawing', one.id],
-      staleTime: Infinity,
-      queryFn: () => answer(api.GET('/api/surveys/{id}/drawing', { params: { path: { id: one.id } } })),
-    })),
-  });
   if (surveys.isError) return <Failed error={surveys.error} />;
   return (
     <section aria-labelledby="years" className="mt-8">
@@ -52,7 +54,6 @@ export function Timeline({ id, records }: { id: number; records: RecordLine[] })
       {surveys.isPending && <p className="py-3 text-muted">{say('timeline.drawing-the-years')}</p>}
       <ol className="flex flex-wrap gap-6 py-3">
         {[...shown].reverse().map((one) => {
-          const drawing = drawings[shown.indexOf(one)]?.data;
           const cuts = records
             .filter((record) => record.surveyedOn === one.surveyedOn && record.correctedBy == null)
             .flatMap((record) =>
@@ -60,10 +61,10 @@ export function Timeline({ id, records }: { id: number; records: RecordLine[] })
             ).length;
           return (
             <li key={one.id} className="w-[180px]">
-              {drawing ? <Past drawing={drawing} /> : <div style={{ height: SIZE }} />}
+              {counted ? <PastPlant survey={one.id} /> : <PastTree survey={one.id} />}
               <b className="block text-[14px]">{day(one.surveyedOn)}</b>
               <span className="text-[13px] text-muted">
-                {say('timeline.limbs-limbs-cuts', {
+                {say(counted ? 'timeline.canes-canes-cuts' : 'timeline.limbs-limbs-cuts', {
                   limbs: one.limbs,
                   cuts: cuts > 0 && say('timeline.then-cuts-steps-done', { cuts }),
                 })}
@@ -104,6 +105,19 @@ export function Timeline({ id, records }: { id: number; records: RecordLine[] })
       )}
     </section>
   );
+}
+
+function PastTree({ survey }: { survey: number }) {
+  const drawing = useQuery({
+    queryKey: ['survey-drawing', survey],
+    staleTime: Infinity,
+    queryFn: () => answer(api.GET('/api/surveys/{id}/drawing', { params: { path: { id: survey } } })),
+  });
+  return drawing.data ? <Past drawing={drawing.data} /> : <div style={{ height: SIZE }} />;
+}
+
+function PastPlant({ survey }: { survey: number }) {
+  return <img src={`/api/surveys/${survey}/drawing.svg`} alt="" style={{ height: SIZE, width: SIZE }} />;
 }
 
 function Past({ drawing }: { drawing: Drawing }) {

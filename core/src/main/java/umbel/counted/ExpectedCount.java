@@ -42,6 +42,7 @@ public final class ExpectedCount {
     }
 
     private CountSurvey next(boolean grown, LocalDate today) {
+        boolean same = !grown && done.isEmpty();
         CountSurvey.PlantFacts facts = survey.plant();
         Integer leaf = facts.leaf() == null || !grown ? facts.leaf() : Integer.valueOf(facts.leaf() + 1);
         return new CountSurvey(
@@ -58,7 +59,7 @@ public final class ExpectedCount {
                 today,
                 grown ? null : survey.cropLastKg(),
                 survey.canes() == null ? null : bush(grown),
-                survey.row() == null ? null : row(grown),
+                survey.row() == null || same ? survey.row() : row(grown),
                 survey.vine() == null ? null : vine(grown));
     }
 
@@ -163,7 +164,10 @@ public final class ExpectedCount {
                     .filter(group -> !group.cane().equals(NEW))
                     .filter(group -> !(taken && group.cane().equals(FRUITED)))
                     .forEach(canes::add);
-            canes.add(canes(NEW, stay, null));
+            row.allCanes()
+                    .filter(group -> group.cane().equals(NEW))
+                    .findFirst()
+                    .ifPresent(group -> canes.add(thinned(group, stay)));
         }
         return new CountSurvey.Row(
                 row.countedM(),
@@ -173,6 +177,12 @@ public final class ExpectedCount {
                 grown ? null : row.cropLastKg(),
                 canes,
                 null);
+    }
+
+    /** What was measured of canes holds when some of them are gone; what was counted among them does not. */
+    private static CountSurvey.RowCanes thinned(CountSurvey.RowCanes group, int stay) {
+        return new CountSurvey.RowCanes(
+                group.cane(), stay, group.heightCm(), group.diameterMm(), null, null, null, null, group.laterals());
     }
 
     private static CountSurvey.RowCanes canes(String name, int count, Double height) {

@@ -5,7 +5,7 @@ import java.util.List;
 import umbel.counted.CountOperation;
 import umbel.counted.CountSurvey;
 
-/** A bush from the front: canes from its base by place, bearing and attitude, with twigs where they bear. */
+/** A bush from one side: canes from its base by place, bearing and attitude, with twigs where they bear. */
 final class BushFigure {
 
     private static final double USUAL_HEIGHT_CM = 150;
@@ -13,7 +13,7 @@ final class BushFigure {
 
     private BushFigure() {}
 
-    static CountedSvg.Figure of(List<CountSurvey.BushCane> entries, List<CountOperation> operations) {
+    static CountedSvg.Figure of(List<CountSurvey.BushCane> entries, List<CountOperation> operations, double turned) {
         List<CountedSvg.Cane> canes = new ArrayList<>();
         double half = 0;
         double top = 0;
@@ -24,7 +24,8 @@ final class BushFigure {
             int going = step == 0 ? 0 : operations.get(step - 1).count();
             for (int i = 0; i < count; i++) {
                 boolean goes = i < going;
-                CountedSvg.Cane cane = cane(entry, number++, goes ? step : 0, goes ? operations.get(step - 1) : null);
+                CountedSvg.Cane cane =
+                        cane(entry, number++, turned, goes ? step : 0, goes ? operations.get(step - 1) : null);
                 canes.add(cane);
                 canes.addAll(twigs(cane, entry));
                 for (double[] point : cane.points()) {
@@ -36,14 +37,15 @@ final class BushFigure {
         return new CountedSvg.Figure(half + 15, top + 10, canes, List.of());
     }
 
-    private static CountedSvg.Cane cane(CountSurvey.BushCane entry, int number, int step, CountOperation operation) {
+    private static CountedSvg.Cane cane(
+            CountSurvey.BushCane entry, int number, double turned, int step, CountOperation operation) {
         String name = entry.id() + number;
         int age = entry.ageY() == null ? 3 : (int) Math.round(entry.ageY());
         double height = entry.heightCm() == null
                 ? USUAL_HEIGHT_CM * Math.min(1, 0.6 + 0.12 * age) * (0.88 + 0.24 * CountedSvg.noise(name, 1))
                 : entry.heightCm();
         double bearing = entry.bearingDeg() == null ? 2.399963 * number : Math.toRadians(entry.bearingDeg());
-        double across = Math.sin(bearing);
+        double across = Math.sin(bearing - turned);
         double out = "centre".equals(entry.place()) ? 5 : "outside".equals(entry.place()) ? 24 : 14;
         double lean = Math.toRadians(leanDeg(entry, name));
         double base = across * out;

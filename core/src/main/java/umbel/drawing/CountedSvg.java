@@ -9,7 +9,7 @@ import umbel.counted.CountOperation;
 import umbel.counted.CountSurvey;
 
 /**
- * A bush, a stretch of a cane row or a vine with what is done to it, from the front. Canes have the colour of their age, what goes
+ * A bush, a stretch of a cane row or a vine with what is done to it, seen from one side. Canes have the colour of their age, what goes
  * is marked; each carries its name, so that a page can pick it.
  */
 public final class CountedSvg {
@@ -37,19 +37,50 @@ public final class CountedSvg {
      * @param goesFrom share of its length from its foot at which it is cut; 1 where it stays whole
      * @param step number of the step that is tied to it, from 1; 0 where none is
      */
-    record Cane(String id, double[][] points, double widthCm, int age, double goesFrom, int step) {}
+    record Cane(String id, double[][] points, double widthCm, int age, double goesFrom, int step) {
+
+        Cane fromBehind() {
+            double[][] other = new double[points.length][];
+            for (int i = 0; i < points.length; i++) {
+                other[i] = new double[] {-points[i][0], points[i][1]};
+            }
+            return new Cane(id, other, widthCm, age, goesFrom, step);
+        }
+    }
 
     /** A drawing in centimetres. */
-    record Figure(double half, double top, List<Cane> canes, List<double[]> wires) {}
+    record Figure(double half, double top, List<Cane> canes, List<double[]> wires) {
 
-    /** Draws what was counted under operations, in the order of their numbers. */
+        /** The same as it is seen from the other side. */
+        Figure fromBehind() {
+            return new Figure(
+                    half,
+                    top,
+                    canes.stream().map(Cane::fromBehind).toList(),
+                    wires.stream()
+                            .map(wire -> new double[] {-wire[1], -wire[0], wire[2]})
+                            .toList());
+        }
+    }
+
+    /** Draws what was counted under operations, in the order of their numbers, from the south. */
     public static String draw(CountSurvey survey, List<CountOperation> operations, Ink ink) {
-        Figure figure = survey.canes() != null
-                ? BushFigure.of(survey.canes(), operations)
-                : survey.row() != null
-                        ? RowFigure.of(survey.row(), operations)
-                        : VineFigure.of(survey.vine(), operations);
-        return write(figure, ink);
+        return draw(survey, operations, ink, 0);
+    }
+
+    /**
+     * Draws what was counted under operations, in the order of their numbers.
+     *
+     * @param turned how far the plant is turned before the viewer, radians; a row and a vine are seen from one side or the other
+     */
+    public static String draw(CountSurvey survey, List<CountOperation> operations, Ink ink, double turned) {
+        if (survey.canes() != null) {
+            return write(BushFigure.of(survey.canes(), operations, turned), ink);
+        }
+        Figure figure = survey.row() != null
+                ? RowFigure.of(survey.row(), operations)
+                : VineFigure.of(survey.vine(), operations);
+        return write(Math.cos(turned) < 0 ? figure.fromBehind() : figure, ink);
     }
 
     private static String write(Figure figure, Ink ink) {

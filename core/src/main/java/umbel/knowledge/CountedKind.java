@@ -35,6 +35,9 @@ public record CountedKind(
         Row row,
         Vine vine) {
 
+    /** The work of its calendar that is its main cut. */
+    public static final String MAIN_WORK = "dormant";
+
     /** Vines bear in their third leaf. */
     private static final int VINE_BEARS = 3;
 
@@ -118,8 +121,17 @@ public record CountedKind(
         }
     }
 
-    /** From one day of the year to another. */
-    public record Days(MonthDay from, MonthDay to) {}
+    /** From one day of the year to another; it may run over the turn of the year. */
+    public record Days(MonthDay from, MonthDay to) {
+
+        /** Whether a day lies in it, its ends included. */
+        public boolean has(LocalDate date) {
+            MonthDay day = MonthDay.from(date);
+            boolean since = !day.isBefore(from);
+            boolean until = !day.isAfter(to);
+            return from.isAfter(to) ? since || until : since && until;
+        }
+    }
 
     /**
      * A bush of canes from the base. Lists by age begin with canes that grew last season; the last entry holds for all older.

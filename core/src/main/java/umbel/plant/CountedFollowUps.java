@@ -14,9 +14,6 @@ import umbel.survey.Survey;
 /** What must be come back for on a bush, a cane row or a vine: the works of its kind's year that come after the one done. */
 final class CountedFollowUps {
 
-    /** The main cut is planned anew every winter; it follows from nothing. */
-    private static final String MAIN = "dormant";
-
     private static final String TIP = "tip";
     private static final String ESTIMATED = "estimated";
     private static final int DAYS_TO_WEIGH = 3;
@@ -33,8 +30,9 @@ final class CountedFollowUps {
         if (hasLeftNodes(done) && isToBeWeighed(survey, kind)) {
             all.add(new FollowUp("weigh", doneOn, doneOn.plusDays(DAYS_TO_WEIGH), null));
         }
+        // the main cut is planned anew every winter and follows from nothing
         kind.calendar().forEach((work, window) -> {
-            if (window != null && !work.equals(MAIN)) {
+            if (window != null && !work.equals(CountedKind.MAIN_WORK)) {
                 add(all, work, window, survey, kind, doneOn);
             }
         });

@@ -289,7 +289,7 @@ public final class CountedPlant implements Plant {
     @Override
     public String sheet(List<Mark> marks, double from) {
         return CountedSvg.draw(
-                survey, marks.stream().map(CountedPlant::operation).toList(), CountedSvg.Ink.PAPER);
+                survey, marks.stream().map(CountedPlant::operation).toList(), CountedSvg.Ink.PAPER, from - Math.PI);
     }
 
     /**

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import umbel.knowledge.CountedKind;
 import umbel.knowledge.Parameters;
 import umbel.knowledge.SeasonParameters;
 import umbel.knowledge.Species;
@@ -108,6 +109,7 @@ public final class SeasonCalendar {
         frost(judged, date, phase);
         heat(judged, date);
         young(judged, date, phase);
+        mainDays(judged, date, phase);
         boolean ladder = day == null || !day.told() || day.wind() < rules().wind() && !icy(day);
         if (!ladder && block.traits().needsLadder(parameters.reach())) {
             judged.atMost(Verdict.ALLOWED, new Reason("wind", Statement.of("season.wind")));
@@ -256,6 +258,20 @@ public final class SeasonCalendar {
         boolean tender = block.traits().bloomRank() <= rules().tenderRank();
         if (early && (young || tender)) {
             judged.atMost(Verdict.NOT, new Reason("early", Statement.of(young ? "season.young" : "season.tender")));
+        }
+    }
+
+    /** Kinds with days of their own for the main cut may be cut on other dormant days, but better then. */
+    private void mainDays(Judged judged, LocalDate date, String phase) {
+        CountedKind.Days days = block.traits().mainDays();
+        if (days != null && phase.equals("dormant") && !days.has(date)) {
+            judged.atMost(
+                    Verdict.ALLOWED,
+                    new Reason(
+                            "days",
+                            Statement.of("season.main-days")
+                                    .with("from", new Value.DayOfYear(days.from()))
+                                    .with("to", new Value.DayOfYear(days.to()))));
         }
     }
 

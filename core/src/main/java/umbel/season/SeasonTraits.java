@@ -17,6 +17,7 @@ import umbel.knowledge.TrainingSystem;
  * @param rainEnters whether rain brings disease into fresh wounds of sound plants too
  * @param heightM how tall it is kept, metres; 0 where all work is done from the ground
  * @param reachFactor how much farther than usual a person reaches into it
+ * @param mainDays days of the year that suit the main cut best while it is dormant; null where its phases tell it all
  */
 public record SeasonTraits(
         String name,
@@ -27,7 +28,8 @@ public record SeasonTraits(
         int bloomRank,
         boolean rainEnters,
         double heightM,
-        double reachFactor) {
+        double reachFactor,
+        CountedKind.Days mainDays) {
 
     private static final String STONE_FRUIT = "stone";
 
@@ -42,11 +44,17 @@ public record SeasonTraits(
                 species.growing().bloomRank(),
                 species.kind().equals(STONE_FRUIT),
                 system.shape().height(),
-                system.reachFactor());
+                system.reachFactor(),
+                null);
     }
 
-    /** Those of a bush, a cane row or a vine. */
-    public static SeasonTraits of(CountedKind kind) {
+    /**
+     * Those of a bush, a cane row or a vine at a place.
+     *
+     * @param latitudeDeg degrees, negative in the south
+     * @param elevationM metres
+     */
+    public static SeasonTraits of(CountedKind kind, double latitudeDeg, double elevationM) {
         return new SeasonTraits(
                 kind.name(),
                 kind.names().one(),
@@ -56,7 +64,10 @@ public record SeasonTraits(
                 kind.hardiness().bloomRank(),
                 kind.hardiness().rainEnters(),
                 0,
-                1);
+                1,
+                kind.window(CountedKind.MAIN_WORK)
+                        .map(window -> window.at(latitudeDeg, elevationM))
+                        .orElse(null));
     }
 
     /** Whether it stands higher than a person reaches. */

@@ -198,7 +198,7 @@ class SeasonCalendarTest {
     }
 
     private static SeasonBlock counted(String kind) {
-        return new SeasonBlock(SeasonTraits.of(KNOWLEDGE.counted(kind)), 8, Set.of(), true, null, 47);
+        return new SeasonBlock(SeasonTraits.of(KNOWLEDGE.counted(kind), 45, 0), 8, Set.of(), true, null, 47);
     }
 
     /** Ten degree days a day from 1 March: buds swell on the 15th, leaves come on the 23rd, bloom on the 56th day. */
@@ -226,5 +226,15 @@ class SeasonCalendarTest {
                         .on(LocalDate.of(2026, 3, 8))
                         .reasons())
                 .noneMatch(reason -> reason.rule().equals("wet"));
+    }
+
+    /** At 45° and sea level blueberries are cut from 1 February on. */
+    @Test
+    void aKindWithDaysOfItsOwnMayBeCutEarlierButBetterThen() {
+        SeasonCalendar bushes = calendar(counted("blueberry"), plainYear(true));
+        DayAdvice early = bushes.on(LocalDate.of(2026, 1, 20));
+        assertThat(early.verdict()).isEqualTo(Verdict.ALLOWED);
+        assertThat(early.reasons().get(0).rule()).isEqualTo("days");
+        assertThat(bushes.on(LocalDate.of(2026, 2, 1)).verdict()).isEqualTo(Verdict.BEST);
     }
 }

@@ -8,12 +8,14 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
 import umbel.app.computing.Computing;
 import umbel.app.computing.Computing.Lane;
 import umbel.counted.CountReader;
 import umbel.counted.CountSurvey;
+import umbel.wood.Units;
 
 /** Bushes, cane rows and vines: what is wrong, what to do, and what each mark does. */
 @RestController
@@ -41,10 +43,13 @@ class CountedController {
         return computing.answer(Lane.QUICK, () -> plants.plans(id, decisions));
     }
 
-    /** What the marks so far do. */
+    /** What the marks so far do; {@code turned} says how far the plant is turned before the viewer, degrees. */
     @PostMapping("/{id}/marks")
-    CountedAnswers.PlantMarked marks(@PathVariable long id, @Valid @RequestBody Decisions decisions) {
-        return computing.answer(Lane.QUICK, () -> plants.marked(id, decisions));
+    CountedAnswers.PlantMarked marks(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "0") double turned,
+            @Valid @RequestBody Decisions decisions) {
+        return computing.answer(Lane.QUICK, () -> plants.marked(id, decisions, Units.fromDegrees(turned)));
     }
 
     /** A counted plant read and planned for while it is entered; keeps nothing. */

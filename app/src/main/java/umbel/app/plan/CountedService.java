@@ -110,8 +110,8 @@ class CountedService {
                 assessment, CountedSvg.draw(survey, List.of(), CountedSvg.Ink.SCREEN), names);
     }
 
-    /** What marks come to. */
-    CountedAnswers.PlantMarked marked(long id, Decisions decisions) {
+    /** What marks come to, drawn as the plant is turned, radians. */
+    CountedAnswers.PlantMarked marked(long id, Decisions decisions, double turned) {
         CountedPlant plant = readings.counted(trees.survey(id));
         List<Mark> marks = plant.inOrder(decisions.marks());
         List<CountOperation> operations =
@@ -120,7 +120,7 @@ class CountedService {
         CountOutcome after = plant.counted().after(operations);
         CountOutcome alone = plant.counted().after(List.of());
         return new CountedAnswers.PlantMarked(
-                CountedSvg.draw(plant.survey(), operations, CountedSvg.Ink.SCREEN),
+                CountedSvg.draw(plant.survey(), operations, CountedSvg.Ink.SCREEN, turned),
                 visit.steps().stream()
                         .map(step -> new CountedAnswers.PlantMark(
                                 step.mark(),

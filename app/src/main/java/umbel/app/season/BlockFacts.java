@@ -53,7 +53,15 @@ class BlockFacts {
         if (knowledge.isCounted(block.species())) {
             CountedKind kind = knowledge.counted(block.species());
             return Optional.of(new Facts(
-                    season(block, SeasonTraits.of(kind), leaf, leaf >= kind.bearingLeaf(), diseases),
+                    season(
+                            block,
+                            SeasonTraits.of(
+                                    kind,
+                                    block.holding().latitudeDeg(),
+                                    block.holding().elevationM()),
+                            leaf,
+                            leaf >= kind.bearingLeaf(),
+                            diseases),
                     Reader.speech().say(CountedAssessor.formOf(kind)),
                     Map.of(WorkKind.DETAIL, middle(kind.minutes()) * pieces(block, kind))));
         }

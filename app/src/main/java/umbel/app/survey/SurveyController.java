@@ -1,5 +1,6 @@
 package umbel.app.survey;
 
+import io.swagger.v3.oas.annotations.Hidden;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.net.URI;
@@ -30,6 +31,7 @@ import umbel.assess.Assessor;
 import umbel.counted.CountReader;
 import umbel.counted.CountSurvey;
 import umbel.counted.Counted;
+import umbel.drawing.CountedSvg;
 import umbel.knowledge.Knowledge;
 import umbel.light.LightModel;
 import umbel.light.LightReading;
@@ -181,6 +183,14 @@ class SurveyController {
     @Transactional(readOnly = true)
     CountSurvey oneCounted(@PathVariable long id) {
         return readings.counted(entry(id)).survey();
+    }
+
+    /** A bush, a cane row or a vine drawn as it was counted then. */
+    @Hidden
+    @GetMapping(value = "/surveys/{id}/drawing.svg", produces = "image/svg+xml")
+    @Transactional(readOnly = true)
+    String countedDrawing(@PathVariable long id) {
+        return CountedSvg.draw(oneCounted(id), List.of(), CountedSvg.Ink.SCREEN);
     }
 
     private SurveyEntry entry(long id) {

@@ -137,6 +137,79 @@ class CountedPlantApiTest {
                 .isEqualTo(422);
     }
 
+    @Test
+    void countsGoOutAndInAsATableLikeTrees() {
+        long block = block("Cane Rows").at("/id").asLong();
+        String table = umbel.get("/api/blocks/" + block + "/surveys.csv").text();
+        assertThat(table).contains("Cane Rows 1-1", "raspberry-summer", "fruited");
+        assertThat(umbel.get("/api/surveys/template.csv?counted=true").text()).contains("part,sample");
+        String moved = table.replaceAll("Cane Rows (\\d)-1", "Cane Rows $1-2");
+        JsonNode preview = umbel.send("POST", "/api/blocks/" + block + "/surveys/preview", moved, "text/csv")
+                .json();
+        assertThat(preview.at("/trees").size()).isGreaterThanOrEqualTo(5);
+        assertThat(preview.at("/trees/0/outcome").asString()).isEqualTo("new-tree");
+        JsonNode written = umbel.send("POST", "/api/blocks/" + block + "/surveys", moved, "text/csv")
+                .json();
+        assertThat(written.at("/written").asBoolean()).isTrue();
+        JsonNode again = umbel.send("POST", "/api/blocks/" + block + "/surveys", moved, "text/csv")
+                .json();
+        assertThat(again.at("/trees/0/outcome").asString()).isEqualTo("there-already");
+        RunningUmbel.Answer refused = umbel.send(
+                "POST", "/api/blocks/" + block + "/surveys", moved.replace(",fruited,", ",trunk,"), "text/csv");
+        assertThat(refused.status()).isEqualTo(400);
+        assertThat(refused.json().at("/errors/0/field").asString()).endsWith(", part");
+    }
+
+    @Test
+    void theirBlocksHaveASeasonHoursAndAPlaceInTheOrderOfTheDay() {
+        JsonNode season = umbel.get("/api/season").json();
+        for (String name : List.of("Blue Bank", "Cane Rows", "Slope Vines")) {
+            JsonNode line = null;
+            for (JsonNode one : season.path("blocks")) {
+                line = one.path("name").asString().equals(name) ? one : line;
+            }
+            assertThat(line).as(name).isNotNull();
+            assertThat(line.path("hours").asDouble()).as(name).isPositive();
+            assertThat(line.path("spans").toString()).contains("best");
+        }
+    }
+
+    @Test
+    void theNextCountIsExpectedAndTheLastForecastHeldAgainstWhatCame() {
+        long bush = id("Blue Bank 1-9");
+        JsonNode expected =
+                umbel.get("/api/plants/" + bush + "/surveys/expected").json();
+        assertThat(expected.at("/canes").size()).isEqualTo(13);
+        assertThat(expected.at("/surveyedOn").asString())
+                .isEqualTo(LocalDate.now().toString());
+        JsonNode seasons = umbel.get("/api/trees/" + bush + "/forecasts").json();
+        assertThat(seasons.size()).isEqualTo(2);
+        assertThat(seasons.at("/0/measures/0/measure").asString()).isEqualTo("new-canes");
+        assertThat(seasons.at("/0/measures/0/found").asDouble()).isEqualTo(3);
+        assertThat(seasons.at("/0/measures/1/measure").asString()).isEqualTo("crop");
+    }
+
+    @Test
+    void turnedBeforeTheViewerItIsAnotherPictureOfTheSamePlant() {
+        String marks = "/api/plants/" + id("Blue Bank 1-2") + "/marks";
+        String front = umbel.post(marks, "{}").json().at("/drawing").asString();
+        String side =
+                umbel.post(marks + "?turned=90", "{}").json().at("/drawing").asString();
+        assertThat(side).isNotEqualTo(front);
+        assertThat(side.split("data-cane")).hasSameSizeAs(front.split("data-cane"));
+        assertThat(umbel.post(marks + "?turned=0", "{}").json().at("/drawing").asString())
+                .isEqualTo(front);
+    }
+
+    private long id(String label) {
+        for (JsonNode tree : umbel.get("/api/holding").json().at("/trees")) {
+            if (tree.at("/label").asString().equals(label)) {
+                return tree.at("/id").asLong();
+            }
+        }
+        throw new AssertionError("No plant " + label);
+    }
+
     private JsonNode line(long id) {
         for (JsonNode tree : umbel.get("/api/holding").json().at("/trees")) {
             if (tree.at("/id").asLong() == id) {
@@ -146,19 +219,23 @@ class CountedPlantApiTest {
         throw new AssertionError("No such plant on the holding: " + id);
     }
 
-    private long place(String block, int row, int place) {
+    private JsonNode block(String name) {
         for (JsonNode one : umbel.get("/api/holding").json().at("/blocks")) {
-            if (one.at("/name").asString().equals(block)) {
-                assertThat(one.at("/counted").asString()).isEqualTo("bush");
-                return umbel.post(
-                                "/api/trees",
-                                "{\"blockId\":" + one.at("/id").asLong() + ",\"row\":" + row + ",\"place\":" + place
-                                        + "}")
-                        .json()
-                        .at("/id")
-                        .asLong();
+            if (one.at("/name").asString().equals(name)) {
+                return one;
             }
         }
-        throw new AssertionError("No block " + block);
+        throw new AssertionError("No block " + name);
+    }
+
+    private long place(String name, int row, int place) {
+        JsonNode block = block(name);
+        assertThat(block.at("/counted").asString()).isEqualTo("bush");
+        return umbel.post(
+                        "/api/trees",
+                        "{\"blockId\":" + block.at("/id").asLong() + ",\"row\":" + row + ",\"place\":" + place + "}")
+                .json()
+                .at("/id")
+                .asLong();
     }
 }

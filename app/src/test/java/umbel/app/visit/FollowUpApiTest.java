@@ -71,7 +71,8 @@ class FollowUpApiTest {
         weather(holding, calm.toString().replace(windy + ",2,8,0,3", windy + ",2,8,0,17.5"));
         JsonNode now = ties(before);
         assertThat(now.path("state").asString()).isEqualTo("due");
-        assertThat(now.path("text").asString()).matches("Wind of 18 m/s on \\w+ \\d+, " + windy.getYear() + ": look now\\. .*");
+        assertThat(now.path("text").asString())
+                .matches("Wind of 18 m/s on \\w+ \\d+, " + windy.getYear() + ": look now\\. .*");
         umbel.send("DELETE", "/api/holdings/" + holding + "/weather", "", "text/plain");
     }
 
