@@ -38,6 +38,7 @@ public final class Knowledge {
     private final Map<String, KnowledgeFile> schoolFiles = new LinkedHashMap<>();
     private final Map<String, CountedKind> counted = new TreeMap<>();
     private final CountingParameters counting;
+    private final InstructionParameters instruction;
     private final List<Cultivar> cultivars;
     private final List<Rootstock> rootstocks;
     private final Parameters parameters;
@@ -61,6 +62,7 @@ public final class Knowledge {
                 .as(PlanParameters.class)
                 .with(shippedFile("rules.yaml").as(RuleList.class).rules());
         counting = shippedFile("counting.yaml").as(CountingParameters.class);
+        instruction = shippedFile("instruction.yaml").as(InstructionParameters.class);
         Contents contents = shippedFile("contents.yaml").as(Contents.class);
         load("species", contents.species(), own).forEach((id, file) -> species.put(id, file.as(Species.class)));
         Map<String, KnowledgeFile> systemFiles = load("systems", contents.systems(), own);
@@ -199,6 +201,11 @@ public final class Knowledge {
     /** What a plan weighs. */
     public PlanParameters plan() {
         return plan;
+    }
+
+    /** Numbers of a block's instruction. */
+    public InstructionParameters instruction() {
+        return instruction;
     }
 
     /** Numbers for bushes, canes and vines that do not depend on their kind. */

@@ -31,6 +31,7 @@ class CatalogueTest {
             "compass.",
             "follow-up.",
             "follow-up-name.",
+            "instruction.",
             "condition.",
             "rule.",
             "tool.",
