@@ -32,6 +32,7 @@ class CatalogueTest {
             "follow-up.",
             "follow-up-name.",
             "instruction.",
+            "instruction-paper.",
             "condition.",
             "rule.",
             "tool.",

@@ -59,6 +59,7 @@ class ApiDescription {
             Map.entry("RecordLine", Set.of("outcome")),
             Map.entry("LearnedAnswer", Set.of("since")),
             Map.entry("BlockSeason", Set.of("windowEnd")),
+            Map.entry("InstructionPage", Set.of("instruction", "search")),
             Map.entry("PlacedBlock", Set.of("windowEnd", "weather")),
             Map.entry("WeatherImport", Set.of("from", "to")),
             Map.entry("KeyLine", Set.of("lastUsed")),

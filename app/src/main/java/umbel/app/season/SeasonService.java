@@ -18,6 +18,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import umbel.app.instruction.InstructionService;
 import umbel.app.log.RecordRepository;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
@@ -56,6 +57,7 @@ public class SeasonService {
     private final SavedDecisionsRepository works;
     private final RecordRepository records;
     private final BlockFacts blockFacts;
+    private final InstructionService instructions;
     private final PersonRepository people;
     private final ScheduledWorkRepository placedWork;
     private final MarkedLabour labour;
@@ -73,6 +75,7 @@ public class SeasonService {
             SavedDecisionsRepository works,
             RecordRepository records,
             BlockFacts blockFacts,
+            InstructionService instructions,
             PersonRepository people,
             ScheduledWorkRepository placedWork,
             MarkedLabour labour,
@@ -86,6 +89,7 @@ public class SeasonService {
         this.works = works;
         this.records = records;
         this.blockFacts = blockFacts;
+        this.instructions = instructions;
         this.people = people;
         this.placedWork = placedWork;
         this.labour = labour;
@@ -262,7 +266,7 @@ public class SeasonService {
                     told.systemName(),
                     calendar,
                     calendar.between(from, to),
-                    hours(block, told.minutesAPlant(), done, marked.getOrDefault(block.id(), Map.of()), count),
+                    hours(block, usualMinutes(block, told), done, marked.getOrDefault(block.id(), Map.of()), count),
                     done,
                     count > 0));
         }
@@ -285,7 +289,13 @@ public class SeasonService {
         return waiting;
     }
 
-    /** Hours left: the marked trees as counted, the others as the marked ones or, with none marked, as is usual in the system. */
+    /** As the block's instruction takes, where it is worked by one; else as is usual in its system. */
+    private Map<WorkKind, Double> usualMinutes(Block block, BlockFacts.Facts facts) {
+        Map<WorkKind, Double> instructed = instructions.minutesATree(block.id());
+        return instructed.isEmpty() ? facts.minutesAPlant() : instructed;
+    }
+
+    /** Hours left: the marked trees as counted, the others as the marked ones or, with none marked, as the block's instruction or its system has it. */
     private Map<WorkKind, Double> hours(
             Block block, Map<WorkKind, Double> usual, int done, Map<WorkKind, Double> marked, int markedTrees) {
         int left = Math.max(0, block.treeCount() - done);

@@ -1,0 +1,435 @@
+package umbel.app.instruction;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import jakarta.annotation.PreDestroy;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+import umbel.app.http.NotFound;
+import umbel.app.orchard.Block;
+import umbel.app.orchard.BlockRepository;
+import umbel.app.orchard.ScheduleInputChanged;
+import umbel.app.reader.Reader;
+import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.SurveyRepository;
+import umbel.app.survey.TreeReadings;
+import umbel.assess.Assessor;
+import umbel.assess.CrewText;
+import umbel.assess.Mark;
+import umbel.compute.Cancellation;
+import umbel.crew.WorkKind;
+import umbel.cut.Operation;
+import umbel.cut.OperationKind;
+import umbel.drawing.SentenceFigure;
+import umbel.format.FieldError;
+import umbel.instruction.BlockInstruction;
+import umbel.instruction.SampleDraw;
+import umbel.instruction.SampleTree;
+import umbel.instruction.Sentence;
+import umbel.instruction.WorkCheck;
+import umbel.knowledge.InstructionParameters;
+import umbel.knowledge.Knowledge;
+import umbel.plan.PlanRequest;
+import umbel.plan.Planner;
+import umbel.plan.Step;
+import umbel.plan.VisitWorth;
+import umbel.plant.SurveyedTree;
+import umbel.survey.InvalidSurvey;
+import umbel.text.Speech;
+import umbel.text.UnitSystem;
+import umbel.wood.Units;
+
+/**
+ * The instruction of a block: looked for in the background from its surveyed trees, kept, put to use, and held against finished
+ * trees. A search that a restart ends is begun again by whoever wants it.
+ */
+@Service
+public class InstructionService {
+
+    private static final Logger LOG = LoggerFactory.getLogger(InstructionService.class);
+    private static final String ALWAYS = "always";
+    private static final int MOST_SEARCHES = 200;
+
+    private final BlockRepository blocks;
+    private final SurveyRepository surveys;
+    private final InstructionRepository instructions;
+    private final WorkCheckRepository checks;
+    private final TreeReadings readings;
+    private final Assessor assessor;
+    private final Knowledge knowledge;
+    private final TransactionTemplate transactions;
+    private final ApplicationEventPublisher events;
+    private final Clock clock;
+    private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> {
+        Thread thread = new Thread(task, "instruction");
+        thread.setDaemon(true);
+        return thread;
+    });
+    private final Cache<Long, Search> searches =
+            Caffeine.newBuilder().maximumSize(MOST_SEARCHES).build();
+
+    InstructionService(
+            BlockRepository blocks,
+            SurveyRepository surveys,
+            InstructionRepository instructions,
+            WorkCheckRepository checks,
+            TreeReadings readings,
+            Assessor assessor,
+            Knowledge knowledge,
+            TransactionTemplate transactions,
+            ApplicationEventPublisher events,
+            Clock clock) {
+        this.blocks = blocks;
+        this.surveys = surveys;
+        this.instructions = instructions;
+        this.checks = checks;
+        this.readings = readings;
+        this.assessor = assessor;
+        this.knowledge = knowledge;
+        this.transactions = transactions;
+        this.events = events;
+        this.clock = clock;
+    }
+
+    @PreDestroy
+    void end() {
+        worker.shutdownNow();
+    }
+
+    /** A search under way, or how the last one ended. */
+    private static final class Search {
+
+        private final Cancellation cancellation = new Cancellation();
+        private final int total;
+        private volatile int done;
+        private volatile String state = "waiting";
+        private volatile String trouble = "";
+
+        Search(int total) {
+            this.total = total;
+        }
+
+        boolean underWay() {
+            return state.equals("waiting") || state.equals("running");
+        }
+
+        InstructionAnswers.SearchState told() {
+            return new InstructionAnswers.SearchState(state, done, total, trouble);
+        }
+    }
+
+    /** The instruction of a block, which trees to survey for it, and how a search stands. */
+    @Transactional(readOnly = true)
+    public InstructionAnswers.InstructionPage page(long blockId) {
+        Block block = block(blockId);
+        Search search = searches.getIfPresent(blockId);
+        return new InstructionAnswers.InstructionPage(
+                blockId,
+                block.name(),
+                block.treeCount(),
+                instructions
+                        .findFirstByBlockIdOrderByIdDesc(blockId)
+                        .map(this::told)
+                        .orElse(null),
+                search == null ? null : search.told(),
+                sample(block));
+    }
+
+    private InstructionAnswers.Sample sample(Block block) {
+        Set<String> there = new HashSet<>();
+        surveyed(block.id())
+                .forEach(entry ->
+                        there.add(entry.tree().rowNo() + "-" + entry.tree().placeNo()));
+        InstructionParameters.Sample rules = knowledge.instruction().sample();
+        List<Integer> rows =
+                Collections.nCopies(block.rows().rows(), block.rows().places());
+        int missing = Math.max(0, rules.usual() - there.size());
+        List<InstructionAnswers.SamplePlace> places = SampleDraw.of(rows, rules.usual(), block.id()).stream()
+                .filter(one -> !there.contains(one.row() + "-" + one.place()))
+                .limit(missing)
+                .map(one -> new InstructionAnswers.SamplePlace(
+                        one.row(), one.place(), block.name() + " " + one.row() + "-" + one.place()))
+                .toList();
+        return new InstructionAnswers.Sample(rules.usual(), there.size(), places);
+    }
+
+    private List<SurveyEntry> surveyed(long blockId) {
+        return surveys.findNewestOfBlock(blockId).stream()
+                .filter(entry -> !entry.isCounted())
+                .toList();
+    }
+
+    private Block block(long id) {
+        return blocks.findById(id).orElseThrow(() -> new NotFound("block", id));
+    }
+
+    /** Begins to look for the instruction of a block; a search that is under way goes on. */
+    public InstructionAnswers.InstructionPage begin(long blockId, String who) {
+        List<SurveyEntry> entries = transactions.execute(status -> {
+            block(blockId);
+            List<SurveyEntry> all = surveyed(blockId);
+            all.forEach(entry -> entry.tree().label());
+            return all.stream().limit(knowledge.instruction().sample().most()).toList();
+        });
+        if (entries.isEmpty()) {
+            throw new InvalidSurvey(List.of(new FieldError("", "Survey some trees of the block first.")));
+        }
+        Search fresh = new Search(entries.size());
+        Search now =
+                searches.asMap().compute(blockId, (id, before) -> before != null && before.underWay() ? before : fresh);
+        if (now == fresh) {
+            worker.submit(() -> run(blockId, entries, who, fresh));
+        }
+        return transactions.execute(status -> page(blockId));
+    }
+
+    /** Stops a search. */
+    public InstructionAnswers.InstructionPage cancel(long blockId) {
+        Search search = searches.getIfPresent(blockId);
+        if (search != null && search.underWay()) {
+            search.cancellation.request();
+            search.state = "cancelled";
+        }
+        return transactions.execute(status -> page(blockId));
+    }
+
+    private void run(long blockId, List<SurveyEntry> entries, String who, Search search) {
+        if (!search.underWay()) {
+            return;
+        }
+        search.state = "running";
+        try {
+            InstructionDocument found = Cancellation.during(search.cancellation, () -> look(entries, search));
+            transactions.executeWithoutResult(status ->
+                    instructions.save(new InstructionEntry(block(blockId), LocalDate.now(clock), who, found)));
+            search.state = "done";
+        } catch (CancellationException e) {
+            search.state = "cancelled";
+        } catch (RuntimeException e) {
+            LOG.warn("No instruction could be found for block {}.", blockId, e);
+            search.trouble = e.getMessage() == null ? "" : e.getMessage();
+            search.state = "failed";
+        }
+    }
+
+    private InstructionDocument look(List<SurveyEntry> entries, Search search) {
+        List<SampleTree> sample = new ArrayList<>();
+        List<SurveyedTree> trees = new ArrayList<>();
+        for (SurveyEntry entry : entries) {
+            Cancellation.check();
+            SurveyedTree read = readings.of(entry);
+            PlanRequest wish = assessor.planRequest(read.request(), read.tree(), List.of(), Set.of());
+            List<Operation> planned =
+                    Planner.recommended(read.tree(), read.reading(), wish, Assessor.seed(read.request()))
+                            .workOf(0)
+                            .stream()
+                            .map(Step::operation)
+                            .toList();
+            sample.add(
+                    new SampleTree(entry.tree().label(), new VisitWorth(read.tree(), read.reading(), wish), planned));
+            trees.add(read);
+            search.done++;
+        }
+        return document(BlockInstruction.of(sample, knowledge.instruction()), sample, trees, entries);
+    }
+
+    private static InstructionDocument document(
+            BlockInstruction found, List<SampleTree> sample, List<SurveyedTree> trees, List<SurveyEntry> entries) {
+        List<InstructionDocument.SampledTree> told = new ArrayList<>();
+        Map<WorkKind, Double> minutes = new EnumMap<>(WorkKind.class);
+        List<InstructionDocument.Outcome> before = new ArrayList<>();
+        List<InstructionDocument.Outcome> after = new ArrayList<>();
+        List<InstructionDocument.Outcome> planned = new ArrayList<>();
+        long ties = 0;
+        for (int i = 0; i < trees.size(); i++) {
+            BlockInstruction.OnTree on = found.trees().get(i);
+            told.add(new InstructionDocument.SampledTree(
+                    entries.get(i).tree().id(),
+                    on.name(),
+                    Double.isNaN(on.share()) ? null : Double.valueOf(Units.round(on.share(), 3)),
+                    on.agrees(),
+                    on.otherwise(),
+                    Units.round(on.minutes(), 2)));
+            List<Mark> marks = on.operations().stream().map(Mark::of).toList();
+            trees.get(i).visit(marks).minutesByKind().forEach((kind, count) -> minutes.merge(kind, count, Double::sum));
+            ties += on.operations().stream()
+                    .filter(one -> one.kind() == OperationKind.BEND)
+                    .count();
+            before.add(outcome(trees.get(i), List.of()));
+            after.add(outcome(trees.get(i), marks));
+            planned.add(outcome(
+                    trees.get(i), sample.get(i).planned().stream().map(Mark::of).toList()));
+        }
+        Map<String, Double> byKind = new TreeMap<>();
+        minutes.forEach((kind, sum) -> byKind.put(kind.name(), sum / trees.size()));
+        return new InstructionDocument(
+                found.sentences().stream()
+                        .map(InstructionDocument.SaidSentence::of)
+                        .toList(),
+                Double.isNaN(found.share()) ? null : Double.valueOf(Units.round(found.share(), 3)),
+                found.agreeing(),
+                told,
+                found.minutes(),
+                found.cuts(),
+                found.plannedMinutes(),
+                found.enough(),
+                byKind,
+                (double) ties / trees.size(),
+                mean(before),
+                mean(after),
+                mean(planned));
+    }
+
+    private static InstructionDocument.Outcome outcome(SurveyedTree tree, List<Mark> marks) {
+        var totals = tree.totals(marks);
+        return new InstructionDocument.Outcome(totals.shade(), totals.told().cropThisYear());
+    }
+
+    private static InstructionDocument.Outcome mean(List<InstructionDocument.Outcome> all) {
+        return new InstructionDocument.Outcome(
+                Units.round(
+                        all.stream()
+                                .mapToDouble(InstructionDocument.Outcome::shade)
+                                .average()
+                                .orElse(0),
+                        3),
+                Units.round(
+                        all.stream()
+                                .mapToDouble(InstructionDocument.Outcome::crop)
+                                .average()
+                                .orElse(0),
+                        3));
+    }
+
+    /** Puts the newest instruction of a block to use, or out of it; season and schedule count by it from then on. */
+    @Transactional
+    public InstructionAnswers.InstructionPage use(long blockId, boolean use) {
+        InstructionEntry newest = newest(blockId);
+        instructions.findByBlockIdAndInUseTrue(blockId).forEach(one -> one.use(false));
+        newest.use(use);
+        events.publishEvent(new ScheduleInputChanged(
+                "the instruction of " + newest.block().name() + " was put to use or taken back", blockId));
+        return page(blockId);
+    }
+
+    InstructionEntry newest(long blockId) {
+        block(blockId);
+        return instructions
+                .findFirstByBlockIdOrderByIdDesc(blockId)
+                .orElseThrow(() -> new NotFound("instruction of block", blockId));
+    }
+
+    /** Keeps what was seen on finished trees. */
+    @Transactional
+    public InstructionAnswers.InstructionPage check(long blockId, InstructionAnswers.CheckSent sent) {
+        InstructionEntry newest = newest(blockId);
+        Set<String> known = new HashSet<>();
+        known.add(ALWAYS);
+        newest.document().sentences().forEach(one -> known.add(one.form()));
+        List<FieldError> errors = sent.faults().keySet().stream()
+                .filter(form -> !known.contains(form))
+                .map(form -> new FieldError("faults." + form, "The instruction has no such sentence."))
+                .toList();
+        if (!errors.isEmpty()) {
+            throw new InvalidSurvey(errors);
+        }
+        checks.save(new WorkCheckEntry(
+                newest,
+                sent.checkedOn(),
+                sent.who().strip(),
+                sent.row(),
+                sent.trees(),
+                sent.faults(),
+                clock.instant()));
+        return page(blockId);
+    }
+
+    /** Mean minutes a tree of a block that is worked by an instruction, by who may do them; empty where it is not. */
+    @Transactional(readOnly = true)
+    public Map<WorkKind, Double> minutesATree(long blockId) {
+        Map<WorkKind, Double> minutes = new EnumMap<>(WorkKind.class);
+        instructions.findByBlockIdAndInUseTrue(blockId).stream()
+                .findFirst()
+                .ifPresent(one -> one.document()
+                        .minutesByKind()
+                        .forEach((kind, count) -> minutes.put(WorkKind.valueOf(kind), count)));
+        return minutes;
+    }
+
+    private InstructionAnswers.Instruction told(InstructionEntry entry) {
+        InstructionDocument document = entry.document();
+        List<WorkCheckEntry> seen = checks.findByInstructionIdOrderByIdDesc(entry.id());
+        InstructionParameters.Check rules = knowledge.instruction().check();
+        return new InstructionAnswers.Instruction(
+                entry.id(),
+                entry.madeOn(),
+                entry.madeBy(),
+                entry.inUse(),
+                Reader.speech().say(Sentence.always()),
+                document.sentences().stream()
+                        .map(InstructionDocument.SaidSentence::sentence)
+                        .map(InstructionService::sentence)
+                        .toList(),
+                document.share(),
+                document.agreeing(),
+                document.trees().stream()
+                        .map(one -> new InstructionAnswers.InstructedTree(
+                                one.treeId(), one.tree(), one.share(), one.agrees(), one.otherwise(), one.minutes()))
+                        .toList(),
+                document.minutes(),
+                document.cuts(),
+                Units.round(document.plannedMinutes(), 2),
+                Units.round(document.tiesATree(), 2),
+                document.enough(),
+                outcome(document.before()),
+                outcome(document.after()),
+                outcome(document.planned()),
+                seen.stream().map(one -> line(one, rules)).toList(),
+                WorkCheck.missedByAll(seen.stream().map(WorkCheckEntry::seen).toList()));
+    }
+
+    private static InstructionAnswers.InstructionOutcome outcome(InstructionDocument.Outcome one) {
+        return new InstructionAnswers.InstructionOutcome(one.shade(), one.crop());
+    }
+
+    private static InstructionAnswers.CheckLine line(WorkCheckEntry one, InstructionParameters.Check rules) {
+        WorkCheck.Seen seen = one.seen();
+        return new InstructionAnswers.CheckLine(
+                one.id(),
+                one.checkedOn(),
+                seen.who(),
+                one.rowNo(),
+                seen.trees(),
+                seen.faults(),
+                WorkCheck.of(seen.trees(), seen.all(), rules).word());
+    }
+
+    private static InstructionAnswers.InstructionSentence sentence(Sentence sentence) {
+        Speech speech = Reader.speech();
+        Map<String, String> crew = new TreeMap<>();
+        CrewText.LANGUAGES.forEach(language ->
+                crew.put(language, Speech.of(language, UnitSystem.METRIC).say(sentence.text())));
+        return new InstructionAnswers.InstructionSentence(
+                sentence.form().word(),
+                speech.say(sentence.text()),
+                crew,
+                SentenceFigure.draw(sentence, speech.say(sentence.told())));
+    }
+}
