@@ -62,7 +62,7 @@ export function BlockPage() {
           <CorrectBlock block={block} />
         </div>
       )}
-      <Papers id={id} nearPowerLines={block.nearPowerLines} />
+      <Papers id={id} nearPowerLines={block.nearPowerLines} instructed={block.counted === ''} />
       <ReadBlock id={id} />
       <YearsOfABlock id={id} />
       <Pickings id={id} />
@@ -74,7 +74,16 @@ export function BlockPage() {
 }
 
 /** What goes out to the rows: sheets on paper and phone, labels for the trees, and whether lines hang over them. */
-function Papers({ id, nearPowerLines }: { id: number; nearPowerLines: boolean }) {
+function Papers({
+  id,
+  nearPowerLines,
+  instructed,
+}: {
+  id: number;
+  nearPowerLines: boolean;
+  /** Whether its plants are trees, for which there are instructions. */
+  instructed: boolean;
+}) {
   const say = useSay();
   const queries = useQueryClient();
   const who = useWho();
@@ -85,6 +94,11 @@ function Papers({ id, nearPowerLines }: { id: number; nearPowerLines: boolean })
   });
   return (
     <div className="mt-3 flex flex-wrap items-center gap-x-5 gap-y-2 text-[14px]">
+      {instructed && (
+        <Link className="font-semibold underline underline-offset-4" to={`/blocks/${id}/instruction`}>
+          {say('block-page.instruction-for-the-crew')}
+        </Link>
+      )}
       <Link className="font-semibold underline underline-offset-4" to={`/field/blocks/${id}`}>
         {say('block-page.work-on-the-phone')}
       </Link>

@@ -27,6 +27,11 @@ export function FieldBlockPage() {
         }),
       ),
   });
+  const instruction = useQuery({
+    queryKey: ['instruction', id],
+    networkMode: 'always',
+    queryFn: () => answer(api.GET('/api/blocks/{id}/instruction', { params: { path: { id } } })),
+  });
   useEffect(() => {
     for (const sheet of sheets.data ?? []) {
       queries.setQueryData(['field-tree', sheet.treeId], sheet);
@@ -46,7 +51,22 @@ export function FieldBlockPage() {
         <LanguageChoice />
       </div>
       <SyncNote />
-      {sheets.data.length === 0 && <p className="mt-3 text-muted">{say('field.nothing')}</p>}
+      {instruction.data?.instruction?.inUse && (
+        <section className="mt-3 border-2 border-ink p-3">
+          <h2 className="text-[20px] font-bold">{say('instruction.on-every-tree')}</h2>
+          <ol className="list-decimal pl-6">
+            {instruction.data.instruction.sentences.map((one) => (
+              <li key={one.form} className="py-1">
+                {one.crew[language]}
+                <span aria-hidden className="block" dangerouslySetInnerHTML={{ __html: one.figure }} />
+              </li>
+            ))}
+          </ol>
+        </section>
+      )}
+      {sheets.data.length === 0 && !instruction.data?.instruction?.inUse && (
+        <p className="mt-3 text-muted">{say('field.nothing')}</p>
+      )}
       <ol className="mt-2">
         {sheets.data.map((sheet) => (
           <li key={sheet.treeId} className="border-b border-line">

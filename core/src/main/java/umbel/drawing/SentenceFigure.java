@@ -6,10 +6,10 @@ import umbel.instruction.Sentence;
 /** A sentence of a block's instruction as a small picture: what is meant, its gauge, and what goes, broken. */
 public final class SentenceFigure {
 
-    private static final int WIDTH = 150;
+    private static final int WIDTH = 160;
     private static final int HEIGHT = 100;
     private static final int GROUND = 94;
-    private static final int TRUNK = 60;
+    private static final int TRUNK = 40;
     private static final String WOOD = "#6b5a44";
     private static final String GOES = "#c2185b";
     private static final String GAUGE = "#1f4e79";
@@ -32,7 +32,7 @@ public final class SentenceFigure {
                 HEIGHT,
                 WIDTH,
                 HEIGHT));
-        figure.line(10, GROUND, WIDTH - 10, GROUND, 1, "#9a9a92", false);
+        figure.line(8, GROUND, WIDTH - 8, GROUND, 1, "#9a9a92", false);
         figure.of(sentence, label);
         return figure.out.append("</svg>").toString();
     }
@@ -78,15 +78,15 @@ public final class SentenceFigure {
             }
             case THICK -> {
                 trunk(8);
-                limb(60, 70, 58, 9, GOES, true);
-                span(TRUNK + 14, 66, TRUNK + 22, 52, label);
+                limb(60, 62, 58, 9, GOES, true);
+                text(TRUNK + 62, 30, label);
                 limb(75, 50, 82, 3, WOOD, false);
             }
             case THICK_TOP -> {
                 trunk(8);
-                limb(65, 44, 30, 7, GOES, true);
+                limb(65, 44, 34, 7, GOES, true);
                 limb(80, 60, 70, 3, WOOD, false);
-                span(TRUNK + 10, 27, TRUNK + 16, 16, label);
+                text(TRUNK + 50, 22, label);
             }
             case CLOSE -> {
                 trunk(8);

@@ -107,7 +107,7 @@ class PlanningTest {
     void whatLaterWintersTakeOfNewGrowthIsNoRenovation() {
         int growing = 0;
         for (PlanCase one : SeasonsAgainstNow.manyTrees(16)) {
-            List<Plan> plans = one.plans();
+            List<Plan> plans = SeasonsAgainstNow.plansOf(one);
             Plan recommended = plans.get(0);
             Optional<Plan> atOnce = plans.stream()
                     .filter(plan -> plan.name().equals(Plan.IN_ONE_WINTER))

@@ -3,8 +3,10 @@ package umbel.plan;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.SplittableRandom;
 import umbel.growth.Forecast;
@@ -29,13 +31,15 @@ final class SeasonsAgainstNow {
         {"apple", "multi-leader"}
     };
 
+    private static final List<PlanCase> MANY = new ArrayList<>();
+    private static final Map<PlanCase, List<Plan>> PLANNED = Collections.synchronizedMap(new IdentityHashMap<>());
+
     private SeasonsAgainstNow() {}
 
     /** Trees of four kinds, five to twelve years old, with one to three faults each. */
-    static List<PlanCase> manyTrees(int count) {
+    static synchronized List<PlanCase> manyTrees(int count) {
         Fault[] faults = Fault.values();
-        List<PlanCase> cases = new ArrayList<>();
-        for (int seed = 1; cases.size() < count; seed++) {
+        for (int seed = MANY.size() + 1; MANY.size() < count; seed++) {
             SplittableRandom random = new SplittableRandom(seed);
             String[] kind = KINDS[random.nextInt(KINDS.length)];
             Set<Fault> chosen = EnumSet.noneOf(Fault.class);
@@ -43,9 +47,19 @@ final class SeasonsAgainstNow {
                 chosen.add(faults[random.nextInt(faults.length)]);
             }
             int leaf = 5 + random.nextInt(8);
-            cases.add(PlanCase.of(PracticeTree.survey(kind[0], kind[1], leaf, seed, chosen.toArray(Fault[]::new))));
+            MANY.add(PlanCase.of(PracticeTree.survey(kind[0], kind[1], leaf, seed, chosen.toArray(Fault[]::new))));
         }
-        return cases;
+        return List.copyOf(MANY.subList(0, count));
+    }
+
+    /** The plans of one of these trees, made once for all tests that look at them. */
+    static List<Plan> plansOf(PlanCase one) {
+        List<Plan> plans = PLANNED.get(one);
+        if (plans == null) {
+            plans = one.plans();
+            PLANNED.put(one, plans);
+        }
+        return plans;
     }
 
     /** The worth over now and three seasons, worked out here from the definition and not by the class under test. */

@@ -43,7 +43,7 @@ class YearsAheadTest {
     @Test
     void aChoiceThatWasGrownSaysWhatTheSeasonsSaid() {
         boolean said = SeasonsAgainstNow.manyTrees(20).stream()
-                .flatMap(one -> one.plans().get(0).steps().stream())
+                .flatMap(one -> SeasonsAgainstNow.plansOf(one).get(0).steps().stream())
                 .anyMatch(step ->
                         step.reason().stream().anyMatch(one -> one.code().equals("seasons.ahead")));
         assertThat(said).isTrue();
@@ -80,7 +80,7 @@ class YearsAheadTest {
         cases.add(PlanCase.of(PracticeTree.survey("cherry-sweet", "slender-axe", 6, 5, Fault.THICK_LIMB)));
         for (PlanCase one : cases) {
             Set<String> growingOn = new HashSet<>();
-            for (Step step : one.plans().get(0).steps()) {
+            for (Step step : SeasonsAgainstNow.plansOf(one).get(0).steps()) {
                 if (step.operation().kind().takesAll()) {
                     assertThat(growingOn)
                             .doesNotContain(step.operation().target().path());
@@ -98,7 +98,7 @@ class YearsAheadTest {
     void aStepFurtherAheadIsLessSure() {
         for (PlanCase one : SeasonsAgainstNow.manyTrees(6)) {
             double sureness = one.request().parameters().ahead().sureness();
-            for (Step step : one.plans().get(0).steps()) {
+            for (Step step : SeasonsAgainstNow.plansOf(one).get(0).steps()) {
                 assertThat(step.confidence()).isLessThanOrEqualTo(Math.pow(sureness, step.year()) + 1e-9);
             }
         }
@@ -124,7 +124,7 @@ class YearsAheadTest {
     @Test
     void whatIsLeftAndMattersIsToBeWatchedOnce() {
         List<Plan> plans = SeasonsAgainstNow.manyTrees(16).stream()
-                .map(one -> one.plans().get(0))
+                .map(one -> SeasonsAgainstNow.plansOf(one).get(0))
                 .filter(plan ->
                         plan.steps().stream().anyMatch(step -> step.operation().kind() == OperationKind.WATCH))
                 .toList();

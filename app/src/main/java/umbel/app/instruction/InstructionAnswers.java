@@ -24,7 +24,7 @@ final class InstructionAnswers {
      * @param sample which trees to survey, and how many are
      */
     public record InstructionPage(
-            long blockId, String block, int trees, Instruction instruction, SearchState search, Sample sample) {}
+            long blockId, String block, int trees, Instruction instruction, SearchState search, TreesToSurvey sample) {}
 
     /**
      * What is said, and what it brings.
@@ -74,7 +74,7 @@ final class InstructionAnswers {
      * @param surveyed how many are
      * @param places where to go next, in walking order; those that are surveyed are left out
      */
-    public record Sample(int wanted, int surveyed, List<SamplePlace> places) {}
+    public record TreesToSurvey(int wanted, int surveyed, List<SamplePlace> places) {}
 
     /** A place of the block. */
     public record SamplePlace(int row, int place, String label) {}

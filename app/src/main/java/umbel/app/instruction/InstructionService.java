@@ -152,7 +152,7 @@ public class InstructionService {
                 sample(block));
     }
 
-    private InstructionAnswers.Sample sample(Block block) {
+    private InstructionAnswers.TreesToSurvey sample(Block block) {
         Set<String> there = new HashSet<>();
         surveyed(block.id())
                 .forEach(entry ->
@@ -167,7 +167,7 @@ public class InstructionService {
                 .map(one -> new InstructionAnswers.SamplePlace(
                         one.row(), one.place(), block.name() + " " + one.row() + "-" + one.place()))
                 .toList();
-        return new InstructionAnswers.Sample(rules.usual(), there.size(), places);
+        return new InstructionAnswers.TreesToSurvey(rules.usual(), there.size(), places);
     }
 
     private List<SurveyEntry> surveyed(long blockId) {
