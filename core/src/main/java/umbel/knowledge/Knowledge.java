@@ -39,6 +39,7 @@ public final class Knowledge {
     private final Map<String, CountedKind> counted = new TreeMap<>();
     private final CountingParameters counting;
     private final InstructionParameters instruction;
+    private final PlantingParameters planting;
     private final List<Cultivar> cultivars;
     private final List<Rootstock> rootstocks;
     private final Parameters parameters;
@@ -63,6 +64,7 @@ public final class Knowledge {
                 .with(shippedFile("rules.yaml").as(RuleList.class).rules());
         counting = shippedFile("counting.yaml").as(CountingParameters.class);
         instruction = shippedFile("instruction.yaml").as(InstructionParameters.class);
+        planting = shippedFile("planting.yaml").as(PlantingParameters.class);
         Contents contents = shippedFile("contents.yaml").as(Contents.class);
         load("species", contents.species(), own).forEach((id, file) -> species.put(id, file.as(Species.class)));
         Map<String, KnowledgeFile> systemFiles = load("systems", contents.systems(), own);
@@ -201,6 +203,11 @@ public final class Knowledge {
     /** What a plan weighs. */
     public PlanParameters plan() {
         return plan;
+    }
+
+    /** What a planting costs and takes where nobody says otherwise. */
+    public PlantingParameters planting() {
+        return planting;
     }
 
     /** Numbers of a block's instruction. */

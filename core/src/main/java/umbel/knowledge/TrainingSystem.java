@@ -37,9 +37,16 @@ public record TrainingSystem(
         String strengths,
         String risks) {
 
+    private static final String DEAR = "high";
+
     /** Whether the tree narrows to the top under one leader. */
     public boolean isCone() {
         return form.equals("cone");
+    }
+
+    /** Whether its rows are so even and narrow that a platform between them serves, where hands do not reach. */
+    public boolean isWorkedFromPlatforms() {
+        return tied || isPlane() || cost.equals(DEAR);
     }
 
     /** Whether the tree is led in one upright plane along its row, wall or wires. */

@@ -33,6 +33,7 @@ class CatalogueTest {
             "follow-up-name.",
             "instruction.",
             "instruction-paper.",
+            "planting.",
             "condition.",
             "rule.",
             "tool.",

@@ -40,6 +40,7 @@ class Security {
         "/api/survey/preview",
         "/api/plants/*/marks",
         "/api/plants/*/plans",
+        "/api/plantings/compare",
         "/api/plants/preview",
         "/api/trees/*/limbs/*/options",
         "/api/trees/*/marks",

@@ -1,0 +1,86 @@
+package umbel.app.planting;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import java.util.List;
+
+/** What a comparison of plantings tells; money and hours are a hectare. */
+final class PlantingAnswers {
+
+    private PlantingAnswers() {}
+
+    /** All options, in the order they were sent. */
+    public record PlantingsCompared(
+            String currency,
+            @JsonProperty("horizon_y") int horizonY,
+            double interest,
+            @JsonProperty("wage_perHour") double wagePerHour,
+            List<PlantingOption> options) {}
+
+    /**
+     * One option.
+     *
+     * @param irr null where there is none, or more than one; all are in {@code irrRoots}
+     * @param paybackYear null where it is not paid back
+     * @param breakEvenPrice null where it bears nothing
+     * @param hoursByMonth of a full year, January first
+     * @param toWin what it would need to overtake the best; none for the best
+     * @param assumed every figure it was reckoned with that the request may set
+     */
+    public record PlantingOption(
+            String name,
+            double treesPerHa,
+            PlantingFit boxFit,
+            PlantingCapital capital,
+            List<PlantingYear> years,
+            double npv,
+            Double irr,
+            List<Double> irrRoots,
+            Integer paybackYear,
+            @JsonProperty("breakEvenPrice_perKg") Double breakEvenPrice,
+            List<Double> hoursByMonth,
+            List<PlantingRisk> risks,
+            PlantingRanges ranges,
+            List<PlantingMoved> sensitivity,
+            List<PlantingToWin> toWin,
+            List<PlantingAssumed> assumed) {}
+
+    /** Whether a full tree fills its place. */
+    public record PlantingFit(boolean fills, String verdict, String why) {}
+
+    /** What is laid out at planting. */
+    public record PlantingCapital(
+            double trees, double support, double irrigation, double land, double planting, double total) {}
+
+    /** One year; year 0 is planting. */
+    public record PlantingYear(
+            int year,
+            double interception,
+            @JsonProperty("yield_kgPerHa") double yieldKg,
+            double firstClass,
+            double revenue,
+            PlantingCosts costs,
+            PlantingHours hours,
+            double net,
+            double cumulative) {}
+
+    /** Costs of a year. */
+    public record PlantingCosts(double training, double pruning, double thinning, double picking, double other) {}
+
+    /** Hours of a year. */
+    public record PlantingHours(double ground, double ladder, double platform) {}
+
+    /** A risk, by its code and in words. */
+    public record PlantingRisk(String code, String text) {}
+
+    /** Simulated present values: 10, 50 and 90 % lie under these. */
+    public record PlantingRanges(double p10, double p50, double p90) {}
+
+    /** One thing moved at a time. */
+    public record PlantingMoved(String what, double low, double high, double npvLow, double npvHigh) {}
+
+    /** What one thing would have to be. */
+    public record PlantingToWin(String what, double value, String unit) {}
+
+    /** A figure, and whether it is {@code ours} or {@code yours}. */
+    public record PlantingAssumed(String name, double value, String unit, String from) {}
+}

@@ -1,0 +1,162 @@
+package umbel.app.planting;
+
+import java.util.Arrays;
+import java.util.List;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import umbel.app.cache.ComputedCache;
+import umbel.app.computing.Computing;
+import umbel.app.computing.Computing.Lane;
+import umbel.app.reader.Reader;
+import umbel.knowledge.Knowledge;
+import umbel.planting.GrownTrees;
+import umbel.planting.OptionYears;
+import umbel.planting.PlantingCheck;
+import umbel.planting.PlantingComparison;
+import umbel.planting.PlantingRequest;
+import umbel.text.Statement;
+import umbel.wood.Units;
+
+/** Which trees to plant, in which system, and what it comes to; keeps nothing. */
+@RestController
+@RequestMapping("/api/plantings")
+class PlantingController {
+
+    private static final int MOST_KEPT = 60;
+
+    private final Knowledge knowledge;
+    private final Computing computing;
+    private final ComputedCache<Grown, GrownTrees> grown = ComputedCache.atMost(MOST_KEPT);
+
+    /** What a typical tree is grown by. */
+    private record Grown(
+            String species,
+            String system,
+            String stock,
+            String vigour,
+            PlantingRequest.Distances spacing,
+            double latitudeDeg,
+            long seed) {}
+
+    PlantingController(Knowledge knowledge, Computing computing) {
+        this.knowledge = knowledge;
+        this.computing = computing;
+    }
+
+    /** Options side by side; a second or two for each tree that was not grown yet. */
+    @PostMapping("/compare")
+    PlantingAnswers.PlantingsCompared compare(@RequestBody PlantingRequest sent) {
+        PlantingRequest request = PlantingCheck.complete(sent, knowledge);
+        return computing.answer(Lane.PLANS, () -> answer(request));
+    }
+
+    private PlantingAnswers.PlantingsCompared answer(PlantingRequest request) {
+        List<PlantingComparison.Result> results = new PlantingComparison(request, knowledge, this::trees).results();
+        return new PlantingAnswers.PlantingsCompared(
+                request.currency(),
+                request.horizonY(),
+                request.interest(),
+                request.wagePerHour(),
+                results.stream().map(PlantingController::told).toList());
+    }
+
+    private GrownTrees trees(
+            PlantingRequest.Planting option, PlantingRequest.Distances spacing, double latitudeDeg, long seed) {
+        return grown.get(
+                new Grown(
+                        option.species(),
+                        option.system(),
+                        option.rootstockClass(),
+                        option.vigour(),
+                        spacing,
+                        latitudeDeg,
+                        seed),
+                () -> GrownTrees.of(option, spacing, latitudeDeg, seed, knowledge));
+    }
+
+    private static PlantingAnswers.PlantingOption told(PlantingComparison.Result one) {
+        OptionYears.Capital capital = one.capital();
+        return new PlantingAnswers.PlantingOption(
+                one.option().name(),
+                Units.round(one.treesPerHa(), 1),
+                new PlantingAnswers.PlantingFit(
+                        one.boxFit().fills(),
+                        one.boxFit().verdict(),
+                        Reader.speech().say(one.boxFit().why())),
+                new PlantingAnswers.PlantingCapital(
+                        money(capital.trees()),
+                        money(capital.support()),
+                        money(capital.irrigation()),
+                        money(capital.land()),
+                        money(capital.planting()),
+                        money(capital.all())),
+                one.years().stream()
+                        .map(year -> year(year, one.cumulative()[year.year()]))
+                        .toList(),
+                money(one.npv()),
+                one.rates().size() == 1 ? Double.valueOf(Units.round(one.rates().get(0), 4)) : null,
+                one.rates().stream().map(rate -> Units.round(rate, 4)).toList(),
+                one.paybackYear(),
+                one.breakEven().isPresent()
+                        ? Double.valueOf(Units.round(one.breakEven().getAsDouble(), 4))
+                        : null,
+                Arrays.stream(one.hoursByMonth())
+                        .mapToObj(hours -> Units.round(hours, 1))
+                        .toList(),
+                one.risks().stream().map(PlantingController::risk).toList(),
+                new PlantingAnswers.PlantingRanges(
+                        money(one.ranges().low()),
+                        money(one.ranges().middle()),
+                        money(one.ranges().high())),
+                one.sensitivity().stream()
+                        .map(moved -> new PlantingAnswers.PlantingMoved(
+                                moved.what(),
+                                Units.round(moved.low(), 4),
+                                Units.round(moved.high(), 4),
+                                money(moved.npvLow()),
+                                money(moved.npvHigh())))
+                        .toList(),
+                one.toWin().stream()
+                        .map(need -> new PlantingAnswers.PlantingToWin(
+                                need.what(), Units.round(need.value(), 4), need.unit()))
+                        .toList(),
+                one.assumed().stream()
+                        .map(figure -> new PlantingAnswers.PlantingAssumed(
+                                figure.name(), Units.round(figure.value(), 4), figure.unit(), figure.from()))
+                        .toList());
+    }
+
+    private static PlantingAnswers.PlantingRisk risk(Statement risk) {
+        return new PlantingAnswers.PlantingRisk(
+                risk.code().substring(risk.code().lastIndexOf('.') + 1),
+                Reader.speech().say(risk));
+    }
+
+    private static PlantingAnswers.PlantingYear year(OptionYears.Year year, double cumulative) {
+        OptionYears.Costs costs = year.costs();
+        return new PlantingAnswers.PlantingYear(
+                year.year(),
+                Units.round(year.interception(), 3),
+                Units.round(year.yieldKg(), 0),
+                Units.round(year.firstClass(), 3),
+                money(year.revenue()),
+                new PlantingAnswers.PlantingCosts(
+                        money(costs.training()),
+                        money(costs.pruning()),
+                        money(costs.thinning()),
+                        money(costs.picking()),
+                        money(costs.other())),
+                new PlantingAnswers.PlantingHours(
+                        Units.round(year.hours().ground(), 1),
+                        Units.round(year.hours().ladder(), 1),
+                        Units.round(year.hours().platform(), 1)),
+                money(year.net()),
+                money(cumulative));
+    }
+
+    private static double money(double sum) {
+        return Units.round(sum, 2);
+    }
+}

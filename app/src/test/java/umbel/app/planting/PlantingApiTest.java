@@ -1,0 +1,87 @@
+package umbel.app.planting;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+import umbel.app.RunningUmbel;
+
+/** The comparison as other software asks for it. */
+@ExtendWith(RunningUmbel.class)
+class PlantingApiTest {
+
+    private static final String SENT =
+            "{\"site\":{\"latitude_deg\":47.6,\"area_ha\":1.0,\"headland_m\":8},\"horizon_y\":25,"
+                    + "\"interest\":0.05,\"wage_perHour\":18,\"currency\":\"EUR\",\"options\":["
+                    + "{\"name\":\"A\",\"species\":\"apple\",\"system\":\"tall-spindle\",\"rootstockClass\":\"dwarfing\","
+                    + "\"vigour\":\"moderate\",\"spacing_m\":{\"inRow\":1.0,\"betweenRows\":3.5},\"price_perKg\":0.55,"
+                    + "\"priceTrend\":-0.01,\"cultivarLife_y\":15,\"costs\":{\"other\":3000}},"
+                    + "{\"name\":\"B\",\"species\":\"apple\",\"system\":\"central-leader\",\"price_perKg\":0.55}],\"seed\":7}";
+
+    private final RunningUmbel umbel;
+
+    PlantingApiTest(RunningUmbel umbel) {
+        this.umbel = umbel;
+    }
+
+    @Test
+    void theAnswerHasEverythingTheFormatNames() {
+        RunningUmbel.Answer answer = umbel.post("/api/plantings/compare", SENT);
+        assertThat(answer.status()).isEqualTo(200);
+        JsonNode options = answer.json().at("/options");
+        assertThat(options.size()).isEqualTo(2);
+        for (JsonNode one : options) {
+            for (String field : List.of(
+                    "treesPerHa",
+                    "boxFit",
+                    "capital",
+                    "years",
+                    "npv",
+                    "irr",
+                    "paybackYear",
+                    "breakEvenPrice_perKg",
+                    "hoursByMonth",
+                    "risks",
+                    "ranges",
+                    "sensitivity",
+                    "toWin",
+                    "assumed")) {
+                assertThat(one.has(field)).as(field).isTrue();
+            }
+            assertThat(one.at("/years").size()).isEqualTo(26);
+            JsonNode year = one.at("/years/8");
+            for (String field : List.of(
+                    "interception", "yield_kgPerHa", "firstClass", "revenue", "costs", "hours", "net", "cumulative")) {
+                assertThat(year.has(field)).as(field).isTrue();
+            }
+            assertThat(one.at("/years/0/net").asDouble())
+                    .isEqualTo(-one.at("/capital/total").asDouble());
+            assertThat(one.at("/hoursByMonth").size()).isEqualTo(12);
+            assertThat(one.at("/boxFit/why").asString()).isNotBlank();
+        }
+        assertThat(options.at("/0/toWin").size() + options.at("/1/toWin").size())
+                .isPositive();
+        assertThat(options.at("/0/assumed").toString())
+                .contains("\"other\",\"value\":3000.0")
+                .contains("yours");
+        assertThat(umbel.post("/api/plantings/compare", SENT).text()).isEqualTo(answer.text());
+    }
+
+    @Test
+    void whatIsWrongIsNamedByField() {
+        RunningUmbel.Answer wrong = umbel.post(
+                "/api/plantings/compare",
+                SENT.replace("tall-spindle", "bonsai").replace("\"area_ha\":1.0", "\"area_ha\":-2"));
+        assertThat(wrong.status()).isEqualTo(400);
+        assertThat(wrong.json().at("/errors").toString())
+                .contains("options[0].system")
+                .contains("site.area_ha");
+        assertThat(umbel.post("/api/plantings/compare", "{}").status()).isEqualTo(400);
+        assertThat(umbel.post("/api/plantings/compare", "[]").status()).isEqualTo(400);
+        assertThat(umbel.post("/api/plantings/compare", SENT.replace("0.55", "\"cheap\""))
+                        .status())
+                .isEqualTo(400);
+    }
+}

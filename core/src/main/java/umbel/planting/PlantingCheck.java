@@ -1,0 +1,159 @@
+package umbel.planting;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import umbel.format.FieldError;
+import umbel.knowledge.Knowledge;
+import umbel.survey.InvalidSurvey;
+
+/** Checks what was sent and fills in what was left out. */
+public final class PlantingCheck {
+
+    private static final int MOST_OPTIONS = 6;
+    private static final int MOST_YEARS = 60;
+    private static final Set<String> STOCKS =
+            Set.of("very-dwarfing", "dwarfing", "semi-dwarfing", "semi-vigorous", "seedling");
+    private static final Map<String, String> VIGOURS =
+            Map.of("low", "low", "light", "low", "moderate", "moderate", "high", "high", "heavy", "high");
+
+    private final Knowledge knowledge;
+    private final List<FieldError> errors = new ArrayList<>();
+
+    private PlantingCheck(Knowledge knowledge) {
+        this.knowledge = knowledge;
+    }
+
+    /**
+     * The request with its defaults.
+     *
+     * @throws InvalidSurvey naming each faulty field, as {@code options[0].spacing_m.inRow}
+     */
+    public static PlantingRequest complete(PlantingRequest sent, Knowledge knowledge) {
+        PlantingCheck check = new PlantingCheck(knowledge);
+        PlantingRequest whole = check.whole(sent);
+        if (!check.errors.isEmpty()) {
+            throw new InvalidSurvey(check.errors);
+        }
+        return whole;
+    }
+
+    private PlantingRequest whole(PlantingRequest sent) {
+        PlantingRequest.Land site = sent.site() == null ? new PlantingRequest.Land(null, null, null) : sent.site();
+        PlantingRequest.Land told = new PlantingRequest.Land(
+                within("site.latitude_deg", site.latitudeDeg(), 45, -66, 66),
+                within("site.area_ha", site.areaHa(), 1, 0.01, 10_000),
+                within("site.headland_m", site.headlandM(), 0, 0, 50));
+        List<PlantingRequest.Planting> options = new ArrayList<>();
+        if (sent.options() == null || sent.options().isEmpty()) {
+            errors.add(new FieldError("options", "Give one option at least."));
+        } else if (sent.options().size() > MOST_OPTIONS) {
+            errors.add(new FieldError("options", "At most " + MOST_OPTIONS + " options can be compared."));
+        } else {
+            for (int i = 0; i < sent.options().size(); i++) {
+                options.add(option("options[" + i + "]", i, sent.options().get(i)));
+            }
+        }
+        return new PlantingRequest(
+                told,
+                (int) within("horizon_y", whole(sent.horizonY()), 25, 1, MOST_YEARS),
+                within("interest", sent.interest(), 0.05, -0.5, 1),
+                within("wage_perHour", sent.wagePerHour(), 18, 0.01, 10_000),
+                sent.currency() == null ? "" : sent.currency(),
+                options,
+                sent.seed() == null ? 7L : sent.seed());
+    }
+
+    private static Double whole(Integer number) {
+        return number == null ? null : Double.valueOf(number);
+    }
+
+    private PlantingRequest.Planting option(String at, int number, PlantingRequest.Planting sent) {
+        if (sent == null) {
+            errors.add(new FieldError(at, "Say what is planted."));
+            return null;
+        }
+        boolean species = known(
+                at + ".species",
+                sent.species(),
+                knowledge.allSpecies().stream().map(one -> one.id()).toList());
+        boolean system = known(
+                at + ".system",
+                sent.system(),
+                knowledge.allSystems().stream().map(one -> one.id()).toList());
+        if (!species || !system) {
+            return null;
+        }
+        var usual = knowledge.system(sent.system());
+        String stock = sent.rootstockClass() == null
+                ? usual.stocks().get(usual.stocks().size() / 2)
+                : sent.rootstockClass();
+        if (!STOCKS.contains(stock)) {
+            errors.add(new FieldError(
+                    at + ".rootstockClass",
+                    "Must be one of very-dwarfing, dwarfing, semi-dwarfing, semi-vigorous, seedling."));
+        }
+        String vigour = sent.vigour() == null ? "moderate" : sent.vigour();
+        if (!VIGOURS.containsKey(vigour)) {
+            errors.add(new FieldError(at + ".vigour", "Must be one of low, moderate, high."));
+        }
+        PlantingRequest.Distances spacing =
+                sent.spacing() == null ? new PlantingRequest.Distances(null, null) : sent.spacing();
+        if (sent.pricePerKg() == null) {
+            errors.add(new FieldError(at + ".price_perKg", "Say what a kilogram of first class brings."));
+        }
+        if (sent.costs() != null) {
+            sent.costs().forEach((name, value) -> {
+                if (!Assumptions.names().contains(name)) {
+                    errors.add(new FieldError(at + ".costs." + name, "There is no such assumption."));
+                } else {
+                    within(at + ".costs." + name, value, 0, 0, 1e7);
+                }
+            });
+        }
+        return new PlantingRequest.Planting(
+                sent.name() == null ? String.valueOf((char) ('A' + number)) : sent.name(),
+                sent.species(),
+                sent.system(),
+                stock,
+                VIGOURS.getOrDefault(vigour, "moderate"),
+                new PlantingRequest.Distances(
+                        within(
+                                at + ".spacing_m.inRow",
+                                spacing.inRow(),
+                                usual.spacing().inRow(),
+                                0.2,
+                                30),
+                        within(
+                                at + ".spacing_m.betweenRows",
+                                spacing.betweenRows(),
+                                usual.spacing().betweenRows(),
+                                0.5,
+                                40)),
+                within(at + ".price_perKg", sent.pricePerKg(), 1, 0.001, 100_000),
+                within(at + ".priceTrend", sent.priceTrend(), 0, -0.5, 0.5),
+                sent.cultivarLifeY() == null
+                        ? null
+                        : Integer.valueOf((int) within(at + ".cultivarLife_y", whole(sent.cultivarLifeY()), 1, 3, 200)),
+                sent.costs() == null ? Map.of() : Map.copyOf(sent.costs()));
+    }
+
+    private boolean known(String field, String id, List<String> all) {
+        if (id == null || !all.contains(id)) {
+            errors.add(new FieldError(
+                    field, "There is no '" + (id == null ? "" : id) + "' among " + String.join(", ", all) + "."));
+            return false;
+        }
+        return true;
+    }
+
+    private double within(String field, Double value, double usual, double least, double most) {
+        double told = value == null ? usual : value;
+        if (Double.isNaN(told) || told < least || told > most) {
+            errors.add(new FieldError(field, "Must be from " + least + " to " + most + "."));
+            return usual;
+        }
+        return told;
+    }
+}

@@ -1,0 +1,343 @@
+package umbel.planting;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.SplittableRandom;
+import java.util.function.DoubleFunction;
+import umbel.knowledge.Knowledge;
+import umbel.knowledge.PlantingParameters;
+import umbel.knowledge.Species;
+import umbel.knowledge.TrainingSystem;
+import umbel.planting.OptionYears.Scenario;
+import umbel.text.Statement;
+import umbel.text.Value;
+
+/**
+ * Options for a planting side by side. What each bears is grown and not looked up; money is a hectare; simulated futures repeat for a
+ * seed. See docs/model/planting.md.
+ */
+public final class PlantingComparison {
+
+    private static final int MONTHS = 12;
+    private static final double SOUTHERN_MONTHS = 6;
+
+    /** How well a full tree fits its place: fills, gaps or outgrows. */
+    public record BoxFit(boolean fills, String verdict, Statement why) {}
+
+    /** Present value of simulated futures: a tenth lies under {@code low}, a tenth over {@code high}. */
+    public record Ranges(double low, double middle, double high) {}
+
+    /** What one thing moved at a time does to the present value. */
+    public record Moved(String what, double low, double high, double npvLow, double npvHigh) {}
+
+    /** What one thing would have to be for the option to overtake the best. */
+    public record ToWin(String what, double value, String unit) {}
+
+    /**
+     * An option reckoned through.
+     *
+     * @param rates all rates of return; the option's own where there is one
+     * @param breakEven price a kilogram at which the present value is nothing; empty where it bears nothing
+     * @param hoursByMonth of a year in full crop, January first
+     */
+    public record Result(
+            PlantingRequest.Planting option,
+            double treesPerHa,
+            BoxFit boxFit,
+            OptionYears.Capital capital,
+            List<OptionYears.Year> years,
+            double[] cumulative,
+            double npv,
+            List<Double> rates,
+            Integer paybackYear,
+            OptionalDouble breakEven,
+            double[] hoursByMonth,
+            List<Statement> risks,
+            Ranges ranges,
+            List<Moved> sensitivity,
+            List<ToWin> toWin,
+            List<Assumptions.Assumed> assumed) {}
+
+    private final PlantingRequest request;
+    private final Knowledge knowledge;
+    private final PlantingParameters numbers;
+    private final TreeGrower grower;
+
+    /** Where grown trees come from; a program keeps those it has grown. */
+    @FunctionalInterface
+    public interface TreeGrower {
+
+        /** The typical tree of an option in its place. */
+        GrownTrees of(
+                PlantingRequest.Planting option, PlantingRequest.Distances spacing, double latitudeDeg, long seed);
+    }
+
+    /** A comparison of options that were checked by {@link PlantingCheck}. */
+    public PlantingComparison(PlantingRequest request, Knowledge knowledge, TreeGrower grower) {
+        this.request = request;
+        this.knowledge = knowledge;
+        this.numbers = knowledge.planting();
+        this.grower = grower;
+    }
+
+    /** All options, in the order they were sent. */
+    public List<Result> results() {
+        Map<PlantingRequest.Planting, OptionYears> sums = new HashMap<>();
+        List<PlantingRequest.Planting> options = request.options();
+        options.forEach(option -> sums.put(option, yearsOf(option)));
+        double best = options.stream()
+                .mapToDouble(option -> npv(sums.get(option), OptionYears.AS_ASSUMED))
+                .max()
+                .orElse(0);
+        return options.stream()
+                .map(option -> result(option, sums.get(option), best))
+                .toList();
+    }
+
+    private OptionYears yearsOf(PlantingRequest.Planting option) {
+        Species species = knowledge.species(option.species());
+        TrainingSystem system = knowledge.system(option.system());
+        GrownTrees trees = grower.of(option, option.spacing(), request.site().latitudeDeg(), request.seed());
+        return new OptionYears(
+                option,
+                trees,
+                Assumptions.of(option, species, system, trees.in(1).fruitMass(), numbers.defaults()),
+                treesPerHa(option),
+                request.wagePerHour(),
+                request.horizonY(),
+                system.shape().fullAtLeaf(),
+                knowledge.parameters().reach() * Math.min(1, system.reachFactor()));
+    }
+
+    /** Trees a hectare of a square field filled with rows, its headlands left free. */
+    double treesPerHa(PlantingRequest.Planting option) {
+        double side = Math.sqrt(request.site().areaHa() * 10_000);
+        double usable = Math.max(0, side - 2 * request.site().headlandM());
+        double rows = Math.floor(side / option.spacing().betweenRows());
+        double inARow = Math.floor(usable / option.spacing().inRow());
+        return rows * inARow / request.site().areaHa();
+    }
+
+    private double npv(OptionYears years, Scenario scenario) {
+        return years.cash(scenario).presentValue(request.interest());
+    }
+
+    private Result result(PlantingRequest.Planting option, OptionYears sums, double best) {
+        List<OptionYears.Year> years = sums.of(OptionYears.AS_ASSUMED);
+        CashFlow cash = sums.cash(OptionYears.AS_ASSUMED);
+        double npv = cash.presentValue(request.interest());
+        BoxFit fit = fit(option);
+        Integer payback = cash.paybackYear().isPresent()
+                ? Integer.valueOf(cash.paybackYear().getAsInt())
+                : null;
+        return new Result(
+                option,
+                treesPerHa(option),
+                fit,
+                sums.capital(),
+                years,
+                cash.cumulative(),
+                npv,
+                cash.ratesOfReturn(),
+                payback,
+                priceFor(option, sums, 0),
+                hoursByMonth(option, years),
+                risks(option, fit, years, payback),
+                ranges(sums),
+                sensitivity(option, sums),
+                npv >= best ? List.of() : toWin(option, sums, best),
+                assumptions(option));
+    }
+
+    private List<Assumptions.Assumed> assumptions(PlantingRequest.Planting option) {
+        GrownTrees trees = grower.of(option, option.spacing(), request.site().latitudeDeg(), request.seed());
+        return Assumptions.of(
+                        option,
+                        knowledge.species(option.species()),
+                        knowledge.system(option.system()),
+                        trees.in(1).fruitMass(),
+                        numbers.defaults())
+                .list();
+    }
+
+    /** Width of a full tree by kind, stock and vigour against its place in the row, more where its limbs are renewed and so never grow wide. */
+    private BoxFit fit(PlantingRequest.Planting option) {
+        Species species = knowledge.species(option.species());
+        double height = species.growing().seedlingHeight()
+                * numbers.defaults().stockSize().get(option.rootstockClass())
+                * numbers.defaults().vigour().get(option.vigour());
+        double width = height * numbers.fit().spreadOfHeight();
+        double share = width / option.spacing().inRow();
+        boolean renewed = !knowledge.system(option.system()).scaffolds().permanent();
+        double most = numbers.fit().outgrows() * (renewed ? numbers.fit().renewed() : 1);
+        String verdict = share < numbers.fit().gaps() ? "gaps" : share > most ? "outgrows" : "fills";
+        return new BoxFit(
+                verdict.equals("fills"),
+                verdict,
+                Statement.of("planting.fit")
+                        .with("verdict", Value.choice(verdict))
+                        .with("width", Value.reach(width))
+                        .with("place", Value.reach(option.spacing().inRow())));
+    }
+
+    /** The price at which the present value comes to something; money is straight in it. */
+    private OptionalDouble priceFor(PlantingRequest.Planting option, OptionYears sums, double wanted) {
+        double plain = npv(sums, OptionYears.AS_ASSUMED);
+        double doubled = npv(sums, new Scenario(2, 1, 1, 1, 0, new double[0]));
+        double each = (doubled - plain) / option.pricePerKg();
+        return each <= 0 ? OptionalDouble.empty() : OptionalDouble.of(option.pricePerKg() + (wanted - plain) / each);
+    }
+
+    private List<ToWin> toWin(PlantingRequest.Planting option, OptionYears sums, double best) {
+        List<ToWin> needs = new ArrayList<>();
+        priceFor(option, sums, best).ifPresent(price -> needs.add(new ToWin("price", price, "perKg")));
+        double plain = npv(sums, OptionYears.AS_ASSUMED);
+        double more = npv(sums, new Scenario(1, 2, 1, 1, 0, new double[0])) - plain;
+        if (more > 0) {
+            needs.add(new ToWin("yield", 1 + (best - plain) / more, "factor"));
+        }
+        double capital = sums.capital().all();
+        if (best - plain < capital) {
+            needs.add(new ToWin("capital", capital - (best - plain), "perHa"));
+        }
+        return needs;
+    }
+
+    private List<Moved> sensitivity(PlantingRequest.Planting option, OptionYears sums) {
+        double by = numbers.sensitivity().share();
+        double[] none = new double[0];
+        List<Moved> all = new ArrayList<>();
+        all.add(moved("price", option.pricePerKg(), by, sums, one -> new Scenario(one, 1, 1, 1, 0, none)));
+        all.add(moved("yield", 1, by, sums, one -> new Scenario(1, one, 1, 1, 0, none)));
+        all.add(moved("wage", request.wagePerHour(), by, sums, one -> new Scenario(1, 1, one, 1, 0, none)));
+        all.add(moved("capital", sums.capital().all(), by, sums, one -> new Scenario(1, 1, 1, one, 0, none)));
+        double interest = numbers.sensitivity().interest();
+        CashFlow cash = sums.cash(OptionYears.AS_ASSUMED);
+        all.add(new Moved(
+                "interest",
+                request.interest() - interest,
+                request.interest() + interest,
+                cash.presentValue(request.interest() - interest),
+                cash.presentValue(request.interest() + interest)));
+        all.add(new Moved(
+                "delay", 0, 1, npv(sums, OptionYears.AS_ASSUMED), npv(sums, new Scenario(1, 1, 1, 1, 1, none))));
+        all.sort(Comparator.comparingDouble((Moved one) -> -Math.abs(one.npvHigh() - one.npvLow())));
+        return all;
+    }
+
+    private Moved moved(String what, double value, double by, OptionYears sums, DoubleFunction<Scenario> scenario) {
+        return new Moved(
+                what,
+                value * (1 - by),
+                value * (1 + by),
+                npv(sums, scenario.apply(1 - by)),
+                npv(sums, scenario.apply(1 + by)));
+    }
+
+    /** Present values of futures in which price, yield, wage and the years differ by chance, the same for a seed. */
+    private Ranges ranges(OptionYears sums) {
+        PlantingParameters.Draws draws = numbers.draws();
+        SplittableRandom random = new SplittableRandom(request.seed());
+        double[] values = new double[draws.count()];
+        for (int i = 0; i < values.length; i++) {
+            double[] yearly = new double[request.horizonY() + 1];
+            for (int year = 0; year < yearly.length; year++) {
+                yearly[year] = factor(draws.yearly(), random);
+            }
+            values[i] = npv(
+                    sums,
+                    new Scenario(
+                            factor(draws.price(), random),
+                            factor(draws.yield(), random),
+                            factor(draws.wage(), random),
+                            1,
+                            random.nextDouble() < draws.delayedShare() ? 1 : 0,
+                            yearly));
+        }
+        Arrays.sort(values);
+        return new Ranges(
+                values[values.length / 10], values[values.length / 2], values[values.length - 1 - values.length / 10]);
+    }
+
+    /** A factor about one that is never negative: the logarithm is normal, its mean is one. */
+    private static double factor(double deviation, SplittableRandom random) {
+        double normal = Math.sqrt(-2 * Math.log(1 - random.nextDouble())) * Math.cos(2 * Math.PI * random.nextDouble());
+        return Math.exp(deviation * normal - deviation * deviation / 2);
+    }
+
+    /** Hours of a full year: pruning in three winter months, the rest by what the kind's year asks for. */
+    private double[] hoursByMonth(PlantingRequest.Planting option, List<OptionYears.Year> years) {
+        double[] months = new double[MONTHS];
+        OptionYears.Year full = years.get(Math.min(
+                years.size() - 1, knowledge.system(option.system()).shape().fullAtLeaf() + 1));
+        double pruning = full.pruningHours().all();
+        for (int month = 0; month < 3; month++) {
+            months[month] += pruning / 3;
+        }
+        double wage = request.wagePerHour();
+        months[4] += full.costs().training() / wage / 2;
+        months[5] += full.costs().training() / wage / 2 + full.costs().thinning() / wage;
+        double picking = full.costs().picking() / wage;
+        int harvest = harvestMonth(knowledge.species(option.species()));
+        months[harvest] += 0.7 * picking;
+        months[(harvest + MONTHS - 1) % MONTHS] += 0.3 * picking;
+        if (request.site().latitudeDeg() < 0) {
+            double[] south = new double[MONTHS];
+            for (int month = 0; month < MONTHS; month++) {
+                south[(int) (month + SOUTHERN_MONTHS) % MONTHS] = months[month];
+            }
+            return south;
+        }
+        return months;
+    }
+
+    /** The month, from 0, in which most of a kind is picked at a northern place of middling climate. */
+    private static int harvestMonth(Species species) {
+        double bloomDay = 78 + 0.215 * species.season().bloomDd();
+        double day = bloomDay + 0.9 * species.season().harvestAfterBloomDays();
+        return (int) Math.min(11, Math.max(0, Math.floor(day / 30.5)));
+    }
+
+    private List<Statement> risks(
+            PlantingRequest.Planting option, BoxFit fit, List<OptionYears.Year> years, Integer payback) {
+        TrainingSystem system = knowledge.system(option.system());
+        List<Statement> risks = new ArrayList<>();
+        boolean thin = option.rootstockClass().contains("dwarfing")
+                && !option.rootstockClass().startsWith("semi");
+        if (thin) {
+            risks.add(Statement.of("planting.risk.thin-trunks"));
+            risks.add(Statement.of("planting.risk.water"));
+        }
+        if (system.cost().equals("high")) {
+            risks.add(Statement.of("planting.risk.missed-year"));
+        }
+        if (years.stream().anyMatch(year -> year.hours().ladder() > 0)) {
+            risks.add(Statement.of("planting.risk.ladders"));
+        }
+        if (!fit.fills()) {
+            risks.add(Statement.of("planting.risk.fit").with("verdict", Value.choice(fit.verdict())));
+        }
+        int first = years.stream()
+                .filter(year -> year.yieldKg() > 0)
+                .mapToInt(OptionYears.Year::year)
+                .findFirst()
+                .orElse(0);
+        if (first > 4) {
+            risks.add(Statement.of("planting.risk.late").with("year", Value.count(first)));
+        }
+        Integer life = option.cultivarLifeY();
+        if (payback == null) {
+            risks.add(Statement.of("planting.risk.never-pays").with("years", Value.count(request.horizonY())));
+        } else if (life != null && payback > 0.6 * life) {
+            risks.add(Statement.of("planting.risk.life")
+                    .with("payback", Value.count(payback))
+                    .with("life", Value.count(life)));
+        }
+        return risks;
+    }
+}

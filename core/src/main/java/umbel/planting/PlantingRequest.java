@@ -1,0 +1,56 @@
+package umbel.planting;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Options for a planting on one piece of land, as they are sent to {@code POST /api/plantings/compare}. Everything but the options
+ * has a default.
+ *
+ * @param horizonY years to look ahead
+ * @param interest a year, as a share
+ * @param currency only told back
+ */
+public record PlantingRequest(
+        Land site,
+        @JsonProperty("horizon_y") Integer horizonY,
+        Double interest,
+        @JsonProperty("wage_perHour") Double wagePerHour,
+        String currency,
+        List<Planting> options,
+        Long seed) {
+
+    /**
+     * The land.
+     *
+     * @param latitudeDeg degrees, south negative
+     * @param headlandM left free at both ends of the rows, metres
+     */
+    public record Land(
+            @JsonProperty("latitude_deg") Double latitudeDeg,
+            @JsonProperty("area_ha") Double areaHa,
+            @JsonProperty("headland_m") Double headlandM) {}
+
+    /** Distances between trees and rows, metres. */
+    public record Distances(Double inRow, Double betweenRows) {}
+
+    /**
+     * One way to plant it.
+     *
+     * @param priceTrend change of the price a year, as a share
+     * @param cultivarLifeY years until it is replanted; null for longer than is looked ahead
+     * @param costs assumptions set otherwise, by the names that the answer lists under {@code assumed}
+     */
+    public record Planting(
+            String name,
+            String species,
+            String system,
+            String rootstockClass,
+            String vigour,
+            @JsonProperty("spacing_m") Distances spacing,
+            @JsonProperty("price_perKg") Double pricePerKg,
+            Double priceTrend,
+            @JsonProperty("cultivarLife_y") Integer cultivarLifeY,
+            Map<String, Double> costs) {}
+}
