@@ -8,6 +8,7 @@ import { askAgain } from './api/problem';
 import { App } from './App';
 import { BlockPage } from './block/BlockPage';
 import { FieldHome } from './field/FieldHome';
+import { PlantingsPage } from './planting/PlantingsPage';
 import { InstructionPage } from './instruction/InstructionPage';
 import { FieldBlockPage } from './field/FieldBlockPage';
 import { FieldTreePage } from './field/FieldTreePage';
@@ -58,6 +59,7 @@ const router = createBrowserRouter([
       { path: 'plants/:id', element: <PlantPage /> },
       { path: 'plants/:id/survey', element: <SurveyPage /> },
       { path: 'plants/:id/record', element: <PlantRecordPage /> },
+      { path: 'plantings', element: <PlantingsPage /> },
       { path: 'blocks/:id', element: <BlockPage /> },
       { path: 'blocks/:id/instruction', element: <InstructionPage /> },
       { path: 'season', element: <SeasonPage /> },

@@ -1,11 +1,12 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, type CountSurvey, type TreePlace } from '../api/client';
 import { Problem } from '../api/problem';
 import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
+import { useSettled } from '../ui/useSettled';
 import { BushForm } from './BushForm';
 import { ChoiceField, NumberField } from './CountFields';
 import { without } from './countForm';
@@ -90,7 +91,7 @@ function Counting({ place, before }: { place: TreePlace; before: CountSurvey | u
     setEarlier(earlier.slice(0, -1));
     keep(last);
   };
-  const settled = useSettled(survey);
+  const settled = useSettled(survey, LOOK_AFTER_MS);
   const looked = useQuery({
     queryKey: ['count-preview', settled],
     queryFn: () => answer(api.POST('/api/plants/preview', { body: settled })),
@@ -238,18 +239,4 @@ function Counting({ place, before }: { place: TreePlace; before: CountSurvey | u
       </aside>
     </div>
   );
-}
-
-/** A value that stood still for a moment. */
-function useSettled<T>(value: T): T {
-  const [settled, setSettled] = useState(value);
-  useEffect(() => {
-    const wait = setTimeout(() => {
-      setSettled(value);
-    }, LOOK_AFTER_MS);
-    return () => {
-      clearTimeout(wait);
-    };
-  }, [value]);
-  return settled;
 }

@@ -34,6 +34,8 @@ class AccessibilityTest {
         "/trees/13/record, Its history, light",
         "/trees/17/walk, 7 limbs, light/dark",
         "/blocks/3, The block as a whole, light/dark",
+        "/blocks/2/instruction, Which trees to survey, light",
+        "/plantings, Present value, light/dark",
         "/compare, In shade, light",
         "/guide, What to look for, light",
         "/guide?tab=schools, Intensive wall, dark",

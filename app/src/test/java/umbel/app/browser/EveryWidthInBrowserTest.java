@@ -46,6 +46,8 @@ class EveryWidthInBrowserTest {
                 "/season/crew",
                 "/due",
                 "/compare",
+                "/plantings",
+                "/blocks/2/instruction",
                 "/guide",
                 "/accounts",
                 "/field",

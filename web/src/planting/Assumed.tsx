@@ -1,0 +1,39 @@
+import type { PlantingOption } from '../api/client';
+import { NumberField } from '../plant/CountFields';
+import { useSay } from '../text/say';
+import type { Planting } from './request';
+
+/** Every figure an option is reckoned with, to be set otherwise. */
+export function Assumed({
+  result,
+  option,
+  set,
+}: {
+  result: PlantingOption;
+  option: Planting;
+  set: (part: Partial<Planting>) => void;
+}) {
+  const say = useSay();
+  return (
+    <details className="mt-4 text-[14px]">
+      <summary className="min-h-9 content-center font-semibold">
+        {say('plantings.assumed-for', { name: result.name })}
+      </summary>
+      <p className="text-muted">{say('plantings.assumed-note')}</p>
+      <div className="mt-1 flex flex-wrap gap-3">
+        {result.assumed.map((one) => (
+          <span key={one.name} className={one.from === 'yours' ? 'font-semibold' : ''}>
+            <NumberField
+              name={`${one.name} (${one.unit})`}
+              value={option.costs?.[one.name] ?? one.value}
+              set={(value) => {
+                const others = Object.entries(option.costs ?? {}).filter(([name]) => name !== one.name);
+                set({ costs: Object.fromEntries(value == null ? others : [...others, [one.name, value]]) });
+              }}
+            />
+          </span>
+        ))}
+      </div>
+    </details>
+  );
+}

@@ -1,0 +1,284 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { answer, api, type PlantingOption, type PlantingRequest } from '../api/client';
+import { Problem } from '../api/problem';
+import { NumberField } from '../plant/CountFields';
+import { locale } from '../text/language';
+import { useSay } from '../text/say';
+import { Button } from '../ui/Button';
+import { Failed } from '../ui/States';
+import { useSettled } from '../ui/useSettled';
+import { percent } from '../ui/words';
+import { Assumed } from './Assumed';
+import { Lines } from './Lines';
+import { Moved } from './Moved';
+import { OptionForm } from './OptionForm';
+import { FIRST, fromAddress, LEAST_OPTIONS, MOST_OPTIONS, withCopy, withOption } from './request';
+
+const ASK_AFTER_MS = 300;
+const MOST_TYPED = 4;
+
+/** Which trees to plant, in which system, and what it comes to: options side by side; the address holds them all. */
+export function PlantingsPage() {
+  const say = useSay();
+  const [search, setSearch] = useSearchParams();
+  const [request, setRequest] = useState<PlantingRequest>(() => fromAddress(search.get('p')) ?? FIRST);
+  const settled = useSettled(request, ASK_AFTER_MS);
+  const compared = useQuery({
+    queryKey: ['plantings', settled],
+    queryFn: () => answer(api.POST('/api/plantings/compare', { body: settled })),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    retry: false,
+  });
+  const set = (next: PlantingRequest) => {
+    setRequest(next);
+    setSearch({ p: JSON.stringify(next) }, { replace: true });
+  };
+  const options = request.options ?? [];
+  const results = compared.data?.options ?? [];
+  const problem = compared.error instanceof Problem ? compared.error : null;
+  const site = request.site ?? {};
+  return (
+    <div className="mx-auto grid max-w-[1240px] grid-cols-[340px_minmax(0,1fr)] gap-8 px-6 py-6 max-lg:grid-cols-1 max-sm:px-4">
+      <div>
+        <h1 className="text-[26px] font-bold">{say('plantings.title')}</h1>
+        <p className="text-[14px] text-muted">{say('plantings.what-it-does')}</p>
+        <div className="mt-3 flex flex-wrap gap-2">
+          {(
+            [
+              ['latitude_deg', say('plantings.latitude')],
+              ['area_ha', say('plantings.area')],
+              ['headland_m', say('plantings.headland')],
+            ] as const
+          ).map(([key, name]) => (
+            <NumberField
+              key={key}
+              name={name}
+              width="w-16"
+              value={site[key]}
+              set={(value) => {
+                set({ ...request, site: { ...site, [key]: value } });
+              }}
+            />
+          ))}
+          <NumberField
+            name={say('plantings.years')}
+            width="w-16"
+            value={request.horizon_y}
+            set={(horizon_y) => {
+              set({ ...request, horizon_y });
+            }}
+          />
+          <NumberField
+            name={say('plantings.interest-percent')}
+            width="w-16"
+            value={request.interest == null ? undefined : Math.round(1000 * request.interest) / 10}
+            set={(rate) => {
+              set({ ...request, interest: rate == null ? undefined : rate / 100 });
+            }}
+          />
+          <NumberField
+            name={say('plantings.wage-an-hour')}
+            width="w-16"
+            value={request.wage_perHour}
+            set={(wage_perHour) => {
+              set({ ...request, wage_perHour });
+            }}
+          />
+          <label className="flex flex-col gap-0.5 text-[13px] text-muted">
+            {say('plantings.currency')}
+            <input
+              value={request.currency ?? ''}
+              maxLength={MOST_TYPED}
+              onChange={(event) => {
+                set({ ...request, currency: event.target.value });
+              }}
+              className="min-h-10 w-16 rounded-md border border-muted/50 bg-paper px-2 text-[15px] text-ink"
+            />
+          </label>
+        </div>
+        {options.map((option, i) => (
+          <OptionForm
+            key={option.name ?? i}
+            option={option}
+            set={(part) => {
+              set(withOption(request, i, part));
+            }}
+            copy={
+              options.length < MOST_OPTIONS
+                ? () => {
+                    set(withCopy(request, i));
+                  }
+                : undefined
+            }
+            drop={
+              options.length > LEAST_OPTIONS
+                ? () => {
+                    set({ ...request, options: options.filter((_, at) => at !== i) });
+                  }
+                : undefined
+            }
+          />
+        ))}
+        <div className="mt-4">
+          <Button
+            weight="quiet"
+            onClick={() => {
+              set(FIRST);
+            }}
+          >
+            {say('plantings.start-over')}
+          </Button>
+        </div>
+      </div>
+      <div className="min-w-0" aria-busy={compared.isFetching}>
+        {compared.isPending && (
+          <p role="status" className="text-muted">
+            {say('plantings.growing')}
+          </p>
+        )}
+        {problem && problem.errors.length > 0 ? (
+          <ul role="alert" className="border-l-4 border-lichen bg-lichen-wash px-3 py-2 text-[14px]">
+            {problem.errors.map((one) => (
+              <li key={one.field + one.message}>
+                <b>{one.field}</b> {one.message}
+              </li>
+            ))}
+          </ul>
+        ) : (
+          compared.isError && <Failed error={compared.error} retry={() => void compared.refetch()} />
+        )}
+        {results.length > 0 && (
+          <>
+            <div className="grid grid-cols-2 gap-6 max-xl:grid-cols-1">
+              <Lines
+                title={say('plantings.money-so-far', { currency: compared.data?.currency ?? '' })}
+                lines={results.map((one) => ({
+                  name: one.name,
+                  values: one.years.map((year) => year.cumulative),
+                }))}
+              />
+              <Lines
+                title={say('plantings.tonnes')}
+                lines={results.map((one) => ({
+                  name: one.name,
+                  values: one.years.map((year) => year.yield_kgPerHa / 1000),
+                }))}
+              />
+            </div>
+            <Figures results={results} />
+            <div className="mt-6 grid grid-cols-2 gap-6 max-xl:grid-cols-1">
+              {results.map((one) => (
+                <Moved key={one.name} option={one} />
+              ))}
+            </div>
+            {results.map((one, i) => {
+              const option = options[i];
+              return (
+                option && (
+                  <Assumed
+                    key={one.name}
+                    result={one}
+                    option={option}
+                    set={(part) => {
+                      set(withOption(request, i, part));
+                    }}
+                  />
+                )
+              );
+            })}
+          </>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** The figures of all options, an option a column. */
+function Figures({ results }: { results: PlantingOption[] }) {
+  const say = useSay();
+  const money = (value: number) => Math.round(value).toLocaleString(locale());
+  const best = Math.max(...results.map((one) => one.npv));
+  const full = (one: PlantingOption) => one.years.at(-1);
+  const rows: [string, (one: PlantingOption) => string][] = [
+    [say('plantings.trees-a-ha'), (one) => money(one.treesPerHa)],
+    [say('plantings.capital'), (one) => money(one.capital.total)],
+    [
+      say('plantings.first-crop'),
+      (one) => `${one.years.find((year) => year.yield_kgPerHa > 0)?.year ?? '–'}`,
+    ],
+    [say('plantings.hours-last'), (one) => money(hoursOf(full(one)))],
+    [say('plantings.paid-back'), (one) => `${one.paybackYear ?? '–'}`],
+    [say('plantings.value'), (one) => money(one.npv)],
+    [
+      say('plantings.in-eight-of-ten'),
+      (one) => say('instruction.range', { low: money(one.ranges.p10), high: money(one.ranges.p90) }),
+    ],
+    [say('plantings.return'), (one) => (one.irr == null ? '–' : percent(one.irr))],
+    [
+      say('plantings.break-even'),
+      (one) => (one.breakEvenPrice_perKg == null ? '–' : one.breakEvenPrice_perKg.toFixed(2)),
+    ],
+    [say('plantings.to-win'), (one) => (one.toWin.length === 0 ? '–' : toWin(one))],
+  ];
+  function toWin(one: PlantingOption) {
+    return one.toWin
+      .map((need) =>
+        need.what === 'price'
+          ? say('plantings.win-price', { price: need.value.toFixed(2) })
+          : need.what === 'yield'
+            ? say('plantings.win-yield', { factor: need.value.toFixed(2) })
+            : say('plantings.win-capital', { capital: money(need.value) }),
+      )
+      .join('; ');
+  }
+  return (
+    <div className="mt-4 overflow-x-auto">
+      <table className="w-full text-[14.5px]">
+        <caption className="text-left text-[13px] text-muted">{say('plantings.a-hectare')}</caption>
+        <thead>
+          <tr className="border-b-2 border-ink">
+            <td />
+            {results.map((one) => (
+              <th key={one.name} className="px-2 text-right font-display text-[18px]">
+                {one.npv === best ? '★ ' : ''}
+                {one.name}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(([name, tell]) => (
+            <tr key={name} className="border-b border-line align-top">
+              <th className="py-1 pr-2 text-left font-normal text-muted">{name}</th>
+              {results.map((one) => (
+                <td key={one.name} className="px-2 py-1 text-right font-semibold">
+                  {tell(one)}
+                </td>
+              ))}
+            </tr>
+          ))}
+          <tr className="align-top">
+            <th className="py-1 pr-2 text-left font-normal text-muted">{say('plantings.risks')}</th>
+            {results.map((one) => (
+              <td key={one.name} className="px-2 py-1 text-[13.5px]">
+                <p>{one.boxFit.why}</p>
+                <ul className="list-disc pl-4">
+                  {one.risks.map((risk) => (
+                    <li key={risk.code}>{risk.text}</li>
+                  ))}
+                </ul>
+              </td>
+            ))}
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function hoursOf(year: PlantingOption['years'][number] | undefined): number {
+  return year ? year.hours.ground + year.hours.ladder + year.hours.platform : 0;
+}
