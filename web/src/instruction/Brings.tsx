@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { Instruction } from '../api/client';
 import { locale } from '../text/language';
 import { useSay } from '../text/say';
-import { minutes, percent } from '../ui/words';
+import { percent } from '../ui/words';
 
 const UNLIKE = 0.6;
 
@@ -31,9 +31,9 @@ export function Brings({ instruction, all }: { instruction: Instruction; all: nu
       )}
       <dl className="mt-3 grid grid-cols-[1fr_auto] gap-x-4 gap-y-1 text-[14.5px]">
         <Fact name={say('instruction.a-tree')}>
-          {say('instruction.range', {
-            low: minutes(instruction.minutes.low),
-            high: minutes(instruction.minutes.high),
+          {say('instruction.minutes', {
+            low: tenths(instruction.minutes.low),
+            high: tenths(instruction.minutes.high),
           })}
         </Fact>
         <Fact name={say('instruction.the-block')}>
@@ -42,7 +42,9 @@ export function Brings({ instruction, all }: { instruction: Instruction; all: nu
             high: hours(instruction.minutes.high),
           })}
         </Fact>
-        <Fact name={say('instruction.own-plans')}>{minutes(instruction.plannedMinutes)}</Fact>
+        <Fact name={say('instruction.own-plans')}>
+          {say('instruction.minutes-mean', { minutes: tenths(instruction.plannedMinutes) })}
+        </Fact>
         <Fact name={say('instruction.cuts')}>
           {say('instruction.range', {
             low: Math.round(instruction.cuts.low),
@@ -110,4 +112,8 @@ function Fact({ name, children }: { name: string; children: ReactNode }) {
       <dd className="text-right font-semibold">{children}</dd>
     </>
   );
+}
+
+function tenths(count: number): string {
+  return count.toLocaleString(locale(), { minimumFractionDigits: 1, maximumFractionDigits: 1 });
 }

@@ -5,6 +5,7 @@ import { answer, api, type PlantPage } from '../api/client';
 import { keyOf } from '../api/marks';
 import { useMayChange } from '../people/who';
 import { say, useSay } from '../text/say';
+import { ExportLinks } from '../tree/ExportLinks';
 import { SaveNote, SaveTrouble } from '../tree/SaveNote';
 import { SuggestionList } from '../tree/SuggestionList';
 import { useDeciding } from '../tree/useDeciding';
@@ -241,23 +242,14 @@ export function PlantDesk({ id, page }: { id: number; page: PlantPage }) {
                   {one.why}
                 </p>
               ))}
-              <p className="px-5 py-3 text-[13.5px] text-muted">
-                {say('plant-desk.export-as')}{' '}
-                {(
-                  [
-                    ['survey.csv', say('tree-desk.a-table')],
-                    ['drawing.svg', say('tree-desk.a-drawing')],
-                  ] as const
-                ).map(([file, words]) => (
-                  <a
-                    key={file}
-                    href={`/api/trees/${id}/${file}`}
-                    className="mr-3 font-semibold text-ink underline underline-offset-4"
-                  >
-                    {words}
-                  </a>
-                ))}
-              </p>
+              <ExportLinks
+                id={id}
+                title={say('plant-desk.export-as')}
+                files={[
+                  ['survey.csv', say('tree-desk.a-table')],
+                  ['drawing.svg', say('tree-desk.a-drawing')],
+                ]}
+              />
             </>
           )}
         </div>

@@ -1,10 +1,10 @@
 import { locale } from '../text/language';
 import { ticks } from './request';
 
-const WIDTH = 560;
-const HEIGHT = 230;
-const LEFT = 62;
-const RIGHT = 34;
+const WIDTH = 420;
+const HEIGHT = 200;
+const LEFT = 48;
+const RIGHT = 26;
 const TOP = 12;
 const BOTTOM = 26;
 const DASHES = ['', '7 4', '2 3', '10 3 2 3', '4 2', '1 4'];
@@ -37,13 +37,13 @@ export function Lines({
               className={mark === 0 ? 'stroke-ink' : 'stroke-line'}
               strokeWidth={mark === 0 ? 1.2 : 1}
             />
-            <text x={LEFT - 6} y={y(mark) + 4} textAnchor="end" className="fill-muted text-[11px]">
+            <text x={LEFT - 6} y={y(mark) + 4} textAnchor="end" className="fill-muted text-[12px]">
               {mark.toLocaleString(locale(), { notation: 'compact' })}
             </text>
           </g>
         ))}
         {ticks(0, years, 6).map((year) => (
-          <text key={year} x={x(year)} y={HEIGHT - 8} textAnchor="middle" className="fill-muted text-[11px]">
+          <text key={year} x={x(year)} y={HEIGHT - 8} textAnchor="middle" className="fill-muted text-[12px]">
             {year}
           </text>
         ))}

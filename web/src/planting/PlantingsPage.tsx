@@ -9,7 +9,6 @@ import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
 import { Failed } from '../ui/States';
 import { useSettled } from '../ui/useSettled';
-import { percent } from '../ui/words';
 import { Assumed } from './Assumed';
 import { Lines } from './Lines';
 import { Moved } from './Moved';
@@ -216,7 +215,7 @@ function Figures({ results }: { results: PlantingOption[] }) {
       say('plantings.in-eight-of-ten'),
       (one) => say('instruction.range', { low: money(one.ranges.p10), high: money(one.ranges.p90) }),
     ],
-    [say('plantings.return'), (one) => (one.irr == null ? '–' : percent(one.irr))],
+    [say('plantings.return'), (one) => (one.irr == null ? '–' : rate(one.irr))],
     [
       say('plantings.break-even'),
       (one) => (one.breakEvenPrice_perKg == null ? '–' : one.breakEvenPrice_perKg.toFixed(2)),
@@ -252,7 +251,7 @@ function Figures({ results }: { results: PlantingOption[] }) {
         <tbody>
           {rows.map(([name, tell]) => (
             <tr key={name} className="border-b border-line align-top">
-              <th className="py-1 pr-2 text-left font-normal text-muted">{name}</th>
+              <th className="w-[170px] py-1 pr-2 text-left font-normal text-muted">{name}</th>
               {results.map((one) => (
                 <td key={one.name} className="px-2 py-1 text-right font-semibold">
                   {tell(one)}
@@ -261,7 +260,7 @@ function Figures({ results }: { results: PlantingOption[] }) {
             </tr>
           ))}
           <tr className="align-top">
-            <th className="py-1 pr-2 text-left font-normal text-muted">{say('plantings.risks')}</th>
+            <th className="w-[170px] py-1 pr-2 text-left font-normal text-muted">{say('plantings.risks')}</th>
             {results.map((one) => (
               <td key={one.name} className="px-2 py-1 text-[13.5px]">
                 <p>{one.boxFit.why}</p>
@@ -277,6 +276,15 @@ function Figures({ results }: { results: PlantingOption[] }) {
       </table>
     </div>
   );
+}
+
+/** A rate in percent with one figure behind the point. */
+function rate(share: number): string {
+  return (Math.round(1000 * share) / 1000 || 0).toLocaleString(locale(), {
+    style: 'percent',
+    minimumFractionDigits: 1,
+    maximumFractionDigits: 1,
+  });
 }
 
 function hoursOf(year: PlantingOption['years'][number] | undefined): number {

@@ -17,6 +17,7 @@ import { FindingsPanel } from './FindingsPanel';
 import { Gauges } from './Gauges';
 import { Layers, useLayers, type Shown } from './Layers';
 import { LimbPanel } from './LimbPanel';
+import { ExportLinks } from './ExportLinks';
 import { LimbsPanel } from './LimbsPanel';
 import { PlanPanel } from './PlanPanel';
 import { StageBar } from './StageBar';
@@ -412,24 +413,15 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
             </Tabs.Content>
             <Tabs.Content value="limbs" className="min-h-0 flex-1 overflow-auto">
               <LimbsPanel limbs={page.limbs} going={going} onPoint={setPointed} onSelect={select} />
-              <p className="px-5 py-3 text-[13.5px] text-muted">
-                {say('tree-desk.export-this-tree-as')}{' '}
-                {(
-                  [
-                    ['survey.csv', say('tree-desk.a-table')],
-                    ['drawing.svg', say('tree-desk.a-drawing')],
-                    ['tree.gltf', say('tree-desk.a-solid')],
-                  ] as const
-                ).map(([file, words]) => (
-                  <a
-                    key={file}
-                    href={`/api/trees/${id}/${file}`}
-                    className="mr-3 font-semibold text-ink underline underline-offset-4"
-                  >
-                    {words}
-                  </a>
-                ))}
-              </p>
+              <ExportLinks
+                id={id}
+                title={say('tree-desk.export-this-tree-as')}
+                files={[
+                  ['survey.csv', say('tree-desk.a-table')],
+                  ['drawing.svg', say('tree-desk.a-drawing')],
+                  ['tree.gltf', say('tree-desk.a-solid')],
+                ]}
+              />
               {mayChange && <TreeSetup id={id} />}
             </Tabs.Content>
           </Tabs.Root>

@@ -266,7 +266,7 @@ public class SeasonService {
                     told.systemName(),
                     calendar,
                     calendar.between(from, to),
-                    hours(block, usualMinutes(block, told), done, marked.getOrDefault(block.id(), Map.of()), count),
+                    hours(block, told.minutesAPlant(), done, marked.getOrDefault(block.id(), Map.of()), count),
                     done,
                     count > 0));
         }
@@ -289,22 +289,24 @@ public class SeasonService {
         return waiting;
     }
 
-    /** As the block's instruction takes, where it is worked by one; else as is usual in its system. */
-    private Map<WorkKind, Double> usualMinutes(Block block, BlockFacts.Facts facts) {
-        Map<WorkKind, Double> instructed = instructions.minutesATree(block.id());
-        return instructed.isEmpty() ? facts.minutesAPlant() : instructed;
-    }
-
-    /** Hours left: the marked trees as counted, the others as the marked ones or, with none marked, as the block's instruction or its system has it. */
+    /**
+     * Hours left: marked trees as counted; the others as the block's instruction takes where it is worked by one, else as the marked
+     * ones, or with none marked as is usual in the system.
+     */
     private Map<WorkKind, Double> hours(
             Block block, Map<WorkKind, Double> usual, int done, Map<WorkKind, Double> marked, int markedTrees) {
+        Map<WorkKind, Double> instructed = instructions.minutesATree(block.id());
         int left = Math.max(0, block.treeCount() - done);
+        int unmarked = Math.max(0, left - markedTrees);
         Map<WorkKind, Double> hours = new EnumMap<>(WorkKind.class);
-        if (markedTrees > 0) {
+        if (!instructed.isEmpty()) {
+            instructed.forEach((kind, minutes) -> hours.merge(kind, minutes * unmarked / 60, Double::sum));
+            marked.forEach((kind, minutes) -> hours.merge(kind, minutes / 60, Double::sum));
+        } else if (markedTrees > 0) {
             marked.forEach((kind, minutes) -> hours.put(kind, minutes / markedTrees * left / 60));
-            return hours;
+        } else {
+            usual.forEach((kind, minutes) -> hours.put(kind, minutes * left / 60));
         }
-        usual.forEach((kind, minutes) -> hours.put(kind, minutes * left / 60));
         return hours;
     }
 
