@@ -251,7 +251,7 @@ function Figures({ results }: { results: PlantingOption[] }) {
         <tbody>
           {rows.map(([name, tell]) => (
             <tr key={name} className="border-b border-line align-top">
-              <th className="w-[170px] py-1 pr-2 text-left font-normal text-muted">{name}</th>
+              <th className="w-[170px] max-sm:w-[92px] py-1 pr-2 text-left font-normal text-muted">{name}</th>
               {results.map((one) => (
                 <td key={one.name} className="px-2 py-1 text-right font-semibold">
                   {tell(one)}
@@ -260,7 +260,9 @@ function Figures({ results }: { results: PlantingOption[] }) {
             </tr>
           ))}
           <tr className="align-top">
-            <th className="w-[170px] py-1 pr-2 text-left font-normal text-muted">{say('plantings.risks')}</th>
+            <th className="w-[170px] max-sm:w-[92px] py-1 pr-2 text-left font-normal text-muted">
+              {say('plantings.risks')}
+            </th>
             {results.map((one) => (
               <td key={one.name} className="px-2 py-1 text-[13.5px]">
                 <p>{one.boxFit.why}</p>

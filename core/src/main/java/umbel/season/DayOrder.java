@@ -36,6 +36,11 @@ public final class DayOrder {
             int daysLeft,
             LocalDate windowEnd) {
 
+        /** Whether its kind has better days of its own to come. */
+        boolean isBeforeItsDays() {
+            return advice.reasons().stream().anyMatch(reason -> reason.rule().equals(SeasonCalendar.OTHER_DAYS));
+        }
+
         /** Share of the remaining days that its own work would take with so many hours a day. */
         double pressure(double hoursADay) {
             return daysLeft == 0 ? 0 : hours / (daysLeft * hoursADay);
@@ -81,6 +86,7 @@ public final class DayOrder {
     private static Comparator<Waiting> order(double hoursADay) {
         return Comparator.comparing((Waiting one) -> one.pressure(hoursADay) > PRESSED)
                 .thenComparing(one -> one.advice().verdict())
+                .thenComparing(one -> !one.isBeforeItsDays())
                 .thenComparing(one -> one.block().traits().bloomRank())
                 .thenComparing(one -> one.block().leaf())
                 .reversed();
@@ -109,6 +115,9 @@ public final class DayOrder {
         }
         if (first.advice().verdict() != other.advice().verdict()) {
             return "suits";
+        }
+        if (!first.isBeforeItsDays() && other.isBeforeItsDays()) {
+            return "waits";
         }
         int rank = first.block().traits().bloomRank() - other.block().traits().bloomRank();
         if (rank != 0) {

@@ -21,6 +21,9 @@ import umbel.text.Value;
  */
 public final class SeasonCalendar {
 
+    /** The reason of a dormant day on which a kind may be cut, though it has better ones. */
+    static final String OTHER_DAYS = "days";
+
     private final SeasonBlock block;
     private final Parameters parameters;
     private final Weather weather;
@@ -268,7 +271,7 @@ public final class SeasonCalendar {
             judged.atMost(
                     Verdict.ALLOWED,
                     new Reason(
-                            "days",
+                            OTHER_DAYS,
                             Statement.of("season.main-days")
                                     .with("from", new Value.DayOfYear(days.from()))
                                     .with("to", new Value.DayOfYear(days.to()))));

@@ -84,4 +84,30 @@ class DayOrderTest {
         assertThat(order.get(0).go()).isFalse();
         assertThat(Speech.english().say(order.get(0).why())).isEqualTo("Its work is done.");
     }
+
+    /** A vine blooms last and would come first, but it has better days to come. */
+    @Test
+    void whatHasBetterDaysOfItsOwnWaitsForWhatHasNone() {
+        Knowledge known = Knowledge.shipped();
+        DayOrder.Waiting apple = waiting("apple", 8, Verdict.ALLOWED, 10, 60);
+        DayOrder.Waiting vine = new DayOrder.Waiting(
+                2,
+                "vines",
+                new SeasonBlock(SeasonTraits.of(known.counted("grape"), 47, 400), 9, Set.of(), true, null, 47),
+                new DayAdvice(
+                        TOMORROW,
+                        "dormant",
+                        Verdict.ALLOWED,
+                        List.of(new Reason(SeasonCalendar.OTHER_DAYS, Statement.of("season.done"))),
+                        true,
+                        true,
+                        null),
+                10,
+                60,
+                TOMORROW.plusDays(90));
+        List<DayOrder.Placed> placed = DayOrder.of(List.of(vine, apple), 8);
+        assertThat(placed.get(0).waiting()).isEqualTo(apple);
+        assertThat(placed.get(1).go()).isFalse();
+        assertThat(Speech.english().say(placed.get(1).why())).contains("better days to come");
+    }
 }
