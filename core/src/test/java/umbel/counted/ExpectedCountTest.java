@@ -3,8 +3,12 @@ package umbel.counted;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import umbel.growth.Comparison;
 
 class ExpectedCountTest {
@@ -95,5 +99,38 @@ class ExpectedCountTest {
         assertThat(canes.foretold().middle()).isEqualTo(foretold);
         assertThat(canes.foretold().low()).isEqualTo(0.7 * foretold);
         assertThat(comparison.measures().get(1).found()).isEqualTo(3.5);
+    }
+
+    /** Which canes go first, of an even bush that loses three every winter, carried forward count by count. */
+    private static double cropOfTenYears(String kind, Comparator<CountSurvey.BushCane> first) {
+        CountSurvey bush = Counts.bush(kind, 10, 3, 3, 3, 2, 2, 1, 1);
+        double crop = 0;
+        for (int year = 0; year < 10; year++) {
+            Counted plant = Counts.read(bush);
+            List<CountOperation> winter = new ArrayList<>();
+            int left = 3;
+            for (CountSurvey.BushCane cane : bush.canes().stream().sorted(first).toList()) {
+                int count = Math.min(left, cane.count() == null ? 1 : cane.count());
+                if (count > 0) {
+                    winter.add(CountOperation.remove(cane.id(), count));
+                    left -= count;
+                }
+            }
+            crop += plant.after(winter).seasons().get(0).crop();
+            bush = ExpectedCount.of(bush, plant, winter, true, TODAY.plusYears(year));
+        }
+        return crop;
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"blueberry", "currant-black", "currant-red", "gooseberry"})
+    void oldestFirstBearsMoreThanAtRandomAndThatMoreThanYoungestFirst(String kind) {
+        Comparator<CountSurvey.BushCane> youngest = Comparator.comparingDouble(CountSurvey.BushCane::ageY);
+        Comparator<CountSurvey.BushCane> random =
+                Comparator.comparingInt(cane -> (cane.id() + "x").hashCode() * 0x45d9f3b);
+        double byAge = cropOfTenYears(kind, youngest.reversed());
+        double byChance = cropOfTenYears(kind, random);
+        assertThat(byAge).isGreaterThan(byChance);
+        assertThat(byChance).isGreaterThan(cropOfTenYears(kind, youngest));
     }
 }

@@ -5,7 +5,6 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashSet;
@@ -29,28 +28,16 @@ import umbel.app.orchard.ScheduleInputChanged;
 import umbel.app.reader.Reader;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
-import umbel.app.survey.TreeReadings;
-import umbel.assess.Assessor;
 import umbel.assess.CrewText;
-import umbel.assess.Mark;
 import umbel.compute.Cancellation;
 import umbel.crew.WorkKind;
-import umbel.cut.Operation;
-import umbel.cut.OperationKind;
 import umbel.drawing.SentenceFigure;
 import umbel.format.FieldError;
-import umbel.instruction.BlockInstruction;
 import umbel.instruction.SampleDraw;
-import umbel.instruction.SampleTree;
 import umbel.instruction.Sentence;
 import umbel.instruction.WorkCheck;
 import umbel.knowledge.InstructionParameters;
 import umbel.knowledge.Knowledge;
-import umbel.plan.PlanRequest;
-import umbel.plan.Planner;
-import umbel.plan.Step;
-import umbel.plan.VisitWorth;
-import umbel.plant.SurveyedTree;
 import umbel.survey.InvalidSurvey;
 import umbel.text.Speech;
 import umbel.text.UnitSystem;
@@ -71,8 +58,7 @@ public class InstructionService {
     private final SurveyRepository surveys;
     private final InstructionRepository instructions;
     private final WorkCheckRepository checks;
-    private final TreeReadings readings;
-    private final Assessor assessor;
+    private final InstructionFinder finder;
     private final Knowledge knowledge;
     private final TransactionTemplate transactions;
     private final ApplicationEventPublisher events;
@@ -90,8 +76,7 @@ public class InstructionService {
             SurveyRepository surveys,
             InstructionRepository instructions,
             WorkCheckRepository checks,
-            TreeReadings readings,
-            Assessor assessor,
+            InstructionFinder finder,
             Knowledge knowledge,
             TransactionTemplate transactions,
             ApplicationEventPublisher events,
@@ -100,8 +85,7 @@ public class InstructionService {
         this.surveys = surveys;
         this.instructions = instructions;
         this.checks = checks;
-        this.readings = readings;
-        this.assessor = assessor;
+        this.finder = finder;
         this.knowledge = knowledge;
         this.transactions = transactions;
         this.events = events;
@@ -216,7 +200,8 @@ public class InstructionService {
         }
         search.state = "running";
         try {
-            InstructionDocument found = Cancellation.during(search.cancellation, () -> look(entries, search));
+            InstructionDocument found =
+                    Cancellation.during(search.cancellation, () -> finder.of(entries, () -> search.done++));
             transactions.executeWithoutResult(status ->
                     instructions.save(new InstructionEntry(block(blockId), LocalDate.now(clock), who, found)));
             search.state = "done";
@@ -227,95 +212,6 @@ public class InstructionService {
             search.trouble = e.getMessage() == null ? "" : e.getMessage();
             search.state = "failed";
         }
-    }
-
-    private InstructionDocument look(List<SurveyEntry> entries, Search search) {
-        List<SampleTree> sample = new ArrayList<>();
-        List<SurveyedTree> trees = new ArrayList<>();
-        for (SurveyEntry entry : entries) {
-            Cancellation.check();
-            SurveyedTree read = readings.of(entry);
-            PlanRequest wish = assessor.planRequest(read.request(), read.tree(), List.of(), Set.of());
-            List<Operation> planned =
-                    Planner.recommended(read.tree(), read.reading(), wish, Assessor.seed(read.request()))
-                            .workOf(0)
-                            .stream()
-                            .map(Step::operation)
-                            .toList();
-            sample.add(
-                    new SampleTree(entry.tree().label(), new VisitWorth(read.tree(), read.reading(), wish), planned));
-            trees.add(read);
-            search.done++;
-        }
-        return document(BlockInstruction.of(sample, knowledge.instruction()), sample, trees, entries);
-    }
-
-    private static InstructionDocument document(
-            BlockInstruction found, List<SampleTree> sample, List<SurveyedTree> trees, List<SurveyEntry> entries) {
-        List<InstructionDocument.SampledTree> told = new ArrayList<>();
-        Map<WorkKind, Double> minutes = new EnumMap<>(WorkKind.class);
-        List<InstructionDocument.Outcome> before = new ArrayList<>();
-        List<InstructionDocument.Outcome> after = new ArrayList<>();
-        List<InstructionDocument.Outcome> planned = new ArrayList<>();
-        long ties = 0;
-        for (int i = 0; i < trees.size(); i++) {
-            BlockInstruction.OnTree on = found.trees().get(i);
-            told.add(new InstructionDocument.SampledTree(
-                    entries.get(i).tree().id(),
-                    on.name(),
-                    Double.isNaN(on.share()) ? null : Double.valueOf(Units.round(on.share(), 3)),
-                    on.agrees(),
-                    on.otherwise(),
-                    Units.round(on.minutes(), 2)));
-            List<Mark> marks = on.operations().stream().map(Mark::of).toList();
-            trees.get(i).visit(marks).minutesByKind().forEach((kind, count) -> minutes.merge(kind, count, Double::sum));
-            ties += on.operations().stream()
-                    .filter(one -> one.kind() == OperationKind.BEND)
-                    .count();
-            before.add(outcome(trees.get(i), List.of()));
-            after.add(outcome(trees.get(i), marks));
-            planned.add(outcome(
-                    trees.get(i), sample.get(i).planned().stream().map(Mark::of).toList()));
-        }
-        Map<String, Double> byKind = new TreeMap<>();
-        minutes.forEach((kind, sum) -> byKind.put(kind.name(), sum / trees.size()));
-        return new InstructionDocument(
-                found.sentences().stream()
-                        .map(InstructionDocument.SaidSentence::of)
-                        .toList(),
-                Double.isNaN(found.share()) ? null : Double.valueOf(Units.round(found.share(), 3)),
-                found.agreeing(),
-                told,
-                found.minutes(),
-                found.cuts(),
-                found.plannedMinutes(),
-                found.enough(),
-                byKind,
-                (double) ties / trees.size(),
-                mean(before),
-                mean(after),
-                mean(planned));
-    }
-
-    private static InstructionDocument.Outcome outcome(SurveyedTree tree, List<Mark> marks) {
-        var totals = tree.totals(marks);
-        return new InstructionDocument.Outcome(totals.shade(), totals.told().cropThisYear());
-    }
-
-    private static InstructionDocument.Outcome mean(List<InstructionDocument.Outcome> all) {
-        return new InstructionDocument.Outcome(
-                Units.round(
-                        all.stream()
-                                .mapToDouble(InstructionDocument.Outcome::shade)
-                                .average()
-                                .orElse(0),
-                        3),
-                Units.round(
-                        all.stream()
-                                .mapToDouble(InstructionDocument.Outcome::crop)
-                                .average()
-                                .orElse(0),
-                        3));
     }
 
     /** Puts the newest instruction of a block to use, or out of it; season and schedule count by it from then on. */
