@@ -83,6 +83,13 @@ class InstructionFinder {
                     Units.round(on.minutes(), 2)));
             List<Mark> marks = on.operations().stream().map(Mark::of).toList();
             trees.get(i).visit(marks).minutesByKind().forEach((kind, count) -> minutes.merge(kind, count, Double::sum));
+            if (marks.isEmpty()) {
+                // a tree that needs nothing is looked at all the same
+                minutes.merge(
+                        WorkKind.DETAIL,
+                        trees.get(i).tree().setting().system().work().lookMinutes(),
+                        Double::sum);
+            }
             ties += on.operations().stream()
                     .filter(one -> one.kind() == OperationKind.BEND)
                     .count();
