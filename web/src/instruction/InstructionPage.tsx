@@ -130,7 +130,7 @@ export function InstructionPage() {
           </Button>
         </p>
       )}
-      {search?.state === 'failed' && <Failed error={new Error(search.trouble)} />}
+      {search?.state === 'failed' && <Failed error={new Error(say('instruction.failed'))} />}
       {instruction && (
         <div className="mt-4 grid grid-cols-[minmax(0,1fr)_340px] gap-10 max-lg:grid-cols-1">
           <Sentences instruction={instruction} />

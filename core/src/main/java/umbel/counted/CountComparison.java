@@ -49,21 +49,12 @@ public final class CountComparison {
             measures.add(measured(
                     Measure.PRUNING_WEIGHT, foretold.renewal(), later.vine().pruningWeightKg(), spread));
         }
-        Double told = cropTold(later);
+        Double told = later.cropLast();
         double crop = cropKg > 0 ? cropKg : told == null ? 0 : told;
         if (crop > 0) {
             measures.add(measured(Measure.CROP, foretold.crop(), crop, spread));
         }
         return new Comparison(measures);
-    }
-
-    private static Double cropTold(CountSurvey later) {
-        if (later.row() != null && later.row().cropLastKg() != null) {
-            return later.row().cropLastKg();
-        }
-        return later.vine() != null && later.vine().cropLastKg() != null
-                ? later.vine().cropLastKg()
-                : later.cropLastKg();
     }
 
     private static Measured measured(Measure measure, double foretold, double found, double spread) {

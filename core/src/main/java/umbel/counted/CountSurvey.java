@@ -31,6 +31,14 @@ public record CountSurvey(
     /** The format's name and version. */
     public static final String FORMAT = "umbel-count/1";
 
+    /** What it bore last season, kg, wherever on the plant that was told; null where nobody told it. */
+    public Double cropLast() {
+        if (row != null && row.cropLastKg() != null) {
+            return row.cropLastKg();
+        }
+        return vine != null && vine.cropLastKg() != null ? vine.cropLastKg() : cropLastKg;
+    }
+
     /** How many canes and arms, or classes of canes, were told of it one by one. */
     public int parts() {
         int parts = canes == null ? 0 : canes.size();

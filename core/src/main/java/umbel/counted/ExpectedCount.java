@@ -17,6 +17,7 @@ public final class ExpectedCount {
 
     private static final String FRUITED = "fruited";
     private static final String NEW = "new";
+    private static final String CURRENT = "current";
 
     private final CountSurvey survey;
     private final Counted plant;
@@ -160,14 +161,21 @@ public final class ExpectedCount {
             boolean taken = done.stream()
                     .anyMatch(one ->
                             one.target().startsWith("canes/" + FRUITED) || one.kind() == CountOperation.Kind.MOW);
-            row.allCanes()
-                    .filter(group -> !group.cane().equals(NEW))
-                    .filter(group -> !(taken && group.cane().equals(FRUITED)))
-                    .forEach(canes::add);
-            row.allCanes()
-                    .filter(group -> group.cane().equals(NEW))
-                    .findFirst()
-                    .ifPresent(group -> canes.add(thinned(group, stay)));
+            for (String name : List.of(FRUITED, NEW, CURRENT)) {
+                List<CountSurvey.RowCanes> there = row.allCanes()
+                        .filter(group -> group.cane().equals(name))
+                        .toList();
+                int count = name.equals(NEW)
+                        ? stay
+                        : name.equals(FRUITED) && taken
+                                ? 0
+                                : there.stream()
+                                        .mapToInt(CountSurvey.RowCanes::count)
+                                        .sum();
+                if (!there.isEmpty() && count > 0) {
+                    canes.add(together(there, count));
+                }
+            }
         }
         return new CountSurvey.Row(
                 row.countedM(),
@@ -179,10 +187,11 @@ public final class ExpectedCount {
                 null);
     }
 
-    /** What was measured of canes holds when some of them are gone; what was counted among them does not. */
-    private static CountSurvey.RowCanes thinned(CountSurvey.RowCanes group, int stay) {
+    /** One class from all its counts: what was measured in the first holds, what was counted among them does not. */
+    private static CountSurvey.RowCanes together(List<CountSurvey.RowCanes> counts, int count) {
+        CountSurvey.RowCanes first = counts.get(0);
         return new CountSurvey.RowCanes(
-                group.cane(), stay, group.heightCm(), group.diameterMm(), null, null, null, null, group.laterals());
+                first.cane(), count, first.heightCm(), first.diameterMm(), null, null, null, null, first.laterals());
     }
 
     private static CountSurvey.RowCanes canes(String name, int count, Double height) {

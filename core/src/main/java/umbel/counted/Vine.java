@@ -31,6 +31,7 @@ public final class Vine implements Counted {
     private final double weightKg;
     private final double inRow;
     private final double dead;
+    private final Double cropLast;
     private final VineSeasons model;
     private final CountReading reading;
 
@@ -39,6 +40,7 @@ public final class Vine implements Counted {
         this.vine = kind.vine();
         this.numbers = numbers;
         this.survey = survey.vine();
+        this.cropLast = survey.cropLast();
         this.canes = this.survey.canes() == null ? List.of() : this.survey.canes();
         this.arms = this.survey.arms() == null ? List.of() : this.survey.arms();
         this.weighed = this.survey.pruningWeightKg() != null && !"estimated".equals(this.survey.weightIs());
@@ -341,7 +343,7 @@ public final class Vine implements Counted {
     }
 
     private List<CountPlan.Season> seasons(double nodes, String name) {
-        double crop = survey.cropLastKg() == null ? 0 : survey.cropLastKg();
+        double crop = cropLast == null ? 0 : cropLast;
         double ratio = crop > 0 && weightKg > 0 ? crop / weightKg : wood.ratio().best();
         double sound = dead > numbers.vine().budKill().told() ? nodes * (1 - dead) : nodes;
         double laid = vine.caneNodes() == 0 ? 0 : nodes / vine.caneNodes();

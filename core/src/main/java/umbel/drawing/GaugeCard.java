@@ -10,7 +10,9 @@ import umbel.instruction.Sentence;
  */
 public final class GaugeCard {
 
-    private static final int WIDTH_MM = 140;
+    private static final int LEAST_WIDTH_MM = 140;
+    private static final int NOTCHES_FROM_MM = 56;
+    private static final int APART_MM = 8;
     private static final int HEIGHT_MM = 95;
     private static final int RULER_CM = 13;
     private static final int NOTCH_DEPTH_MM = 26;
@@ -18,22 +20,29 @@ public final class GaugeCard {
 
     private final StringBuilder out = new StringBuilder();
 
-    private GaugeCard() {}
+    private final double width;
+
+    private GaugeCard(List<Double> notches) {
+        double wanted = NOTCHES_FROM_MM
+                + notches.stream().mapToDouble(one -> one + APART_MM).sum();
+        width = Math.max(LEAST_WIDTH_MM, wanted);
+    }
 
     /** The card of an instruction. */
     public static String draw(List<Sentence> sentences) {
-        GaugeCard card = new GaugeCard();
+        List<Double> notches = of(sentences, Sentence.Unit.MM);
+        GaugeCard card = new GaugeCard(notches);
         card.out.append(String.format(
                 Locale.ROOT,
-                "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 %1$d %2$d\" width=\"%1$dmm\" height=\"%2$dmm\">",
-                WIDTH_MM,
+                "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 %1$.0f %2$d\" width=\"%1$.0fmm\" height=\"%2$dmm\">",
+                card.width,
                 HEIGHT_MM));
-        card.line(0.2, 0.2, WIDTH_MM - 0.2, 0.2);
-        card.line(WIDTH_MM - 0.2, 0.2, WIDTH_MM - 0.2, HEIGHT_MM - 0.2);
-        card.line(WIDTH_MM - 0.2, HEIGHT_MM - 0.2, 0.2, HEIGHT_MM - 0.2);
+        card.line(0.2, 0.2, card.width - 0.2, 0.2);
+        card.line(card.width - 0.2, 0.2, card.width - 0.2, HEIGHT_MM - 0.2);
+        card.line(card.width - 0.2, HEIGHT_MM - 0.2, 0.2, HEIGHT_MM - 0.2);
         card.line(0.2, HEIGHT_MM - 0.2, 0.2, 0.2);
         card.ruler();
-        card.notches(of(sentences, Sentence.Unit.MM));
+        card.notches(notches);
         card.rays(of(sentences, Sentence.Unit.DEGREES));
         return card.out.append("</svg>").toString();
     }
@@ -58,13 +67,13 @@ public final class GaugeCard {
 
     /** Slots from the lower edge: a limb that does not go in is thicker. */
     private void notches(List<Double> widths) {
-        double x = 62;
+        double x = NOTCHES_FROM_MM;
         for (double width : widths) {
             line(x, HEIGHT_MM, x, HEIGHT_MM - NOTCH_DEPTH_MM);
             line(x, HEIGHT_MM - NOTCH_DEPTH_MM, x + width, HEIGHT_MM - NOTCH_DEPTH_MM);
             line(x + width, HEIGHT_MM - NOTCH_DEPTH_MM, x + width, HEIGHT_MM);
             text(x, HEIGHT_MM - NOTCH_DEPTH_MM - 2, String.format(Locale.ROOT, "%.0f mm", width));
-            x += width + 8;
+            x += width + APART_MM;
         }
     }
 

@@ -73,7 +73,7 @@ final class CountedFollowUps {
             return;
         }
         LocalDate to = days.to().atYear(from.getYear());
-        Double height = work.equals(TIP) ? tipCm(survey, kind) : null;
+        Double height = work.equals(TIP) && kind.row() != null ? tipCm(survey, kind) : null;
         all.add(new FollowUp(
                 work.replaceAll("([A-Z])", "-$1").toLowerCase(Locale.ROOT),
                 from,

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import umbel.format.FieldError;
 import umbel.knowledge.Knowledge;
 import umbel.survey.InvalidSurvey;
@@ -40,6 +41,9 @@ public final class PlantingCheck {
     }
 
     private PlantingRequest whole(PlantingRequest sent) {
+        if (sent == null) {
+            throw new InvalidSurvey(List.of(new FieldError("", "Send the options to compare.")));
+        }
         PlantingRequest.Land site = sent.site() == null ? new PlantingRequest.Land(null, null, null) : sent.site();
         PlantingRequest.Land told = new PlantingRequest.Land(
                 within("site.latitude_deg", site.latitudeDeg(), 45, -66, 66),
@@ -136,7 +140,20 @@ public final class PlantingCheck {
                 sent.cultivarLifeY() == null
                         ? null
                         : Integer.valueOf((int) within(at + ".cultivarLife_y", whole(sent.cultivarLifeY()), 1, 3, 200)),
-                sent.costs() == null ? Map.of() : Map.copyOf(sent.costs()));
+                told(sent.costs()));
+    }
+
+    /** The assumptions that were set; one without a value takes the usual. */
+    private static Map<String, Double> told(Map<String, Double> costs) {
+        Map<String, Double> told = new TreeMap<>();
+        if (costs != null) {
+            costs.forEach((name, value) -> {
+                if (value != null) {
+                    told.put(name, value);
+                }
+            });
+        }
+        return told;
     }
 
     private boolean known(String field, String id, List<String> all) {

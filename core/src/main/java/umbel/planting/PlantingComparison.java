@@ -111,7 +111,7 @@ public final class PlantingComparison {
                 request.wagePerHour(),
                 request.horizonY(),
                 system.shape().fullAtLeaf(),
-                knowledge.parameters().reach() * Math.min(1, system.reachFactor()));
+                knowledge.parameters().reach());
     }
 
     /** Trees a hectare of a square field filled with rows, its headlands left free. */

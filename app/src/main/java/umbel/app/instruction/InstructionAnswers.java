@@ -65,7 +65,7 @@ final class InstructionAnswers {
     public record InstructionOutcome(double shade, double crop) {}
 
     /** How far a search is: waiting, running, done, cancelled or failed. */
-    public record SearchState(String state, int done, int total, String trouble) {}
+    public record SearchState(String state, int done, int total) {}
 
     /**
      * Which trees tell enough.

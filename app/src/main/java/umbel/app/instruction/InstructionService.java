@@ -104,7 +104,6 @@ public class InstructionService {
         private final int total;
         private volatile int done;
         private volatile String state = "waiting";
-        private volatile String trouble = "";
 
         Search(int total) {
             this.total = total;
@@ -115,7 +114,7 @@ public class InstructionService {
         }
 
         InstructionAnswers.SearchState told() {
-            return new InstructionAnswers.SearchState(state, done, total, trouble);
+            return new InstructionAnswers.SearchState(state, done, total);
         }
     }
 
@@ -202,6 +201,9 @@ public class InstructionService {
         try {
             InstructionDocument found =
                     Cancellation.during(search.cancellation, () -> finder.of(entries, () -> search.done++));
+            if (!search.underWay()) {
+                return;
+            }
             transactions.executeWithoutResult(status ->
                     instructions.save(new InstructionEntry(block(blockId), LocalDate.now(clock), who, found)));
             search.state = "done";
@@ -209,7 +211,6 @@ public class InstructionService {
             search.state = "cancelled";
         } catch (RuntimeException e) {
             LOG.warn("No instruction could be found for block {}.", blockId, e);
-            search.trouble = e.getMessage() == null ? "" : e.getMessage();
             search.state = "failed";
         }
     }
