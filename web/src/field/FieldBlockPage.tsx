@@ -46,7 +46,7 @@ export function FieldBlockPage() {
     <div className="mx-auto max-w-[640px] px-4 py-4 text-[18px]">
       <div className="flex items-center justify-between gap-3">
         <h1 className="text-[26px] font-bold">
-          {first ? `${first.block}${row ? ` ${row}` : ''}` : say('field.rows')}
+          {first ? `${first.block}${row ? ` ${row}` : ''}` : (instruction.data?.block ?? say('field.rows'))}
         </h1>
         <LanguageChoice />
       </div>
@@ -54,6 +54,7 @@ export function FieldBlockPage() {
       {instruction.data?.instruction?.inUse && (
         <section className="mt-3 border-2 border-ink p-3">
           <h2 className="text-[20px] font-bold">{say('instruction.on-every-tree')}</h2>
+          <p className="border-b border-line pb-2">{instruction.data.instruction.crewAlways[language]}</p>
           <ol className="list-decimal pl-6">
             {instruction.data.instruction.sentences.map((one) => (
               <li key={one.form} className="py-1">

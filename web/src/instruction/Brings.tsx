@@ -5,8 +5,6 @@ import { locale } from '../text/language';
 import { useSay } from '../text/say';
 import { percent } from '../ui/words';
 
-const UNLIKE = 0.6;
-
 /** What the sentences bring against the trees' own plans, what they take, and the trees they were held against. */
 export function Brings({ instruction, all }: { instruction: Instruction; all: number }) {
   const say = useSay();
@@ -26,7 +24,7 @@ export function Brings({ instruction, all }: { instruction: Instruction; all: nu
           })}
         </p>
       )}
-      {(instruction.share ?? 0) < UNLIKE && (
+      {instruction.tooUnlike && (
         <p className="mt-2 border-l-4 border-lichen pl-2">{say('instruction.too-unlike')}</p>
       )}
       <dl className="mt-3 grid grid-cols-[1fr_auto] gap-x-4 gap-y-1 text-[14.5px]">

@@ -12,7 +12,6 @@ import { Checks } from './Checks';
 import { Sentences } from './Sentences';
 
 const ASK_EVERY = 700;
-const FEW_TREES = 5;
 
 /** What to say to a crew for a whole block: found on a few surveyed trees, used, printed, and checked on finished ones. */
 export function InstructionPage() {
@@ -163,7 +162,7 @@ function SampleNote({ page }: { page: Page }) {
           : say('instruction.survey-more', {
               surveyed: sample.surveyed,
               wanted: sample.wanted,
-              few: FEW_TREES,
+              few: sample.least,
             })}
       </p>
       <ul className="mt-2 flex flex-wrap gap-2">

@@ -115,30 +115,6 @@ export function BushForm({ survey, set }: { survey: CountSurvey; set: (next: Cou
                 change(withChanged(canes, i, { flowerBuds }));
               }}
             />
-            <NumberField
-              name={say('count-form.alike')}
-              width="w-14"
-              value={cane.count}
-              set={(count) => {
-                change(withChanged(canes, i, { count }));
-              }}
-            />
-            <NumberField
-              name={say('count-form.strong-shoot-at-cm')}
-              width="w-14"
-              value={cane.upright_shoot_cm}
-              set={(upright_shoot_cm) => {
-                change(withChanged(canes, i, { upright_shoot_cm }));
-              }}
-            />
-            <NamesField
-              name={say('count-form.rubs-on')}
-              value={cane.rubs}
-              known={canes.map((other) => other.id ?? '').filter((id) => id !== cane.id)}
-              set={(rubs) => {
-                change(withChanged(canes, i, { rubs }));
-              }}
-            />
             <label className="flex min-h-10 items-center gap-1.5 text-[13.5px]">
               <input
                 type="checkbox"
@@ -157,6 +133,38 @@ export function BushForm({ survey, set }: { survey: CountSurvey; set: (next: Cou
             >
               {say('count-form.delete')}
             </Button>
+            <details
+              className="basis-full text-[13.5px]"
+              open={cane.count != null || cane.upright_shoot_cm != null || cane.rubs != null || undefined}
+            >
+              <summary className="text-muted">{say('count-form.more')}</summary>
+              <div className="flex flex-wrap gap-2 pl-10">
+                <NumberField
+                  name={say('count-form.alike')}
+                  width="w-14"
+                  value={cane.count}
+                  set={(count) => {
+                    change(withChanged(canes, i, { count }));
+                  }}
+                />
+                <NumberField
+                  name={say('count-form.strong-shoot-at-cm')}
+                  width="w-14"
+                  value={cane.upright_shoot_cm}
+                  set={(upright_shoot_cm) => {
+                    change(withChanged(canes, i, { upright_shoot_cm }));
+                  }}
+                />
+                <NamesField
+                  name={say('count-form.rubs-on')}
+                  value={cane.rubs}
+                  known={canes.map((other) => other.id ?? '').filter((id) => id !== cane.id)}
+                  set={(rubs) => {
+                    change(withChanged(canes, i, { rubs }));
+                  }}
+                />
+              </div>
+            </details>
           </li>
         ))}
       </ol>

@@ -1,6 +1,7 @@
 import type { PlantingOption } from '../api/client';
 import { NumberField } from '../plant/CountFields';
 import { useSay } from '../text/say';
+import { named } from '../text/term';
 import type { Planting } from './request';
 
 /** Every figure an option is reckoned with, to be set otherwise. */
@@ -24,7 +25,10 @@ export function Assumed({
         {result.assumed.map((one) => (
           <span key={one.name} className={one.from === 'yours' ? 'font-semibold' : ''}>
             <NumberField
-              name={`${one.name} (${one.unit})`}
+              name={say('plantings.figure-unit', {
+                name: named('planting-figure', one.name),
+                unit: named('planting-unit', one.unit),
+              })}
               value={option.costs?.[one.name] ?? one.value}
               set={(value) => {
                 const others = Object.entries(option.costs ?? {}).filter(([name]) => name !== one.name);

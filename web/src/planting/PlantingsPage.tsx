@@ -11,6 +11,7 @@ import { Failed } from '../ui/States';
 import { useSettled } from '../ui/useSettled';
 import { Assumed } from './Assumed';
 import { Lines } from './Lines';
+import { Months } from './Months';
 import { Moved } from './Moved';
 import { OptionForm } from './OptionForm';
 import { FIRST, fromAddress, LEAST_OPTIONS, MOST_OPTIONS, withCopy, withOption } from './request';
@@ -170,7 +171,10 @@ export function PlantingsPage() {
             <Figures results={results} />
             <div className="mt-6 grid grid-cols-2 gap-6 max-xl:grid-cols-1">
               {results.map((one) => (
-                <Moved key={one.name} option={one} />
+                <div key={one.name}>
+                  <Moved option={one} />
+                  <Months option={one} />
+                </div>
               ))}
             </div>
             {results.map((one, i) => {
@@ -218,7 +222,7 @@ function Figures({ results }: { results: PlantingOption[] }) {
     [say('plantings.return'), (one) => (one.irr == null ? '–' : rate(one.irr))],
     [
       say('plantings.break-even'),
-      (one) => (one.breakEvenPrice_perKg == null ? '–' : one.breakEvenPrice_perKg.toFixed(2)),
+      (one) => (one.breakEvenPrice_perKg == null ? '–' : price(one.breakEvenPrice_perKg)),
     ],
     [say('plantings.to-win'), (one) => (one.toWin.length === 0 ? '–' : toWin(one))],
   ];
@@ -226,9 +230,9 @@ function Figures({ results }: { results: PlantingOption[] }) {
     return one.toWin
       .map((need) =>
         need.what === 'price'
-          ? say('plantings.win-price', { price: need.value.toFixed(2) })
+          ? say('plantings.win-price', { price: price(need.value) })
           : need.what === 'yield'
-            ? say('plantings.win-yield', { factor: need.value.toFixed(2) })
+            ? say('plantings.win-yield', { factor: price(need.value) })
             : say('plantings.win-capital', { capital: money(need.value) }),
       )
       .join('; ');
@@ -278,6 +282,11 @@ function Figures({ results }: { results: PlantingOption[] }) {
       </table>
     </div>
   );
+}
+
+/** A price or a factor with two figures behind the point. */
+function price(value: number): string {
+  return value.toLocaleString(locale(), { minimumFractionDigits: 2, maximumFractionDigits: 2 });
 }
 
 /** A rate in percent with one figure behind the point. */

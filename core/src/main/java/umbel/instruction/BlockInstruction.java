@@ -38,15 +38,6 @@ public record BlockInstruction(
         double plannedMinutes,
         boolean enough) {
 
-    /** Limbs decided otherwise on a tree that needs no visit, up to which that hardly matters. */
-    private static final int HARDLY_ANYTHING = 1;
-    /** Share of the trunk from which a limb is thick where the system names no line of its own. */
-    private static final double HALF = 0.5;
-    /** Limbs are steep from so much above the angles that are wanted. */
-    private static final double STEEP_MARGIN_DEG = 10;
-    /** Limbs are long from so much beyond their tree's place. */
-    private static final double PAST_THE_BOX = 1.15;
-
     public BlockInstruction {
         sentences = List.copyOf(sentences);
         trees = List.copyOf(trees);
@@ -72,7 +63,7 @@ public record BlockInstruction(
      * @param sample its surveyed trees with their plans; at least one
      */
     public static BlockInstruction of(List<SampleTree> sample, InstructionParameters numbers) {
-        InstructionSearch search = new InstructionSearch(numbers, usual(sample));
+        InstructionSearch search = new InstructionSearch(numbers, usual(sample, numbers.begin()));
         List<Sentence> said = search.best(sample);
         List<OnTree> trees = new ArrayList<>();
         for (SampleTree tree : sample) {
@@ -121,7 +112,9 @@ public record BlockInstruction(
                 tree.name(),
                 operations,
                 nothingToGain ? Double.NaN : visit.gain() / planned,
-                nothingToGain ? otherwise <= HARDLY_ANYTHING : visit.gain() >= search.agrees() * planned,
+                nothingToGain
+                        ? otherwise <= search.numbers().hardlyAny()
+                        : visit.gain() >= search.numbers().agrees() * planned,
                 otherwise,
                 minutes);
     }
@@ -183,7 +176,7 @@ public record BlockInstruction(
     }
 
     /** Gauges that the system, and the trees' own size, begin from. */
-    private static Map<Form, Double> usual(List<SampleTree> sample) {
+    private static Map<Form, Double> usual(List<SampleTree> sample, InstructionParameters.Begin begin) {
         Tree first = sample.get(0).worth().found();
         TrainingSystem system = first.setting().system();
         Map<Form, Double> usual = new EnumMap<>(Form.class);
@@ -193,13 +186,13 @@ public record BlockInstruction(
                 system.limbs().diameterMostMm() != null
                         ? system.limbs().diameterMostMm()
                         : (system.limbs().ratioMost() == null
-                                        ? HALF
+                                        ? begin.thickShare()
                                         : system.limbs().ratioMost())
                                 * trunk);
         usual.put(Form.CLOSE, system.scaffolds().stackGapCm());
         usual.put(Form.HANGING, system.limbs().hangAngleDeg());
-        usual.put(Form.STEEP_BENT, system.scaffolds().angleDeg().get(0) - STEEP_MARGIN_DEG);
-        usual.put(Form.REACH, Units.toCm(system.shape().spreadAt(first.setting().leaf()) / 2 * PAST_THE_BOX));
+        usual.put(Form.STEEP_BENT, system.scaffolds().angleDeg().get(0) - begin.steepMarginDeg());
+        usual.put(Form.REACH, Units.toCm(system.shape().spreadAt(first.setting().leaf()) / 2 * begin.pastTheBox()));
         usual.put(
                 Form.HEIGHT, Units.toCm(system.shape().heightAt(first.setting().leaf())));
         return usual;

@@ -30,8 +30,6 @@ import umbel.wood.Units;
  */
 final class InstructedVisit {
 
-    private static final double LEADER_LIKE_DEG = 30;
-    private static final double LEADER_LIKE_SHARE = 0.55;
     private static final double AS_LONG = 1e-9;
 
     private final Tree tree;
@@ -205,9 +203,10 @@ final class InstructedVisit {
     private boolean isLeaderLike(Axis limb) {
         return isFree(limb)
                 && (limb.role() == Role.LEADER
-                        || angle(limb) <= LEADER_LIKE_DEG
+                        || angle(limb) <= numbers.secondLeader().steepDeg()
                                 && limb.baseDiameter()
-                                        >= LEADER_LIKE_SHARE * tree.trunk().diameterAt(limb.at()));
+                                        >= numbers.secondLeader().share()
+                                                * tree.trunk().diameterAt(limb.at()));
     }
 
     private static boolean hangs(Axis limb, double fromDeg) {

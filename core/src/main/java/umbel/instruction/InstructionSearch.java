@@ -142,9 +142,9 @@ final class InstructionSearch {
         return gain / trees.size() - search.stepCost() * steps - search.minuteCost() * over;
     }
 
-    /** Share of a plan's gain from which a tree counts as done as its plan would. */
-    double agrees() {
-        return numbers.agrees();
+    /** The numbers it goes by. */
+    InstructionParameters numbers() {
+        return numbers;
     }
 
     /** What these sentences gain and take on a tree. */

@@ -12,9 +12,6 @@ import umbel.knowledge.InstructionParameters;
  */
 public final class WorkCheck {
 
-    /** A sentence with more than this share of all faults, missed by everybody, is itself at fault. */
-    private static final double MOST_OF_THEM = 0.4;
-
     private static final int SEVERAL_PEOPLE = 2;
 
     private WorkCheck() {}
@@ -62,7 +59,7 @@ public final class WorkCheck {
     }
 
     /** Sentences that everybody misses: there the instruction is at fault, or how it was shown. */
-    public static List<String> missedByAll(List<Seen> checks) {
+    public static List<String> missedByAll(List<Seen> checks, InstructionParameters.Check rules) {
         Map<String, Map<String, Integer>> byPerson = new TreeMap<>();
         for (Seen seen : checks) {
             Map<String, Integer> own = byPerson.computeIfAbsent(seen.who(), who -> new TreeMap<>());
@@ -75,7 +72,7 @@ public final class WorkCheck {
         byPerson.values().forEach(own -> own.forEach((sentence, count) -> sums.merge(sentence, count, Integer::sum)));
         int all = sums.values().stream().mapToInt(Integer::intValue).sum();
         return sums.entrySet().stream()
-                .filter(one -> one.getValue() > MOST_OF_THEM * all)
+                .filter(one -> one.getValue() > rules.missedByAll() * all)
                 .filter(one -> byPerson.values().stream().allMatch(own -> own.getOrDefault(one.getKey(), 0) > 0))
                 .map(Map.Entry::getKey)
                 .toList();

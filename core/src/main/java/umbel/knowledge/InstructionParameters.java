@@ -12,6 +12,8 @@ import java.util.Map;
  * @param sameSideDeg limbs no further apart in bearing stand on the same side
  * @param notUnderCm limbs lower than this are not taken for their thickness
  * @param agrees share of a plan's gain from which a tree counts as done as its plan would
+ * @param hardlyAny limbs decided otherwise on a tree that needs no visit, up to which that hardly matters
+ * @param unlike share kept under which the trees are too unlike for one instruction
  */
 public record InstructionParameters(
         Map<String, Gauges> sentences,
@@ -20,6 +22,10 @@ public record InstructionParameters(
         @JsonProperty("notUnder_cm") double notUnderCm,
         Search search,
         double agrees,
+        int hardlyAny,
+        double unlike,
+        SecondLeader secondLeader,
+        Begin begin,
         Sample sample,
         Check check) {
 
@@ -75,8 +81,25 @@ public record InstructionParameters(
      * @param slope faults a tree of the line that decides while they are counted
      * @param good faults below the line from which the work is good
      * @param again faults above it from which it is shown again
+     * @param missedByAll share of all faults from which a sentence that everybody misses is itself at fault
      */
-    public record Check(int trees, int accept, double slope, double good, double again, Tolerance tolerance) {}
+    public record Check(
+            int trees, int accept, double slope, double good, double again, double missedByAll, Tolerance tolerance) {}
+
+    /** How steep, and how thick against the trunk where it leaves it, a limb is a second leader. */
+    public record SecondLeader(@JsonProperty("steep_deg") double steepDeg, double share) {}
+
+    /**
+     * Gauges to begin from where the system names none.
+     *
+     * @param thickShare of the trunk's thickness
+     * @param steepMarginDeg steeper than the angles wanted
+     * @param pastTheBox times half of a tree's place
+     */
+    public record Begin(
+            double thickShare,
+            @JsonProperty("steepMargin_deg") double steepMarginDeg,
+            double pastTheBox) {}
 
     /** How far from a gauge a decision is still right. */
     public record Tolerance(

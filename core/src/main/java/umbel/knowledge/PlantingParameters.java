@@ -1,5 +1,6 @@
 package umbel.knowledge;
 
+import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
 import java.util.Map;
 
@@ -8,10 +9,20 @@ import java.util.Map;
  * docs/model/planting.md.
  *
  * @param fit when a tree fills its place, and when it outgrows it
+ * @param usual what is taken where a request is silent
+ * @param year in which months the work of a full year falls
+ * @param risks from when on something is told as a risk
  * @param grownAtLeaf leaves at which typical trees are grown; between them is taken in proportion
  */
 public record PlantingParameters(
-        Defaults defaults, Fit fit, List<Integer> grownAtLeaf, Draws draws, Sensitivity sensitivity) {
+        Defaults defaults,
+        Fit fit,
+        List<Integer> grownAtLeaf,
+        Draws draws,
+        Sensitivity sensitivity,
+        Usual usual,
+        Year year,
+        Risks risks) {
 
     /**
      * Costs and rates, in the money of the request.
@@ -20,6 +31,7 @@ public record PlantingParameters(
      * @param supportPerHa by the system's class of cost
      * @param trainingMinutesShare of a full tree's pruning minutes, until a tree fills its place
      * @param fieldShare share of what a sound tree bears that a field brings
+     * @param pickFruitKg mass of the fruit that {@code pickKgPerHour} is for
      * @param pickSizePower how picking slows with smaller fruit
      * @param stockSize height of a tree on a class of stock against its seedling
      */
@@ -34,6 +46,7 @@ public record PlantingParameters(
             double secondClassPriceShare,
             double fieldShare,
             double pickKgPerHour,
+            @JsonProperty("pickFruit_kg") double pickFruitKg,
             double pickSizePower,
             double ladderFactor,
             double platformFactor,
@@ -49,6 +62,43 @@ public record PlantingParameters(
 
     /** Simulated futures: how many, standard deviations as shares, and the share of them that come into crop a year late. */
     public record Draws(int count, double price, double yield, double yearly, double wage, double delayedShare) {}
+
+    /** What is taken where a request is silent. */
+    public record Usual(
+            @JsonProperty("latitude_deg") double latitudeDeg,
+            @JsonProperty("area_ha") double areaHa,
+            @JsonProperty("headland_m") double headlandM,
+            @JsonProperty("horizon_y") int horizonY,
+            double interest,
+            double wagePerHour,
+            long seed) {}
+
+    /**
+     * Months of work at a northern place, 1 is January.
+     *
+     * @param bloomDay day of the year by a kind's degree days to bloom
+     * @param harvestAt where most is picked, of the days from bloom to the end of harvest
+     * @param harvestMonthBefore share that is picked in the month before that
+     */
+    public record Year(
+            List<Integer> pruningMonths,
+            List<Integer> trainingMonths,
+            List<Integer> thinningMonths,
+            BloomDay bloomDay,
+            double harvestAt,
+            double harvestMonthBefore) {}
+
+    /** A day of the year that comes later with every degree day. */
+    public record BloomDay(double at, double perDegreeDay) {
+
+        /** The day on which a kind blooms. */
+        public double of(double degreeDays) {
+            return at + perDegreeDay * degreeDays;
+        }
+    }
+
+    /** A first crop from this year on, and a payback after this share of a cultivar's life, are told as risks. */
+    public record Risks(int lateFromYear, double lifeShare) {}
 
     /** How far one thing at a time is moved: a share, and percentage points of interest. */
     public record Sensitivity(double share, double interest) {}

@@ -104,6 +104,11 @@ public final class CountedPlant implements Plant {
                 .sum();
     }
 
+    @Override
+    public double places(double inRowM) {
+        return survey.row() == null ? 1 : survey.row().countedM() / inRowM;
+    }
+
     private List<PlantFacts.Part> parts() {
         List<PlantFacts.Part> parts = new ArrayList<>();
         if (survey.canes() != null) {

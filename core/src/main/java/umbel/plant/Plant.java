@@ -22,6 +22,15 @@ public sealed interface Plant permits SurveyedTree, CountedPlant {
     /** What it is. */
     PlantFacts facts();
 
+    /**
+     * How many places of its row the plant as surveyed stands for: one, or for a stretch of row as many as it is long.
+     *
+     * @param inRowM distance from place to place, metres
+     */
+    default double places(double inRowM) {
+        return 1;
+    }
+
     /** What is wrong with it, in the order of the work. */
     List<PlantFinding> findings();
 

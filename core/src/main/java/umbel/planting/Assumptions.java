@@ -12,10 +12,14 @@ import umbel.knowledge.TrainingSystem;
 /** The figures an option is reckoned with: those its sender set, the program's own for the rest; each with its unit. */
 public final class Assumptions {
 
-    /** A figure, where it came from ({@code yours} or {@code ours}), and the name to set it by. */
+    /**
+     * A figure.
+     *
+     * @param name to set it by
+     * @param unit a code, as {@code per-ha}: money a hectare
+     * @param from {@code yours} or {@code ours}
+     */
     public record Assumed(String name, double value, String unit, String from) {}
-
-    private static final double USUAL_FRUIT_KG = 0.15;
 
     private final Map<String, Assumed> all = new LinkedHashMap<>();
     private final Map<String, Double> set;
@@ -36,27 +40,27 @@ public final class Assumptions {
                         + system.work().minutesATree().get(1))
                 / 2;
         boolean platform = system.isWorkedFromPlatforms();
-        figures.add("tree", usual.tree().get(option.rootstockClass()), "a tree");
-        figures.add("support", usual.supportPerHa().get(system.cost()), "a hectare");
-        figures.add("irrigation", usual.irrigationPerHa(), "a hectare");
-        figures.add("land", usual.landPerHa(), "a hectare");
-        figures.add("plantingMinutes", usual.plantingMinutesPerTree(), "min a tree");
-        figures.add("pruningMinutes", minutes, "min a tree and year");
-        figures.add("trainingMinutes", minutes * usual.trainingMinutesShare(), "min a tree and year");
-        figures.add("other", usual.otherPerHaYear(), "a hectare and year");
-        figures.add("secondClassPrice", usual.secondClassPriceShare(), "of the price");
-        figures.add("fieldShare", usual.fieldShare(), "of the tree's crop");
+        figures.add("tree", usual.tree().get(option.rootstockClass()), "per-tree");
+        figures.add("support", usual.supportPerHa().get(system.cost()), "per-ha");
+        figures.add("irrigation", usual.irrigationPerHa(), "per-ha");
+        figures.add("land", usual.landPerHa(), "per-ha");
+        figures.add("plantingMinutes", usual.plantingMinutesPerTree(), "min-per-tree");
+        figures.add("pruningMinutes", minutes, "min-per-tree-year");
+        figures.add("trainingMinutes", minutes * usual.trainingMinutesShare(), "min-per-tree-year");
+        figures.add("other", usual.otherPerHaYear(), "per-ha-year");
+        figures.add("secondClassPrice", usual.secondClassPriceShare(), "of-price");
+        figures.add("fieldShare", usual.fieldShare(), "of-crop");
         figures.add(
                 "pickKgPerHour",
-                usual.pickKgPerHour() * Math.pow(fruitMass / USUAL_FRUIT_KG, usual.pickSizePower()),
-                "kg an hour from the ground");
-        figures.add("ladderFactor", usual.ladderFactor(), "of the ground's");
-        figures.add("platformFactor", usual.platformFactor(), "of the ground's");
-        figures.add("platform", platform ? 1 : 0, "1 where a platform is used, else ladders");
+                Math.rint(usual.pickKgPerHour() * Math.pow(fruitMass / usual.pickFruitKg(), usual.pickSizePower())),
+                "kg-per-hour");
+        figures.add("ladderFactor", usual.ladderFactor(), "of-ground-pace");
+        figures.add("platformFactor", usual.platformFactor(), "of-ground-pace");
+        figures.add("platform", platform ? 1 : 0, "yes-no");
         figures.add(
                 "thinFruitsPerHour",
                 species.thinning().spacingCm() > 0 ? usual.thinFruitsPerHour() : 0,
-                "fruits an hour; 0 where none are thinned");
+                "fruits-per-hour");
         return figures;
     }
 

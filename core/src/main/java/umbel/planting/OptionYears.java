@@ -55,7 +55,6 @@ public final class OptionYears {
             double revenue,
             Costs costs,
             Hours hours,
-            Hours pruningHours,
             double net) {}
 
     /** What is laid out at planting, a hectare. */
@@ -108,7 +107,7 @@ public final class OptionYears {
     List<Year> of(Scenario scenario) {
         List<Year> years = new ArrayList<>();
         double capital = capital().all() * scenario.capital();
-        years.add(new Year(0, 0, 0, 0, 0, new Costs(0, 0, 0, 0, 0), new Hours(0, 0, 0), new Hours(0, 0, 0), -capital));
+        years.add(new Year(0, 0, 0, 0, 0, new Costs(0, 0, 0, 0, 0), new Hours(0, 0, 0), -capital));
         for (int year = 1; year <= horizon; year++) {
             years.add(year(year, scenario));
         }
@@ -146,8 +145,7 @@ public final class OptionYears {
         Costs costs =
                 new Costs(training.all() * pay, pruning.all() * pay, thinning.all() * pay, picking.all() * pay, other);
         Hours all = sum(sum(pruning, training), sum(thinning, picking));
-        return new Year(
-                year, tree.interception(), kg, bears.firstClass(), revenue, costs, all, pruning, revenue - costs.all());
+        return new Year(year, tree.interception(), kg, bears.firstClass(), revenue, costs, all, revenue - costs.all());
     }
 
     private static Hours sum(Hours one, Hours other) {

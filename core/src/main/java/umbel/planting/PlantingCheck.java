@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import umbel.format.FieldError;
 import umbel.knowledge.Knowledge;
+import umbel.knowledge.PlantingParameters;
 import umbel.survey.InvalidSurvey;
 
 /** Checks what was sent and fills in what was left out. */
@@ -44,11 +45,12 @@ public final class PlantingCheck {
         if (sent == null) {
             throw new InvalidSurvey(List.of(new FieldError("", "Send the options to compare.")));
         }
+        PlantingParameters.Usual usual = knowledge.planting().usual();
         PlantingRequest.Land site = sent.site() == null ? new PlantingRequest.Land(null, null, null) : sent.site();
         PlantingRequest.Land told = new PlantingRequest.Land(
-                within("site.latitude_deg", site.latitudeDeg(), 45, -66, 66),
-                within("site.area_ha", site.areaHa(), 1, 0.01, 10_000),
-                within("site.headland_m", site.headlandM(), 0, 0, 50));
+                within("site.latitude_deg", site.latitudeDeg(), usual.latitudeDeg(), -66, 66),
+                within("site.area_ha", site.areaHa(), usual.areaHa(), 0.01, 10_000),
+                within("site.headland_m", site.headlandM(), usual.headlandM(), 0, 50));
         List<PlantingRequest.Planting> options = new ArrayList<>();
         if (sent.options() == null || sent.options().isEmpty()) {
             errors.add(new FieldError("options", "Give one option at least."));
@@ -61,12 +63,12 @@ public final class PlantingCheck {
         }
         return new PlantingRequest(
                 told,
-                (int) within("horizon_y", whole(sent.horizonY()), 25, 1, MOST_YEARS),
-                within("interest", sent.interest(), 0.05, -0.5, 1),
-                within("wage_perHour", sent.wagePerHour(), 18, 0.01, 10_000),
+                (int) within("horizon_y", whole(sent.horizonY()), usual.horizonY(), 1, MOST_YEARS),
+                within("interest", sent.interest(), usual.interest(), -0.5, 1),
+                within("wage_perHour", sent.wagePerHour(), usual.wagePerHour(), 0.01, 10_000),
                 sent.currency() == null ? "" : sent.currency(),
                 options,
-                sent.seed() == null ? 7L : sent.seed());
+                sent.seed() == null ? usual.seed() : sent.seed());
     }
 
     private static Double whole(Integer number) {

@@ -1,5 +1,6 @@
 package umbel.planting;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -24,7 +25,10 @@ import umbel.text.Value;
 public final class PlantingComparison {
 
     private static final int MONTHS = 12;
-    private static final double SOUTHERN_MONTHS = 6;
+    private static final int HALF_A_YEAR = 6;
+    private static final int DAYS = 365;
+    /** Any year that is no leap year; only the month is told. */
+    private static final int SOME_YEAR = 2027;
 
     /** How well a full tree fits its place: fills, gaps or outgrows. */
     public record BoxFit(boolean fills, String verdict, Statement why) {}
@@ -270,37 +274,37 @@ public final class PlantingComparison {
         return Math.exp(deviation * normal - deviation * deviation / 2);
     }
 
-    /** Hours of a full year: pruning in three winter months, the rest by what the kind's year asks for. */
+    /** Hours of a year in full crop by month, each work in the months it falls in. */
     private double[] hoursByMonth(PlantingRequest.Planting option, List<OptionYears.Year> years) {
-        double[] months = new double[MONTHS];
+        PlantingParameters.Year months = numbers.year();
         OptionYears.Year full = years.get(Math.min(
                 years.size() - 1, knowledge.system(option.system()).shape().fullAtLeaf() + 1));
-        double pruning = full.pruningHours().all();
-        for (int month = 0; month < 3; month++) {
-            months[month] += pruning / 3;
-        }
         double wage = request.wagePerHour();
-        months[4] += full.costs().training() / wage / 2;
-        months[5] += full.costs().training() / wage / 2 + full.costs().thinning() / wage;
+        double[] hours = new double[MONTHS];
+        spread(full.costs().pruning() / wage, months.pruningMonths(), hours);
+        spread(full.costs().training() / wage, months.trainingMonths(), hours);
+        spread(full.costs().thinning() / wage, months.thinningMonths(), hours);
         double picking = full.costs().picking() / wage;
         int harvest = harvestMonth(knowledge.species(option.species()));
-        months[harvest] += 0.7 * picking;
-        months[(harvest + MONTHS - 1) % MONTHS] += 0.3 * picking;
-        if (request.site().latitudeDeg() < 0) {
-            double[] south = new double[MONTHS];
-            for (int month = 0; month < MONTHS; month++) {
-                south[(int) (month + SOUTHERN_MONTHS) % MONTHS] = months[month];
-            }
-            return south;
-        }
-        return months;
+        spread((1 - months.harvestMonthBefore()) * picking, List.of(harvest), hours);
+        spread(months.harvestMonthBefore() * picking, List.of(harvest - 1), hours);
+        return hours;
     }
 
-    /** The month, from 0, in which most of a kind is picked at a northern place of middling climate. */
-    private static int harvestMonth(Species species) {
-        double bloomDay = 78 + 0.215 * species.season().bloomDd();
-        double day = bloomDay + 0.9 * species.season().harvestAfterBloomDays();
-        return (int) Math.min(11, Math.max(0, Math.floor(day / 30.5)));
+    /** Spreads hours evenly over months of the north, which fall half a year later in the south. */
+    private void spread(double sum, List<Integer> months, double[] hours) {
+        int later = request.site().latitudeDeg() < 0 ? HALF_A_YEAR : 0;
+        for (int month : months) {
+            hours[Math.floorMod(month - 1 + later, MONTHS)] += sum / months.size();
+        }
+    }
+
+    /** The month, 1 is January, in which most of a kind is picked in the north. */
+    private int harvestMonth(Species species) {
+        double bloom = numbers.year().bloomDay().of(species.season().bloomDd());
+        double day = bloom + numbers.year().harvestAt() * species.season().harvestAfterBloomDays();
+        return LocalDate.ofYearDay(SOME_YEAR, 1 + Math.floorMod((int) day - 1, DAYS))
+                .getMonthValue();
     }
 
     private List<Statement> risks(
@@ -327,13 +331,13 @@ public final class PlantingComparison {
                 .mapToInt(OptionYears.Year::year)
                 .findFirst()
                 .orElse(0);
-        if (first > 4) {
+        if (first >= numbers.risks().lateFromYear()) {
             risks.add(Statement.of("planting.risk.late").with("year", Value.count(first)));
         }
         Integer life = option.cultivarLifeY();
         if (payback == null) {
             risks.add(Statement.of("planting.risk.never-pays").with("years", Value.count(request.horizonY())));
-        } else if (life != null && payback > 0.6 * life) {
+        } else if (life != null && payback > numbers.risks().lifeShare() * life) {
             risks.add(Statement.of("planting.risk.life")
                     .with("payback", Value.count(payback))
                     .with("life", Value.count(life)));

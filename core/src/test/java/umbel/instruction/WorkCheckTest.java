@@ -60,10 +60,11 @@ class WorkCheckTest {
     void aSentenceThatEverybodyMissesIsItselfAtFault() {
         List<Seen> checks = List.of(
                 new Seen("Tomas", 10, Map.of("thick", 6, "reach", 1)), new Seen("Lucia", 10, Map.of("thick", 4)));
-        assertThat(WorkCheck.missedByAll(checks)).containsExactly("thick");
-        assertThat(WorkCheck.missedByAll(checks.subList(0, 1))).isEmpty();
+        assertThat(WorkCheck.missedByAll(checks, RULES)).containsExactly("thick");
+        assertThat(WorkCheck.missedByAll(checks.subList(0, 1), RULES)).isEmpty();
         assertThat(WorkCheck.missedByAll(
-                        List.of(new Seen("Tomas", 10, Map.of("thick", 6)), new Seen("Lucia", 10, Map.of("reach", 5)))))
+                        List.of(new Seen("Tomas", 10, Map.of("thick", 6)), new Seen("Lucia", 10, Map.of("reach", 5))),
+                        RULES))
                 .isEmpty();
     }
 }

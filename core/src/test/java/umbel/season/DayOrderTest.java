@@ -53,7 +53,7 @@ class DayOrderTest {
                 12);
         assertThat(names(order)).containsExactly("apple 22", "apple 4", "apricot 9");
         assertThat(order).extracting(DayOrder.Placed::go).containsExactly(true, true, false);
-        assertThat(Speech.english().say(order.get(2).why())).contains("apple 22 is hardier");
+        assertThat(Speech.english().say(order.get(2).why())).contains("apple 22 blooms later");
     }
 
     @Test

@@ -30,6 +30,8 @@ final class InstructionAnswers {
      * What is said, and what it brings.
      *
      * @param always what holds besides the sentences
+     * @param crewAlways the same in every crew language
+     * @param tooUnlike whether the trees are too unlike for one instruction
      * @param share of the gain of the trees' own plans, on trees it was not found on; null with one tree
      * @param missedByAll forms that everybody misses
      */
@@ -39,8 +41,10 @@ final class InstructionAnswers {
             String madeBy,
             boolean inUse,
             String always,
+            Map<String, String> crewAlways,
             List<InstructionSentence> sentences,
             Double share,
+            boolean tooUnlike,
             int agreeing,
             List<InstructedTree> trees,
             Range minutes,
@@ -71,10 +75,11 @@ final class InstructionAnswers {
      * Which trees tell enough.
      *
      * @param wanted how many to survey
+     * @param least how many at least
      * @param surveyed how many are
      * @param places where to go next, in walking order; those that are surveyed are left out
      */
-    public record TreesToSurvey(int wanted, int surveyed, List<SamplePlace> places) {}
+    public record TreesToSurvey(int wanted, int least, int surveyed, List<SamplePlace> places) {}
 
     /** A place of the block. */
     public record SamplePlace(int row, int place, String label) {}

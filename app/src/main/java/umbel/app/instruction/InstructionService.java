@@ -6,6 +6,7 @@ import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
@@ -39,7 +40,10 @@ import umbel.instruction.WorkCheck;
 import umbel.knowledge.InstructionParameters;
 import umbel.knowledge.Knowledge;
 import umbel.survey.InvalidSurvey;
+import umbel.survey.Survey;
+import umbel.survey.SurveyReader;
 import umbel.text.Speech;
+import umbel.text.Statement;
 import umbel.text.UnitSystem;
 import umbel.wood.Units;
 
@@ -137,7 +141,7 @@ public class InstructionService {
 
     private InstructionAnswers.TreesToSurvey sample(Block block) {
         Set<String> there = new HashSet<>();
-        surveyed(block.id())
+        surveyed(block)
                 .forEach(entry ->
                         there.add(entry.tree().rowNo() + "-" + entry.tree().placeNo()));
         InstructionParameters.Sample rules = knowledge.instruction().sample();
@@ -150,13 +154,21 @@ public class InstructionService {
                 .map(one -> new InstructionAnswers.SamplePlace(
                         one.row(), one.place(), block.name() + " " + one.row() + "-" + one.place()))
                 .toList();
-        return new InstructionAnswers.TreesToSurvey(rules.usual(), there.size(), places);
+        return new InstructionAnswers.TreesToSurvey(rules.usual(), rules.least(), there.size(), places);
     }
 
-    private List<SurveyEntry> surveyed(long blockId) {
-        return surveys.findNewestOfBlock(blockId).stream()
-                .filter(entry -> !entry.isCounted())
+    /** Newest surveys of the trees of a block that are of its own kind and system, in the order they were made. */
+    private List<SurveyEntry> surveyed(Block block) {
+        return surveys.findNewestOfBlock(block.id()).stream()
+                .filter(entry -> !entry.isCounted() && isOfItsKind(block, entry))
+                .sorted(Comparator.comparing(SurveyEntry::surveyedOn).thenComparing(SurveyEntry::id))
                 .toList();
+    }
+
+    private static boolean isOfItsKind(Block block, SurveyEntry entry) {
+        Survey.TreeFacts facts = SurveyReader.read(entry.document()).tree();
+        return block.species().equals(facts.species())
+                && (facts.system() == null || block.system().equals(facts.system()));
     }
 
     private Block block(long id) {
@@ -166,10 +178,10 @@ public class InstructionService {
     /** Begins to look for the instruction of a block; a search that is under way goes on. */
     public InstructionAnswers.InstructionPage begin(long blockId, String who) {
         List<SurveyEntry> entries = transactions.execute(status -> {
-            block(blockId);
-            List<SurveyEntry> all = surveyed(blockId);
+            List<SurveyEntry> all = surveyed(block(blockId));
             all.forEach(entry -> entry.tree().label());
-            return all.stream().limit(knowledge.instruction().sample().most()).toList();
+            int most = knowledge.instruction().sample().most();
+            return all.subList(Math.max(0, all.size() - most), all.size());
         });
         if (entries.isEmpty()) {
             throw new InvalidSurvey(List.of(new FieldError("", "Survey some trees of the block first.")));
@@ -280,11 +292,14 @@ public class InstructionService {
                 entry.madeBy(),
                 entry.inUse(),
                 Reader.speech().say(Sentence.always()),
+                inEveryLanguage(Sentence.always()),
                 document.sentences().stream()
                         .map(InstructionDocument.SaidSentence::sentence)
                         .map(InstructionService::sentence)
                         .toList(),
                 document.share(),
+                document.share() != null
+                        && document.share() < knowledge.instruction().unlike(),
                 document.agreeing(),
                 document.trees().stream()
                         .map(one -> new InstructionAnswers.InstructedTree(
@@ -299,7 +314,7 @@ public class InstructionService {
                 outcome(document.after()),
                 outcome(document.planned()),
                 seen.stream().map(one -> line(one, rules)).toList(),
-                WorkCheck.missedByAll(seen.stream().map(WorkCheckEntry::seen).toList()));
+                WorkCheck.missedByAll(seen.stream().map(WorkCheckEntry::seen).toList(), rules));
     }
 
     private static InstructionAnswers.InstructionOutcome outcome(InstructionDocument.Outcome one) {
@@ -320,13 +335,17 @@ public class InstructionService {
 
     private static InstructionAnswers.InstructionSentence sentence(Sentence sentence) {
         Speech speech = Reader.speech();
-        Map<String, String> crew = new TreeMap<>();
-        CrewText.LANGUAGES.forEach(language ->
-                crew.put(language, Speech.of(language, UnitSystem.METRIC).say(sentence.text())));
         return new InstructionAnswers.InstructionSentence(
                 sentence.form().word(),
                 speech.say(sentence.text()),
-                crew,
+                inEveryLanguage(sentence.text()),
                 SentenceFigure.draw(sentence, speech.say(sentence.told())));
+    }
+
+    private static Map<String, String> inEveryLanguage(Statement statement) {
+        Map<String, String> said = new TreeMap<>();
+        CrewText.LANGUAGES.forEach(language ->
+                said.put(language, Speech.of(language, UnitSystem.METRIC).say(statement)));
+        return said;
     }
 }

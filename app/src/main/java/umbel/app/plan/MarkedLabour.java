@@ -4,9 +4,7 @@ import java.util.EnumMap;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 import umbel.app.cache.ComputedCache;
-import umbel.app.orchard.Block;
 import umbel.crew.WorkKind;
-import umbel.plant.CountedPlant;
 import umbel.plant.Plant;
 
 /** How long what is marked on a tree will take, by who may do it. */
@@ -39,15 +37,8 @@ public class MarkedLabour {
         }
         Plant plant = surveyed.plant(work.tree().id());
         Map<WorkKind, Double> minutes = new EnumMap<>(WorkKind.class);
-        double times = placesCounted(plant, work.tree().block());
-        plant.visit(decisions.marks()).minutesByKind().forEach((kind, count) -> minutes.put(kind, count / times));
+        double places = plant.places(work.tree().block().inRowM());
+        plant.visit(decisions.marks()).minutesByKind().forEach((kind, count) -> minutes.put(kind, count / places));
         return minutes;
-    }
-
-    /** How many places of its block a plant's count stands for: a stretch of row is as long as it was counted. */
-    private static double placesCounted(Plant plant, Block block) {
-        return plant instanceof CountedPlant counted && counted.survey().row() != null
-                ? counted.survey().row().countedM() / block.inRowM()
-                : 1;
     }
 }
