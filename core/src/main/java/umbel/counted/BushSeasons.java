@@ -47,6 +47,26 @@ final class BushSeasons {
         this.vigour = vigour;
     }
 
+    /** The sound canes of a bush in a leaf, by age. */
+    Stand stand(List<BushCane> of, int leaf) {
+        double[] count = new double[kind.ages()];
+        double[] size = new double[kind.ages()];
+        for (BushCane cane : of) {
+            if (cane.unsound()) {
+                continue;
+            }
+            int age = kind.index(cane.age());
+            count[age]++;
+            size[age] += cane.measured() && cane.ageKnown()
+                    ? numbers.bush().size().at(cane.diameterMm() / cane.usualMm())
+                    : 1;
+        }
+        for (int age = 0; age < count.length; age++) {
+            size[age] = count[age] == 0 ? 1 : size[age] / count[age];
+        }
+        return new Stand(count, size, leaf);
+    }
+
     /** Leaf of a stand, m². */
     double leaf(Stand stand) {
         double leaf = 0;

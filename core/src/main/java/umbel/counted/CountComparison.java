@@ -31,7 +31,7 @@ public final class CountComparison {
         if (before.canes() != null && later.canes() != null) {
             double found = later.canes().stream()
                     .filter(cane -> cane.ageY() != null && cane.ageY() <= 1)
-                    .mapToInt(cane -> cane.count() == null ? 1 : cane.count())
+                    .mapToInt(CountSurvey.BushCane::many)
                     .sum();
             measures.add(measured(Measure.NEW_CANES, foretold.renewal(), found, spread));
         }

@@ -84,7 +84,7 @@ public final class CountReader {
         for (int i = 0; i < canes.size(); i++) {
             CountSurvey.BushCane cane = canes.get(i);
             checkId(cane.id(), ids, "canes[" + i + "].id", errors);
-            all += cane.count() == null ? 1 : cane.count();
+            all += cane.many();
         }
         if (all > MOST_CANES) {
             errors.add(new FieldError(

@@ -113,7 +113,13 @@ public record CountSurvey(
             Boolean twiggy,
             Integer flowerBuds,
             @JsonProperty("upright_shoot_cm") Double uprightShootCm,
-            List<String> rubs) {}
+            List<String> rubs) {
+
+        /** How many canes it stands for. */
+        public int many() {
+            return count == null ? 1 : count;
+        }
+    }
 
     /**
      * A stretch of a row.

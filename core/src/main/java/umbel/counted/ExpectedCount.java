@@ -78,7 +78,7 @@ public final class ExpectedCount {
         Set<String> ids = new HashSet<>();
         survey.canes().forEach(cane -> ids.add(cane.id()));
         for (CountSurvey.BushCane cane : survey.canes()) {
-            int left = countOf(cane) - gone.getOrDefault(cane.id(), 0);
+            int left = cane.many() - gone.getOrDefault(cane.id(), 0);
             if (left > 0) {
                 canes.add(older(cane, left, headed.get(cane.id()), grown, gone.keySet()));
             }
@@ -88,10 +88,6 @@ public final class ExpectedCount {
             canes.add(newCanes(nextId(ids), (int) fresh));
         }
         return canes;
-    }
-
-    private static int countOf(CountSurvey.BushCane cane) {
-        return cane.count() == null ? 1 : cane.count();
     }
 
     private CountSurvey.BushCane older(

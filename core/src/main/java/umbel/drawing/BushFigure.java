@@ -19,7 +19,7 @@ final class BushFigure {
         double top = 0;
         int number = 0;
         for (CountSurvey.BushCane entry : entries) {
-            int count = entry.count() == null ? 1 : entry.count();
+            int count = entry.many();
             int step = CountedSvg.stepOn(operations, entry.id());
             int going = step == 0 ? 0 : operations.get(step - 1).count();
             for (int i = 0; i < count; i++) {

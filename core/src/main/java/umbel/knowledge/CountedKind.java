@@ -170,6 +170,11 @@ public record CountedKind(
         public int ages() {
             return yieldByAge.size();
         }
+
+        /** Where its lists tell of an age; the last entry holds for all older. */
+        public int index(int age) {
+            return Math.max(1, Math.min(ages(), age)) - 1;
+        }
     }
 
     /** From so many to so many. */

@@ -92,9 +92,7 @@ public final class CountedPlant implements Plant {
     /** How many canes were counted on it. */
     public int canes() {
         if (survey.canes() != null) {
-            return survey.canes().stream()
-                    .mapToInt(cane -> cane.count() == null ? 1 : cane.count())
-                    .sum();
+            return survey.canes().stream().mapToInt(CountSurvey.BushCane::many).sum();
         }
         if (survey.vine() != null) {
             return survey.vine().canes() == null ? 0 : survey.vine().canes().size();

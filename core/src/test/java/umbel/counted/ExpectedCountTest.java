@@ -110,7 +110,7 @@ class ExpectedCountTest {
             List<CountOperation> winter = new ArrayList<>();
             int left = 3;
             for (CountSurvey.BushCane cane : bush.canes().stream().sorted(first).toList()) {
-                int count = Math.min(left, cane.count() == null ? 1 : cane.count());
+                int count = Math.min(left, cane.many());
                 if (count > 0) {
                     winter.add(CountOperation.remove(cane.id(), count));
                     left -= count;
