@@ -163,9 +163,7 @@ public final class SurveyCsv {
                             ? "/" + group.path("attitude").asString()
                             : "")
                     + ":" + group.path("count").asInt()
-                    + (group.path("length_cm").isNumber()
-                            ? "x" + SurveyTable.plainText(group.path("length_cm"))
-                            : "")));
+                    + (group.path("length_cm").isNumber() ? "x" + TableCells.plainText(group.path("length_cm")) : "")));
             return String.join(";", groups);
         }
     }

@@ -1,14 +1,11 @@
 package umbel.survey;
 
 import java.io.IOException;
-import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
@@ -18,26 +15,21 @@ import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 import umbel.format.FieldError;
-import umbel.format.TableCell;
-import umbel.format.TypedNumber;
 
 /**
  * Documents of an open format as a table: one part of a plant a row, several plants one after another. The columns of the plant
  * are filled in its first row and left empty in the others; a row whose first column is filled begins the next plant. A table is
  * turned into the open format, whose reader checks it.
  *
- * <p>Columns may be parted by commas, semicolons or tabs, numbers written with a decimal comma or point, lines ended either way; a
- * byte order mark is passed over. Columns of another name are read where it is told what they hold.
+ * <p>Numbers are written with a decimal comma or point; columns of another name are read where it is told what they hold. How
+ * columns and lines are parted, see {@link TableText}.
  */
 public final class SurveyTable {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int MOST_ROWS = 200_000;
-    private static final String PASSED_OVER = "passed-over-";
-    private static final char BYTE_ORDER_MARK = '\uFEFF';
 
     private final Layout layout;
 
@@ -70,26 +62,26 @@ public final class SurveyTable {
     public record Column(String name, String path, Cell cell) {
 
         public static Column text(String name, String path) {
-            return new Column(name, path, Cells.TEXT);
+            return new Column(name, path, TableCells.TEXT);
         }
 
         public static Column number(String name, String path) {
-            return new Column(name, path, Cells.NUMBER);
+            return new Column(name, path, TableCells.NUMBER);
         }
 
         /** Several words in one cell. */
         public static Column words(String name, String path) {
-            return new Column(name, path, Cells.WORDS);
+            return new Column(name, path, TableCells.WORDS);
         }
 
         /** A column that {@link Parts} read themselves, to know where a row belongs. */
         public static Column placing(String name) {
-            return new Column(name, name, Cells.PLACING);
+            return new Column(name, name, TableCells.PLACING);
         }
 
         /** Yes or no. */
         public static Column flag(String name, String path) {
-            return new Column(name, path, Cells.FLAG);
+            return new Column(name, path, TableCells.FLAG);
         }
     }
 
@@ -274,17 +266,7 @@ public final class SurveyTable {
 
     private List<Read> documents(String text, Map<String, String> names, List<FieldError> errors) {
         List<Read> all = new ArrayList<>();
-        String plain = plain(text);
-        char delimiter = delimiter(plain);
-        CSVFormat format = CSVFormat.RFC4180
-                .builder()
-                .setDelimiter(delimiter)
-                .setHeader(heading(plain, delimiter, names))
-                .setSkipHeaderRecord(true)
-                .setTrim(true)
-                .setIgnoreEmptyLines(true)
-                .get();
-        try (CSVParser parser = CSVParser.parse(new StringReader(plain), format)) {
+        try (CSVParser parser = new TableText(text).rows(names)) {
             checkColumns(parser.getHeaderNames(), errors);
             if (!errors.isEmpty()) {
                 throw new InvalidSurvey(errors);
@@ -292,7 +274,7 @@ public final class SurveyTable {
             int rows = 0;
             for (CSVRecord row : parser) {
                 if (++rows > MOST_ROWS) {
-                    throw wrong("At most " + MOST_ROWS + " rows can be read.");
+                    throw new InvalidSurvey(List.of(new FieldError("", "At most " + MOST_ROWS + " rows can be read.")));
                 }
                 int line = (int) parser.getCurrentLineNumber();
                 boolean begins = !told(row, layout.begins()).isEmpty();
@@ -307,19 +289,15 @@ public final class SurveyTable {
                 all.get(all.size() - 1).add(row, line, begins, errors);
             }
         } catch (IOException | UncheckedIOException | IllegalStateException | IllegalArgumentException e) {
-            throw wrong("This is not a table of surveys: " + e.getMessage());
+            throw TableText.isNone(e);
         }
         return all;
-    }
-
-    private static InvalidSurvey wrong(String message) {
-        return new InvalidSurvey(List.of(new FieldError("", message)));
     }
 
     private void checkColumns(List<String> names, List<FieldError> errors) {
         List<String> known = columns();
         for (String name : names) {
-            if (!known.contains(name) && !name.startsWith(PASSED_OVER)) {
+            if (!known.contains(name) && !TableText.isPassedOver(name)) {
                 errors.add(new FieldError("line 1", "There is no column '" + name + "' in a survey table."));
             }
         }
@@ -328,136 +306,5 @@ public final class SurveyTable {
                 errors.add(new FieldError("line 1", "The column '" + needed + "' is missing."));
             }
         }
-    }
-
-    /** The heading of a table as it stands. */
-    public static List<String> headingOf(String text) {
-        String plain = plain(text);
-        return List.of(heading(plain, delimiter(plain), Map.of()));
-    }
-
-    private static String plain(String text) {
-        return !text.isEmpty() && text.charAt(0) == BYTE_ORDER_MARK ? text.substring(1) : text;
-    }
-
-    /** The sign between columns: the one the heading has most of. */
-    private static char delimiter(String text) {
-        String heading = text.lines().findFirst().orElse("");
-        char best = ',';
-        long most = 0;
-        for (char one : new char[] {',', ';', '\t'}) {
-            long count = heading.chars().filter(sign -> sign == one).count();
-            if (count > most) {
-                best = one;
-                most = count;
-            }
-        }
-        return best;
-    }
-
-    /** The heading with our names in the place of theirs; columns to be passed over get names of their own. */
-    private static String[] heading(String text, char delimiter, Map<String, String> names) {
-        CSVFormat format = CSVFormat.RFC4180
-                .builder()
-                .setDelimiter(delimiter)
-                .setTrim(true)
-                .get();
-        try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
-            List<String> heading = new ArrayList<>();
-            for (CSVRecord first : parser) {
-                for (String name : first) {
-                    String ours = names.getOrDefault(name, name);
-                    heading.add(ours.isEmpty() ? PASSED_OVER + heading.size() : ours);
-                }
-                break;
-            }
-            return heading.toArray(String[]::new);
-        } catch (IOException | UncheckedIOException | IllegalStateException e) {
-            throw wrong("This is not a table of surveys: " + e.getMessage());
-        }
-    }
-
-    /** The cells there are. */
-    private enum Cells implements Cell {
-        PLACING {
-            @Override
-            public Optional<String> read(ObjectNode into, String field, String value) {
-                return Optional.empty();
-            }
-        },
-        TEXT {
-            @Override
-            public Optional<String> read(ObjectNode into, String field, String value) {
-                into.put(field, TableCell.plain(value));
-                return Optional.empty();
-            }
-        },
-        NUMBER {
-            @Override
-            public Optional<String> read(ObjectNode into, String field, String value) {
-                OptionalDouble typed = TypedNumber.read(value);
-                if (typed.isEmpty()) {
-                    return Optional.of("'" + value + "' is not a number.");
-                }
-                double number = typed.getAsDouble();
-                if (number == Math.rint(number) && Math.abs(number) < MOST_WHOLE) {
-                    into.put(field, (long) number);
-                } else {
-                    into.put(field, number);
-                }
-                return Optional.empty();
-            }
-        },
-        WORDS {
-            @Override
-            public Optional<String> read(ObjectNode into, String field, String value) {
-                ArrayNode list = into.putArray(field);
-                Arrays.stream(value.split("[;, ]+")).forEach(list::add);
-                return Optional.empty();
-            }
-
-            @Override
-            public String write(JsonNode value) {
-                List<String> words = new ArrayList<>();
-                value.forEach(word -> words.add(word.asString()));
-                return String.join(";", words);
-            }
-        },
-        FLAG {
-            @Override
-            public Optional<String> read(ObjectNode into, String field, String value) {
-                if (!value.equals(YES) && !value.equals(NO)) {
-                    return Optional.of("Must be " + YES + " or " + NO + ".");
-                }
-                into.put(field, value.equals(YES));
-                return Optional.empty();
-            }
-
-            @Override
-            public String write(JsonNode value) {
-                return value.isBoolean() ? (value.asBoolean() ? YES : NO) : "";
-            }
-        };
-
-        private static final double MOST_WHOLE = 1e9;
-        private static final String YES = "yes";
-        private static final String NO = "no";
-
-        @Override
-        public String write(JsonNode value) {
-            return plainText(value);
-        }
-    }
-
-    /** A text or number as it is written in a cell. */
-    public static String plainText(JsonNode value) {
-        if (value.isMissingNode() || value.isNull()) {
-            return "";
-        }
-        if (value.isNumber()) {
-            double number = value.asDouble();
-            return number == Math.rint(number) ? String.valueOf((long) number) : String.valueOf(number);
-        }
-        return TableCell.safe(value.asString());
     }
 }

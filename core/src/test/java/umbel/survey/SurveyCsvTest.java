@@ -117,7 +117,7 @@ class SurveyCsvTest {
         String table =
                 "Art,Stamm mm,trunk_height_cm,id,parent,at_cm,bearing_deg,angle_deg,diameter_mm,length_cm,Wetter\n"
                         + "apple,48,295,1,trunk,70,15,62,18,95,sunny\n";
-        assertThat(SurveyTable.headingOf(table)).contains("Art", "Stamm mm", "Wetter");
+        assertThat(new TableText(table).heading()).contains("Art", "Stamm mm", "Wetter");
         Survey read = SurveyCsv.read(table, Map.of("Art", "species", "Stamm mm", "trunk_diameter_mm", "Wetter", ""))
                 .get(0);
         assertThat(read.trunk().diameterMm()).isEqualTo(48);

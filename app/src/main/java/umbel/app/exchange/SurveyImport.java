@@ -31,7 +31,7 @@ import umbel.survey.InvalidSurvey;
 import umbel.survey.Survey;
 import umbel.survey.SurveyCsv;
 import umbel.survey.SurveyReader;
-import umbel.survey.SurveyTable;
+import umbel.survey.TableText;
 
 /**
  * Brings a table of surveys, of trees or of counted plants, into a block. A plant's label ends in its row and place, as {@code Long Wall 3-14}; a survey that a
@@ -99,7 +99,7 @@ public class SurveyImport {
     @Transactional(readOnly = true)
     public Outcome preview(long blockId, String table, Map<String, String> columns) {
         Block block = blocks.findById(blockId).orElseThrow(() -> new NotFound("block", blockId));
-        List<String> heading = SurveyTable.headingOf(table);
+        List<String> heading = new TableText(table).heading();
         List<String> ours = isCounts(table, columns) ? CountCsv.columns() : SurveyCsv.columns();
         List<String> unknown = heading.stream()
                 .filter(name -> !columns.containsKey(name) && !ours.contains(name))
@@ -161,9 +161,10 @@ public class SurveyImport {
     }
 
     private static boolean isCounts(String table, Map<String, String> columns) {
-        return CountCsv.isCounts(SurveyTable.headingOf(table).stream()
-                .map(name -> columns.getOrDefault(name, name))
-                .toList());
+        return CountCsv.isCounts(new TableText(table)
+                .heading().stream()
+                        .map(name -> columns.getOrDefault(name, name))
+                        .toList());
     }
 
     /** What a table tells; a plant that cannot stand as told gets its errors, by its number in the table. */
