@@ -4,7 +4,7 @@ import { useSay } from '../text/say';
 import { named } from '../text/term';
 import type { Planting } from './request';
 
-/** Every figure an option is reckoned with, to be set otherwise. */
+/** Every figure an option is calculated with, to be set otherwise. */
 export function Assumed({
   result,
   option,

@@ -9,7 +9,7 @@ import umbel.knowledge.PlantingParameters;
 import umbel.knowledge.Species;
 import umbel.knowledge.TrainingSystem;
 
-/** The figures an option is reckoned with: those its sender set, the program's own for the rest; each with its unit. */
+/** The figures an option is calculated with: those its sender set, the program's own for the rest; each with its unit. */
 public final class Assumptions {
 
     /**

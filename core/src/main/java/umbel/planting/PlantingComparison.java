@@ -43,7 +43,7 @@ public final class PlantingComparison {
     public record ToWin(String what, double value, String unit) {}
 
     /**
-     * An option reckoned through.
+     * An option with its years calculated.
      *
      * @param rates all rates of return; the option's own where there is one
      * @param breakEven price a kilogram at which the present value is nothing; empty where it bears nothing

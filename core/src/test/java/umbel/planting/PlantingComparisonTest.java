@@ -221,7 +221,7 @@ class PlantingComparisonTest {
     }
 
     @Test
-    void whatIsSetIsReckonedWithAndTold() {
+    void whatIsSetIsUsedAndTold() {
         Result own = results(costing(WALL, null, Map.of("other", 0.0))).get(0);
         assertThat(own.years().get(5).costs().other()).isZero();
         assertThat(own.assumed()).filteredOn(one -> one.name().equals("other")).allSatisfy(one -> {

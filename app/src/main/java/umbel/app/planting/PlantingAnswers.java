@@ -24,7 +24,7 @@ final class PlantingAnswers {
      * @param breakEvenPrice null where it bears nothing
      * @param hoursByMonth of a full year, January first
      * @param toWin what it would need to overtake the best; none for the best
-     * @param assumed every figure it was reckoned with that the request may set
+     * @param assumed every figure it was calculated with that the request may set
      */
     public record PlantingOption(
             String name,

@@ -41,11 +41,11 @@ class PlantingsInBrowserTest {
                 "0.95");
         BROWSER.waiting().until(driver -> !BROWSER.bodyText().equals(before));
         BROWSER.button("Copy").click();
-        BROWSER.sees("What C is reckoned with");
+        BROWSER.sees("Assumptions for C");
         String address = BROWSER.driver().getCurrentUrl();
         BROWSER.open("about:blank");
         BROWSER.open(address);
-        BROWSER.sees("What C is reckoned with");
+        BROWSER.sees("Assumptions for C");
         assertThat(BROWSER.all("input").stream()
                         .map(one -> one.getAttribute("value"))
                         .filter("0.95"::equals)
