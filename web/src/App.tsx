@@ -63,6 +63,7 @@ export function App() {
             </>
           )}
           <span className="ml-auto flex gap-5 max-sm:gap-3.5">
+            {here('/practice', say('app.practice'))}
             {here('/plantings', say('app.planting'))}
             {here('/compare', say('app.side-by-side'))}
             {here('/guide', say('app.guide'))}

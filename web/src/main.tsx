@@ -9,6 +9,8 @@ import { App } from './App';
 import { BlockPage } from './block/BlockPage';
 import { FieldHome } from './field/FieldHome';
 import { PlantingsPage } from './planting/PlantingsPage';
+import { ExercisePage } from './practice/ExercisePage';
+import { PracticePage } from './practice/PracticePage';
 import { InstructionPage } from './instruction/InstructionPage';
 import { FieldBlockPage } from './field/FieldBlockPage';
 import { FieldTreePage } from './field/FieldTreePage';
@@ -60,6 +62,8 @@ const router = createBrowserRouter([
       { path: 'plants/:id/survey', element: <SurveyPage /> },
       { path: 'plants/:id/record', element: <PlantRecordPage /> },
       { path: 'plantings', element: <PlantingsPage /> },
+      { path: 'practice', element: <PracticePage /> },
+      { path: 'practice/:code', element: <ExercisePage /> },
       { path: 'blocks/:id', element: <BlockPage /> },
       { path: 'blocks/:id/instruction', element: <InstructionPage /> },
       { path: 'season', element: <SeasonPage /> },

@@ -73,6 +73,15 @@ export type CountedPlan = Schemas['CountedPlan'];
 export type CountedStep = Schemas['CountedStep'];
 export type TreePlace = Schemas['TreePlace'];
 
+export type PracticeTreePage = Schemas['PracticeTreePage'];
+export type PracticeChoices = Schemas['PracticeChoices'];
+export type PracticeWish = Schemas['PracticeWish'];
+export type PracticeMarked = Schemas['PracticeMarked'];
+export type PracticeVerdict = Schemas['PracticeVerdict'];
+export type PracticeStep = Schemas['PracticeStep'];
+export type PracticeYears = Schemas['PracticeYears'];
+export type PracticeProgress = Schemas['PracticeProgress'];
+
 export type CountSurvey = Schemas['CountSurvey'];
 
 /** The server's token of this page, which goes back with every change so that no other page can make one in our name. */

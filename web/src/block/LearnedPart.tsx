@@ -4,7 +4,8 @@ import { answer, api } from '../api/client';
 import { CheckedSeasonTable } from '../record/CheckedSeasonTable';
 import { Button } from '../ui/Button';
 import { Failed } from '../ui/States';
-import { day, percent } from '../ui/words';
+import { useFactor } from '../ui/useFactor';
+import { day } from '../ui/words';
 
 /** What the block's trees have taught the forecasts, how often those were right, and forgetting it again. */
 export function LearnedPart({ id }: { id: number }) {
@@ -22,17 +23,14 @@ export function LearnedPart({ id }: { id: number }) {
     },
   });
   const now = learned.data;
-  const factor = (value: number) =>
-    Math.abs(value - 1) < 0.02
-      ? say('learned-part.as-usual')
-      : `${value > 1 ? '+' : '−'}${percent(Math.abs(value - 1))}`;
+  const factor = useFactor();
   return (
     <section aria-labelledby="learned" className="mt-8">
       <div className="flex flex-wrap items-end justify-between gap-3 border-b-2 border-ink pb-2">
         <h2 id="learned" className="text-[20px] font-bold">
           {say('learned-part.what-its-trees-have-taught')}
         </h2>
-        {now && (now.trees > 0 || now.since) && (
+        {now && (now.trees > 0 || now.counted.length > 0 || now.since) && (
           <Button
             disabled={forget.isPending}
             onClick={() => {
@@ -48,9 +46,23 @@ export function LearnedPart({ id }: { id: number }) {
       {learned.isError && <Failed error={learned.error} />}
       {forget.isError && <Failed error={forget.error} />}
       {now?.of === 0 && <p className="py-3 text-muted">{say('learned-part.nothing-yet-survey-a-tree')}</p>}
+      {now && now.counted.length > 0 && (
+        <ul className="pt-2">
+          {now.counted.map((one) => (
+            <li key={one.kind}>
+              {say('learned-part.of-a-kind', {
+                kind: one.kind,
+                seasons: one.seasons,
+                crop: factor(one.crop),
+                renewal: factor(one.renewal),
+              })}
+            </li>
+          ))}
+        </ul>
+      )}
       {now && now.of > 0 && (
         <>
-          <p className="pt-2">
+          <p className={now.trees > 0 ? 'pt-2' : 'hidden'}>
             {say('learned-part.learned-from-trees-trees-growth', { trees: now.trees })}{' '}
             <b>{factor(now.vigour)}</b>
             {say('learned-part.shoots-after-cuts')} <b>{factor(now.waking)}</b>

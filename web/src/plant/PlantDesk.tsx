@@ -112,7 +112,7 @@ export function PlantDesk({ id, page }: { id: number; page: PlantPage }) {
         </div>
       </div>
       <div className="flex min-h-0 flex-col border-l border-line bg-paper">
-        <PlantGauges assessment={assessment} marked={marked.data} />
+        <PlantGauges assessment={assessment} marked={marked.data} learned={page.learned} />
         <div className="flex items-center justify-between border-b border-line px-5 pb-2 text-[13px]">
           <span className="text-muted">
             {marked.data && work.marks.length > 0

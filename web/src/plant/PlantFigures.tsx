@@ -1,6 +1,7 @@
-import type { CountAssessment, PlantMarked, Range } from '../api/client';
+import type { CountAssessment, PlantMarked, PlantPage, Range } from '../api/client';
 import { locale } from '../text/language';
 import { useSay } from '../text/say';
+import { useFactor } from '../ui/useFactor';
 
 const one = (value: number) => value.toLocaleString(locale(), { maximumFractionDigits: value < 10 ? 1 : 0 });
 
@@ -8,11 +9,14 @@ const one = (value: number) => value.toLocaleString(locale(), { maximumFractionD
 export function PlantGauges({
   assessment,
   marked,
+  learned,
 }: {
   assessment: CountAssessment;
   marked: PlantMarked | undefined;
+  learned: PlantPage['learned'];
 }) {
   const say = useSay();
+  const factor = useFactor();
   const { canes, nodes } = assessment.reading;
   const row = (canes?.perMetre ?? 0) > 0;
   const metres = row && canes ? canes.count / canes.perMetre : 1;
@@ -51,6 +55,15 @@ export function PlantGauges({
         value={third === undefined ? '…' : `${one(third)} kg`}
         note={alone === undefined ? '' : say('plant-figures.left-alone-kg', { kg: one(alone) })}
       />
+      {learned.seasons > 0 && (
+        <p className="col-span-3 text-muted">
+          {say('plant-figures.learned', {
+            seasons: learned.seasons,
+            crop: factor(learned.crop),
+            renewal: factor(learned.renewal),
+          })}
+        </p>
+      )}
     </dl>
   );
 }

@@ -1,12 +1,13 @@
 import { useSay } from '../text/say';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { answer, api, type TreePage } from '../api/client';
+import { useWho } from '../people/who';
 import { Button } from '../ui/Button';
 import { day } from '../ui/words';
 import { taking } from './decisions';
 import type { DecidingWork } from './useDeciding';
 
-/** What advisers suggest on this tree: accepted, it becomes marks of one's own; refused, it is gone. */
+/** What advisers suggest on this plant: accepted, it becomes marks of one's own; refused, it is gone. Advisers are told so. */
 export function SuggestionList({
   id,
   of,
@@ -26,6 +27,14 @@ export function SuggestionList({
       answer(api.PUT('/api/suggestions/{id}', { params: { path: { id: suggestion } }, body: { accepted } })),
     onSuccess: () => void queries.invalidateQueries({ queryKey: [of, id] }),
   });
+  const { role } = useWho();
+  if (role === 'adviser') {
+    return (
+      <p className="border-b border-line bg-sand px-5 py-2 text-[14px]">
+        {say('suggestion-list.what-you-mark-is-a')}
+      </p>
+    );
+  }
   if (page.suggestions.length === 0) return null;
   return (
     <section

@@ -364,11 +364,6 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
               ))}
             </Tabs.List>
             <Tabs.Content value="plan" className="min-h-0 flex-1 overflow-auto">
-              {role === 'adviser' && (
-                <p className="border-b border-line bg-sand px-5 py-2 text-[14px]">
-                  {say('tree-desk.what-you-mark-is-a')}
-                </p>
-              )}
               <SuggestionList id={id} of="tree" page={page} work={work} />
               <PlanPanel
                 limits={limits}
@@ -422,6 +417,12 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
                   ['tree.gltf', say('tree-desk.a-solid')],
                 ]}
               />
+              <Link
+                to={`/practice/tree-${id}`}
+                className="px-5 text-[14px] font-semibold underline underline-offset-4"
+              >
+                {say('limbs-panel.practise')}
+              </Link>
               {mayChange && <TreeSetup id={id} />}
             </Tabs.Content>
           </Tabs.Root>

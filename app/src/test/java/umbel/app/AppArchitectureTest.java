@@ -29,12 +29,12 @@ class AppArchitectureTest {
     }
 
     @Test
-    void onlyTheDemoMakesUpTrees() {
+    void onlyTheDemoAndPracticeMakeUpTrees() {
         noClasses()
                 .that()
                 .resideInAPackage("umbel.app..")
                 .and()
-                .resideOutsideOfPackage("umbel.app.demo..")
+                .resideOutsideOfPackages("umbel.app.demo..", "umbel.app.practice..")
                 .should()
                 .dependOnClassesThat()
                 .resideInAPackage("umbel.practice..")

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import umbel.counted.CountFinding;
+import umbel.counted.CountLearned;
 import umbel.counted.CountOperation;
 import umbel.counted.CountPlan;
 import umbel.counted.CountReading;
@@ -56,9 +57,19 @@ public final class CountedAssessor {
      * @throws InvalidSurvey when the survey counts what the kind does not have
      */
     public CountAssessment assess(CountRequest request) {
+        return assess(request, CountLearned.NOTHING);
+    }
+
+    /**
+     * The same, with crops foretold by what the place has shown.
+     *
+     * @throws umbel.knowledge.NotSupported when no knowledge covers the kind
+     * @throws InvalidSurvey when the survey counts what the kind does not have
+     */
+    public CountAssessment assess(CountRequest request, CountLearned learned) {
         Counted plant;
         try {
-            plant = Counted.of(request.survey(), knowledge);
+            plant = Counted.of(request.survey(), knowledge, learned);
         } catch (InvalidSurvey e) {
             throw new InvalidSurvey(
                     e.errors().stream().map(error -> error.under("survey")).toList());

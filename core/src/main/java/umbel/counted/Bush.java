@@ -31,9 +31,11 @@ public final class Bush implements Counted {
     private final int leaf;
     private final int flowerBuds;
     private final BushSeasons model;
+    private final CountLearned learned;
     private final CountReading reading;
 
-    private Bush(CountSurvey survey, CountedKind kind, CountingParameters numbers) {
+    private Bush(CountSurvey survey, CountedKind kind, CountingParameters numbers, CountLearned learned) {
+        this.learned = learned;
         this.kind = kind;
         this.bush = kind.bush();
         this.numbers = numbers;
@@ -49,15 +51,15 @@ public final class Bush implements Counted {
         this.flowerBuds = survey.canes().stream()
                 .mapToInt(cane -> cane.flowerBuds() == null ? 0 : cane.flowerBuds() * cane.many())
                 .sum();
-        this.model = new BushSeasons(bush, numbers, Vigour.of(survey, numbers));
+        this.model = new BushSeasons(bush, numbers, Vigour.of(survey, numbers) * learned.renewal());
         this.reading = read(survey);
     }
 
-    static Bush of(CountSurvey survey, CountedKind kind, CountingParameters numbers) {
+    static Bush of(CountSurvey survey, CountedKind kind, CountingParameters numbers, CountLearned learned) {
         if (survey.canes() == null) {
             throw new InvalidSurvey(List.of(new FieldError("canes", "This kind is a bush: give its canes.")));
         }
-        return new Bush(survey, kind, numbers);
+        return new Bush(survey, kind, numbers, learned);
     }
 
     @Override
@@ -118,7 +120,7 @@ public final class Bush implements Counted {
                 groups(stay),
                 0,
                 seasons(name, stay, deflowered),
-                CountSteps.left(reading, work.steps(), finding -> whyLeft(finding, name, moment)));
+                CountSteps.left(reading, work.steps(), finding -> left(finding, whyLeft(finding, name, moment), stay)));
     }
 
     /** What may be done at a moment of the year. */
@@ -140,6 +142,21 @@ public final class Bush implements Counted {
             case AFTER_HARVEST -> kind.window("height").isPresent() ? Scope.HEIGHT : Scope.OLD_WOOD;
             default -> kind.window("sideShoots").isPresent() ? Scope.SIDE_SHOOTS : Scope.URGENT;
         };
+    }
+
+    /** Why a finding is left: a dark bush grows lighter by what goes, and is left only as far as it stays dark. */
+    private Statement left(CountFinding finding, String why, List<BushCane> stay) {
+        boolean dark = finding.rule() == CountRule.CLOSED_CENTRE && finding.of().isEmpty();
+        double after = model.light(model.leaf(model.stand(stay, leaf))).base();
+        if (!dark || after <= finding.value()) {
+            return CountSteps.because(why);
+        }
+        return after >= finding.threshold()
+                ? null
+                : Statement.of("count.left.lighter")
+                        .with("before", Value.share(finding.value()))
+                        .with("after", Value.share(after))
+                        .with("limit", Value.share(finding.threshold()));
     }
 
     private String whyLeft(CountFinding finding, String name, Moment moment) {
@@ -169,7 +186,7 @@ public final class Bush implements Counted {
             default -> count -> BushChoice.quota(bush.quota(), count);
         };
         boolean young = !name.equals("nothing") && (deflowered || model.isYoung(leaf));
-        return model.seasons(stand, removed, work, young, SEASONS);
+        return learned.told(model.seasons(stand, removed, work, young, SEASONS));
     }
 
     @Override
@@ -232,7 +249,8 @@ public final class Bush implements Counted {
     private CountReading read(CountSurvey survey) {
         BushSeasons.Stand stand = model.stand(canes, leaf);
         CountReading.Light light = model.light(model.leaf(stand));
-        CountPlan.Season alone = model.seasons(stand, 0, count -> 0, false, 1).get(0);
+        CountPlan.Season alone =
+                learned.told(model.seasons(stand, 0, count -> 0, false, 1)).get(0);
         List<CountReading.Measure> measure = new ArrayList<>();
         List<String> unknown = canes.stream()
                 .filter(cane -> !cane.ageKnown())

@@ -11,10 +11,9 @@ import umbel.text.Value;
 /** What a practised eye sees on a bush, in the order of the work. */
 final class BushFindings {
 
-    private static final double SEEN = 0.9;
-
     private final CountedKind.Bush kind;
     private final CountingParameters.Bush numbers;
+    private final CountingParameters.Confidence sure;
     private final List<BushCane> canes;
     private final String habit;
     private final int leaf;
@@ -34,6 +33,7 @@ final class BushFindings {
             BushSeasons model) {
         this.kind = kind;
         this.numbers = numbers.bush();
+        this.sure = numbers.confidence();
         this.canes = canes;
         this.habit = habit;
         this.leaf = leaf;
@@ -58,7 +58,7 @@ final class BushFindings {
     private void unsound() {
         List<String> ids = ids(canes.stream().filter(BushCane::unsound).toList());
         if (!ids.isEmpty()) {
-            add(CountRule.UNSOUND_CANE, ids, ids.size(), 0, "", Severity.ACT, SEEN, "survey.condition");
+            add(CountRule.UNSOUND_CANE, ids, ids.size(), 0, "", Severity.ACT, sure.counted(), "survey.condition");
         }
     }
 
@@ -66,7 +66,7 @@ final class BushFindings {
         List<BushCane> low =
                 canes.stream().filter(cane -> cane.is("low") || cane.is("down")).toList();
         if (!low.isEmpty()) {
-            add(CountRule.LOW_CANE, ids(low), low.size(), 0, "", Severity.ACT, SEEN, "survey.attitude");
+            add(CountRule.LOW_CANE, ids(low), low.size(), 0, "", Severity.ACT, sure.counted(), "survey.attitude");
         }
     }
 
@@ -74,7 +74,15 @@ final class BushFindings {
         List<BushCane> rubbing =
                 canes.stream().filter(cane -> !cane.rubs().isEmpty()).toList();
         if (!rubbing.isEmpty()) {
-            add(CountRule.RUBBING_CANE, ids(rubbing), rubbing.size(), 0, "", Severity.ACT, SEEN, "survey.rubs");
+            add(
+                    CountRule.RUBBING_CANE,
+                    ids(rubbing),
+                    rubbing.size(),
+                    0,
+                    "",
+                    Severity.ACT,
+                    sure.counted(),
+                    "survey.rubs");
         }
     }
 
@@ -91,7 +99,7 @@ final class BushFindings {
                     numbers.old().consider(),
                     "share",
                     share > numbers.old().act() ? Severity.ACT : Severity.CONSIDER,
-                    0.55 + 0.35 * known,
+                    sure.ageByThickness() + (sure.ageTold() - sure.ageByThickness()) * known,
                     "kind.oldAfter");
         }
     }
@@ -109,7 +117,7 @@ final class BushFindings {
                         1,
                         "",
                         Severity.CONSIDER,
-                        known ? SEEN : 0.5,
+                        known ? sure.counted() : sure.ageByThickness(),
                         Statement.of("count.why.age-gap").with("age", Value.count(age)),
                         "kind.yieldByAge"));
                 return;
@@ -134,7 +142,7 @@ final class BushFindings {
                     numbers.closed().light(),
                     "share",
                     Severity.CONSIDER,
-                    0.6,
+                    sure.opinion(),
                     "counting.closed");
         } else if (crowded) {
             List<BushCane> inside =
@@ -146,7 +154,7 @@ final class BushFindings {
                     numbers.closed().centre(),
                     "centre",
                     Severity.CONSIDER,
-                    0.8,
+                    sure.judged(),
                     "counting.closed");
         }
     }
@@ -162,7 +170,7 @@ final class BushFindings {
                     kind.canes().most(),
                     "",
                     Severity.CONSIDER,
-                    SEEN,
+                    sure.counted(),
                     "kind.canes");
         } else if (canes.size() < least && !model.isYoung(leaf)) {
             add(
@@ -172,7 +180,7 @@ final class BushFindings {
                     kind.canes().least(),
                     "",
                     Severity.CONSIDER,
-                    SEEN,
+                    sure.counted(),
                     "kind.canes");
         }
     }
@@ -190,7 +198,7 @@ final class BushFindings {
                     numbers.weakNewMm(),
                     "mm",
                     Severity.CONSIDER,
-                    0.85,
+                    sure.judged(),
                     "counting.weakNew_mm");
         }
     }
@@ -211,7 +219,7 @@ final class BushFindings {
                     line,
                     "kg",
                     Severity.CONSIDER,
-                    0.85,
+                    sure.judged(),
                     Statement.of("count.why.over-bearing").with("young", Value.choice(young ? "yes" : "no")),
                     young ? "kind.young" : "counting.overBearing"));
         }

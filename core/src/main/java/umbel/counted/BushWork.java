@@ -11,10 +11,6 @@ import umbel.text.Value;
 /** The steps of one plan for a bush, as they are thought of. */
 final class BushWork {
 
-    private static final double AGE_TOLD = 0.9;
-    private static final double AGE_FROM_THICKNESS = 0.5;
-    private static final double NOTHING_MEASURED = 0.35;
-
     private final CountedKind.Bush bush;
     private final CountingParameters numbers;
     private final List<BushCane> canes;
@@ -58,7 +54,10 @@ final class BushWork {
 
     private CountStep removal(BushChoice.Taken one) {
         BushCane cane = one.cane();
-        double sure = one.ground() == BushChoice.Ground.UNSOUND ? 0.95 : one.required() ? 0.85 : sureOfAge(cane);
+        CountingParameters.Confidence by = numbers.confidence();
+        double sure = one.ground() == BushChoice.Ground.UNSOUND
+                ? by.certain()
+                : one.required() ? by.judged() : sureOfAge(cane);
         return new CountStep(
                 CountOperation.remove(cane.id(), 1),
                 one.ground().stage(),
@@ -133,7 +132,9 @@ final class BushWork {
                 away * numbers.work().deflowerBud(),
                 0,
                 CountSteps.answering(reading, CountRule.OVER_BEARING),
-                flowerBuds > 0 ? 0.9 : 0.8,
+                flowerBuds > 0
+                        ? numbers.confidence().counted()
+                        : numbers.confidence().judged(),
                 false,
                 null,
                 Statement.of("count.reason.deflower")
@@ -158,7 +159,7 @@ final class BushWork {
                         numbers.work().thinCane(),
                         0,
                         List.of(),
-                        0.7,
+                        numbers.confidence().opinion(),
                         false,
                         null,
                         Statement.of("count.reason.height")
@@ -177,14 +178,15 @@ final class BushWork {
                 stay.size() * numbers.work().thinCane(),
                 0,
                 List.of(),
-                0.7,
+                numbers.confidence().opinion(),
                 false,
                 null,
                 Statement.of("count.reason.side-shoots")));
     }
 
     private double sureOfAge(BushCane cane) {
-        return cane.ageKnown() ? AGE_TOLD : cane.measured() ? AGE_FROM_THICKNESS : NOTHING_MEASURED;
+        CountingParameters.Confidence by = numbers.confidence();
+        return cane.ageKnown() ? by.ageTold() : cane.measured() ? by.ageByThickness() : by.ageUnknown();
     }
 
     private double minutes(BushCane cane) {

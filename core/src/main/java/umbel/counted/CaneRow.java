@@ -24,9 +24,11 @@ public final class CaneRow implements Counted {
     private final RowCount count;
     private final RowWanted wanted;
     private final RowSeasons model;
+    private final CountLearned learned;
     private final CountReading reading;
 
-    private CaneRow(CountSurvey survey, CountedKind kind, Knowledge knowledge) {
+    private CaneRow(CountSurvey survey, CountedKind kind, Knowledge knowledge, CountLearned learned) {
+        this.learned = learned;
         this.kind = kind;
         this.row = kind.row();
         this.numbers = knowledge.counting();
@@ -45,15 +47,15 @@ public final class CaneRow implements Counted {
         CountedKind.Density early = row.doubleCrop() == null
                 ? null
                 : knowledge.counted(row.doubleCrop().kind()).row().density();
-        this.model = new RowSeasons(row, early, numbers.row(), fresh, count.length());
+        this.model = new RowSeasons(row, early, numbers.row(), fresh * learned.renewal(), count.length());
         this.reading = read();
     }
 
-    static CaneRow of(CountSurvey survey, CountedKind kind, Knowledge knowledge) {
+    static CaneRow of(CountSurvey survey, CountedKind kind, Knowledge knowledge, CountLearned learned) {
         if (survey.row() == null) {
             throw new InvalidSurvey(List.of(new FieldError("row", "This kind stands in rows: give a row.")));
         }
-        return new CaneRow(survey, kind, knowledge);
+        return new CaneRow(survey, kind, knowledge, learned);
     }
 
     @Override
@@ -93,7 +95,7 @@ public final class CaneRow implements Counted {
                 after(full, kept),
                 0,
                 seasons(full ? name : "nothing", CountSteps.operations(work.steps())),
-                CountSteps.left(reading, work.steps(), finding -> whyLeft(finding, name, full)));
+                CountSteps.left(reading, work.steps(), finding -> CountSteps.because(whyLeft(finding, name, full))));
     }
 
     private List<CountReading.Group> after(boolean full, RowWanted.Kept kept) {
@@ -121,7 +123,7 @@ public final class CaneRow implements Counted {
 
     private List<CountPlan.Season> seasons(String name, List<CountOperation> operations) {
         double stay = name.equals("nothing") ? Double.POSITIVE_INFINITY : wanted.perMetre(name);
-        return model.seasons(standAfter(operations), stay, Bush.SEASONS);
+        return learned.told(model.seasons(standAfter(operations), stay, Bush.SEASONS));
     }
 
     @Override
@@ -190,11 +192,7 @@ public final class CaneRow implements Counted {
         int more = moreSamples();
         if (more > 0) {
             measure.add(new CountReading.Measure(
-                    "row",
-                    "samples",
-                    Statement.of("count.measure.samples")
-                            .with("more", Value.count(more))
-                            .with("error", Value.share(numbers.sampling().error()))));
+                    "row", "samples", Statement.of("count.measure.samples").with("more", Value.count(more))));
         }
         if (fresh.count() > 0 && fresh.height() == 0 && !row.isMown()) {
             measure.add(new CountReading.Measure(FRESH, "height_cm", Statement.of("count.measure.height")));
@@ -218,14 +216,23 @@ public final class CaneRow implements Counted {
                 measure);
     }
 
-    /** Counts that are missing until the number of canes is sure to a share in nine of ten cases. */
+    /**
+     * Counts that are missing until it is sure, in nine of ten cases, whether the row has too many or too few canes: as many as tell
+     * its mean from the nearer of the two lines, and no more than anybody walks. On the line itself either answer is right.
+     */
     private int moreSamples() {
         CountingParameters.Sampling rule = numbers.sampling();
         double mean = count.fresh().count() / count.length();
-        double variation = Double.isNaN(count.spread()) || mean <= 0 ? rule.canesVariation() : count.spread() / mean;
-        double wanted = Math.pow(rule.z() * variation / rule.error(), 2);
+        if (row.isMown() || mean <= 0) {
+            return 0;
+        }
+        double spread = Double.isNaN(count.spread()) ? rule.canesVariation() * mean : count.spread();
+        double few = numbers.row().thinRow() * wanted.perMetre();
+        double many = (1 + numbers.row().alike()) * wanted.perMetre();
+        double apart = Math.min(Math.abs(mean - few), Math.abs(mean - many));
+        double needed = Math.pow(rule.z() * spread / apart, 2);
         double made = Double.isNaN(count.spread()) ? count.length() : count.samples();
-        return row.isMown() ? 0 : (int) Math.max(0, Math.ceil(wanted - made));
+        return (int) Math.max(0, Math.ceil(Math.min(needed, rule.most()) - made));
     }
 
     private static void group(List<CountReading.Group> groups, String name, RowCount.Group of) {

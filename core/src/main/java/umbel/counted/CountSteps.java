@@ -21,16 +21,22 @@ final class CountSteps {
     /**
      * The findings that steps leave.
      *
-     * @param why the ground on which each is left: nothing, season, unsure, gentler, none or later
+     * @param why the ground on which each is left; null where nothing is left of it
      */
-    static List<CountPlan.Left> left(CountReading reading, List<CountStep> steps, Function<CountFinding, String> why) {
+    static List<CountPlan.Left> left(
+            CountReading reading, List<CountStep> steps, Function<CountFinding, Statement> why) {
         Set<CountRule> answered = new HashSet<>();
         steps.forEach(step -> answered.addAll(step.rules()));
         return reading.findings().stream()
                 .filter(finding -> !answered.contains(finding.rule()))
-                .map(finding -> new CountPlan.Left(
-                        finding, Statement.of("count.left").with("why", Value.choice(why.apply(finding)))))
+                .filter(finding -> why.apply(finding) != null)
+                .map(finding -> new CountPlan.Left(finding, why.apply(finding)))
                 .toList();
+    }
+
+    /** A ground for leaving a finding: nothing, season, unsure, gentler, none or later. */
+    static Statement because(String why) {
+        return Statement.of("count.left").with("why", Value.choice(why));
     }
 
     /** The operations of steps. */

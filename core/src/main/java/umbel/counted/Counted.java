@@ -15,11 +15,21 @@ public sealed interface Counted permits Bush, CaneRow, Vine {
      * @throws umbel.survey.InvalidSurvey when the survey counts what this kind does not have
      */
     static Counted of(CountSurvey survey, Knowledge knowledge) {
+        return of(survey, knowledge, CountLearned.NOTHING);
+    }
+
+    /**
+     * The plant of a survey, foretold by what its place has shown; the work proposed is the same.
+     *
+     * @throws umbel.knowledge.NotSupported when no knowledge covers its kind
+     * @throws umbel.survey.InvalidSurvey when the survey counts what this kind does not have
+     */
+    static Counted of(CountSurvey survey, Knowledge knowledge, CountLearned learned) {
         CountedKind kind = knowledge.counted(survey.plant().kind());
         return switch (kind.form()) {
-            case BUSH -> Bush.of(survey, kind, knowledge.counting());
-            case ROW -> CaneRow.of(survey, kind, knowledge);
-            case VINE -> Vine.of(survey, kind, knowledge.counting());
+            case BUSH -> Bush.of(survey, kind, knowledge.counting(), learned);
+            case ROW -> CaneRow.of(survey, kind, knowledge, learned);
+            case VINE -> Vine.of(survey, kind, knowledge.counting(), learned);
         };
     }
 

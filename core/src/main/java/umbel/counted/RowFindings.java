@@ -13,6 +13,7 @@ final class RowFindings {
 
     private final CountedKind.Row row;
     private final CountingParameters numbers;
+    private final CountingParameters.Confidence sure;
     private final RowCount count;
     private final boolean wired;
     private final List<CountFinding> found = new ArrayList<>();
@@ -21,6 +22,7 @@ final class RowFindings {
     RowFindings(CountedKind.Row row, CountingParameters numbers, RowCount count, boolean wired) {
         this.row = row;
         this.numbers = numbers;
+        this.sure = numbers.confidence();
         this.count = count;
         this.wired = wired;
     }
@@ -44,7 +46,7 @@ final class RowFindings {
                     0,
                     "",
                     Severity.ACT,
-                    0.95,
+                    sure.certain(),
                     "kind.fruitsOn"));
         }
         int sick = fresh.diseased() + now.diseased();
@@ -56,7 +58,7 @@ final class RowFindings {
                     0,
                     "",
                     Severity.ACT,
-                    0.9,
+                    sure.counted(),
                     "survey.condition"));
         }
         int outside = fresh.outside() + now.outside();
@@ -69,7 +71,7 @@ final class RowFindings {
                     wide ? row.width() : 0,
                     wide ? "cm" : "",
                     Severity.CONSIDER,
-                    0.85,
+                    sure.judged(),
                     "kind.width_cm"));
         }
         numbers(row.isMown() ? now : fresh, wantedPerMetre, sureOfNumber);
@@ -81,12 +83,13 @@ final class RowFindings {
                     0,
                     "",
                     Severity.CONSIDER,
-                    0.8,
+                    sure.judged(),
                     "survey.weak"));
         }
         shape(fresh, topCm);
         if (row.trellis().equals("needed") && !wired) {
-            found.add(finding(CountRule.NO_TRELLIS, "row", 0, 0, "", Severity.CONSIDER, 0.6, "kind.trellis"));
+            found.add(
+                    finding(CountRule.NO_TRELLIS, "row", 0, 0, "", Severity.CONSIDER, sure.opinion(), "kind.trellis"));
         }
         return found;
     }
@@ -130,7 +133,7 @@ final class RowFindings {
                     top,
                     "cm",
                     Severity.CONSIDER,
-                    0.85,
+                    sure.judged(),
                     "kind.tip"));
         }
         CountedKind.Laterals rule = row.laterals();
@@ -142,7 +145,7 @@ final class RowFindings {
                     rule.keep(),
                     "cm",
                     Severity.CONSIDER,
-                    0.85,
+                    sure.judged(),
                     "kind.laterals"));
         }
         if (rule != null && fresh.lowLaterals() > 0) {
@@ -153,12 +156,19 @@ final class RowFindings {
                     0,
                     "",
                     Severity.CONSIDER,
-                    0.85,
+                    sure.judged(),
                     "kind.laterals"));
         }
         if (fresh.rooting() > 0) {
             found.add(finding(
-                    CountRule.ROOTING_TIP, CaneRow.FRESH, fresh.rooting(), 0, "", Severity.ACT, 0.9, "survey.rooting"));
+                    CountRule.ROOTING_TIP,
+                    CaneRow.FRESH,
+                    fresh.rooting(),
+                    0,
+                    "",
+                    Severity.ACT,
+                    sure.counted(),
+                    "survey.rooting"));
         }
     }
 

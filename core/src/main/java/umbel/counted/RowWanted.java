@@ -26,7 +26,8 @@ record RowWanted(CountedKind.Row row, CountingParameters numbers, RowCount count
             int weak = Math.min(count.fresh().weak(), Math.max(0, canes(perMetre()) - strong));
             return new Kept(strong, weak);
         }
-        return new Kept(Math.min(strong, Math.max(wanted, 1)), 0);
+        boolean alike = strong <= wanted * (1 + numbers.row().alike());
+        return new Kept(alike && !name.equals("firmer") ? strong : Math.min(strong, Math.max(wanted, 1)), 0);
     }
 
     /** Canes of so many a metre on the stretch. */
@@ -66,10 +67,11 @@ record RowWanted(CountedKind.Row row, CountingParameters numbers, RowCount count
     /** How sure the number of canes is, 0…1, by how alike the counts are. */
     double sureOfNumber() {
         if (count.samples() < 2 || Double.isNaN(count.spread())) {
-            return 0.75;
+            return numbers.confidence().oneCount();
         }
         double mean = count.fresh().count() / count.length();
         double error = mean <= 0 ? 1 : numbers.sampling().z() * count.spread() / Math.sqrt(count.samples()) / mean;
-        return Math.max(0.5, Math.min(0.95, 1 - error));
+        CountingParameters.Bounds sure = numbers.confidence().number();
+        return Math.max(sure.least(), Math.min(sure.most(), 1 - error));
     }
 }

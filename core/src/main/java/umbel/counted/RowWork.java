@@ -13,11 +13,11 @@ final class RowWork {
     private static final String CURRENT = "canes/current";
     private static final String FRUITED = CaneRow.FRUITED;
     private static final String FRESH = CaneRow.FRESH;
-    private static final double COUNTED = 0.9;
 
     private final RowWanted wanted;
     private final CountedKind.Row row;
     private final CountingParameters numbers;
+    private final CountingParameters.Confidence sure;
     private final RowCount count;
     private final RowSeasons model;
     private final CountReading reading;
@@ -27,6 +27,7 @@ final class RowWork {
         this.wanted = wanted;
         this.row = wanted.row();
         this.numbers = wanted.numbers();
+        this.sure = numbers.confidence();
         this.count = wanted.count();
         this.model = model;
         this.reading = reading;
@@ -49,7 +50,7 @@ final class RowWork {
                     numbers.work().rowCane() * fresh.outside(),
                     (double) fresh.outside() / fresh.count(),
                     CountRule.WIDE_ROW,
-                    COUNTED,
+                    sure.counted(),
                     Statement.of("count.reason.outside").with("width", Value.centimetres(row.width()))));
         }
         int weakAway = fresh.weak() - kept.weak();
@@ -60,7 +61,7 @@ final class RowWork {
                     numbers.work().rowCane() * weakAway,
                     (double) weakAway / fresh.count(),
                     CountRule.WEAK_CANE,
-                    0.85,
+                    sure.judged(),
                     Statement.of("count.reason.weak").with("kept", Value.count(kept.weak()))));
         }
         int away = fresh.strong() - kept.strong();
@@ -85,7 +86,7 @@ final class RowWork {
                     numbers.work().tipCane() * kept.all(),
                     0,
                     CountRule.TALL_CANE,
-                    0.85,
+                    sure.judged(),
                     Statement.of("count.reason.tip")
                             .with("height", Value.centimetres(fresh.height()))
                             .with("top", Value.centimetres(top))
@@ -109,7 +110,7 @@ final class RowWork {
                     numbers.work().lateral() * low,
                     0,
                     CountRule.LOW_LATERAL,
-                    COUNTED,
+                    sure.counted(),
                     Statement.of("count.reason.low-laterals").with("height", Value.centimetres(rule.low()))));
         }
         int stay = (int) Math.round((fresh.laterals() - fresh.lowLaterals()) * kept.all());
@@ -120,7 +121,7 @@ final class RowWork {
                     numbers.work().lateral() * stay,
                     0,
                     CountRule.LONG_LATERAL,
-                    0.85,
+                    sure.judged(),
                     Statement.of("count.reason.laterals")
                             .with("length", Value.centimetres(fresh.lateralLength()))
                             .with("keep", Value.centimetres(rule.keep()))
@@ -136,7 +137,7 @@ final class RowWork {
                     numbers.work().tieCane() * kept.all(),
                     0,
                     CountRule.ROOTING_TIP,
-                    0.8,
+                    sure.judged(),
                     Statement.of("count.reason.tie").with("fan", Value.choice(row.perPlant() == null ? "no" : "yes"))));
         }
     }
@@ -151,7 +152,7 @@ final class RowWork {
                     numbers.work().rowCane() * fruited,
                     (double) fruited / (fruited + Math.max(1, count.fresh().count())),
                     CountRule.FRUITED_CANES,
-                    0.95,
+                    sure.certain(),
                     Statement.of("count.reason.fruited")));
         }
     }
@@ -168,7 +169,7 @@ final class RowWork {
                             / Math.max(
                                     1, count.fresh().count() + count.current().count()),
                     CountRule.UNSOUND_CANE,
-                    0.95,
+                    sure.certain(),
                     Statement.of("count.reason.sick")));
         }
     }
@@ -184,7 +185,7 @@ final class RowWork {
                 numbers.work().mowMetre() * count.length(),
                 1,
                 CountSteps.answering(reading, CountRule.FRUITED_CANES),
-                0.9,
+                sure.certain(),
                 false,
                 both == null
                         ? null
@@ -227,7 +228,7 @@ final class RowWork {
                     numbers.work().rowCane() * now.outside(),
                     (double) now.outside() / now.count(),
                     CountRule.WIDE_ROW,
-                    COUNTED,
+                    sure.counted(),
                     Statement.of("count.reason.outside").with("width", Value.centimetres(row.width()))));
         }
         if (row.isMown() && now.strong() > wanted.canes(row.range().most())) {
@@ -252,7 +253,7 @@ final class RowWork {
                     numbers.work().tipCane() * now.count(),
                     0,
                     CountRule.TALL_CANE,
-                    0.85,
+                    sure.judged(),
                     Statement.of("count.reason.summer-tip").with("top", Value.centimetres(at))));
         }
     }
@@ -263,9 +264,9 @@ final class RowWork {
             double minutes,
             double share,
             CountRule rule,
-            double sure,
+            double sureOf,
             Statement reason) {
         return new CountStep(
-                operation, stage, 0, minutes, share, CountSteps.answering(reading, rule), sure, false, null, reason);
+                operation, stage, 0, minutes, share, CountSteps.answering(reading, rule), sureOf, false, null, reason);
     }
 }

@@ -18,8 +18,6 @@ import umbel.text.Value;
 /** A vine: grape or kiwifruit, by arms, canes and nodes. */
 public final class Vine implements Counted {
 
-    private static final double COUNTED = 0.9;
-
     private final CountedKind kind;
     private final CountedKind.Vine vine;
     private final CountedKind.Wood wood;
@@ -33,9 +31,11 @@ public final class Vine implements Counted {
     private final double dead;
     private final Double cropLast;
     private final VineSeasons model;
+    private final CountLearned learned;
     private final CountReading reading;
 
-    private Vine(CountSurvey survey, CountedKind kind, CountingParameters numbers) {
+    private Vine(CountSurvey survey, CountedKind kind, CountingParameters numbers, CountLearned learned) {
+        this.learned = learned;
         this.kind = kind;
         this.vine = kind.vine();
         this.numbers = numbers;
@@ -66,11 +66,11 @@ public final class Vine implements Counted {
         this.reading = read();
     }
 
-    static Vine of(CountSurvey survey, CountedKind kind, CountingParameters numbers) {
+    static Vine of(CountSurvey survey, CountedKind kind, CountingParameters numbers, CountLearned learned) {
         if (survey.vine() == null) {
             throw new InvalidSurvey(List.of(new FieldError("vine", "This kind is a vine: give its arms and canes.")));
         }
-        return new Vine(survey, kind, numbers);
+        return new Vine(survey, kind, numbers, learned);
     }
 
     @Override
@@ -104,7 +104,7 @@ public final class Vine implements Counted {
                 List.of(),
                 left,
                 seasons(full ? left : nodesLeftAlone(), name),
-                CountSteps.left(reading, steps, finding -> whyLeft(finding, name, full)));
+                CountSteps.left(reading, steps, finding -> CountSteps.because(whyLeft(finding, name, full))));
     }
 
     @Override
@@ -186,7 +186,7 @@ public final class Vine implements Counted {
                                             .sum()
                                     / (double) nodesNow(),
                     answeredByNodes(),
-                    COUNTED,
+                    numbers.confidence().counted(),
                     false,
                     null,
                     Statement.of("count.reason.rest").with("weighed", Value.choice(weighed ? "yes" : "no"))));
@@ -200,7 +200,7 @@ public final class Vine implements Counted {
                     chosen.kept().size() * numbers.work().vineTie(),
                     0,
                     List.of(),
-                    0.85,
+                    numbers.confidence().judged(),
                     false,
                     null,
                     Statement.of("count.reason.lay").with("bleeds", Value.choice(model.byArea() ? "yes" : "no"))));
@@ -220,7 +220,9 @@ public final class Vine implements Counted {
                 numbers.work().vineCut(),
                 nodesNow() == 0 ? 0 : (cane.nodes() - nodes) / (double) nodesNow(),
                 answeredByNodes(),
-                cane.lit() == null || cane.diameterMm() == null ? 0.7 : 0.85,
+                cane.lit() == null || cane.diameterMm() == null
+                        ? numbers.confidence().opinion()
+                        : numbers.confidence().judged(),
                 false,
                 CountOperation.remove(cane.id(), 1),
                 Statement.of("count.reason.keep-nodes")
@@ -250,7 +252,7 @@ public final class Vine implements Counted {
                 numbers.work().vineCut(),
                 0,
                 CountSteps.answering(reading, CountRule.NO_RENEWAL),
-                0.8,
+                numbers.confidence().judged(),
                 false,
                 CountOperation.remove(cane.id(), 1),
                 Statement.of("count.reason.renewal-spur").with("nodes", Value.count(vine.spurNodes())));
@@ -259,7 +261,8 @@ public final class Vine implements Counted {
     private void sickArms(List<CountStep> steps) {
         arms.stream()
                 .filter(VineFindings::isSick)
-                .forEach(arm -> steps.add(renewal(arm, CountRule.UNSOUND_CANE, 0.9, "sick")));
+                .forEach(arm -> steps.add(renewal(
+                        arm, CountRule.UNSOUND_CANE, numbers.confidence().counted(), "sick")));
     }
 
     private void wornArms(List<CountStep> steps) {
@@ -267,7 +270,8 @@ public final class Vine implements Counted {
                 .filter(arm -> !VineFindings.isSick(arm)
                         && VineFindings.isWorn(arm, numbers.vine().arm()))
                 .max(Comparator.comparingDouble(VineFindings::blindShare).thenComparing(CountSurvey.Arm::id))
-                .ifPresent(arm -> steps.add(renewal(arm, CountRule.WORN_ARM, 0.8, "worn")));
+                .ifPresent(arm -> steps.add(
+                        renewal(arm, CountRule.WORN_ARM, numbers.confidence().judged(), "worn")));
     }
 
     private CountStep renewal(CountSurvey.Arm arm, CountRule rule, double sure, String why) {
@@ -348,7 +352,7 @@ public final class Vine implements Counted {
         double sound = dead > numbers.vine().budKill().told() ? nodes * (1 - dead) : nodes;
         double laid = vine.caneNodes() == 0 ? 0 : nodes / vine.caneNodes();
         double later = name.equals("nothing") ? -1 : shareOf(name);
-        return model.seasons(new VineSeasons.State(weightKg, ratio, laid), sound, later, Bush.SEASONS);
+        return learned.told(model.seasons(new VineSeasons.State(weightKg, ratio, laid), sound, later, Bush.SEASONS));
     }
 
     private CountReading read() {

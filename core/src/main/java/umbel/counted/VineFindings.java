@@ -11,8 +11,6 @@ import umbel.text.Value;
 /** What a practised eye sees on a vine, in the order of the work. */
 final class VineFindings {
 
-    private static final double SEEN = 0.9;
-
     private final CountedKind.Vine kind;
     private final CountingParameters numbers;
     private final VineSeasons model;
@@ -70,8 +68,15 @@ final class VineFindings {
                 .map(CountSurvey.VineCane::id)
                 .forEach(sick::add);
         if (!sick.isEmpty()) {
-            found.add(
-                    finding(CountRule.UNSOUND_CANE, sick, sick.size(), 0, "", Severity.ACT, SEEN, "survey.condition"));
+            found.add(finding(
+                    CountRule.UNSOUND_CANE,
+                    sick,
+                    sick.size(),
+                    0,
+                    "",
+                    Severity.ACT,
+                    numbers.confidence().counted(),
+                    "survey.condition"));
         }
         arms.stream()
                 .filter(arm -> isWorn(arm, numbers.vine().arm()))
@@ -83,7 +88,7 @@ final class VineFindings {
                         numbers.vine().arm().blind(),
                         "share",
                         Severity.CONSIDER,
-                        0.8,
+                        numbers.confidence().judged(),
                         "counting.arm")));
         nodes(of);
         canes(of);
@@ -104,7 +109,8 @@ final class VineFindings {
     private double sureOfSample(double dead) {
         int n = survey.budSample().n();
         double error = numbers.sampling().z() * Math.sqrt(dead * (1 - dead) / n);
-        return Math.max(0.4, Math.min(0.95, 1 - error));
+        CountingParameters.Bounds sure = numbers.confidence().number();
+        return Math.max(sure.least(), Math.min(sure.most(), 1 - error));
     }
 
     private void nodes(Measures of) {
@@ -115,7 +121,9 @@ final class VineFindings {
             return;
         }
         double times = now / wanted;
-        double sure = of.weighed() || model.byArea() ? 0.9 : 0.75;
+        double sure = of.weighed() || model.byArea()
+                ? numbers.confidence().counted()
+                : numbers.confidence().estimatedWeight();
         if (times > over.consider()) {
             found.add(finding(
                     CountRule.NODES_OVER,
@@ -138,7 +146,7 @@ final class VineFindings {
                     "kind.woods"));
         }
         double balanced = model.balanced(of.weightKg());
-        if (balanced > of.most() * 1.05) {
+        if (balanced > of.most() * (1 + numbers.vine().roomShort())) {
             found.add(finding(
                     CountRule.OVER_CAP,
                     List.of("vine"),
@@ -163,7 +171,14 @@ final class VineFindings {
         double wanted = spurs ? 0 : Math.ceil(model.wanted(of.weightKg()) / kind.caneNodes());
         if (!spurs && near < wanted) {
             found.add(finding(
-                    CountRule.NO_RENEWAL, List.of("vine"), near, wanted, "canes", Severity.ACT, 0.7, "kind.cane"));
+                    CountRule.NO_RENEWAL,
+                    List.of("vine"),
+                    near,
+                    wanted,
+                    "canes",
+                    Severity.ACT,
+                    numbers.confidence().judged(),
+                    "kind.cane"));
         }
         if (!model.byArea() && survey.shootsLast() != null && survey.shootsLast() > 0 && of.weightKg() > 0) {
             double grams = 1000 * of.weightKg() / survey.shootsLast();
@@ -176,7 +191,7 @@ final class VineFindings {
                         wood.weak(),
                         "g",
                         Severity.CONSIDER,
-                        0.8,
+                        numbers.confidence().judged(),
                         "counting.wood_g"));
             } else if (grams > wood.bull()) {
                 found.add(finding(
@@ -186,7 +201,7 @@ final class VineFindings {
                         wood.bull(),
                         "g",
                         Severity.CONSIDER,
-                        0.8,
+                        numbers.confidence().judged(),
                         "counting.wood_g"));
             }
         }

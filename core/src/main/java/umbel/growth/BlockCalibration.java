@@ -1,6 +1,6 @@
 package umbel.growth;
 
-import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
 import umbel.growth.Comparison.Measure;
 import umbel.knowledge.LearningParameters;
@@ -27,20 +27,10 @@ public record BlockCalibration(int trees, double vigour, double waking, double f
         }
         return new BlockCalibration(
                 comparisons.size(),
-                factor(comparisons, Measure.EXTENSION, rules),
-                factor(comparisons, Measure.SHOOTS, rules),
-                factor(comparisons, Measure.FLOWER_BUDS, rules),
-                factor(comparisons, Measure.FRUITS, rules));
-    }
-
-    private static double factor(List<Comparison> comparisons, Measure measure, LearningParameters rules) {
-        double[] ratios = comparisons.stream()
-                .flatMap(one -> one.measures().stream())
-                .filter(one -> one.measure() == measure)
-                .mapToDouble(one -> Math.log(one.ratio(rules.fewShoots())))
-                .toArray();
-        double factor = Math.exp(Arrays.stream(ratios).sum() / (ratios.length + rules.priorTrees()));
-        return Math.max(1 / rules.most(), Math.min(rules.most(), factor));
+                Comparison.factor(comparisons, EnumSet.of(Measure.EXTENSION), rules),
+                Comparison.factor(comparisons, EnumSet.of(Measure.SHOOTS), rules),
+                Comparison.factor(comparisons, EnumSet.of(Measure.FLOWER_BUDS), rules),
+                Comparison.factor(comparisons, EnumSet.of(Measure.FRUITS), rules));
     }
 
     /** A stand as these trees would have it. */

@@ -1,7 +1,10 @@
 package umbel.growth;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Set;
+import umbel.knowledge.LearningParameters;
 import umbel.knowledge.SurveyParameters;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -81,6 +84,20 @@ public record Comparison(List<Measured> measures) {
         List<Measured> more = new ArrayList<>(measures);
         more.add(new Measured(Measure.FRUITS, foretold, fruits));
         return new Comparison(more);
+    }
+
+    /**
+     * The factor that comparisons put on what the model foretells of some measures: the mean of their logarithms, drawn towards 1
+     * as if some plants had answered as usual, and held within bounds.
+     */
+    public static double factor(List<Comparison> comparisons, Set<Measure> of, LearningParameters rules) {
+        double[] ratios = comparisons.stream()
+                .flatMap(one -> one.measures().stream())
+                .filter(one -> of.contains(one.measure()))
+                .mapToDouble(one -> Math.log(one.ratio(rules.fewShoots())))
+                .toArray();
+        double factor = Math.exp(Arrays.stream(ratios).sum() / (ratios.length + rules.priorTrees()));
+        return Math.max(1 / rules.most(), Math.min(rules.most(), factor));
     }
 
     /** The range about what was foretold, wider by what two quick surveys may be off (one sigma each). */

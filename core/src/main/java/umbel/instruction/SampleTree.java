@@ -1,12 +1,11 @@
 package umbel.instruction;
 
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import umbel.cut.LimbFates;
 import umbel.cut.Operation;
-import umbel.cut.OperationKind;
 import umbel.plan.VisitWorth;
 
 /**
@@ -31,25 +30,13 @@ public record SampleTree(String name, VisitWorth worth, List<Operation> planned)
 
     /** How many limbs a visit decides otherwise than the tree's own plan: taken, shortened, bent or left. */
     int limbsOtherwise(List<Operation> visit) {
-        Map<String, String> own = fates(planned);
-        Map<String, String> other = fates(visit);
+        Map<String, LimbFates.Fate> own = LimbFates.of(planned);
+        Map<String, LimbFates.Fate> other = LimbFates.of(visit);
         Set<String> limbs = new HashSet<>(own.keySet());
         limbs.addAll(other.keySet());
         return (int) limbs.stream()
-                .filter(limb -> !own.getOrDefault(limb, "").equals(other.getOrDefault(limb, "")))
+                .filter(limb ->
+                        own.getOrDefault(limb, LimbFates.Fate.LEFT) != other.getOrDefault(limb, LimbFates.Fate.LEFT))
                 .count();
-    }
-
-    /** What becomes of each limb, in words that a crew would use. */
-    private static Map<String, String> fates(List<Operation> visit) {
-        Map<String, String> fates = new HashMap<>();
-        for (Operation one : visit) {
-            if (one.target().isLimb()) {
-                OperationKind kind = one.kind();
-                boolean off = kind.takesAll() || kind == OperationKind.RENEW_STUB || kind == OperationKind.RENEW_BEVEL;
-                fates.put(one.onLimb(), off ? "off" : kind == OperationKind.BEND ? "bent" : "shorter");
-            }
-        }
-        return fates;
     }
 }

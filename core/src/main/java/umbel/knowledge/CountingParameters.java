@@ -7,7 +7,8 @@ import java.util.Map;
  * Numbers for bushes, canes and vines that do not depend on their kind; read from {@code knowledge/counting.yaml}, where each is
  * explained.
  */
-public record CountingParameters(Forecast forecast, Bush bush, Row row, Vine vine, Work work, Sampling sampling) {
+public record CountingParameters(
+        Forecast forecast, Bush bush, Row row, Vine vine, Work work, Sampling sampling, Confidence confidence) {
 
     /** How far a forecast spreads, and vigour by word. */
     public record Forecast(double spread, Map<String, Double> vigour) {}
@@ -86,6 +87,7 @@ public record CountingParameters(Forecast forecast, Bush bush, Row row, Vine vin
             @JsonProperty("apart_cm") double apartCm,
             double crowded,
             double thinRow,
+            double alike,
             @JsonProperty("tallBy_cm") double tallByCm,
             double compensation) {}
 
@@ -121,6 +123,7 @@ public record CountingParameters(Forecast forecast, Bush bush, Row row, Vine vin
             BudKill budKill,
             Over over,
             double under,
+            double roomShort,
             @JsonProperty("wood_g") WoodMass woodG,
             Arm arm,
             double gentler,
@@ -178,6 +181,38 @@ public record CountingParameters(Forecast forecast, Bush bush, Row row, Vine vin
             double vineTie,
             double renewArm) {}
 
-    /** How many counts make an answer sure enough. */
-    public record Sampling(double z, double error, double canesVariation) {}
+    /**
+     * How many counts make an answer sure enough.
+     *
+     * @param z quantile of the normal distribution for the sureness wanted
+     * @param canesVariation usual standard deviation of canes a metre, as a share of their mean
+     * @param most counts of a metre that anybody is asked for
+     */
+    public record Sampling(double z, double canesVariation, double most) {}
+
+    /**
+     * How sure a finding or a step is, 0…1, by what it rests on.
+     *
+     * @param certain it is dead, sick or has fruited, and everybody takes it
+     * @param counted somebody counted or measured it
+     * @param judged a measure against a line that growers draw differently
+     * @param opinion a line that schools dispute
+     * @param ageTold the age of a cane was told
+     * @param ageByThickness its age was taken from its thickness
+     * @param ageUnknown neither was told
+     * @param estimatedWeight nodes by a weight of prunings that was estimated
+     * @param oneCount the number of canes, counted at one place
+     * @param number least and most that the number of canes can be sure of
+     */
+    public record Confidence(
+            double certain,
+            double counted,
+            double judged,
+            double opinion,
+            double ageTold,
+            double ageByThickness,
+            double ageUnknown,
+            double estimatedWeight,
+            double oneCount,
+            Bounds number) {}
 }

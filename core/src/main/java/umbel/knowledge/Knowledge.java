@@ -39,6 +39,7 @@ public final class Knowledge {
     private final Map<String, CountedKind> counted = new TreeMap<>();
     private final CountingParameters counting;
     private final InstructionParameters instruction;
+    private final PracticeParameters practice;
     private final PlantingParameters planting;
     private final List<Cultivar> cultivars;
     private final List<Rootstock> rootstocks;
@@ -64,6 +65,7 @@ public final class Knowledge {
                 .with(shippedFile("rules.yaml").as(RuleList.class).rules());
         counting = shippedFile("counting.yaml").as(CountingParameters.class);
         instruction = shippedFile("instruction.yaml").as(InstructionParameters.class);
+        practice = shippedFile("practice.yaml").as(PracticeParameters.class);
         planting = shippedFile("planting.yaml").as(PlantingParameters.class);
         Contents contents = shippedFile("contents.yaml").as(Contents.class);
         load("species", contents.species(), own).forEach((id, file) -> species.put(id, file.as(Species.class)));
@@ -208,6 +210,11 @@ public final class Knowledge {
     /** What a planting costs and takes where nobody says otherwise. */
     public PlantingParameters planting() {
         return planting;
+    }
+
+    /** Numbers of practice. */
+    public PracticeParameters practice() {
+        return practice;
     }
 
     /** Numbers of a block's instruction. */

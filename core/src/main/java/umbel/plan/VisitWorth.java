@@ -25,11 +25,16 @@ public final class VisitWorth {
      * @param minutes of its cuts and bends
      * @param withinLimits whether it takes no more than a visit may
      */
-    public record Visit(double gain, double minutes, int cuts, boolean withinLimits) {}
+    public record Visit(double gain, double minutes, int cuts, int bigCuts, boolean withinLimits) {}
 
     /** The worth of visits to a tree by a wish's weights and limits. */
     public VisitWorth(Tree found, TreeReader.Reading reading, PlanRequest request) {
-        evaluator = new CutSetEvaluator(found, reading.findings(), request, Set.of(), null);
+        this(found, reading, request, Set.of());
+    }
+
+    /** The same; what is done whatever share of the wood it takes does not count against the limits. */
+    public VisitWorth(Tree found, TreeReader.Reading reading, PlanRequest request, Set<Operation> beyondLimits) {
+        evaluator = new CutSetEvaluator(found, reading.findings(), request, beyondLimits, null);
         untouched = evaluator.worth(List.of());
         reach = request.limits().reach();
     }
@@ -55,12 +60,14 @@ public final class VisitWorth {
         boolean within = evaluator.withinLimits(operations);
         double minutes = 0;
         int cuts = 0;
+        int big = 0;
         CutTree cut = evaluator.cut(operations);
         for (Effect effect : Effect.ofAll(cut, reach)) {
             minutes += effect.minutes();
             cuts += effect.cuts();
+            big += effect.big() ? effect.cuts() : 0;
         }
         evaluator.forgetTrees();
-        return new Visit(gain, minutes, cuts, within);
+        return new Visit(gain, minutes, cuts, big, within);
     }
 }

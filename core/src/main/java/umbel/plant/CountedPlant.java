@@ -10,6 +10,7 @@ import umbel.assess.Assessment;
 import umbel.assess.CrewText;
 import umbel.assess.Mark;
 import umbel.counted.CountComparison;
+import umbel.counted.CountLearned;
 import umbel.counted.CountOperation;
 import umbel.counted.CountOutcome;
 import umbel.counted.CountPlan;
@@ -44,10 +45,10 @@ public final class CountedPlant implements Plant {
     private final Knowledge knowledge;
     private final List<CountStep> proposed;
 
-    private CountedPlant(CountSurvey survey, Knowledge knowledge) {
+    private CountedPlant(CountSurvey survey, Knowledge knowledge, CountLearned learned) {
         this.survey = survey;
         this.knowledge = knowledge;
-        this.counted = Counted.of(survey, knowledge);
+        this.counted = Counted.of(survey, knowledge, learned);
         List<CountStep> all = new ArrayList<>();
         for (Moment moment : Moment.values()) {
             counted.plans(moment).forEach(plan -> all.addAll(plan.steps()));
@@ -62,7 +63,12 @@ public final class CountedPlant implements Plant {
      * @throws umbel.survey.InvalidSurvey when no plant of its kind can be made of it
      */
     public static CountedPlant read(CountSurvey survey, Knowledge knowledge) {
-        return new CountedPlant(survey, knowledge);
+        return new CountedPlant(survey, knowledge, CountLearned.NOTHING);
+    }
+
+    /** The same plant, foretold by what its place has shown. */
+    public CountedPlant with(CountLearned learned) {
+        return learned.equals(CountLearned.NOTHING) ? this : new CountedPlant(survey, knowledge, learned);
     }
 
     /** What was counted. */

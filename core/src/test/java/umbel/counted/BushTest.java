@@ -15,6 +15,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
+import umbel.text.Value;
 
 /** Worked by hand with the equations of docs/model/counted.md; see there for each sum. */
 class BushTest {
@@ -204,6 +205,20 @@ class BushTest {
                 Counts.bush("blueberry", 12, "{'id':'old','age_y':9,'upright_shoot_cm':30}", 1, 2, 2, 3, 3));
         assertThat(Counts.done(plan)).contains("head old");
         assertThat(Counts.only(plan, CountOperation.Kind.HEAD).atCm()).isEqualTo(30);
+    }
+
+    /** Twenty old canes: L of the leaf left over 1.5 m², base light e^(−L/2), all by hand from the table of leaf areas. */
+    @Test
+    void aDarkBushIsToldHowMuchLighterItBecomes() {
+        CountPlan plan = Counts.recommended(Counts.bush("blueberry", 12, 0, 1, 1, 2, 3, 4, 3, 2, 2, 2));
+        assertThat(plan.left())
+                .filteredOn(left -> left.finding().rule() == CountRule.CLOSED_CENTRE)
+                .singleElement()
+                .satisfies(left -> {
+                    assertThat(left.why().code()).isEqualTo("count.left.lighter");
+                    double leaf = 0.2 + 0.32 + 2 * 0.4 + 3 * 0.45 + 4 * 0.46 + 2 * 0.45;
+                    assertThat(left.why().values().get("after")).isEqualTo(Value.share(Math.exp(-leaf / 1.5 / 2)));
+                });
     }
 
     @Test

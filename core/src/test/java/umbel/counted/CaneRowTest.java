@@ -14,6 +14,7 @@ import umbel.growth.Moment;
 import umbel.knowledge.CountedKind;
 import umbel.knowledge.Knowledge;
 import umbel.survey.InvalidSurvey;
+import umbel.text.Value;
 
 /** Worked by hand with the equations of docs/model/counted.md. */
 class CaneRowTest {
@@ -181,6 +182,35 @@ class CaneRowTest {
                         .plans(Moment.AFTER_HARVEST)
                         .get(0)))
                 .containsExactly("remove canes/fruited");
+    }
+
+    /** Six a metre is best: 26 on four metres bear as 24 do, 30 do not. */
+    @Test
+    void aRowAsGoodAsTheBestIsNotThinned() {
+        assertThat(Counts.done(Counts.recommended(blacks(26)))).noneMatch(step -> step.startsWith("thin"));
+        assertThat(Counts.only(Counts.recommended(blacks(30)), CountOperation.Kind.THIN)
+                        .keepCount())
+                .isEqualTo(24);
+    }
+
+    private static CountSurvey blacks(int canes) {
+        return row("raspberry-black", "{'length_m':4,'plants':4,'canes':[{'class':'new','count':" + canes + "}]}");
+    }
+
+    /** A row far from both lines needs no more counts; nobody is asked for more than six. */
+    @Test
+    void countsStopWhereTheyCannotChangeTheAnswer() {
+        assertThat(Counts.read(row(
+                                "raspberry-summer",
+                                "{'length_m':3,'canes':[{'class':'new','height_cm':150,'count':90}]}"))
+                        .reading()
+                        .measureNext())
+                .isEmpty();
+        CountSurvey onTheLine =
+                row("raspberry-summer", "{'length_m':2,'canes':[{'class':'new','height_cm':150,'count':27}]}");
+        assertThat(Counts.read(onTheLine).reading().measureNext())
+                .singleElement()
+                .satisfies(one -> assertThat(one.why().values().get("more")).isEqualTo(Value.count(4)));
     }
 
     @Test

@@ -49,7 +49,7 @@ class EveryKindByHandTest {
         "raspberry-summer, 3, 33, 33, 7.18",
         "raspberry-summer, 3, 12, 12, 4.53",
         "raspberry-black, 4, 50, 24, 6.39",
-        "raspberry-black, 4, 26, 24, 6.39",
+        "raspberry-black, 4, 30, 24, 6.39",
         "raspberry-black, 4, 8, 8, 4.24",
         "raspberry-purple, 4, 60, 28, 9.59",
         "raspberry-purple, 4, 32, 28, 9.59",

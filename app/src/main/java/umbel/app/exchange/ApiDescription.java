@@ -56,7 +56,11 @@ class ApiDescription {
             "Decisions",
             "Hold",
             "VisitEntry",
-            "DoneStep");
+            "DoneStep",
+            "PracticeWish",
+            "PracticeMarks",
+            "HintAsked",
+            "PracticeEntry");
 
     /** Parts of answers that may be missing though they are no boxed numbers. */
     private static final Map<String, Set<String>> MAY_BE_MISSING = Map.ofEntries(
@@ -64,6 +68,7 @@ class ApiDescription {
             Map.entry("LearnedAnswer", Set.of("since")),
             Map.entry("BlockSeason", Set.of("windowEnd")),
             Map.entry("InstructionPage", Set.of("instruction", "search")),
+            Map.entry("PracticeVerdict", Set.of("next")),
             Map.entry("PlacedBlock", Set.of("windowEnd", "weather")),
             Map.entry("WeatherImport", Set.of("from", "to")),
             Map.entry("KeyLine", Set.of("lastUsed")),

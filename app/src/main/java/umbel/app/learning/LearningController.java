@@ -14,9 +14,11 @@ import org.springframework.web.bind.annotation.RestController;
 import umbel.app.http.NotFound;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
+import umbel.app.reader.Reader;
 import umbel.counted.CountSurvey;
 import umbel.growth.BlockCalibration;
 import umbel.growth.Comparison;
+import umbel.knowledge.Knowledge;
 import umbel.survey.Survey;
 import umbel.wood.Units;
 
@@ -27,9 +29,11 @@ class LearningController {
 
     private final LearningService learning;
     private final BlockRepository blocks;
+    private final Knowledge knowledge;
     private final Clock clock;
 
-    LearningController(LearningService learning, BlockRepository blocks, Clock clock) {
+    LearningController(LearningService learning, BlockRepository blocks, Knowledge knowledge, Clock clock) {
+        this.knowledge = knowledge;
         this.learning = learning;
         this.blocks = blocks;
         this.clock = clock;
@@ -61,7 +65,18 @@ class LearningController {
 
             LocalDate since,
 
-            List<CheckedSeason> seasons) {}
+            List<CheckedSeason> seasons,
+
+            List<LearnedOfKind> counted) {}
+
+    /**
+     * What a block's bushes, rows or vines of one kind have taught.
+     *
+     * @param kind its name, in the reader's language
+     * @param seasons of plants it was learned from
+     * @param crop factor on the crop foretold; likewise new canes, or the weight of prunings
+     */
+    public record LearnedOfKind(String kind, int seasons, double crop, double renewal) {}
 
     /** Whether what was learned is to be forgotten. */
     public record Forget(boolean forget) {}
@@ -118,7 +133,16 @@ class LearningController {
                 (int) measures.stream().filter(Comparison.Measured::right).count(),
                 measures.size(),
                 block.learningSince(),
-                all.stream().map(LearningController::line).toList());
+                all.stream().map(LearningController::line).toList(),
+                learning.ofCounted(block).entrySet().stream()
+                        .map(one -> new LearnedOfKind(
+                                Reader.speech()
+                                        .knowledge(
+                                                knowledge.counted(one.getKey()).name()),
+                                one.getValue().seasons(),
+                                Units.round(one.getValue().crop(), 3),
+                                Units.round(one.getValue().renewal(), 3)))
+                        .toList());
     }
 
     private static CheckedSeason line(LearningService.Checked one) {

@@ -4,7 +4,9 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.core.type.TypeReference;
@@ -20,10 +22,12 @@ import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.app.survey.TreeReadings;
 import umbel.assess.Mark;
+import umbel.counted.CountLearned;
 import umbel.counted.CountSurvey;
 import umbel.growth.BlockCalibration;
 import umbel.growth.Comparison;
 import umbel.knowledge.Knowledge;
+import umbel.plant.CountedPlant;
 import umbel.survey.Survey;
 
 /**
@@ -66,12 +70,41 @@ public class LearningService {
     @Transactional(readOnly = true)
     public BlockCalibration of(Block block) {
         return BlockCalibration.of(
-                checked(block).stream()
-                        .filter(one -> block.learningSince() == null
-                                || one.later().surveyedOn().isAfter(block.learningSince()))
+                counting(block).stream()
+                        .filter(one -> !one.earlier().isCounted())
                         .map(Checked::comparison)
                         .toList(),
                 knowledge.parameters().learning());
+    }
+
+    /** What a block's bushes, rows or vines of one kind have taught. */
+    @Transactional(readOnly = true)
+    public CountLearned counted(Block block, String kind) {
+        return ofCounted(block).getOrDefault(kind, CountLearned.NOTHING);
+    }
+
+    /** What a block's counted plants have taught, by kind. */
+    @Transactional(readOnly = true)
+    public Map<String, CountLearned> ofCounted(Block block) {
+        Map<String, List<Comparison>> byKind = new TreeMap<>();
+        for (Checked one : counting(block)) {
+            if (one.earlier().isCounted()) {
+                String kind = readings.counted(one.earlier()).counted().kind().id();
+                byKind.computeIfAbsent(kind, key -> new ArrayList<>()).add(one.comparison());
+            }
+        }
+        Map<String, CountLearned> learned = new TreeMap<>();
+        byKind.forEach((kind, seasons) -> learned.put(
+                kind, CountLearned.of(seasons, knowledge.parameters().learning())));
+        return learned;
+    }
+
+    /** The seasons of a block that count for what it has taught. */
+    private List<Checked> counting(Block block) {
+        return checked(block).stream()
+                .filter(one -> block.learningSince() == null
+                        || one.later().surveyedOn().isAfter(block.learningSince()))
+                .toList();
     }
 
     /** Every season of a block's trees that can be checked. */
@@ -116,11 +149,18 @@ public class LearningService {
     @Transactional(readOnly = true)
     public Optional<CountSurvey> expectedCount(long treeId, LocalDate today) {
         return surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(treeId)
-                .map(last -> readings.counted(last)
+                .map(last -> learning(last)
                         .expectedCount(
                                 done(visitsAfter(last)),
                                 ChronoUnit.DAYS.between(last.surveyedOn(), today) >= SEASON_DAYS_LEAST,
                                 today));
+    }
+
+    /** The counted plant of a survey, foretold by what its block has taught. */
+    @Transactional(readOnly = true)
+    public CountedPlant learning(SurveyEntry survey) {
+        CountedPlant plant = readings.counted(survey);
+        return plant.with(counted(survey.tree().block(), plant.counted().kind().id()));
     }
 
     private List<WorkRecord> visitsAfter(SurveyEntry survey) {

@@ -23,6 +23,7 @@ public final class CountedAnswers {
      * @param workVersion -1 while nothing was decided
      * @param workedOn the day of the last visit since it was surveyed; empty where there was none
      * @param suggestions what advisers marked, for the grower to accept or refuse
+     * @param learned what the block's plants of this kind have taught
      * @param together by operation, those that may be marked on the same canes beside it
      */
     public record PlantPage(
@@ -36,7 +37,16 @@ public final class CountedAnswers {
             boolean workOutdated,
             String workedOn,
             Map<String, List<String>> together,
+            PlantLearned learned,
             List<TreeAnswers.SuggestionLine> suggestions) {}
+
+    /**
+     * Factors on what is foretold, from seasons that were foretold and have come.
+     *
+     * @param crop on the crop
+     * @param renewal on new canes, or on the weight of a vine's prunings
+     */
+    public record PlantLearned(int seasons, double crop, double renewal) {}
 
     /**
      * A plant read and planned for.

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import org.springframework.stereotype.Service;
+import umbel.app.learning.LearningService;
 import umbel.app.log.RecordRepository;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.reader.Reader;
@@ -14,6 +15,7 @@ import umbel.assess.CountAssessment;
 import umbel.assess.CountRequest;
 import umbel.assess.CountedAssessor;
 import umbel.assess.Mark;
+import umbel.counted.CountLearned;
 import umbel.counted.CountOperation;
 import umbel.counted.CountOutcome;
 import umbel.counted.CountRule;
@@ -32,6 +34,7 @@ class CountedService {
     private final Suggestions suggestions;
     private final TreeReadings readings;
     private final RecordRepository records;
+    private final LearningService learning;
     private final CountedAssessor assessor;
 
     CountedService(
@@ -40,12 +43,14 @@ class CountedService {
             Suggestions suggestions,
             TreeReadings readings,
             RecordRepository records,
+            LearningService learning,
             CountedAssessor assessor) {
         this.trees = trees;
         this.decided = decided;
         this.suggestions = suggestions;
         this.readings = readings;
         this.records = records;
+        this.learning = learning;
         this.assessor = assessor;
     }
 
@@ -54,6 +59,7 @@ class CountedService {
         OrchardTree place = trees.tree(id);
         SurveyEntry survey = trees.survey(id);
         CountedPlant plant = readings.counted(survey);
+        CountLearned learned = learnedBy(place, plant);
         TreeDecisions.Current current =
                 viewer.adviser() ? suggestions.of(id, survey, viewer.name()) : decided.on(id, survey);
         return new CountedAnswers.PlantPage(
@@ -69,7 +75,7 @@ class CountedService {
                 plant.survey(),
                 survey.surveyedOn().toString(),
                 survey.id(),
-                look(plant.survey(), current.decisions()),
+                look(plant.survey(), current.decisions(), learned),
                 current.decisions(),
                 current.version(),
                 current.outdated(),
@@ -77,6 +83,8 @@ class CountedService {
                         .map(visit -> visit.doneOn().toString())
                         .orElse(""),
                 CountOperation.Kind.together(),
+                new CountedAnswers.PlantLearned(
+                        learned.seasons(), Units.round(learned.crop(), 3), Units.round(learned.renewal(), 3)),
                 viewer.adviser() ? List.of() : suggestions(id, survey));
     }
 
@@ -95,13 +103,22 @@ class CountedService {
 
     /** The plant planned for as its decisions ask. */
     CountedAnswers.PlantLooked plans(long id, Decisions decisions) {
-        return look(readings.counted(trees.survey(id)).survey(), decisions);
+        CountedPlant plant = readings.counted(trees.survey(id));
+        return look(plant.survey(), decisions, learnedBy(trees.tree(id), plant));
     }
 
     /** A counted plant that nobody saved. */
     CountedAnswers.PlantLooked look(CountSurvey survey, Decisions decisions) {
+        return look(survey, decisions, CountLearned.NOTHING);
+    }
+
+    private CountLearned learnedBy(OrchardTree place, CountedPlant plant) {
+        return learning.counted(place.block(), plant.counted().kind().id());
+    }
+
+    private CountedAnswers.PlantLooked look(CountSurvey survey, Decisions decisions, CountLearned learned) {
         CountAssessment assessment = assessor.in(Reader.speech())
-                .assess(new CountRequest(survey, decisions.moment().word(), null));
+                .assess(new CountRequest(survey, decisions.moment().word(), null), learned);
         Map<String, String> names = new TreeMap<>();
         for (CountRule rule : CountRule.values()) {
             names.put(rule.id(), assessor.in(Reader.speech()).name(rule));
@@ -112,7 +129,7 @@ class CountedService {
 
     /** What marks come to, drawn as the plant is turned, radians. */
     CountedAnswers.PlantMarked marked(long id, Decisions decisions, double turned) {
-        CountedPlant plant = readings.counted(trees.survey(id));
+        CountedPlant plant = learning.learning(trees.survey(id));
         List<Mark> marks = plant.inOrder(decisions.marks());
         List<CountOperation> operations =
                 marks.stream().map(CountedPlant::operation).toList();

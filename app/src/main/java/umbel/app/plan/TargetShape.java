@@ -23,7 +23,8 @@ public record TargetShape(
     /** One tier of the outline. */
     public record TierShape(double heightM, int count, double reachM, double angleDeg) {}
 
-    static TargetShape of(Setting setting) {
+    /** The outline of a tree in its setting. */
+    public static TargetShape of(Setting setting) {
         TrainingSystem system = setting.system();
         TrainingSystem.Shape shape = system.shape();
         double grown = shape.grown(setting.leaf());

@@ -12,6 +12,7 @@ import org.openqa.selenium.By;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
+import tools.jackson.databind.JsonNode;
 import umbel.app.UmbelApplication;
 import umbel.app.people.Visitor;
 
@@ -100,6 +101,40 @@ class SuggestionsInBrowserTest {
         BROWSER.sees("1 step marked");
         BROWSER.seesNo("Iven suggests");
         BROWSER.waiting().until(d -> marksOf(6) == 1);
+    }
+
+    @Test
+    void whatAnAdviserMarksOnABushIsASuggestionToo() throws Exception {
+        long bush = counted();
+        signIn("iven", ADVISER);
+        BROWSER.open(url + "/plants/" + bush);
+        BROWSER.sees("What you mark is a suggestion");
+        BROWSER.button("Take all").click();
+        BROWSER.sees("Saved");
+        assertThat(grower.json("/api/plants/" + bush).at("/decisions/marks")).isEmpty();
+        signIn("mara", GROWER);
+        BROWSER.open(url + "/plants/" + bush);
+        BROWSER.sees("Iven suggests");
+        BROWSER.button("Accept").click();
+        BROWSER.seesNo("Iven suggests");
+        BROWSER.waiting().until(d -> plantMarks(bush) > 0);
+    }
+
+    private static long counted() throws Exception {
+        for (JsonNode tree : grower.json("/api/holding").at("/trees")) {
+            if (tree.at("/counted").asBoolean()) {
+                return tree.at("/id").asLong();
+            }
+        }
+        throw new AssertionError("the demo has counted plants");
+    }
+
+    private static int plantMarks(long plant) {
+        try {
+            return grower.json("/api/plants/" + plant).at("/decisions/marks").size();
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     @Test

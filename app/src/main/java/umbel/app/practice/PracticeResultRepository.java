@@ -1,0 +1,12 @@
+package umbel.app.practice;
+
+import java.util.List;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+/** Results of practice, in the order they came. */
+interface PracticeResultRepository extends JpaRepository<PracticeResult, Long> {
+
+    List<PracticeResult> findByWhoOrderById(String who);
+
+    List<PracticeResult> findAllByOrderById();
+}

@@ -1,0 +1,125 @@
+package umbel.app.practice;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+import umbel.app.RunningUmbel;
+
+/** An exercise from its making to its mark, as the page asks for it. */
+@ExtendWith(RunningUmbel.class)
+class PracticeApiTest {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final String EXERCISES = "/api/practice/exercises";
+
+    private final RunningUmbel umbel;
+
+    PracticeApiTest(RunningUmbel umbel) {
+        this.umbel = umbel;
+    }
+
+    private String made(String wish) {
+        RunningUmbel.Answer answer = umbel.post(EXERCISES, wish);
+        assertThat(answer.status()).isEqualTo(200);
+        return answer.json().at("/code").asString();
+    }
+
+    private JsonNode answered(String code, ArrayNode marks) {
+        ObjectNode entry = JSON.createObjectNode();
+        entry.set("marks", marks);
+        entry.putArray("pointed").add("1");
+        return umbel.post(EXERCISES + "/" + code + "/answer", entry.toString()).json();
+    }
+
+    @Test
+    void theSameWishAndSeedAreTheSameTree() {
+        String wish = "{\"level\":\"first\",\"species\":\"apple\",\"system\":\"tall-spindle\",\"seed\":5}";
+        assertThat(made(wish)).isEqualTo(made(wish)).startsWith("apple.tall-spindle.");
+    }
+
+    @Test
+    void thePageDoesNotTellWhatIsWrong() {
+        String code = made("{\"level\":\"usual\",\"species\":\"apple\",\"seed\":9}");
+        RunningUmbel.Answer page = umbel.get(EXERCISES + "/" + code);
+        assertThat(page.json().at("/faults").asInt()).isGreaterThanOrEqualTo(3);
+        assertThat(page.json().at("/limbs")).isNotEmpty();
+        assertThat(page.text()).doesNotContain("finding").doesNotContain("severity");
+    }
+
+    @Test
+    void theProgramsPlanIsFullMarksAndNothingIsNone() {
+        String code = made("{\"level\":\"first\",\"species\":\"pear\",\"seed\":3}");
+        JsonNode nothing = answered(code, JSON.createArrayNode());
+        assertThat(nothing.at("/mark").asDouble()).isZero();
+        assertThat(nothing.at("/passed").asBoolean()).isFalse();
+        assertThat(nothing.at("/next/does").asString()).isEqualTo("helps");
+        assertThat(nothing.at("/missed")).isNotEmpty();
+        ArrayNode plan = JSON.createArrayNode();
+        nothing.at("/plan").forEach(step -> plan.add(step.at("/mark")));
+        JsonNode full = answered(code, plan);
+        assertThat(full.at("/mark").asDouble()).isEqualTo(1);
+        assertThat(full.at("/passed").asBoolean()).isTrue();
+        assertThat(full.at("/answer")).isEqualTo(full.at("/program"));
+        assertThat(full.at("/faults"))
+                .anySatisfy(fault -> assertThat(fault.at("/fate").asString()).isEqualTo("cleared"));
+        JsonNode progress = umbel.get("/api/practice/progress").json();
+        assertThat(progress.at("/exercises").asInt()).isGreaterThanOrEqualTo(2);
+        assertThat(progress.at("/skills")).isNotEmpty();
+    }
+
+    @Test
+    void hintsTellMoreByDegrees() {
+        String code = made("{\"level\":\"first\",\"species\":\"apple\",\"fault\":\"dead-limb\",\"seed\":4}");
+        JsonNode first = umbel.post(EXERCISES + "/" + code + "/hint", "{\"marks\":[],\"degree\":1}")
+                .json();
+        assertThat(first.at("/text").asString()).isNotEmpty();
+        assertThat(first.at("/limbs")).isEmpty();
+        JsonNode third = umbel.post(EXERCISES + "/" + code + "/hint", "{\"marks\":[],\"degree\":3}")
+                .json();
+        assertThat(third.at("/limbs")).hasSize(1);
+        assertThat(third.at("/text").asString()).contains(third.at("/limbs/0").asString());
+    }
+
+    @Test
+    void marksAndOptionsWorkAsOnASavedTree() {
+        String code = made("{\"level\":\"first\",\"species\":\"apple\",\"system\":\"tall-spindle\",\"seed\":5}");
+        JsonNode marked = umbel.post(
+                        EXERCISES + "/" + code + "/marked", "{\"marks\":[{\"operation\":\"remove\",\"limb\":\"2\"}]}")
+                .json();
+        assertThat(marked.at("/totals/woodShare").asDouble()).isPositive();
+        assertThat(marked.at("/effects/0/title").asString()).isNotEmpty();
+        assertThat(umbel.post(EXERCISES + "/" + code + "/limbs/2/options", "{\"marks\":[]}")
+                        .json())
+                .isNotEmpty();
+    }
+
+    @Test
+    void aTreeOfTheHoldingCanBePractisedOn() {
+        JsonNode page = umbel.get(EXERCISES + "/tree-6").json();
+        assertThat(page.at("/own").asBoolean()).isTrue();
+        assertThat(page.at("/label").asString()).isNotEmpty();
+    }
+
+    @Test
+    void whatCannotBeIsRefused() {
+        assertThat(umbel.get(EXERCISES + "/nonsense").status()).isEqualTo(404);
+        assertThat(umbel.get(EXERCISES + "/apple.no-such-system.5.1.dead-limb").status())
+                .isEqualTo(404);
+        assertThat(umbel.get(EXERCISES + "/tree-x").status()).isEqualTo(404);
+        assertThat(umbel.post(EXERCISES, "{\"level\":\"impossible\"}").status()).isEqualTo(422);
+        assertThat(umbel.post(EXERCISES, "{\"fault\":\"none-such\"}").status()).isEqualTo(422);
+        assertThat(umbel.post(EXERCISES, "{\"species\":\"none-such\"}").status())
+                .isEqualTo(422);
+        String code = made("{\"level\":\"first\",\"species\":\"apple\",\"seed\":5}");
+        assertThat(umbel.post(
+                                EXERCISES + "/" + code + "/marked",
+                                "{\"marks\":[{\"operation\":\"remove\",\"limb\":\"none\"}]}")
+                        .status())
+                .isEqualTo(422);
+    }
+}

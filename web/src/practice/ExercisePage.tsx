@@ -1,0 +1,240 @@
+import { useMutation, useQuery, useQueryClient, keepPreviousData } from '@tanstack/react-query';
+import { useEffect, useMemo, useReducer, useState } from 'react';
+import { useParams } from 'react-router';
+import { answer, api, type Mark, type PracticeTreePage, type PracticeVerdict } from '../api/client';
+import { limbOf } from '../api/marks';
+import { firstViewOf, type View } from '../stand/camera';
+import { prepare, type Moved } from '../stand/geometry';
+import type { Picked, Showing } from '../stand/paint';
+import { TreeStand } from '../stand/TreeStand';
+import { useSay } from '../text/say';
+import { Failed, Loading } from '../ui/States';
+import { Cutting } from './Cutting';
+import { acted, keepAttempt, keptAttempt, marksOf, type Act, type Attempt } from './exercise';
+import { Looking } from './Looking';
+import { Outcome } from './Outcome';
+
+const NOT_MOVED: ReadonlyMap<number, Moved> = new Map();
+const NO_MARKS: Mark[] = [];
+
+/** What the parts of an exercise share. */
+export interface Practising {
+  code: string;
+  page: PracticeTreePage;
+  attempt: Attempt;
+  act: (act: Act) => void;
+}
+
+/** A tree that cannot be harmed: look, cut, and see what it brings. */
+export function ExercisePage() {
+  const say = useSay();
+  const code = useParams()['code'] ?? '';
+  const page = useQuery({
+    queryKey: ['exercise', code],
+    queryFn: () => answer(api.GET('/api/practice/exercises/{code}', { params: { path: { code } } })),
+    staleTime: Infinity,
+  });
+  if (page.isError) return <Failed error={page.error} retry={() => void page.refetch()} />;
+  if (!page.data) return <Loading what={say('exercise.growing')} />;
+  return <Exercise key={code} code={code} page={page.data} />;
+}
+
+function Exercise({ code, page }: { code: string; page: PracticeTreePage }) {
+  const say = useSay();
+  const queries = useQueryClient();
+  const [attempt, act] = useReducer(acted, code, keptAttempt);
+  const [view, setView] = useState<View>(() => firstViewOf(page.drawing));
+  const [selected, setSelected] = useState<string | null>(null);
+  const [pointed, setPointed] = useState<string[]>([]);
+  const [program, setProgram] = useState(false);
+  useEffect(() => {
+    keepAttempt(code, attempt);
+  }, [code, attempt]);
+  const own = marksOf(attempt);
+  const verdict = useMutation({
+    mutationFn: () =>
+      answer(
+        api.POST('/api/practice/exercises/{code}/answer', {
+          params: { path: { code } },
+          body: { marks: own, pointed: attempt.pointed },
+        }),
+      ),
+    onSuccess: () => {
+      act({ type: 'go', to: 'result' });
+      void queries.invalidateQueries({ queryKey: ['practice-progress'] });
+      void queries.invalidateQueries({ queryKey: ['practice-crew'] });
+    },
+  });
+  const result: PracticeVerdict | undefined = attempt.stage === 'result' ? verdict.data : undefined;
+  const planned = result?.plan.map((step) => step.mark) ?? NO_MARKS;
+  const shown = result && program ? planned : own;
+  const marked = useQuery({
+    queryKey: ['exercise-marked', code, shown],
+    queryFn: () =>
+      answer(
+        api.POST('/api/practice/exercises/{code}/marked', {
+          params: { path: { code } },
+          body: { marks: shown },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+  });
+  const drawn = attempt.stage === 'look' ? undefined : marked.data;
+  const stand = useMemo(
+    () =>
+      prepare(
+        page.drawing,
+        drawn && drawn.moved.length > 0 ? new Map(drawn.moved.map((one) => [one.axis, one])) : NOT_MOVED,
+      ),
+    [page.drawing, drawn],
+  );
+  const showing: Showing = useMemo(() => {
+    const lit =
+      pointed.length > 0 ? pointed : attempt.stage === 'look' ? attempt.pointed : selected ? [selected] : [];
+    return {
+      layer: 'wood',
+      stage: attempt.stage === 'look' ? 'found' : 'marks',
+      cuts: new Map((drawn?.cuts ?? []).map((cut) => [cut.axis, { kept: cut.kept, mark: cut.mark }])),
+      lit: new Set(lit.map((limb) => limb.split('/')[0] ?? limb)),
+    };
+  }, [attempt.stage, attempt.pointed, drawn, pointed, selected]);
+  const flags = useMemo(
+    () =>
+      (drawn?.effects ?? []).map((effect, i) => ({
+        label: String(i + 1),
+        at: [effect.flag[0] ?? 0, effect.flag[1] ?? 0, effect.flag[2] ?? 0] as [number, number, number],
+        chosen: selected !== null && limbOf(effect.mark) === selected,
+      })),
+    [drawn, selected],
+  );
+  const names = useMemo(() => new Map(page.limbs.map((limb) => [limb.id, limb.id])), [page.limbs]);
+  const lines = useMemo(
+    () => [{ at: page.reachM, text: say('tree-desk.reach-from-the-ground-reachm', { reachM: page.reachM }) }],
+    [page.reachM, say],
+  );
+  const picked = (hit: Picked | null) => {
+    const limb = hit?.axis.limb ?? null;
+    if (attempt.stage === 'look' && limb) act({ type: 'point', limb });
+    setSelected(attempt.stage === 'cut' ? limb : null);
+  };
+  const practising: Practising = { code, page, attempt, act };
+  return (
+    <div className="grid h-full grid-cols-[minmax(0,1fr)_420px] max-lg:h-auto max-lg:grid-cols-1">
+      <div className="relative min-h-0 max-lg:h-[62vh]">
+        <TreeStand
+          stand={stand}
+          view={view}
+          onView={setView}
+          showing={showing}
+          flags={flags}
+          lines={lines}
+          names={names}
+          label={say('exercise.drawing', { kind: page.speciesName, limbs: page.limbs.length })}
+          cutting={false}
+          onPick={picked}
+          onFlag={(i) => {
+            const mark = shown[i];
+            if (mark && attempt.stage === 'cut') setSelected(limbOf(mark));
+          }}
+          cutWords={() => ''}
+        />
+        <div className="pointer-events-none absolute top-4 left-5 max-w-[360px] text-[#241f1c] dark:text-[#f1ece3]">
+          <h1 className="text-[24px] font-bold">{page.own ? page.label : say('exercise.practice-tree')}</h1>
+          <p className="text-[14px]">
+            {say('exercise.what-tree', {
+              kind: page.speciesName,
+              system: page.systemName.toLowerCase(),
+              leaf: page.leaf,
+            })}
+          </p>
+        </div>
+        {result && (
+          <div
+            role="group"
+            aria-label={say('exercise.which-answer')}
+            className="absolute top-4 right-4 flex bg-paper/90 p-1 text-[14px]"
+          >
+            {([false, true] as const).map((one) => (
+              <button
+                key={String(one)}
+                type="button"
+                aria-pressed={program === one}
+                onClick={() => {
+                  setProgram(one);
+                }}
+                className={`min-h-9 px-3 ${program === one ? 'bg-ink font-semibold text-paper' : 'hover:bg-sand'}`}
+              >
+                {one ? say('exercise.program') : say('exercise.yours')}
+              </button>
+            ))}
+          </div>
+        )}
+      </div>
+      <aside
+        className="flex min-h-0 flex-col border-l border-line bg-paper max-lg:border-l-0"
+        aria-label={say('exercise.your-work')}
+      >
+        <Steps attempt={attempt} act={act} marked={verdict.data !== undefined} />
+        {attempt.stage === 'look' && <Looking {...practising} />}
+        {(attempt.stage === 'cut' || (attempt.stage === 'result' && !result)) && (
+          <Cutting
+            {...practising}
+            selected={selected}
+            select={setSelected}
+            marked={marked.data}
+            point={setPointed}
+            busy={verdict.isPending}
+            handIn={() => {
+              setSelected(null);
+              verdict.mutate();
+            }}
+          />
+        )}
+        {verdict.isError && <Failed error={verdict.error} />}
+        {marked.isError && <Failed error={marked.error} />}
+        {result && (
+          <Outcome
+            {...practising}
+            verdict={result}
+            point={setPointed}
+            again={() => {
+              setProgram(false);
+              act({ type: 'go', to: 'cut' });
+            }}
+          />
+        )}
+      </aside>
+    </div>
+  );
+}
+
+/** Look, cut, see: where one is, and the way back. */
+function Steps({ attempt, act, marked }: { attempt: Attempt; act: (act: Act) => void; marked: boolean }) {
+  const say = useSay();
+  return (
+    <ol className="flex border-b border-line text-[15px]">
+      {(
+        [
+          ['look', say('exercise.look')],
+          ['cut', say('exercise.cut')],
+          ['result', say('exercise.see')],
+        ] as const
+      ).map(([stage, words], i) => (
+        <li key={stage} className="flex-1">
+          <button
+            type="button"
+            disabled={stage === 'result' && !marked}
+            aria-current={attempt.stage === stage ? 'step' : undefined}
+            onClick={() => {
+              act({ type: 'go', to: stage });
+            }}
+            className={`min-h-11 w-full border-b-[3px] px-2 disabled:opacity-45 ${attempt.stage === stage ? 'border-ink font-semibold' : 'border-transparent text-muted'}`}
+          >
+            {i + 1} {words}
+          </button>
+        </li>
+      ))}
+    </ol>
+  );
+}
