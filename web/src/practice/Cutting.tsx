@@ -2,12 +2,14 @@ import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { answer, api, type PracticeMarked } from '../api/client';
 import { keyOf, limbOf } from '../api/marks';
 import { useSay } from '../text/say';
+import { term } from '../text/term';
 import { Button } from '../ui/Button';
 import { Gauge } from '../ui/Gauge';
 import { Failed } from '../ui/States';
 import { minutes, percent } from '../ui/words';
 import type { Practising } from './ExercisePage';
 import { marksOf } from './exercise';
+import { LimbChips } from './LimbChips';
 
 const MOST_HINTS = 3;
 
@@ -51,7 +53,10 @@ export function Cutting({
   const degree = Math.min(MOST_HINTS, attempt.hints + 1);
   return (
     <>
-      <div className="grid grid-cols-2 gap-x-6 border-b border-line px-5 py-3" aria-live="polite">
+      <div
+        className="grid grid-cols-[1fr_1fr_auto] gap-x-6 border-b border-line px-5 py-3"
+        aria-live="polite"
+      >
         <Gauge
           name={say('name.small-wood-taken')}
           value={say('gauges.of-most', { count: Math.round(wood * 100), most: percent(page.woodShare) })}
@@ -66,6 +71,12 @@ export function Cutting({
           tick={1 / 1.4}
           over={big > page.bigCuts}
         />
+        <p className="text-[13px] text-muted">
+          {say('outcome.time')}
+          <span className="block text-[15px] font-semibold text-ink">
+            {marks.length === 0 ? '–' : minutes(marked?.totals.minutes ?? 0)}
+          </span>
+        </p>
       </div>
       <div className="min-h-0 flex-1 overflow-auto">
         {selected ? (
@@ -125,6 +136,9 @@ export function Cutting({
               </p>
             )}
             {hint.isError && <Failed error={hint.error} />}
+            <div className="px-5 pb-4">
+              <LimbChips limbs={page.limbs} on={marks.map(limbOf)} touch={select} />
+            </div>
           </>
         )}
       </div>
@@ -153,8 +167,7 @@ export function Cutting({
         >
           {hint.isPending ? say('exercise.thinking') : say('exercise.give-hint', { degree })}
         </Button>
-        <span className="ml-auto text-[13px] text-muted">{minutes(marked?.totals.minutes ?? 0)}</span>
-        <Button weight="ink" disabled={busy} onClick={handIn} className="min-h-11">
+        <Button weight="ink" disabled={busy} onClick={handIn} className="ml-auto min-h-11">
           {busy ? say('exercise.marking') : say('exercise.hand-in')}
         </Button>
       </div>
@@ -203,6 +216,7 @@ function Options({
                 angle: line.angleDeg,
                 age: line.age,
               })}
+              {line.conditions.length > 0 && `, ${line.conditions.map(term).join(', ')}`}
             </p>
           )}
         </div>

@@ -1,6 +1,7 @@
 import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
 import type { Practising } from './ExercisePage';
+import { LimbChips } from './LimbChips';
 
 /** First one looks: where is something wrong? */
 export function Looking({ page, attempt, act }: Practising) {
@@ -14,24 +15,13 @@ export function Looking({ page, attempt, act }: Practising) {
           : say('exercise.perhaps-nothing')}
       </p>
       <p className="pt-1 text-[14px] text-muted">{say('exercise.turn-and-touch')}</p>
-      <div className="flex flex-wrap gap-1.5 pt-3">
-        {page.limbs.map((limb) => {
-          const on = attempt.pointed.includes(limb.id);
-          return (
-            <button
-              key={limb.id}
-              type="button"
-              aria-pressed={on}
-              onClick={() => {
-                act({ type: 'point', limb: limb.id });
-              }}
-              className={`min-h-11 min-w-11 rounded-md border px-2 text-[15px] ${on ? 'border-ink bg-ink font-semibold text-paper' : 'border-muted/50'}`}
-            >
-              {limb.id}
-            </button>
-          );
-        })}
-      </div>
+      <LimbChips
+        limbs={page.limbs}
+        on={attempt.pointed}
+        touch={(limb) => {
+          act({ type: 'point', limb });
+        }}
+      />
       <div className="mt-5">
         <Button
           weight="ink"

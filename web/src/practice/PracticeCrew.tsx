@@ -57,7 +57,7 @@ export function PracticeCrew() {
           <div key={tree.code} className="border-b border-line py-2 text-[14.5px]">
             <p>
               <Link to={`/practice/${tree.code}`} className="font-semibold underline underline-offset-4">
-                {tree.code.split('.').slice(0, 3).join(', ')}
+                {tree.title}
               </Link>{' '}
               {tree.people.join(', ')}
             </p>

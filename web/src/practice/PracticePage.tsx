@@ -2,6 +2,8 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answer, api, type PracticeChoices, type PracticeProgress, type PracticeWish } from '../api/client';
+import { RuleFigure } from '../guide/RuleFigure';
+import { useRules } from '../guide/useRules';
 import { useWho } from '../people/who';
 import { useSay } from '../text/say';
 import { named } from '../text/term';
@@ -64,6 +66,13 @@ export function PracticePage() {
       <div className="min-w-0">
         {progress.isError && <Failed error={progress.error} retry={() => void progress.refetch()} />}
         {progress.data && <Skills progress={progress.data} />}
+        <Faults
+          choices={choices.data}
+          busy={make.isPending}
+          make={(wish) => {
+            make.mutate(wish);
+          }}
+        />
         {(role === 'grower' || role === 'foreman') && <PracticeCrew />}
       </div>
     </div>
@@ -157,18 +166,61 @@ function Wish({
       )}
       {species !== '' &&
         select(say('practice.system'), system, setSystem, systems, say('practice.any-system'))}
-      {select(
-        say('practice.fault'),
-        fault,
-        setFault,
-        choices.faults.filter((one, i) => choices.faults.findIndex((other) => other.name === one.name) === i),
-        say('practice.any-fault'),
-      )}
+      {select(say('practice.fault'), fault, setFault, onceARule(choices), say('practice.any-fault'))}
       <Button type="submit" disabled={busy} className="min-h-11">
         {busy ? say('practice.making') : say('practice.make')}
       </Button>
       <p className="text-[14px] text-muted">{say('practice.own-trees')}</p>
     </form>
+  );
+}
+
+/** One fault at a time, each as the guide draws it. */
+function Faults({
+  choices,
+  busy,
+  make,
+}: {
+  choices: PracticeChoices;
+  busy: boolean;
+  make: (wish: PracticeWish) => void;
+}) {
+  const say = useSay();
+  const rules = useRules();
+  const once = onceARule(choices);
+  return (
+    <section aria-labelledby="faults" className="mt-7">
+      <h2 id="faults" className="border-b-2 border-ink pb-1.5 text-[20px] font-bold">
+        {say('practice.one-fault')}
+      </h2>
+      <ul className="grid grid-cols-[repeat(auto-fill,minmax(124px,1fr))] gap-3 pt-3">
+        {once.map((fault) => {
+          const figure = rules.find((rule) => rule.id === fault.rule)?.figure;
+          return (
+            <li key={fault.id}>
+              <button
+                type="button"
+                disabled={busy}
+                onClick={() => {
+                  make({ level: 'first', fault: fault.id });
+                }}
+                className="flex w-[124px] flex-col text-left text-[14px] font-semibold underline-offset-4 hover:underline disabled:opacity-45"
+              >
+                {figure && <RuleFigure figure={figure} label="" />}
+                <span className="pt-1">{fault.name}</span>
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+/** Faults that one rule finds are told once. */
+function onceARule(choices: PracticeChoices): PracticeChoices['faults'] {
+  return choices.faults.filter(
+    (one, i) => choices.faults.findIndex((other) => other.rule === one.rule) === i,
   );
 }
 
@@ -234,7 +286,7 @@ function Skills({ progress }: { progress: PracticeProgress }) {
             {[...progress.last].reverse().map((one, i) => (
               <li key={i} className="flex justify-between gap-3 border-b border-line py-1">
                 <Link to={`/practice/${one.code}`} className="truncate underline underline-offset-4">
-                  {one.code.split('.').slice(0, 3).join(', ')}
+                  {one.title}
                 </Link>
                 <span className="whitespace-nowrap">
                   {one.passed ? '✓ ' : ''}

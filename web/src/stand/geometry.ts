@@ -14,6 +14,8 @@ export interface StandAxis {
   along: Float64Array;
   ages: Uint8Array;
   dead: boolean;
+  /** What is wrong with it that one can see. */
+  injury: 'broken' | 'diseased' | null;
   /** How much of it somebody saw: measured, counted or estimated. */
   seen: string;
   shootClass: string | null;
@@ -182,6 +184,11 @@ function ready(line: AxisLine, index: number, lines: AxisLine[], moved: Moved): 
     along,
     ages,
     dead: line.conditions.includes('dead'),
+    injury: line.conditions.includes('broken')
+      ? 'broken'
+      : line.conditions.includes('diseased')
+        ? 'diseased'
+        : null,
     seen: line.seen,
     shootClass: line.shootClass,
     attitude: line.attitude,

@@ -1,5 +1,6 @@
 import { Camera } from './camera';
 import type { Stand, StandAxis } from './geometry';
+import { paintInjury } from './injuries';
 import { cropWood, lightWood, seenWood } from './layers';
 import { mixed, type Palette } from './palette';
 import { between, placesOn, project, ribbon, solid, thin, trace, traceTwigs, type Drawn } from './strokes';
@@ -52,6 +53,7 @@ export function paintTree(
     const fog = Math.max(0, Math.min(0.5, 0.22 + (one.depth / Math.max(1, stand.radius)) * 0.28));
     if (!cut) {
       wood(g, one, 0, one.axis.length, fog, showing, colours, quick);
+      if (showing.layer === 'wood') paintInjury(g, one, colours);
       continue;
     }
     if (cut.kept > 0) {

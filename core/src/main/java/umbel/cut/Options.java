@@ -37,10 +37,14 @@ public final class Options {
             heading(limb).ifPresent(options::add);
             return options;
         }
+        Operation away = Operation.whole(inLeaf && isSoft(tree, limb) ? OperationKind.RUB : OperationKind.REMOVE, limb);
+        if (limb.role() == Role.SUCKER) {
+            return List.of(away);
+        }
         if (setting.system().thickLimbCut().equals("renew-bevel") && limb.parent() == 0 && !limb.is(Condition.DEAD)) {
             options.add(Operation.whole(OperationKind.RENEW_BEVEL, limb));
         }
-        options.add(Operation.whole(inLeaf && isSoft(tree, limb) ? OperationKind.RUB : OperationKind.REMOVE, limb));
+        options.add(away);
         sideBranches(tree, limb)
                 .forEach(branch ->
                         options.add(Operation.reduce(OperationKind.REDUCE, limb, branch, pastUnion(limb, branch))));

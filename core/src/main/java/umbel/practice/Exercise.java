@@ -1,8 +1,6 @@
 package umbel.practice;
 
-import java.util.ArrayList;
 import java.util.Collections;
-import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -19,8 +17,9 @@ import umbel.survey.Survey;
  */
 public record Exercise(String species, String system, int leaf, long seed, Set<Fault> faults) {
 
-    private static final Pattern CODE = Pattern.compile(
-            "([a-z-]{1,40})\\.([a-z0-9-]{1,40})\\.(\\d{1,2})\\.(\\d{1,9})\\.([a-z-]{1,40}(?:\\+[a-z-]{1,40}){0,9})");
+    private static final int RADIX = 36;
+    private static final Pattern CODE =
+            Pattern.compile("([a-z-]{1,40})_([a-z0-9-]{1,40})_(\\d{1,2})_(\\d{1,9})_([0-9a-z]{1,6})");
 
     public Exercise {
         faults = Collections.unmodifiableSet(new TreeSet<>(faults));
@@ -32,35 +31,37 @@ public record Exercise(String species, String system, int leaf, long seed, Set<F
         if (!matcher.matches()) {
             return Optional.empty();
         }
+        long bits = Long.parseLong(matcher.group(5), RADIX);
         Set<Fault> faults = new TreeSet<>();
-        for (String word : matcher.group(5).split("\\+")) {
-            Optional<Fault> fault = Fault.of(word);
-            if (fault.isEmpty()) {
-                return Optional.empty();
+        for (Fault fault : Fault.values()) {
+            if ((bits >> fault.ordinal() & 1) == 1) {
+                faults.add(fault);
             }
-            faults.add(fault.get());
         }
-        return Optional.of(new Exercise(
+        Exercise exercise = new Exercise(
                 matcher.group(1),
                 matcher.group(2),
                 Integer.parseInt(matcher.group(3)),
                 Long.parseLong(matcher.group(4)),
-                faults));
+                faults);
+        return exercise.code().equals(code) ? Optional.of(exercise) : Optional.empty();
     }
 
-    /** Its code. */
+    /** Its code: kind, system, leaf, seed, and the faults as a number that does not give them away, a bit each. */
     public String code() {
-        List<String> words = new ArrayList<>();
-        faults.forEach(fault -> words.add(fault.word()));
-        return species + "." + system + "." + leaf + "." + seed + "." + String.join("+", words);
+        long bits = 0;
+        for (Fault fault : faults) {
+            bits |= 1L << fault.ordinal();
+        }
+        return species + "_" + system + "_" + leaf + "_" + seed + "_" + Long.toString(bits, RADIX);
     }
 
     /**
-     * The tree's survey.
+     * The tree's survey, its limbs numbered from the ground up.
      *
      * @throws umbel.knowledge.NotSupported when no knowledge covers its kind or system
      */
     public Survey survey() {
-        return PracticeTree.survey(species, system, leaf, seed, faults.toArray(Fault[]::new));
+        return Renumbered.of(PracticeTree.survey(species, system, leaf, seed, faults.toArray(Fault[]::new)));
     }
 }

@@ -4,7 +4,10 @@ import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
 
-/** A fault that can be built into a practice tree; each is what one reading rule looks for. */
+/**
+ * A fault that can be built into a practice tree; each is what one reading rule looks for. Codes of exercises count on their order:
+ * new ones go to the end.
+ */
 public enum Fault {
     DEAD_LIMB("unsound-wood"),
     BROKEN_LIMB("unsound-wood"),

@@ -159,6 +159,26 @@ public record Survey(
             condition = condition == null ? List.of() : List.copyOf(condition);
         }
 
+        /** The same limb under another name, on its parent of another name. */
+        public LimbMeasure named(String otherId, String otherParent) {
+            return new LimbMeasure(
+                    otherId,
+                    otherParent,
+                    role,
+                    atCm,
+                    bearingDeg,
+                    angleDeg,
+                    tipAngleDeg,
+                    diameterMm,
+                    lengthCm,
+                    ageY,
+                    lastGrowthCm,
+                    condition,
+                    disease,
+                    note,
+                    wood);
+        }
+
         /** The same limb leaving its parent elsewhere, or another way; cm and degrees. */
         public LimbMeasure placed(double at, double bearing, double angle, Double tipAngle) {
             return withMeasures(at, bearing, angle, tipAngle, diameterMm, lengthCm, ageY, lastGrowthCm, wood);

@@ -41,6 +41,13 @@ class OptionsTest {
     }
 
     @Test
+    void aShootOfTheRootstockIsOnlyTakenOff() {
+        Tree tree = TreeBuilder.build(PracticeTree.survey("tall-spindle", 7, 1, Fault.SUCKERS), Knowledge.shipped(), 1);
+        assertThat(Options.on(tree, tree.find("s1").orElseThrow(), false))
+                .containsExactly(Operation.remove(tree.find("s1").orElseThrow()));
+    }
+
+    @Test
     void aReductionEndsOnABranchAtLeastAThirdAsThick() {
         Tree tree = Surveys.apple()
                 .scaffold("1", 80, 0, 60, 42, 200)

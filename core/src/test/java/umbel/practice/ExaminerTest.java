@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import umbel.assess.Assessor;
@@ -14,6 +15,7 @@ import umbel.cut.OperationKind;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.School;
 import umbel.plan.Step;
+import umbel.survey.Survey;
 import umbel.wood.Axis;
 
 /** Marks are fair: what helps the tree passes, whoever thought of it, and what does not fails. */
@@ -152,9 +154,28 @@ class ExaminerTest {
     }
 
     @Test
+    void noNameOfALimbTellsThatItWasPutIn() {
+        Exercise exercise =
+                new Exercise("apple", "tall-spindle", 7, 3, Set.of(Fault.SUCKERS, Fault.STACKED_LIMBS, Fault.HANGERS));
+        List<Survey.LimbMeasure> limbs = exercise.survey().limbs();
+        assertThat(limbs)
+                .hasSameSizeAs(PracticeTree.survey(
+                                "apple", "tall-spindle", 7, 3, exercise.faults().toArray(Fault[]::new))
+                        .limbs());
+        assertThat(limbs)
+                .extracting(Survey.LimbMeasure::id)
+                .doesNotHaveDuplicates()
+                .allMatch(id -> id.matches("\\d+[a-z]*"));
+        List<Survey.LimbMeasure> onTrunk =
+                limbs.stream().filter(limb -> limb.parent().equals("trunk")).toList();
+        assertThat(onTrunk).isSortedAccordingTo(Comparator.comparingDouble(Survey.LimbMeasure::atCm));
+        assertThat(onTrunk.get(0).role()).isEqualTo("sucker");
+    }
+
+    @Test
     void whatIsNoCodeIsNoExercise() {
-        assertThat(Exercise.of("apple.tall-spindle.5.1.none-such")).isEmpty();
-        assertThat(Exercise.of("../etc.x.1.1.dead-limb")).isEmpty();
+        assertThat(Exercise.of("apple_tall-spindle_5_1_zzzzzz")).isEmpty();
+        assertThat(Exercise.of("../etc_x_1_1_1")).isEmpty();
         assertThat(Exercise.of("")).isEmpty();
     }
 }

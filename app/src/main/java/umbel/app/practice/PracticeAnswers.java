@@ -19,8 +19,11 @@ public final class PracticeAnswers {
     /** A kind of tree and the systems it is kept in. */
     public record PracticeKind(String id, String name, List<PracticeChoice> systems) {}
 
+    /** A fault that trees can be made with, and the rule that finds it. */
+    public record PracticeFaultChoice(String id, String name, String rule) {}
+
     /** What exercises can be made of. */
-    public record PracticeChoices(List<String> levels, List<PracticeKind> kinds, List<PracticeChoice> faults) {}
+    public record PracticeChoices(List<String> levels, List<PracticeKind> kinds, List<PracticeFaultChoice> faults) {}
 
     /**
      * What exercise is wished for; everything may be null.
@@ -164,7 +167,7 @@ public final class PracticeAnswers {
             String fault) {}
 
     /** An exercise that was done. */
-    public record PracticeDone(String code, String doneOn, double mark, boolean passed) {}
+    public record PracticeDone(String code, String title, String doneOn, double mark, boolean passed) {}
 
     /** What somebody has practised. */
     public record PracticeProgress(List<PracticeSkill> skills, List<PracticeDone> last, int exercises, int passed) {}
@@ -180,7 +183,8 @@ public final class PracticeAnswers {
      *
      * @param kappa agreement beyond chance about the fate of its limbs (Fleiss' kappa); null where nothing can be said
      */
-    public record PracticeCommon(String code, List<String> people, Double kappa, List<PracticeSplit> splits) {}
+    public record PracticeCommon(
+            String code, String title, List<String> people, Double kappa, List<PracticeSplit> splits) {}
 
     /** How the crew practises. */
     public record PracticeCrew(List<PracticePerson> people, List<PracticeCommon> common) {}

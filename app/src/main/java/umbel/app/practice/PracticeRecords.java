@@ -72,7 +72,11 @@ class PracticeRecords {
                         .toList(),
                 own.subList(Math.max(0, own.size() - LAST), own.size()).stream()
                         .map(one -> new PracticeAnswers.PracticeDone(
-                                one.exercise(), one.doneOn().toString(), one.mark(), one.passed()))
+                                one.exercise(),
+                                practice.title(one.exercise()),
+                                one.doneOn().toString(),
+                                one.mark(),
+                                one.passed()))
                         .toList(),
                 own.size(),
                 (int) own.stream().filter(PracticeResult::passed).count());
@@ -139,6 +143,7 @@ class PracticeRecords {
         double kappa = Agreement.kappa(counts);
         return new PracticeAnswers.PracticeCommon(
                 code,
+                practice.title(code),
                 List.copyOf(answers.keySet()),
                 Double.isNaN(kappa) ? null : Double.valueOf(Units.round(kappa, 2)),
                 splits);

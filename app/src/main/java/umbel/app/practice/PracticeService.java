@@ -87,7 +87,8 @@ class PracticeService {
                                         .toList()))
                         .toList(),
                 Arrays.stream(Fault.values())
-                        .map(fault -> new PracticeAnswers.PracticeChoice(fault.word(), ruleName(fault.rule())))
+                        .map(fault -> new PracticeAnswers.PracticeFaultChoice(
+                                fault.word(), ruleName(fault.rule()), fault.rule()))
                         .toList());
     }
 
@@ -250,6 +251,19 @@ class PracticeService {
         return read.reading().findings().stream()
                 .filter(one -> one.severity() != Severity.WATCH)
                 .toList();
+    }
+
+    /** What the tree of an exercise is called: kind, system and leaf, or its own name in the holding. */
+    String title(String code) {
+        return Exercise.of(code)
+                .map(one -> Reader.speech()
+                                .knowledge(knowledge.species(one.species()).name())
+                        + ", "
+                        + Reader.speech()
+                                .knowledge(knowledge.system(one.system()).name())
+                                .toLowerCase(Locale.ROOT)
+                        + ", " + one.leaf())
+                .orElseGet(() -> examiner(code).tree().facts().label());
     }
 
     /** The limbs of an exercise's tree. */

@@ -1,0 +1,77 @@
+package umbel.app.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.openqa.selenium.By;
+import org.openqa.selenium.WebElement;
+import umbel.app.RunningUmbel;
+
+/** A learner's first exercise: look, cut, see; and what is left when the page is loaded anew. */
+@ExtendWith(RunningUmbel.class)
+class PracticeInBrowserTest {
+
+    @RegisterExtension
+    static final Browser BROWSER = new Browser();
+
+    private final RunningUmbel umbel;
+
+    PracticeInBrowserTest(RunningUmbel umbel) {
+        this.umbel = umbel;
+    }
+
+    @AfterEach
+    void nothingWentWrongUnseen() {
+        assertThat(BROWSER.complaints()).isEmpty();
+    }
+
+    /** Two shoots of the rootstock, the lowest on the trunk: both off is a pass, and the skill is known. */
+    @Test
+    void aLearnerTakesOffRootstockShootsAndPasses() {
+        String code = umbel.post(
+                        "/api/practice/exercises",
+                        "{\"level\":\"first\",\"species\":\"apple\",\"system\":\"vertical-axis\",\"fault\":\"suckers\",\"seed\":6}")
+                .json()
+                .at("/code")
+                .asString();
+        BROWSER.open(umbel.url() + "/practice/" + code);
+        BROWSER.sees("What is wrong with this tree?");
+        limb("1").click();
+        limb("2").click();
+        BROWSER.button("On to the cuts").click();
+        BROWSER.sees("Touch a limb");
+        BROWSER.button("Hint").click();
+        BROWSER.sees("Look for this");
+        takeOff("1");
+        BROWSER.driver().navigate().refresh();
+        BROWSER.sees("Your cuts");
+        takeOff("2");
+        BROWSER.button("Hand in").click();
+        BROWSER.sees("What was wrong");
+        assertThat(BROWSER.bodyText()).contains("put right, seen").contains("Left alone");
+        BROWSER.button("The program").click();
+        BROWSER.open(umbel.url() + "/practice");
+        BROWSER.sees("Rootstock shoot");
+        BROWSER.sees("of 1");
+    }
+
+    private static WebElement limb(String number) {
+        return BROWSER.find(By.cssSelector("aside button[aria-label='Limb " + number + "']"));
+    }
+
+    private static void takeOff(String limb) {
+        BROWSER.waiting()
+                .until(d -> !d.findElements(By.cssSelector("aside button[aria-label='Limb " + limb + "']"))
+                        .isEmpty());
+        limb(limb).click();
+        BROWSER.sees("Remove limb " + limb);
+        BROWSER.find(By.xpath("//li[.//b[starts-with(normalize-space(), 'Remove limb " + limb + "')]]//button"))
+                .click();
+        BROWSER.sees("Marked");
+        BROWSER.button("Back").click();
+        BROWSER.sees("Your cuts");
+    }
+}
