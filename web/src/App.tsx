@@ -35,12 +35,12 @@ export function App() {
   }
   return (
     <div className="flex h-full flex-col">
-      <header className="no-print flex items-center gap-7 border-b border-line bg-paper px-5 max-sm:gap-4 max-sm:px-3">
+      <header className="no-print flex items-center gap-7 border-b border-line bg-paper px-5 max-2xl:gap-5 max-sm:gap-4 max-sm:px-3">
         <Link to="/" className="flex items-center gap-2 font-display text-[21px] font-bold tracking-tight">
           <img src="/mark.svg" alt="" width={24} height={24} />
           <span className="max-sm:sr-only">{say('app.umbel')}</span>
         </Link>
-        <nav aria-label={say('app.main')} className="flex flex-1 gap-5 overflow-x-auto max-sm:gap-3.5">
+        <nav aria-label={say('app.main')} className="flex flex-1 gap-5 overflow-x-auto max-2xl:gap-3.5">
           {here('/', say('app.holding'))}
           {here('/season', say('app.season'))}
           {here('/season/crew', say('app.crew'))}
@@ -62,7 +62,7 @@ export function App() {
               {here(`/plants/${id}/record`, say('app.record'))}
             </>
           )}
-          <span className="ml-auto flex gap-5 max-sm:gap-3.5">
+          <span className="ml-auto flex gap-5 max-2xl:gap-3.5">
             {here('/practice', say('app.practice'))}
             {here('/plantings', say('app.planting'))}
             {here('/compare', say('app.side-by-side'))}

@@ -37,10 +37,10 @@ export function Pickings({ id }: { id: number }) {
   );
 }
 
-/** Writing down what was picked or thinned; of one tree where one is named. */
-export function PickingForm({ id, tree }: { id: number; tree?: number }) {
+/** Writing down what was picked or thinned; of one plant where one is named, which may be a kind that is only weighed. */
+export function PickingForm({ id, tree, weighed = false }: { id: number; tree?: number; weighed?: boolean }) {
   const say = useSay();
-  const [unit, setUnit] = useState<'kg' | 'fruits'>(tree === undefined ? 'kg' : 'fruits');
+  const [unit, setUnit] = useState<'kg' | 'fruits'>(tree === undefined || weighed ? 'kg' : 'fruits');
   const [kind, setKind] = useState('harvest');
   const [pickedOn, setPickedOn] = useState(() => new Date().toLocaleDateString('sv-SE'));
   const [count, setCount] = useState('');
@@ -81,17 +81,19 @@ export function PickingForm({ id, tree }: { id: number; tree?: number }) {
         save.mutate();
       }}
     >
-      <select
-        aria-label={say('pickings.what-was-done')}
-        value={kind}
-        onChange={(event) => {
-          setKind(event.target.value);
-        }}
-        className={box}
-      >
-        <option value="harvest">{say('pickings.picked')}</option>
-        <option value="thinning">{say('pickings.thinned-off')}</option>
-      </select>
+      {!weighed && (
+        <select
+          aria-label={say('pickings.what-was-done')}
+          value={kind}
+          onChange={(event) => {
+            setKind(event.target.value);
+          }}
+          className={box}
+        >
+          <option value="harvest">{say('pickings.picked')}</option>
+          <option value="thinning">{say('pickings.thinned-off')}</option>
+        </select>
+      )}
       <input
         aria-label={say('pickings.on-which-day')}
         type="date"
@@ -111,7 +113,9 @@ export function PickingForm({ id, tree }: { id: number; tree?: number }) {
           }}
           className={`${box} w-24`}
         />
-        {kind === 'harvest' ? (
+        {weighed ? (
+          say('pickings.kg')
+        ) : kind === 'harvest' ? (
           <select
             aria-label={say('pickings.counted-in')}
             value={unit}
@@ -124,7 +128,7 @@ export function PickingForm({ id, tree }: { id: number; tree?: number }) {
             <option value="fruits">{say('pickings.fruits-2')}</option>
           </select>
         ) : (
-          'fruits'
+          say('pickings.fruits-2')
         )}
       </label>
       {kind === 'harvest' && tree === undefined && (

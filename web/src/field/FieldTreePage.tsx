@@ -167,7 +167,7 @@ function Visit({ sheet }: { sheet: FieldSheet }) {
             ))}
           </ol>
           <details className="mt-3 border-b border-line pb-2">
-            <summary className="min-h-11 content-center font-semibold">{say('field.heed')}</summary>
+            <summary className="min-h-11 content-center font-semibold">{say('field.cautions')}</summary>
             <ul className="list-disc pl-5 text-[16px]">
               {(sheet.cautions[language] ?? []).map((one) => (
                 <li key={one}>{one}</li>

@@ -77,6 +77,40 @@ export function ChoiceField({
   );
 }
 
+/** A choice by touch; a second touch on the chosen word takes it back. */
+export function ChipField({
+  name,
+  value,
+  options,
+  set,
+}: {
+  name: string;
+  value: string | null | undefined;
+  options: readonly (readonly [string, string])[];
+  set: (value: string | undefined) => void;
+}) {
+  return (
+    <div role="group" aria-label={name} className="flex items-center gap-2">
+      <span className="w-[76px] shrink-0 text-[13px] text-muted">{name}</span>
+      <span className="flex flex-wrap gap-1.5">
+        {options.map(([id, words]) => (
+          <button
+            key={id}
+            type="button"
+            aria-pressed={value === id}
+            onClick={() => {
+              set(value === id ? undefined : id);
+            }}
+            className={`min-h-11 min-w-11 rounded-md border px-2.5 text-[15px] ${value === id ? 'border-ink bg-ink font-semibold text-paper' : 'border-muted/50 bg-paper'}`}
+          >
+            {words}
+          </button>
+        ))}
+      </span>
+    </div>
+  );
+}
+
 /** Names of others in a list, as they are typed; what is no name is dropped on leaving. */
 export function NamesField({
   name,

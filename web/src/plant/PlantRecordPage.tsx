@@ -32,7 +32,7 @@ export function PlantRecordPage() {
           {say('record-page.record-on-the-sheet')}
         </Link>
         <Timeline id={id} records={history.data} counted />
-        <TreeYield id={id} blockId={name.blockId} />
+        <TreeYield id={id} blockId={name.blockId} counted />
       </div>
       <History id={id} records={history.data} />
     </div>

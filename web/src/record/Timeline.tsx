@@ -101,7 +101,9 @@ export function Timeline({
         </>
       )}
       {forecasts.data?.length === 0 && (
-        <p className="text-[14px] text-muted">{say('timeline.survey-the-tree-again-next')}</p>
+        <p className="text-[14px] text-muted">
+          {say(counted ? 'timeline.count-again-next-winter' : 'timeline.survey-the-tree-again-next')}
+        </p>
       )}
     </section>
   );

@@ -6,8 +6,17 @@ import { PickingForm } from '../block/Pickings';
 import { Failed } from '../ui/States';
 import { day } from '../ui/words';
 
-/** What this tree bore, where somebody counted or weighed it: it teaches the block how well it sets. */
-export function TreeYield({ id, blockId }: { id: number; blockId: number }) {
+/** What this plant bore, where somebody counted or weighed it: it teaches the forecasts of its block. */
+export function TreeYield({
+  id,
+  blockId,
+  counted = false,
+}: {
+  id: number;
+  blockId: number;
+  /** Whether it is a bush, a row or a vine, whose crop is only weighed. */
+  counted?: boolean;
+}) {
   const say = useSay();
   const pickings = useQuery({
     queryKey: ['tree-pickings', id],
@@ -20,7 +29,9 @@ export function TreeYield({ id, blockId }: { id: number; blockId: number }) {
       </h2>
       {pickings.isError && <Failed error={pickings.error} />}
       {pickings.data?.length === 0 && (
-        <p className="pt-2 text-[14px] text-muted">{say('tree-yield.not-counted-yet-fruits-counted')}</p>
+        <p className="pt-2 text-[14px] text-muted">
+          {say(counted ? 'tree-yield.not-weighed-yet' : 'tree-yield.not-counted-yet-fruits-counted')}
+        </p>
       )}
       <ul>
         {pickings.data?.map((one) => (
@@ -33,7 +44,7 @@ export function TreeYield({ id, blockId }: { id: number; blockId: number }) {
           </li>
         ))}
       </ul>
-      <PickingForm id={blockId} tree={id} />
+      <PickingForm id={blockId} tree={id} weighed={counted} />
     </section>
   );
 }

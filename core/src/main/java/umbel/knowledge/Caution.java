@@ -6,7 +6,7 @@ import com.fasterxml.jackson.annotation.JsonCreator;
  * A short caution shown beside the steps it belongs to.
  *
  * @param when the circumstance that calls for it
- * @param text what to heed, in one or two short sentences
+ * @param text what to mind, in one or two short sentences
  */
 public record Caution(String id, When when, String text) {
 

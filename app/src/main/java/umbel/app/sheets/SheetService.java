@@ -36,7 +36,7 @@ import umbel.wood.Units;
 @Service
 class SheetService {
 
-    private static final List<String> FIXED = List.of("who", "time", "note", "heed", "south", "east");
+    private static final List<String> FIXED = List.of("who", "time", "note", "caution", "south", "east");
 
     private final TreeRepository trees;
     private final SavedDecisionsRepository works;
@@ -104,7 +104,7 @@ class SheetService {
         Visit visit = plant.visit(marks);
         SafetyLimits limits = place.safetyLimits();
         List<FieldSheet.FieldStep> steps = new ArrayList<>();
-        Set<Caution> heed = new LinkedHashSet<>();
+        Set<Caution> needed = new LinkedHashSet<>();
         for (Visit.Step step : visit.steps()) {
             boolean stop =
                     limits.stop(step.effect(), knowledge.parameters().cutting().tools());
@@ -114,10 +114,10 @@ class SheetService {
                     .filter(caution -> texts.contains(caution.text())
                             || caution.when() == Caution.When.ALWAYS
                             || stop && caution.when() == Caution.When.QUALIFIED)
-                    .forEach(heed::add);
+                    .forEach(needed::add);
         }
         Map<String, List<String>> cautions = inEach(words -> knowledge.cautions().stream()
-                .filter(heed::contains)
+                .filter(needed::contains)
                 .map(words::caution)
                 .toList());
         return new FieldSheet(

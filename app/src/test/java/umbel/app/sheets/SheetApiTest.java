@@ -62,7 +62,7 @@ class SheetApiTest {
         assertThat(text(spanish))
                 .contains("Garden Fence")
                 .contains("Quitar: rama")
-                .contains("Atención");
+                .contains("Precauciones");
         umbel.send(
                 "PUT", "/api/settings/public-address", "{\"address\":\"https://trees.example\"}", "application/json");
         long block = umbel.get("/api/trees/" + TREE).json().at("/name/blockId").asLong();

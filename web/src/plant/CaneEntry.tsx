@@ -1,0 +1,203 @@
+import type { CountSurvey } from '../api/client';
+import { useSay } from '../text/say';
+import { term } from '../text/term';
+import { Button } from '../ui/Button';
+import { ChipField, NamesField, NumberField } from './CountFields';
+
+export type Cane = NonNullable<CountSurvey['canes']>[number];
+
+const THICKNESSES = [5, 10, 15, 20, 25] as const;
+
+/** Words for how a cane grows, where it stands and how it is, by their words of the format. */
+function useWords() {
+  const say = useSay();
+  return {
+    attitudes: [
+      ['upright', say('count-form.upright')],
+      ['leaning', say('count-form.leaning')],
+      ['low', say('count-form.low')],
+      ['down', say('count-form.down')],
+    ] as const,
+    places: [
+      ['centre', say('count-form.centre')],
+      ['middle', say('count-form.middle')],
+      ['outside', say('count-form.outside')],
+    ] as const,
+    conditions: [
+      ['dead', term('dead')],
+      ['broken', term('broken')],
+      ['diseased', term('diseased')],
+      ['decayed', term('decayed')],
+    ] as const,
+  };
+}
+
+/** A cane in one line; a touch opens it. */
+export function CaneLine({ cane, open }: { cane: Cane; open: () => void }) {
+  const say = useSay();
+  const words = useWords();
+  const named = (options: readonly (readonly [string, string])[], id: string | null | undefined) =>
+    options.find(([one]) => one === id)?.[1];
+  const facts = [
+    cane.age_y == null ? null : say('count-form.years', { age: cane.age_y }),
+    cane.count == null || cane.count === 1 ? null : `× ${cane.count}`,
+    cane.diameter_mm == null ? null : `${cane.diameter_mm} mm`,
+    named(words.attitudes, cane.attitude),
+    named(words.places, cane.place),
+    named(
+      words.conditions,
+      cane.condition?.find((one) => one !== 'sound'),
+    ),
+    cane.twiggy ? say('count-form.twiggy') : null,
+  ].filter(Boolean);
+  return (
+    <button
+      type="button"
+      onClick={open}
+      className="flex min-h-11 w-full items-center gap-3 text-left hover:bg-sand"
+    >
+      <span className="w-8 font-semibold">{cane.id}</span>
+      <span>{facts.join(', ')}</span>
+    </button>
+  );
+}
+
+/** A cane opened: what is seen of it by touches, what is measured in fields. */
+export function CaneOpen({
+  cane,
+  others,
+  change,
+  drop,
+}: {
+  cane: Cane;
+  /** Names of the other canes. */
+  others: string[];
+  change: (part: Partial<Cane>) => void;
+  drop: () => void;
+}) {
+  const say = useSay();
+  const words = useWords();
+  return (
+    <div className="flex flex-col gap-2 py-2">
+      <div className="flex items-center justify-between gap-3">
+        <span className="text-[17px] font-semibold">
+          {cane.id} {cane.age_y == null ? '' : say('count-form.years', { age: cane.age_y })}
+        </span>
+        <Button weight="quiet" onClick={drop}>
+          {say('count-form.delete')}
+        </Button>
+      </div>
+      <ChipField
+        name={say('count-form.thickness-mm')}
+        value={cane.diameter_mm == null ? undefined : String(cane.diameter_mm)}
+        options={THICKNESSES.map((mm) => [String(mm), String(mm)] as const)}
+        set={(mm) => {
+          change({ diameter_mm: mm === undefined ? undefined : Number(mm) });
+        }}
+      />
+      <ChipField
+        name={say('count-form.attitude')}
+        value={cane.attitude}
+        options={words.attitudes}
+        set={(attitude) => {
+          change({ attitude });
+        }}
+      />
+      <ChipField
+        name={say('count-form.place')}
+        value={cane.place}
+        options={words.places}
+        set={(place) => {
+          change({ place });
+        }}
+      />
+      <ChipField
+        name={say('count-form.condition')}
+        value={cane.condition?.find((one) => one !== 'sound')}
+        options={words.conditions}
+        set={(condition) => {
+          change({ condition: condition ? [condition] : ['sound'] });
+        }}
+      />
+      <ChipField
+        name={say('count-form.side-shoots')}
+        value={cane.twiggy ? 'twiggy' : undefined}
+        options={[['twiggy', say('count-form.twiggy')]]}
+        set={(twiggy) => {
+          change({ twiggy: twiggy !== undefined });
+        }}
+      />
+      <details
+        className="text-[13.5px]"
+        open={
+          cane.count != null ||
+          cane.height_cm != null ||
+          cane.flowerBuds != null ||
+          cane.upright_shoot_cm != null ||
+          cane.rubs != null ||
+          undefined
+        }
+      >
+        <summary className="min-h-9 pt-1.5 text-muted">{say('count-form.more')}</summary>
+        <div className="flex flex-wrap gap-2">
+          <NumberField
+            name={say('count-form.age')}
+            width="w-14"
+            value={cane.age_y}
+            set={(age_y) => {
+              change({ age_y });
+            }}
+          />
+          <NumberField
+            name={say('count-form.thickness-mm')}
+            width="w-14"
+            value={cane.diameter_mm}
+            set={(diameter_mm) => {
+              change({ diameter_mm });
+            }}
+          />
+          <NumberField
+            name={say('count-form.height-cm')}
+            width="w-14"
+            value={cane.height_cm}
+            set={(height_cm) => {
+              change({ height_cm });
+            }}
+          />
+          <NumberField
+            name={say('count-form.flower-buds')}
+            width="w-14"
+            value={cane.flowerBuds}
+            set={(flowerBuds) => {
+              change({ flowerBuds });
+            }}
+          />
+          <NumberField
+            name={say('count-form.alike')}
+            width="w-14"
+            value={cane.count}
+            set={(count) => {
+              change({ count });
+            }}
+          />
+          <NumberField
+            name={say('count-form.strong-shoot-at-cm')}
+            width="w-14"
+            value={cane.upright_shoot_cm}
+            set={(upright_shoot_cm) => {
+              change({ upright_shoot_cm });
+            }}
+          />
+          <NamesField
+            name={say('count-form.rubs-on')}
+            value={cane.rubs}
+            known={others}
+            set={(rubs) => {
+              change({ rubs });
+            }}
+          />
+        </div>
+      </details>
+    </div>
+  );
+}
