@@ -3,6 +3,7 @@ import type { HarvestLayer, LightLayer, TargetShape, TrainingAnswer } from '../a
 import { Camera, type View } from './camera';
 import { flagAt, paintFlags, placeFlags, type Flag, type Placed } from './flags';
 import type { Stand } from './geometry';
+import { draggedTo, handleAt, paintHandles, type Handle } from './handles';
 import { paintSection, paintTarget, paintTraining } from './overlays';
 import { paintFruit } from './layers';
 import { paintTree, pick, type Drawn, type Picked, type Showing } from './paint';
@@ -31,6 +32,9 @@ interface Props {
   frame?: { top: number; radius: number };
   /** What stands behind or on the tree beside its wood. */
   extras?: Extras;
+  /** Points that can be dragged, and what is told when one was. */
+  handles?: readonly Handle[];
+  onHandle?: (handle: Handle, to: [number, number, number]) => void;
 }
 
 /** The outline wanted at its age, a slice through the light, fruit where it hangs, what holds bent limbs. */
@@ -41,6 +45,7 @@ export interface Extras {
   held?: TrainingAnswer[] | undefined;
 }
 
+const NO_HANDLES: readonly Handle[] = [];
 const TURN = 0.008;
 const CLICK = 5;
 const REACH = 12;
@@ -59,6 +64,9 @@ export function TreeStand(props: Props) {
   const [dusk, setDusk] = useState(0);
   const margins = props.margins;
   const extras = props.extras;
+  const handles = props.handles ?? NO_HANDLES;
+  const held = useRef<Handle | null>(null);
+  const [dragged, setDragged] = useState<{ handle: Handle; x: number; y: number } | null>(null);
   const frameTop = props.frame?.top ?? stand.top;
   const frameRadius = props.frame?.radius ?? stand.radius;
   const bottom = margins?.bottom ?? 52;
@@ -128,6 +136,7 @@ export function TreeStand(props: Props) {
       paintNames(g, drawn.current, names, colours);
       placed.current = showing.stage === 'marks' ? placeFlags(flags, camera, lineWords(camera, lines)) : [];
       paintFlags(g, placed.current, colours);
+      paintHandles(g, handles, camera, dragged, colours);
       if (cutting && hover) {
         paintCut(g, hover, cutWords(hover), colours);
       }
@@ -135,7 +144,23 @@ export function TreeStand(props: Props) {
     return () => {
       cancelAnimationFrame(frame);
     };
-  }, [camera, stand, showing, flags, lines, names, size, hover, cutting, cutWords, dusk, extras, turning]);
+  }, [
+    camera,
+    stand,
+    showing,
+    flags,
+    lines,
+    names,
+    size,
+    hover,
+    cutting,
+    cutWords,
+    dusk,
+    extras,
+    turning,
+    handles,
+    dragged,
+  ]);
 
   const place = (event: React.PointerEvent | React.MouseEvent): [number, number] => {
     const box = event.currentTarget.getBoundingClientRect();
@@ -215,6 +240,8 @@ export function TreeStand(props: Props) {
       onKeyDown={keys}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
+        held.current = handleAt(handles, camera, ...place(event));
+        if (held.current) return;
         drag.current = {
           x: event.clientX,
           y: event.clientY,
@@ -224,6 +251,11 @@ export function TreeStand(props: Props) {
         };
       }}
       onPointerMove={(event) => {
+        if (held.current) {
+          const [x, y] = place(event);
+          setDragged({ handle: held.current, x, y });
+          return;
+        }
         const from = drag.current;
         if (!from) {
           setHover(cutting ? pick(drawn.current, ...place(event), REACH) : null);
@@ -247,6 +279,13 @@ export function TreeStand(props: Props) {
         }
       }}
       onPointerUp={(event) => {
+        if (held.current) {
+          const handle = held.current;
+          held.current = null;
+          setDragged(null);
+          if (dragged) props.onHandle?.(handle, draggedTo(handle, camera, ...place(event)));
+          return;
+        }
         const from = drag.current;
         drag.current = null;
         setTurning(false);
@@ -262,6 +301,8 @@ export function TreeStand(props: Props) {
         }
       }}
       onPointerCancel={() => {
+        held.current = null;
+        setDragged(null);
         drag.current = null;
         setTurning(false);
       }}

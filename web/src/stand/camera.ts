@@ -95,6 +95,21 @@ export class Camera {
     };
   }
 
+  /** The point in the world that is seen at a place on the screen, so far away; the reverse of `see`. */
+  unsee(x: number, y: number, depth: number): [number, number, number] {
+    const near = EYE_DISTANCE / Math.max(2, EYE_DISTANCE + depth);
+    const scale = this.pixelsPerMetre * near;
+    const across = (x - this.centreX) / scale;
+    const up = (this.groundY - y) / scale;
+    const z = up * this.cosTilt - depth * this.sinTilt;
+    const away = up * this.sinTilt + depth * this.cosTilt;
+    return [
+      across * this.right[0] + away * this.forward[0],
+      across * this.right[1] + away * this.forward[1],
+      z,
+    ];
+  }
+
   /** The screen height of a height on the trunk's line. */
   heightY(z: number): number {
     return this.groundY - z * this.cosTilt * this.pixelsPerMetre;

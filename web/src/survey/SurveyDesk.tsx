@@ -6,17 +6,21 @@ import { answer, api, type SurveyDocument } from '../api/client';
 import { Problem } from '../api/problem';
 import { FIRST_VIEW, type View } from '../stand/camera';
 import { prepare } from '../stand/geometry';
+import type { Handle } from '../stand/handles';
 import type { Showing } from '../stand/paint';
 import { TreeStand } from '../stand/TreeStand';
 import { Button } from '../ui/Button';
 import { FileButton } from '../ui/FileButton';
+import { readNumber } from '../ui/numbers';
 import { useUndoKeys } from '../ui/useUndoKeys';
 import { dropDraft, useDraft } from './draft';
 import { byField, formFrom, surveyFrom, type SurveyForm } from './form';
 import { LimbGrid } from './LimbGrid';
+import { endsOf, withBase, withTip } from './reshape';
 import { TreeFacts } from './TreeFacts';
 import { usePreview } from './usePreview';
 
+const USUAL_LEAF = 6;
 const MARGINS = { top: 24, side: 36, bottom: 150 };
 const nothing = () => undefined;
 const noWords = () => '';
@@ -71,6 +75,32 @@ export function SurveyDesk({ id, label, first, again }: Props) {
     },
   });
 
+  const typical = useMutation({
+    mutationFn: () =>
+      answer(
+        api.GET('/api/survey/typical', {
+          params: {
+            query: {
+              species: form.species,
+              system: form.system,
+              leaf: readNumber(form.leaf) ?? USUAL_LEAF,
+              trunkMm: readNumber(form.trunkDiameter),
+              heightCm: readNumber(form.trunkHeight),
+            },
+          },
+        }),
+      ),
+    onSuccess: (survey) => {
+      const begun = formFrom(survey);
+      draft.change({
+        ...form,
+        trunkDiameter: form.trunkDiameter || begun.trunkDiameter,
+        trunkHeight: form.trunkHeight || begun.trunkHeight,
+        limbs: begun.limbs,
+      });
+    },
+  });
+
   const importText = async (text: string, fileName: string) => {
     try {
       const document = JSON.parse(text) as SurveyDocument;
@@ -106,6 +136,25 @@ export function SurveyDesk({ id, label, first, again }: Props) {
     () => ({ layer: 'wood', stage: 'found', cuts: new Map(), lit: new Set(chosenLimb ? [chosenLimb] : []) }),
     [chosenLimb],
   );
+  const ends = useMemo(() => (stand && chosenLimb ? endsOf(stand, chosenLimb) : null), [stand, chosenLimb]);
+  const handles: Handle[] = useMemo(
+    () =>
+      ends
+        ? [
+            { id: 'tip', at: ends.tip },
+            { id: 'base', at: ends.base },
+          ]
+        : [],
+    [ends],
+  );
+  const reshape = (handle: Handle, to: [number, number, number]) => {
+    if (!stand || !ends) return;
+    change({
+      limbs: form.limbs.map((row) =>
+        row.key !== chosen ? row : handle.id === 'tip' ? withTip(row, ends, to) : withBase(row, stand, to),
+      ),
+    });
+  };
   const names = useMemo(
     () =>
       new Map(
@@ -197,6 +246,22 @@ export function SurveyDesk({ id, label, first, again }: Props) {
           <TreeFacts form={form} faults={faults} known={known.data} change={change} />
         </div>
         <h2 className="mt-6 mb-1 text-[18px] font-bold">{say('survey-desk.limbs-from-the-lowest-up')}</h2>
+        {form.limbs.length === 0 && (
+          <div className="mb-3 border-l-4 border-ink bg-sand px-4 py-3 text-[14.5px]">
+            <p>{say('survey-desk.typical-note')}</p>
+            <Button
+              weight="ink"
+              className="mt-2"
+              disabled={typical.isPending || form.species === '' || form.system === ''}
+              onClick={() => {
+                typical.mutate();
+              }}
+            >
+              {typical.isPending ? say('survey-desk.making-typical') : say('survey-desk.begin-typical')}
+            </Button>
+            {typical.isError && <p role="alert">{typical.error.message}</p>}
+          </div>
+        )}
         <LimbGrid
           form={form}
           limbs={form.limbs}
@@ -229,6 +294,8 @@ export function SurveyDesk({ id, label, first, again }: Props) {
               onFlag={nothing}
               cutWords={noWords}
               margins={MARGINS}
+              handles={handles}
+              onHandle={reshape}
             />
           </div>
         ) : (

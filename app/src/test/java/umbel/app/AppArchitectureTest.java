@@ -29,12 +29,12 @@ class AppArchitectureTest {
     }
 
     @Test
-    void onlyTheDemoAndPracticeMakeUpTrees() {
+    void onlyTheDemoPracticeAndTheStartOfASurveyMakeUpTrees() {
         noClasses()
                 .that()
                 .resideInAPackage("umbel.app..")
                 .and()
-                .resideOutsideOfPackages("umbel.app.demo..", "umbel.app.practice..")
+                .resideOutsideOfPackages("umbel.app.demo..", "umbel.app.practice..", "umbel.app.survey..")
                 .should()
                 .dependOnClassesThat()
                 .resideInAPackage("umbel.practice..")

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
 import umbel.app.computing.Computing;
@@ -36,6 +37,7 @@ import umbel.knowledge.Knowledge;
 import umbel.light.LightModel;
 import umbel.light.LightReading;
 import umbel.light.LightSummary;
+import umbel.practice.TypicalTree;
 import umbel.reading.OddCounts;
 import umbel.survey.Survey;
 import umbel.survey.SurveyReader;
@@ -45,6 +47,8 @@ import umbel.wood.Tree;
 @RestController
 @RequestMapping("/api")
 class SurveyController {
+
+    private static final int MOST_LEAF = 99;
 
     private final SurveyRepository surveys;
     private final TreeRepository trees;
@@ -102,6 +106,17 @@ class SurveyController {
                     JsonNode body) {
         Survey survey = SurveyReader.read(body);
         return computing.answer(Computing.Lane.QUICK, () -> preview(survey));
+    }
+
+    /** A typical tree to begin a survey from, brought to a height and trunk where they were measured; keeps nothing. */
+    @GetMapping("/survey/typical")
+    Survey typical(
+            @RequestParam String species,
+            @RequestParam String system,
+            @RequestParam int leaf,
+            @RequestParam(required = false) Double trunkMm,
+            @RequestParam(required = false) Double heightCm) {
+        return TypicalTree.of(species, system, Math.max(1, Math.min(MOST_LEAF, leaf)), trunkMm, heightCm);
     }
 
     private Preview preview(Survey survey) {
