@@ -4,9 +4,8 @@ import { Link } from 'react-router';
 import type { Decisions, Mark, Plan, Step, TreePage } from '../api/client';
 import { keyOf, limbOf, markFrom } from '../api/marks';
 import { Button } from '../ui/Button';
-import { PHASES } from '../ui/phases';
 import { Failed, Loading } from '../ui/States';
-import { day, minutes, percent, STAGE_WORDS, TIMING_WORDS } from '../ui/words';
+import { day, minutes, percent, STAGE_WORDS } from '../ui/words';
 import { PlanChoices } from './PlanChoices';
 import { PlansBeside } from './PlansBeside';
 import { SchoolsBeside } from './SchoolsBeside';
@@ -29,6 +28,8 @@ interface Props {
   onPoint: (limbs: string[]) => void;
   onSelect: (limb: string) => void;
   onRethink: () => void;
+  /** Goes through the recommended steps one at a time. */
+  onWalk: () => void;
 }
 
 const PLAN_WORDS: Record<string, string> = {
@@ -66,6 +67,7 @@ export function PlanPanel({
   onPoint,
   onSelect,
   onRethink,
+  onWalk,
 }: Props) {
   const say = useSay();
   const [name, setName] = useState('recommended');
@@ -128,15 +130,7 @@ export function PlanPanel({
           {say('plan-panel.gentler-and-firmer-ways-and')}
         </p>
       )}
-      <PlansBeside plans={choices} words={PLAN_WORDS} />
-      <PlanChoices decisions={work.decisions} limits={limits} onChange={work.change} />
-      <p className="px-5 pt-2.5 text-[13.5px]">
-        <b className={plans.timing.verdict === 'not' ? 'text-lichen' : 'text-moss'}>
-          {TIMING_WORDS[plans.timing.verdict]}
-        </b>{' '}
-        <span className="text-muted">({PHASES[work.decisions.phase ?? 'dormant']})</span>.{' '}
-        {plans.timing.reasons[0]}
-      </p>
+      <PlanChoices decisions={work.decisions} limits={limits} timing={plans.timing} onChange={work.change} />
       {plan.name === 'nothing' ? (
         <p className="px-5 py-4">
           {say('plan-panel.left-alone-underfruitlight-of-its', {
@@ -144,7 +138,7 @@ export function PlanPanel({
           })}
         </p>
       ) : (
-        <div className="flex items-center gap-2 px-5 pt-3">
+        <div className="flex flex-wrap items-center gap-2 px-5 pt-2">
           <Button
             weight="ink"
             disabled={missing.length === 0}
@@ -162,6 +156,9 @@ export function PlanPanel({
                 ? say('plan-panel.all-taken')
                 : say('plan-panel.take-the-other-length', { length: missing.length })}
           </Button>
+          {plan === choices[0] && now.length > 0 && (
+            <Button onClick={onWalk}>{say('cut-walk.one-at-a-time')}</Button>
+          )}
           {work.marks.length > 0 && (
             <>
               <Button
@@ -205,6 +202,7 @@ export function PlanPanel({
       <Refused decisions={work.decisions} work={work} />
       {plan.thirdYear && <p className="mx-5 mt-3 text-[14px]">{plan.thirdYear}</p>}
       <LeftAlone plan={plan} onPoint={onPoint} />
+      <PlansBeside plans={choices} words={PLAN_WORDS} />
       <SchoolsBeside id={id} decisions={work.decisions} onPoint={onPoint} />
     </div>
   );

@@ -3,7 +3,7 @@ import { Tabs } from 'radix-ui';
 import { useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { type Mark, type TrainingAnswer, type TreePage } from '../api/client';
-import { limbOf } from '../api/marks';
+import { keyOf, limbOf } from '../api/marks';
 import { useMayChange, useWho } from '../people/who';
 import { firstViewOf, facesRow, type View } from '../stand/camera';
 import { prepare, type Moved } from '../stand/geometry';
@@ -13,6 +13,7 @@ import { TreeStand, type Extras } from '../stand/TreeStand';
 import { Button } from '../ui/Button';
 import { day } from '../ui/words';
 import { cutFrom } from './cutFrom';
+import { CutWalk } from './CutWalk';
 import { FindingsPanel } from './FindingsPanel';
 import { Gauges } from './Gauges';
 import { Layers, useLayers, type Shown } from './Layers';
@@ -23,6 +24,7 @@ import { PlanPanel } from './PlanPanel';
 import { StageBar } from './StageBar';
 import { SuggestionList } from './SuggestionList';
 import { TreeSetup } from './TreeSetup';
+import { useCutWalk } from './useCutWalk';
 import { useKeys } from './useKeys';
 import { usePlans } from './usePlans';
 import { useWork } from './useWork';
@@ -184,6 +186,8 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
     target: setTarget,
   });
 
+  const walk = useCutWalk(page, plans.shown, setView, setPointed);
+  const stops = useMemo(() => new Set(plans.shown?.stops ?? []), [plans.shown]);
   const { name } = page;
   const { role } = useWho();
   const mayChange = useMayChange();
@@ -324,7 +328,18 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
         aria-label={say('tree-desk.the-work-on-this-tree')}
       >
         <Gauges reading={page.reading} limits={limits} totals={work.marked?.totals} work={work} />
-        {selected ? (
+        {walk.at !== null && walk.steps.length > 0 ? (
+          <CutWalk
+            steps={walk.steps}
+            at={walk.at}
+            go={walk.go}
+            close={() => {
+              walk.go(null);
+            }}
+            stopped={(step) => stops.has(keyOf(step))}
+            work={work}
+          />
+        ) : selected ? (
           <LimbPanel
             key={selected}
             id={id}
@@ -378,6 +393,10 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
                 onSelect={select}
                 onRethink={() => {
                   setRound(work.marks);
+                }}
+                onWalk={() => {
+                  select(null);
+                  walk.go(0);
                 }}
               />
             </Tabs.Content>

@@ -83,6 +83,15 @@ final class Browser implements BeforeAllCallback, AfterAllCallback {
         return find(By.xpath("//button[contains(normalize-space(.), \"" + words + "\")]"));
     }
 
+    /** Opens what is folded under a summary that begins with these words; leaves it where it is open. */
+    void unfold(String words) {
+        WebElement summary =
+                waiting().until(d -> find(By.xpath("//summary[starts-with(normalize-space(.), '" + words + "')]")));
+        if (summary.findElement(By.xpath("..")).getAttribute("open") == null) {
+            summary.click();
+        }
+    }
+
     WebElement field(String name) {
         // a label by what it says, not by a choice inside it
         String says = "contains(normalize-space(.), \"" + name + "\")";

@@ -111,6 +111,7 @@ class LayersAndBlocksInBrowserTest {
                 .click();
         BROWSER.sees("Too thick for its place");
         BROWSER.find(By.xpath("//button[@role='tab'][contains(., 'Plan')]")).click();
+        BROWSER.unfold("For:");
         BROWSER.button("Change thresholds").click();
         BROWSER.sees("line by line");
         BROWSER.type(BROWSER.field("limb against the stem it grows from"), "0.9");
@@ -120,6 +121,7 @@ class LayersAndBlocksInBrowserTest {
                 .click();
         BROWSER.seesNo("over 0.50 it takes over");
         BROWSER.find(By.xpath("//button[@role='tab'][contains(., 'Plan')]")).click();
+        BROWSER.unfold("For:");
         BROWSER.button("Change thresholds").click();
         BROWSER.button("Put all back").click();
         BROWSER.seesNo("set otherwise here");

@@ -93,6 +93,7 @@ class PlansInBrowserTest {
     void aGrowerWeighsForHimselfAndSetsHisOwnLimits() {
         BROWSER.open(umbel.url() + "/trees/" + CHERRY);
         BROWSER.sees("Recommended");
+        BROWSER.unfold("For:");
         BROWSER.find(By.xpath("//button[.='Set your own weights']")).click();
         WebElement wood = BROWSER.find(By.xpath("//label[contains(., 'Small wood taken')]//input"));
         wood.clear();
@@ -107,6 +108,7 @@ class PlansInBrowserTest {
         String own = "{\"hold\":{\"woodShare\":0.1,\"bigCuts\":6,\"reachM\":2.4}}";
         JsonNode plan = umbel.post("/api/trees/" + CHERRY + "/plans/first", own).json();
         assertThat(plan.at("/plan/totals/woodShare").asDouble()).isLessThanOrEqualTo(0.1 + 1e-6);
+        BROWSER.unfold("For:");
         BROWSER.find(By.xpath("//button[.='Set your own weights']")).click();
         BROWSER.find(By.xpath("//button[.='As usual']")).click();
         BROWSER.seesNo("Limits of your own.");
@@ -115,14 +117,15 @@ class PlansInBrowserTest {
     @Test
     void workIsPlannedForAnotherTimeOfTheYear() {
         BROWSER.open(umbel.url() + "/trees/" + ESPALIER);
-        BROWSER.sees("(dormant)");
+        BROWSER.sees("dormant, over 3 winters");
+        BROWSER.unfold("For:");
         BROWSER.find(By.xpath("//label[contains(., 'When')]/select/option[.='Summer']"))
                 .click();
-        BROWSER.sees("(summer)");
+        BROWSER.sees("summer, over 3 winters");
         BROWSER.sees("Thin uprights of this year");
         BROWSER.find(By.xpath("//label[contains(., 'When')]/select/option[.='Dormant']"))
                 .click();
-        BROWSER.sees("(dormant)");
+        BROWSER.sees("dormant, over 3 winters");
     }
 
     private static void choose(String plan) {

@@ -161,19 +161,49 @@ class TreeInBrowserTest {
         BROWSER.sees("Saved");
     }
 
+    /** Three steps and more are proposed on this tree: the first is taken by key, the second left, and the address says where one is. */
+    @Test
+    void thePlanIsGoneThroughFromCutToCut() {
+        openTree(3);
+        BROWSER.sees("Recommended");
+        BROWSER.button("One at a time").click();
+        BROWSER.sees("Step 1 of");
+        String first = BROWSER.find(By.cssSelector("aside h2")).getText();
+        BROWSER.button("Take").click();
+        BROWSER.sees("1 decided");
+        BROWSER.sees("1 step marked");
+        assertThat(BROWSER.find(By.cssSelector("aside h2")).getText()).isNotEqualTo(first);
+        assertThat(BROWSER.driver().getCurrentUrl()).endsWith("step=2");
+        BROWSER.button("Leave it").click();
+        BROWSER.sees("2 decided");
+        waitUntilKept();
+        BROWSER.driver().navigate().refresh();
+        BROWSER.sees("Step 3 of");
+        BROWSER.button("Back").click();
+        BROWSER.button("Back").click();
+        BROWSER.sees(first);
+        BROWSER.button("Whole list").click();
+        BROWSER.sees("Compare the plans");
+        BROWSER.button("Clear").click();
+        waitUntilKept();
+    }
+
     @Test
     void theSchoolChangesWhatIsProposed() {
         openTree(5);
+        BROWSER.unfold("For:");
         assertThat(BROWSER.field("School").getAttribute("value")).isEqualTo("classic");
         BROWSER.field("School").sendKeys("Intensive");
         waitUntilKept();
         BROWSER.driver().navigate().refresh();
         BROWSER.sees("Recommended");
+        BROWSER.unfold("For:");
         assertThat(BROWSER.field("School").getAttribute("value")).isEqualTo("intensive-wall");
         BROWSER.find(By.xpath("//button[@role='tab'][contains(., 'What is wrong')]"))
                 .click();
         BROWSER.sees("under 50% of open light");
         BROWSER.find(By.xpath("//button[@role='tab'][contains(., 'Plan')]")).click();
+        BROWSER.unfold("For:");
         BROWSER.field("School").sendKeys("Classic");
         waitUntilKept();
     }
