@@ -19,6 +19,8 @@ const AT_A_TREE = (): [string, string][] => [
   [say('keys.esc'), say('keys.let-go-of-the-limb')],
   [say('keys.ctrl-z-ctrl-shift-z'), say('keys.undo-and-redo-in-a')],
   [say('keys.arrow-keys'), say('keys.turn-the-tree-that-has')],
+  [say('keys.enter-delete'), say('keys.take-or-leave-the-step')],
+  [say('keys.page-down-page-up'), say('keys.next-and-previous-step')],
 ];
 
 /** The list of keys, by “?” or its own button; and “/” to search, from anywhere. */
