@@ -9,6 +9,7 @@ import { App } from './App';
 import { BlockPage } from './block/BlockPage';
 import { FieldHome } from './field/FieldHome';
 import { PlantingsPage } from './planting/PlantingsPage';
+import { DrillPage } from './practice/DrillPage';
 import { ExercisePage } from './practice/ExercisePage';
 import { PracticePage } from './practice/PracticePage';
 import { InstructionPage } from './instruction/InstructionPage';
@@ -63,6 +64,7 @@ const router = createBrowserRouter([
       { path: 'plants/:id/record', element: <PlantRecordPage /> },
       { path: 'plantings', element: <PlantingsPage /> },
       { path: 'practice', element: <PracticePage /> },
+      { path: 'practice/minute', element: <DrillPage /> },
       { path: 'practice/:code', element: <ExercisePage /> },
       { path: 'blocks/:id', element: <BlockPage /> },
       { path: 'blocks/:id/instruction', element: <InstructionPage /> },

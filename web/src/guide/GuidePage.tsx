@@ -7,12 +7,14 @@ import { useSearchParams } from 'react-router';
 import { answer, api, type Guide } from '../api/client';
 import { Failed, Loading } from '../ui/States';
 import { LINE_WORDS, percent } from '../ui/words';
+import { Cuts } from './Cuts';
 import { RuleFigure } from './RuleFigure';
 import { useRules } from './useRules';
 
 const TABS = () =>
   [
     ['rules', say('guide-page.what-to-look-for')],
+    ['cuts', say('guide-page.cuts-and-tools')],
     ['schools', say('guide-page.schools-side-by-side')],
     ['systems', say('guide-page.training-systems')],
     ['species', say('guide-page.kinds-of-tree')],
@@ -93,6 +95,9 @@ export function GuidePage() {
         </Tabs.List>
         <Tabs.Content value="rules">
           <Rules chosen={rule} has={has} />
+        </Tabs.Content>
+        <Tabs.Content value="cuts">
+          <Cuts cuts={guide.data.cuts} chosen={params.get('cut')} has={has} />
         </Tabs.Content>
         <Tabs.Content value="schools">
           <Schools guide={guide.data} has={has} />
@@ -222,7 +227,10 @@ function Systems({ guide, has }: { guide: Guide; has: Has }) {
               inRowM: system.inRowM,
               betweenRowsM: system.betweenRowsM,
               support: system.support,
-              minutesATree: system.minutesATree.join(' to '),
+              minutesATree: say('instruction.range', {
+                low: String(system.minutesATree[0] ?? ''),
+                high: String(system.minutesATree[1] ?? ''),
+              }),
               cost: system.cost,
             })}
           </p>

@@ -26,37 +26,39 @@ export function PlantGauges({
   const third = marked?.cropYears[2]?.middle;
   const alone = marked?.cropYearsAlone[2]?.middle;
   return (
-    <dl className="grid grid-cols-3 gap-x-4 gap-y-2 px-5 py-3 text-[13px]">
-      {canes && (
+    <>
+      <dl className="grid grid-cols-3 gap-x-4 gap-y-2 px-5 py-3 text-[13px]">
+        {canes && (
+          <Figure
+            name={row ? say('plant-figures.canes-a-metre') : say('plant-figures.canes')}
+            value={arrow(canesNow, canesAfter)}
+            note={say('plant-figures.wanted', { least: one(canes.wantedLeast), most: one(canes.wantedMost) })}
+          />
+        )}
+        {nodes && (
+          <Figure
+            name={say('plant-figures.nodes')}
+            value={arrow(nodes.now, marked?.nodesAfter)}
+            note={say('plant-figures.nodes-wanted', {
+              wanted: nodes.wanted,
+              weight: one(nodes.weight_kg),
+              weighed: nodes.weightIs,
+            })}
+          />
+        )}
         <Figure
-          name={row ? say('plant-figures.canes-a-metre') : say('plant-figures.canes')}
-          value={arrow(canesNow, canesAfter)}
-          note={say('plant-figures.wanted', { least: one(canes.wantedLeast), most: one(canes.wantedMost) })}
+          name={say('plant-figures.crop-this-season')}
+          value={now === undefined ? '…' : `${one(now)} kg`}
+          note={say('plant-figures.left-alone-kg', { kg: one(assessment.reading.crop.marketable_kg) })}
         />
-      )}
-      {nodes && (
         <Figure
-          name={say('plant-figures.nodes')}
-          value={arrow(nodes.now, marked?.nodesAfter)}
-          note={say('plant-figures.nodes-wanted', {
-            wanted: nodes.wanted,
-            weight: one(nodes.weight_kg),
-            weighed: nodes.weightIs,
-          })}
+          name={say('plant-figures.crop-in-three-seasons')}
+          value={third === undefined ? '…' : `${one(third)} kg`}
+          note={alone === undefined ? '' : say('plant-figures.left-alone-kg', { kg: one(alone) })}
         />
-      )}
-      <Figure
-        name={say('plant-figures.crop-this-season')}
-        value={now === undefined ? '…' : `${one(now)} kg`}
-        note={say('plant-figures.left-alone-kg', { kg: one(assessment.reading.crop.marketable_kg) })}
-      />
-      <Figure
-        name={say('plant-figures.crop-in-three-seasons')}
-        value={third === undefined ? '…' : `${one(third)} kg`}
-        note={alone === undefined ? '' : say('plant-figures.left-alone-kg', { kg: one(alone) })}
-      />
+      </dl>
       {learned.seasons > 0 && (
-        <p className="col-span-3 text-muted">
+        <p className="px-5 pb-2 text-[13px] text-muted">
           {say('plant-figures.learned', {
             seasons: learned.seasons,
             crop: factor(learned.crop),
@@ -64,7 +66,7 @@ export function PlantGauges({
           })}
         </p>
       )}
-    </dl>
+    </>
   );
 }
 

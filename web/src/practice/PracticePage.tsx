@@ -54,6 +54,13 @@ export function PracticePage() {
             {make.isPending ? say('practice.making') : say('practice.next-exercise')}
           </Button>
         </div>
+        <p className="mt-4 text-[15px]">
+          <Link to="/practice/minute" className="font-semibold underline underline-offset-4">
+            {say('drill.title')}
+          </Link>
+          {' – '}
+          {say('drill.what-it-is')}
+        </p>
         <Wish
           choices={choices.data}
           busy={make.isPending}

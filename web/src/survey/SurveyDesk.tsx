@@ -234,9 +234,9 @@ export function SurveyDesk({ id, label, first, again }: Props) {
             </Button>
           </div>
         </div>
-        {trouble !== '' && draft.touched && (
+        {trouble !== '' && (draft.touched || form.limbs.length > 0) && (
           <div role="alert" className="mt-3 border-l-4 border-lichen bg-lichen-wash px-3 py-2 text-[14px]">
-            {errors.length > 0 ? say('survey-desk.fields-wrong', { count: errors.length }) : trouble}
+            {trouble}
             {elsewhere.map((error) => (
               <p key={error.field + error.message}>{error.message}</p>
             ))}

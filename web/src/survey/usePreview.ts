@@ -40,7 +40,14 @@ export function usePreview(form: SurveyForm) {
         .catch((error: unknown) => {
           if (!current) return;
           setErrors(error instanceof Problem ? error.errors : []);
-          setTrouble(error instanceof Error ? error.message : say('use-preview.the-drawing-failed'));
+          const wrong = error instanceof Problem ? error.errors.length : 0;
+          setTrouble(
+            wrong > 0
+              ? say('survey-desk.fields-wrong', { count: wrong })
+              : error instanceof Error
+                ? error.message
+                : say('use-preview.the-drawing-failed'),
+          );
         });
     }, DRAW_AFTER);
     return () => {

@@ -1,4 +1,5 @@
 import { useEffect } from 'react';
+import { Link } from 'react-router';
 import type { Step } from '../api/client';
 import { keyOf, markFrom } from '../api/marks';
 import { useSay } from '../text/say';
@@ -74,7 +75,12 @@ export function CutWalk({ steps, at, go, close, stopped, work }: Props) {
             <h2 className="pt-1 text-[24px] leading-tight font-bold">{step.title}</h2>
             {stopped(step) && <Stop />}
             <p className="pt-2 text-[17px]">{step.reason}</p>
-            <p className="pt-2 text-[15.5px]">{step.place}</p>
+            <p className="pt-2 text-[15.5px]">
+              {step.place}{' '}
+              <Link to={`/guide?tab=cuts&cut=${step.operation}`} className="underline underline-offset-4">
+                {say('guide-cuts.how')}
+              </Link>
+            </p>
             <p className="pt-1 text-[14.5px] text-muted">{step.numbers}</p>
             {step.answer && <p className="pt-1 text-[14.5px] text-muted">{step.answer}</p>}
             {step.skipped && (

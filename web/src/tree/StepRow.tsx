@@ -63,7 +63,15 @@ export function StepRow({ step, stop, number, changed, open, onOpen, onPoint, on
       {open && (
         <div className="px-5 pb-3 pl-[64px] text-[14px]">
           <p>{step.reason}</p>
-          <p className="mt-1 text-muted">{step.place}</p>
+          <p className="mt-1 text-muted">
+            {step.place}{' '}
+            <Link
+              to={`/guide?tab=cuts&cut=${step.operation}`}
+              className="text-ink underline underline-offset-4"
+            >
+              {say('guide-cuts.how')}
+            </Link>
+          </p>
           {step.skipped && (
             <p className="mt-1 text-muted">
               {say('step-row.if-it-is-left-lower', { lower: lower(step.skipped) })}

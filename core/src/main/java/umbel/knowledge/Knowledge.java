@@ -40,6 +40,7 @@ public final class Knowledge {
     private final CountingParameters counting;
     private final InstructionParameters instruction;
     private final PracticeParameters practice;
+    private final List<CutCard> cutCards;
     private final PlantingParameters planting;
     private final List<Cultivar> cultivars;
     private final List<Rootstock> rootstocks;
@@ -66,6 +67,7 @@ public final class Knowledge {
         counting = shippedFile("counting.yaml").as(CountingParameters.class);
         instruction = shippedFile("instruction.yaml").as(InstructionParameters.class);
         practice = shippedFile("practice.yaml").as(PracticeParameters.class);
+        cutCards = shippedFile("cuts.yaml").as(CutCard.Cards.class).cuts();
         planting = shippedFile("planting.yaml").as(PlantingParameters.class);
         Contents contents = shippedFile("contents.yaml").as(Contents.class);
         load("species", contents.species(), own).forEach((id, file) -> species.put(id, file.as(Species.class)));
@@ -210,6 +212,11 @@ public final class Knowledge {
     /** What a planting costs and takes where nobody says otherwise. */
     public PlantingParameters planting() {
         return planting;
+    }
+
+    /** How each piece of work is done, in the order of the guide. */
+    public List<CutCard> cutCards() {
+        return cutCards;
     }
 
     /** Numbers of practice. */

@@ -16,6 +16,7 @@ import java.util.List;
  * @param tries trees made before a wish is given up
  * @param systemsMost of a kind's systems that exercises are made in, the usual ones first
  * @param species ids drawn from where none is wished for
+ * @param drill what a minute's drill is made of
  * @param boxesDays days after which a skill comes again, by how often it was known
  */
 public record PracticeParameters(
@@ -31,7 +32,16 @@ public record PracticeParameters(
         int tries,
         int systemsMost,
         List<String> species,
+        Drill drill,
         List<Integer> boxesDays) {
+
+    /**
+     * A minute's drill.
+     *
+     * @param trees how many it has
+     * @param faults words of the faults it draws from: such as are seen on one limb
+     */
+    public record Drill(int trees, List<String> faults) {}
 
     /**
      * How hard an exercise is.

@@ -25,6 +25,7 @@ public final class ExerciseMaker {
 
     private static final int LEAST_LEAF = 2;
     private static final int MOST_LEAF = 40;
+    private static final int LEAST_LIMBS = 3;
 
     private final Knowledge knowledge;
     private final PracticeParameters numbers;
@@ -59,6 +60,10 @@ public final class ExerciseMaker {
         if (wish.system() != null) {
             knowledge.system(wish.system());
         }
+        return drawn(wish, level, seed);
+    }
+
+    private Optional<Exercise> drawn(Wish wish, PracticeParameters.Level level, long seed) {
         Random random = new Random(seed);
         for (int i = 0; i < numbers.tries(); i++) {
             Exercise exercise = draw(wish, level, random);
@@ -67,6 +72,13 @@ public final class ExerciseMaker {
             }
         }
         return Optional.empty();
+    }
+
+    /** A tree with one fault and no other built in, of any kind that is practised on; empty where none shows it. */
+    public Optional<Exercise> alone(Fault fault, long seed) {
+        PracticeParameters.Level easiest = numbers.levels().get(0);
+        PracticeParameters.Level one = new PracticeParameters.Level(easiest.name(), List.of(), 1, easiest.leaf());
+        return drawn(new Wish(null, null, null, fault), one, seed);
     }
 
     private PracticeParameters.Level level(String name) {
@@ -120,15 +132,28 @@ public final class ExerciseMaker {
         return from.get(random.nextInt(from.size()));
     }
 
+    /** Whether the sound tree has limbs enough for faults to be put into. */
+    private static boolean hasRoomForFaults(Exercise exercise) {
+        return PracticeTree.survey(exercise.species(), exercise.system(), exercise.leaf(), exercise.seed())
+                        .limbs()
+                        .stream()
+                        .filter(limb -> limb.parent().equals("trunk"))
+                        .count()
+                >= LEAST_LIMBS;
+    }
+
     /** Whether everything built into the tree is to be seen on it, surely enough to act on. */
     private boolean shows(Exercise exercise) {
+        if (!hasRoomForFaults(exercise)) {
+            return false;
+        }
         TreeReader.Reading reading;
         try {
             Tree tree = TreeBuilder.build(exercise.survey(), knowledge, exercise.seed());
             reading = TreeReader.read(
                     tree, knowledge.school(School.USUAL), knowledge.parameters().reach());
-        } catch (InvalidSurvey | IndexOutOfBoundsException e) {
-            // a tree of this kind cannot have this fault: too few limbs for it
+        } catch (InvalidSurvey e) {
+            // a tree of this kind cannot have this fault
             return false;
         }
         Set<String> seen = reading.findings().stream()

@@ -60,7 +60,8 @@ class ApiDescription {
             "PracticeWish",
             "PracticeMarks",
             "HintAsked",
-            "PracticeEntry");
+            "PracticeEntry",
+            "DrillAsked");
 
     /** Parts of answers that may be missing though they are no boxed numbers. */
     private static final Map<String, Set<String>> MAY_BE_MISSING = Map.ofEntries(

@@ -4,6 +4,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Stream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -14,6 +16,7 @@ import umbel.counted.CountRule;
 import umbel.counted.WellKept;
 import umbel.drawing.CountedSvg;
 import umbel.knowledge.CountedKind;
+import umbel.knowledge.CutCard;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.RuleKnowledge;
 import umbel.knowledge.School;
@@ -125,8 +128,27 @@ class GuideController {
     /** A finding on counted plants. */
     public record CountedRulePage(String id, String name, String why) {}
 
+    /**
+     * How one piece of work is done.
+     *
+     * @param group cut, tool, wound or safety
+     * @param operations words of the open format that it explains
+     * @param goes how it goes wrong
+     * @param figures the right way and then the usual mistake, as far as they are drawn
+     */
+    public record CutPage(
+            String id,
+            String group,
+            List<String> operations,
+            String name,
+            String does,
+            String why,
+            String goes,
+            List<RuleKnowledge.Figure> figures) {}
+
     /** All of it but the rules. */
     public record Guide(
+            List<CutPage> cuts,
             List<SpeciesPage> species,
             List<CountedPage> counted,
             List<CountedRulePage> countedRules,
@@ -137,6 +159,7 @@ class GuideController {
     @GetMapping
     Guide guide() {
         return new Guide(
+                knowledge.cutCards().stream().map(GuideController::page).toList(),
                 knowledge.allSpecies().stream().map(GuideController::page).toList(),
                 knowledge.allCounted().stream().map(this::page).toList(),
                 Arrays.stream(CountRule.values())
@@ -155,6 +178,18 @@ class GuideController {
 
     private static String said(String known) {
         return Reader.speech().knowledge(known);
+    }
+
+    private static CutPage page(CutCard card) {
+        return new CutPage(
+                card.id(),
+                card.group(),
+                card.operations(),
+                said(card.name()),
+                said(card.does()),
+                said(card.why()),
+                said(card.goes()),
+                Stream.of(card.figure(), card.wrong()).filter(Objects::nonNull).toList());
     }
 
     private RulePage page(Rule rule) {

@@ -56,6 +56,11 @@ public class DecidedTrees {
         return trees.findById(id).orElseThrow(() -> new NotFound("tree", id));
     }
 
+    /** What a tree is called by its place. */
+    public String label(long id) {
+        return tree(id).label();
+    }
+
     /** The newest survey of a tree. */
     public SurveyEntry survey(long treeId) {
         tree(treeId);

@@ -1,5 +1,7 @@
 package umbel.app.practice;
 
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
 import umbel.app.plan.TargetShape;
@@ -10,6 +12,9 @@ import umbel.assess.Mark;
 
 /** What practice is sent and sends. */
 public final class PracticeAnswers {
+
+    /** Marks that an answer may have. */
+    private static final int MOST_MARKS = 300;
 
     private PracticeAnswers() {}
 
@@ -62,7 +67,7 @@ public final class PracticeAnswers {
             Map<String, List<String>> together) {}
 
     /** What somebody has marked. */
-    public record PracticeMarks(List<Mark> marks) {
+    public record PracticeMarks(@Size(max = MOST_MARKS) List<Mark> marks) {
 
         public PracticeMarks {
             marks = marks == null ? List.of() : List.copyOf(marks);
@@ -81,7 +86,7 @@ public final class PracticeAnswers {
      *
      * @param degree 1 names what kind of fault is still there, 2 its limb too, 3 the step
      */
-    public record HintAsked(List<Mark> marks, int degree) {
+    public record HintAsked(@Size(max = MOST_MARKS) List<Mark> marks, int degree) {
 
         public HintAsked {
             marks = marks == null ? List.of() : List.copyOf(marks);
@@ -96,7 +101,9 @@ public final class PracticeAnswers {
      *
      * @param pointed limbs at which something was said to be wrong
      */
-    public record PracticeEntry(List<Mark> marks, List<String> pointed) {
+    public record PracticeEntry(
+            @Size(max = MOST_MARKS) List<Mark> marks,
+            @Size(max = MOST_MARKS) List<String> pointed) {
 
         public PracticeEntry {
             marks = marks == null ? List.of() : List.copyOf(marks);
@@ -153,6 +160,15 @@ public final class PracticeAnswers {
             PracticeYears answer,
             PracticeYears program,
             PracticeYears nothing) {}
+
+    /** A tree on which one fault is to be found, quickly. */
+    public record DrillTree(String code, String rule, String name) {}
+
+    /** Where somebody says that a fault is. */
+    public record DrillAsked(@NotNull String rule, @NotNull String limb) {}
+
+    /** Whether it is there, and where it is to be seen. */
+    public record DrillAnswer(boolean right, List<String> limbs, String reason) {}
 
     /** How a skill stands. */
     public record PracticeSkill(

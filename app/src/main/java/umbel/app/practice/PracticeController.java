@@ -1,5 +1,6 @@
 package umbel.app.practice;
 
+import jakarta.validation.Valid;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -18,10 +19,12 @@ import umbel.app.plan.TreeAnswers;
 class PracticeController {
 
     private final PracticeService practice;
+    private final PracticeTrees trees;
     private final PracticeRecords records;
     private final Computing computing;
 
-    PracticeController(PracticeService practice, PracticeRecords records, Computing computing) {
+    PracticeController(PracticeService practice, PracticeTrees trees, PracticeRecords records, Computing computing) {
+        this.trees = trees;
         this.practice = practice;
         this.records = records;
         this.computing = computing;
@@ -35,8 +38,8 @@ class PracticeController {
 
     /** Makes an exercise. */
     @PostMapping("/exercises")
-    PracticeAnswers.PracticeMade make(@RequestBody PracticeAnswers.PracticeWish wish) {
-        return computing.answer(Lane.QUICK, () -> practice.make(wish));
+    PracticeAnswers.PracticeMade make(@Valid @RequestBody PracticeAnswers.PracticeWish wish) {
+        return computing.answer(Lane.QUICK, () -> trees.make(wish));
     }
 
     /** The tree of an exercise; {@code tree-12} is a surveyed tree of the holding. */
@@ -47,31 +50,46 @@ class PracticeController {
 
     /** What marks do. */
     @PostMapping("/exercises/{code}/marked")
-    PracticeAnswers.PracticeMarked marked(@PathVariable String code, @RequestBody PracticeAnswers.PracticeMarks marks) {
+    PracticeAnswers.PracticeMarked marked(
+            @PathVariable String code, @Valid @RequestBody PracticeAnswers.PracticeMarks marks) {
         return computing.answer(Lane.QUICK, () -> practice.marked(code, marks.marks()));
     }
 
     /** What could be done to a limb. */
     @PostMapping("/exercises/{code}/limbs/{limb}/options")
     List<TreeAnswers.Option> options(
-            @PathVariable String code, @PathVariable String limb, @RequestBody PracticeAnswers.PracticeMarks marks) {
+            @PathVariable String code,
+            @PathVariable String limb,
+            @Valid @RequestBody PracticeAnswers.PracticeMarks marks) {
         return computing.answer(Lane.QUICK, () -> practice.options(code, limb, marks.marks()));
     }
 
     /** A hint at what is still missing. */
     @PostMapping("/exercises/{code}/hint")
-    PracticeAnswers.PracticeHint hint(@PathVariable String code, @RequestBody PracticeAnswers.HintAsked asked) {
+    PracticeAnswers.PracticeHint hint(@PathVariable String code, @Valid @RequestBody PracticeAnswers.HintAsked asked) {
         return computing.answer(Lane.PLANS, () -> practice.hint(code, asked.marks(), asked.degree()));
     }
 
     /** Marks an answer and writes it down for whoever is signed in. */
     @PostMapping("/exercises/{code}/answer")
     PracticeAnswers.PracticeVerdict answer(
-            @PathVariable String code, @RequestBody PracticeAnswers.PracticeEntry entry) {
+            @PathVariable String code, @Valid @RequestBody PracticeAnswers.PracticeEntry entry) {
         PracticeAnswers.PracticeVerdict verdict =
                 computing.answer(Lane.PLANS, () -> practice.verdict(code, entry.marks(), entry.pointed()));
         records.write(SignedIn.name(), code, verdict, entry.marks());
         return verdict;
+    }
+
+    /** Trees for a minute's drill: on each one fault is to be found. */
+    @GetMapping("/drills")
+    List<PracticeAnswers.DrillTree> drill() {
+        return computing.answer(Lane.QUICK, practice::drill);
+    }
+
+    /** Whether a fault is where somebody says. */
+    @PostMapping("/exercises/{code}/found")
+    PracticeAnswers.DrillAnswer found(@PathVariable String code, @Valid @RequestBody PracticeAnswers.DrillAsked asked) {
+        return computing.answer(Lane.QUICK, () -> practice.found(code, asked.rule(), asked.limb()));
     }
 
     /** How whoever is signed in gets on. */

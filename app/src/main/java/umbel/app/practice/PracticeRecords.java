@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -24,13 +25,21 @@ import umbel.wood.Units;
 class PracticeRecords {
 
     private static final int LAST = 8;
+    private static final int MOST_COMMON = 12;
 
     private final PracticeResultRepository results;
     private final PracticeService practice;
+    private final PracticeTrees trees;
     private final Knowledge knowledge;
     private final Clock clock;
 
-    PracticeRecords(PracticeResultRepository results, PracticeService practice, Knowledge knowledge, Clock clock) {
+    PracticeRecords(
+            PracticeResultRepository results,
+            PracticeService practice,
+            PracticeTrees trees,
+            Knowledge knowledge,
+            Clock clock) {
+        this.trees = trees;
         this.results = results;
         this.practice = practice;
         this.knowledge = knowledge;
@@ -73,7 +82,7 @@ class PracticeRecords {
                 own.subList(Math.max(0, own.size() - LAST), own.size()).stream()
                         .map(one -> new PracticeAnswers.PracticeDone(
                                 one.exercise(),
-                                practice.title(one.exercise()),
+                                trees.title(one.exercise()),
                                 one.doneOn().toString(),
                                 one.mark(),
                                 one.passed()))
@@ -107,8 +116,17 @@ class PracticeRecords {
                         .toList(),
                 byTree.entrySet().stream()
                         .filter(one -> one.getValue().size() > 1)
+                        .sorted(Comparator.comparing(one -> newest(one.getValue()), Comparator.reverseOrder()))
+                        .limit(MOST_COMMON)
                         .map(one -> common(one.getKey(), one.getValue()))
                         .toList());
+    }
+
+    private static LocalDate newest(Map<String, PracticeResult> answers) {
+        return answers.values().stream()
+                .map(PracticeResult::doneOn)
+                .max(Comparator.naturalOrder())
+                .orElseThrow();
     }
 
     private static PracticeAnswers.PracticePerson person(String name, List<PracticeResult> done) {
@@ -131,7 +149,7 @@ class PracticeRecords {
                 .toList();
         List<Map<LimbFates.Fate, Integer>> counts = new ArrayList<>();
         List<PracticeAnswers.PracticeSplit> splits = new ArrayList<>();
-        for (String limb : practice.limbsOf(code)) {
+        for (String limb : trees.limbsOf(code)) {
             Map<LimbFates.Fate, Integer> count = LimbFates.count(limb, fates);
             counts.add(count);
             if (count.size() > 1) {
@@ -143,7 +161,7 @@ class PracticeRecords {
         double kappa = Agreement.kappa(counts);
         return new PracticeAnswers.PracticeCommon(
                 code,
-                practice.title(code),
+                trees.title(code),
                 List.copyOf(answers.keySet()),
                 Double.isNaN(kappa) ? null : Double.valueOf(Units.round(kappa, 2)),
                 splits);

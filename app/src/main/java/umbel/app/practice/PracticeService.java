@@ -6,13 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
-import java.util.concurrent.ThreadLocalRandom;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
-import umbel.app.cache.ComputedCache;
-import umbel.app.http.NotFound;
-import umbel.app.http.Refused;
-import umbel.app.plan.DecidedTrees;
 import umbel.app.plan.TargetShape;
 import umbel.app.plan.TreeAnswers;
 import umbel.app.plan.TreeMarking;
@@ -28,38 +22,31 @@ import umbel.cut.OperationKind;
 import umbel.cut.SafetyLimits;
 import umbel.growth.Forecast;
 import umbel.knowledge.Knowledge;
-import umbel.knowledge.NotSupported;
 import umbel.knowledge.PracticeParameters;
 import umbel.plan.Limits;
 import umbel.plan.Step;
 import umbel.plant.SurveyedTree;
 import umbel.practice.Examination;
 import umbel.practice.Examiner;
-import umbel.practice.Exercise;
-import umbel.practice.ExerciseMaker;
 import umbel.practice.Fault;
 import umbel.reading.Finding;
 import umbel.reading.Severity;
-import umbel.survey.InvalidSurvey;
-import umbel.survey.Survey;
-import umbel.wood.Axis;
 import umbel.wood.Units;
 
-/** Makes exercises and marks answers; keeps nothing but what it worked out. */
+/** What exercises tell: their trees, what marks do, hints, and answers marked. */
 @Service
 class PracticeService {
 
-    private static final int KEPT = 24;
     private static final int YEARS = 3;
-    private static final String OWN = "tree-";
+    private static final int LIMB_TOLD = 2;
+    private static final int ALL_TOLD = 3;
 
     private final Assessor assessor;
     private final Knowledge knowledge;
     private final TreeMarking marking;
-    private final DecidedTrees trees;
-    private final ComputedCache<String, Examiner> examiners = ComputedCache.atMost(KEPT);
+    private final PracticeTrees trees;
 
-    PracticeService(Assessor assessor, Knowledge knowledge, TreeMarking marking, DecidedTrees trees) {
+    PracticeService(Assessor assessor, Knowledge knowledge, TreeMarking marking, PracticeTrees trees) {
         this.assessor = assessor;
         this.knowledge = knowledge;
         this.marking = marking;
@@ -92,29 +79,14 @@ class PracticeService {
                         .toList());
     }
 
-    PracticeAnswers.PracticeMade make(PracticeAnswers.PracticeWish wish) {
-        Fault fault = wish.fault() == null
-                ? null
-                : Fault.of(wish.fault())
-                        .orElseThrow(() -> new NotSupported("fault", "There is no fault '" + wish.fault() + "'."));
-        long seed = wish.seed() == null ? ThreadLocalRandom.current().nextLong(1_000_000_000L) : wish.seed();
-        return new ExerciseMaker(knowledge)
-                .make(new ExerciseMaker.Wish(wish.level(), wish.species(), wish.system(), fault), seed)
-                .map(exercise -> new PracticeAnswers.PracticeMade(exercise.code()))
-                .orElseThrow(() -> new Refused(
-                        HttpStatus.CONFLICT,
-                        "No such tree",
-                        "No tree of this kind and system shows this fault. Choose another fault, kind or system."));
-    }
-
     PracticeAnswers.PracticeTreePage page(String code) {
-        Examiner examiner = examiner(code);
+        Examiner examiner = trees.examiner(code);
         SurveyedTree read = examiner.tree();
         Limits limits = assessor.limits(read.request(), read.tree());
         return new PracticeAnswers.PracticeTreePage(
                 code,
-                code.startsWith(OWN),
-                code.startsWith(OWN) ? read.facts().label() : "",
+                PracticeTrees.isOwn(code),
+                PracticeTrees.isOwn(code) ? read.facts().label() : "",
                 Reader.speech()
                         .knowledge(read.tree().setting().species().names().one()),
                 Reader.speech().knowledge(read.tree().setting().system().name()),
@@ -131,37 +103,38 @@ class PracticeService {
     }
 
     PracticeAnswers.PracticeMarked marked(String code, List<Mark> marks) {
-        SurveyedTree read = examiner(code).tree();
+        SurveyedTree read = trees.examiner(code).tree();
         TreeAnswers.Marked marked = marking.marked(
                 read, assessor.limits(read.request(), read.tree()), operations(marks), SafetyLimits.none());
         return new PracticeAnswers.PracticeMarked(marked.totals(), marked.cuts(), marked.moved(), marked.effects());
     }
 
     List<TreeAnswers.Option> options(String code, String limb, List<Mark> marks) {
-        SurveyedTree read = examiner(code).tree();
+        SurveyedTree read = trees.examiner(code).tree();
         return marking.options(read, assessor.limits(read.request(), read.tree()), limb, operations(marks), false);
     }
 
     PracticeAnswers.PracticeHint hint(String code, List<Mark> marks, int degree) {
-        Examiner examiner = examiner(code);
+        Examiner examiner = trees.examiner(code);
         Examination.Marked marked = examiner.mark(operations(marks)).marked();
         if (marked.missed().isEmpty()) {
             return new PracticeAnswers.PracticeHint("", List.of());
         }
         Operation missed = marked.missed().get(0).operation();
-        Step step = examiner.planned().stream()
-                .filter(one -> one.operation().equals(missed))
+        String rule = examiner.planned().stream()
+                .filter(one -> one.operation().equals(missed) && !one.rules().isEmpty())
                 .findFirst()
-                .orElseThrow();
-        List<String> limbs = degree < 2 ? List.of() : List.of(missed.onLimb());
-        String text = degree >= 3
-                ? title(examiner.tree(), missed)
-                : step.rules().isEmpty() ? "" : ruleName(step.rules().get(0).id());
-        return new PracticeAnswers.PracticeHint(text, limbs);
+                .map(one -> ruleName(one.rules().get(0).id()))
+                .orElse("");
+        // work that answers no fault can only be named itself
+        boolean told = degree >= ALL_TOLD || rule.isEmpty();
+        return new PracticeAnswers.PracticeHint(
+                told ? title(examiner.tree(), missed) : rule,
+                degree < LIMB_TOLD ? List.of() : List.of(missed.onLimb()));
     }
 
     PracticeAnswers.PracticeVerdict verdict(String code, List<Mark> marks, List<String> pointed) {
-        Examiner examiner = examiner(code);
+        Examiner examiner = trees.examiner(code);
         List<Operation> answer = operations(marks);
         Examiner.Verdict verdict = examiner.mark(answer);
         Examination.Marked marked = verdict.marked();
@@ -190,6 +163,34 @@ class PracticeService {
                 years(examiner, answer),
                 years(examiner, planned),
                 years(examiner, List.of()));
+    }
+
+    /** Trees with one fault each that is seen on a limb. */
+    List<PracticeAnswers.DrillTree> drill() {
+        List<PracticeAnswers.DrillTree> drill = new ArrayList<>();
+        for (Fault fault : trees.drillFaults()) {
+            drill.add(
+                    new PracticeAnswers.DrillTree(trees.drillTree(fault).code(), fault.rule(), ruleName(fault.rule())));
+        }
+        return drill;
+    }
+
+    /** Whether a limb shows a rule's fault, as the tree is read. */
+    PracticeAnswers.DrillAnswer found(String code, String rule, String limb) {
+        SurveyedTree read = trees.examiner(code).tree();
+        List<Finding> told = acting(read).stream()
+                .filter(one -> one.rule().id().equals(rule))
+                .toList();
+        List<Assessment.FindingAnswer> answers =
+                assessor.in(Reader.speech()).findings(read.tree(), read.school(), told);
+        List<String> limbs = answers.stream()
+                .flatMap(one -> limbsOf(one).stream())
+                .distinct()
+                .toList();
+        return new PracticeAnswers.DrillAnswer(
+                limbs.contains(limb),
+                limbs,
+                answers.isEmpty() ? "" : answers.get(0).reason());
     }
 
     private List<PracticeAnswers.PracticeFault> faults(
@@ -253,54 +254,9 @@ class PracticeService {
                 .toList();
     }
 
-    /** What the tree of an exercise is called: kind, system and leaf, or its own name in the holding. */
-    String title(String code) {
-        return Exercise.of(code)
-                .map(one -> Reader.speech()
-                                .knowledge(knowledge.species(one.species()).name())
-                        + ", "
-                        + Reader.speech()
-                                .knowledge(knowledge.system(one.system()).name())
-                                .toLowerCase(Locale.ROOT)
-                        + ", " + one.leaf())
-                .orElseGet(() -> examiner(code).tree().facts().label());
-    }
-
-    /** The limbs of an exercise's tree. */
-    List<String> limbsOf(String code) {
-        return examiner(code).tree().tree().limbs().stream().map(Axis::id).toList();
-    }
-
     /** What a rule is called, in the reader's language. */
     String ruleName(String rule) {
         return Reader.speech().knowledge(knowledge.plan().rules().get(rule).name());
-    }
-
-    private Examiner examiner(String code) {
-        String key = code.startsWith(OWN) ? code + "@" + trees.newestSurvey(treeOf(code)) : code;
-        return examiners.get(key, () -> {
-            try {
-                return new Examiner(assessor, knowledge, surveyOf(code));
-            } catch (InvalidSurvey | NotSupported e) {
-                throw new NotFound("exercise", code);
-            }
-        });
-    }
-
-    private Survey surveyOf(String code) {
-        return code.startsWith(OWN)
-                ? trees.newestReading(treeOf(code)).request().survey()
-                : Exercise.of(code)
-                        .orElseThrow(() -> new NotFound("exercise", code))
-                        .survey();
-    }
-
-    private static long treeOf(String code) {
-        try {
-            return Long.parseLong(code.substring(OWN.length()));
-        } catch (NumberFormatException e) {
-            throw new NotFound("exercise", code);
-        }
     }
 
     private static List<Operation> operations(List<Mark> marks) {

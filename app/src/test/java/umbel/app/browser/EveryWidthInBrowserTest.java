@@ -47,6 +47,8 @@ class EveryWidthInBrowserTest {
                 "/due",
                 "/compare",
                 "/plantings",
+                "/practice",
+                "/practice/apple_tall-spindle_7_3_8",
                 "/blocks/2/instruction",
                 "/guide",
                 "/accounts",

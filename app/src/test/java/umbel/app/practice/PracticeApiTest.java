@@ -109,6 +109,27 @@ class PracticeApiTest {
     }
 
     @Test
+    void aMinutesDrillAsksForOneFaultATreeAndKnowsWhereItIs() {
+        JsonNode drill = umbel.get("/api/practice/drills").json();
+        assertThat(drill).hasSize(10);
+        for (JsonNode tree : drill) {
+            String found = EXERCISES + "/" + tree.at("/code").asString() + "/found";
+            String rule = tree.at("/rule").asString();
+            JsonNode wrong = umbel.post(found, "{\"rule\":\"" + rule + "\",\"limb\":\"none\"}")
+                    .json();
+            assertThat(wrong.at("/right").asBoolean()).isFalse();
+            assertThat(wrong.at("/limbs")).as(rule).isNotEmpty();
+            assertThat(wrong.at("/reason").asString()).isNotEmpty();
+            String limb = wrong.at("/limbs/0").asString();
+            assertThat(umbel.post(found, "{\"rule\":\"" + rule + "\",\"limb\":\"" + limb + "\"}")
+                            .json()
+                            .at("/right")
+                            .asBoolean())
+                    .isTrue();
+        }
+    }
+
+    @Test
     void whatCannotBeIsRefused() {
         assertThat(umbel.get(EXERCISES + "/nonsense").status()).isEqualTo(404);
         assertThat(umbel.get(EXERCISES + "/apple_no-such-system_5_1_1").status())
