@@ -4,6 +4,7 @@ import { term } from '../text/term';
 import { Button } from '../ui/Button';
 import { ChoiceField, NumberField } from './CountFields';
 import { nextId, withChanged, without } from './countForm';
+import { VineCanes } from './VineCanes';
 
 type Vine = NonNullable<CountSurvey['vine']>;
 
@@ -71,43 +72,48 @@ export function VineForm({
             change({ weightIs });
           }}
         />
-        {(
-          [
-            ['nodesLast', say('count-form.nodes-last-winter')],
-            ['shootsLast', say('count-form.shoots-last-summer')],
-            ['cropLast_kg', say('count-form.crop-last-kg')],
-            ['canopies', say('count-form.canopies')],
-            ['canopy_m2', say('count-form.canopy-m2')],
-          ] as const
-        ).map(([key, name]) => (
+      </div>
+      <details className="mt-2" open={vine.budSample != null || vine.nodesLast != null || undefined}>
+        <summary className="min-h-9 pt-1.5 text-[13.5px] text-muted">{say('count-form.more')}</summary>
+        <div className="flex flex-wrap gap-3">
+          {(
+            [
+              ['nodesLast', say('count-form.nodes-last-winter')],
+              ['shootsLast', say('count-form.shoots-last-summer')],
+              ['cropLast_kg', say('count-form.crop-last-kg')],
+              ['canopies', say('count-form.canopies')],
+              ['canopy_m2', say('count-form.canopy-m2')],
+            ] as const
+          ).map(([key, name]) => (
+            <NumberField
+              key={key}
+              name={name}
+              value={vine[key]}
+              set={(value) => {
+                change({ [key]: value });
+              }}
+            />
+          ))}
+        </div>
+        <div className="mt-3 flex flex-wrap gap-3">
           <NumberField
-            key={key}
-            name={name}
-            value={vine[key]}
-            set={(value) => {
-              change({ [key]: value });
+            name={say('count-form.buds-cut-open')}
+            value={vine.budSample?.n}
+            set={(n) => {
+              change({ budSample: n ? { n, dead: Math.min(n, vine.budSample?.dead ?? 0) } : undefined });
             }}
           />
-        ))}
-      </div>
-      <div className="mt-3 flex flex-wrap gap-3">
-        <NumberField
-          name={say('count-form.buds-cut-open')}
-          value={vine.budSample?.n}
-          set={(n) => {
-            change({ budSample: n ? { n, dead: Math.min(n, vine.budSample?.dead ?? 0) } : undefined });
-          }}
-        />
-        {vine.budSample?.n != null && (
-          <NumberField
-            name={say('count-form.of-them-dead')}
-            value={vine.budSample.dead}
-            set={(dead) => {
-              change({ budSample: { n: vine.budSample?.n ?? 0, dead: dead ?? 0 } });
-            }}
-          />
-        )}
-      </div>
+          {vine.budSample?.n != null && (
+            <NumberField
+              name={say('count-form.of-them-dead')}
+              value={vine.budSample.dead}
+              set={(dead) => {
+                change({ budSample: { n: vine.budSample?.n ?? 0, dead: dead ?? 0 } });
+              }}
+            />
+          )}
+        </div>
+      </details>
       <h3 className="mt-4 text-[15px] font-semibold">{say('count-form.arms')}</h3>
       <ol>
         {arms.map((arm, i) => (
@@ -172,77 +178,13 @@ export function VineForm({
       >
         {say('count-form.add-an-arm')}
       </Button>
-      <h3 className="mt-4 text-[15px] font-semibold">
-        {say('count-form.canes-count', { count: canes.length })}
-      </h3>
-      <div className="mt-1 flex flex-wrap gap-2">
-        {(arms.length === 0 ? [undefined] : arms.map((arm) => arm.id)).map((arm) => (
-          <Button
-            key={arm ?? 'head'}
-            onClick={() => {
-              const id = nextId(
-                canes.map((cane) => cane.id ?? ''),
-                'c',
-              );
-              change({ canes: [...canes, { id, nodes: 10, lit: true, ...(arm ? { arm } : {}) }] });
-            }}
-          >
-            {arm ? say('count-form.add-a-cane-on', { arm }) : say('count-form.add-a-cane')}
-          </Button>
-        ))}
-      </div>
-      <ol className="mt-2">
-        {canes.map((cane, i) => (
-          <li key={cane.id} className="flex flex-wrap items-end gap-3 border-t border-line py-2">
-            <span className="min-h-10 w-16 pt-2 font-semibold">
-              {cane.id} {cane.arm}
-            </span>
-            <NumberField
-              name={say('count-form.nodes')}
-              width="w-16"
-              value={cane.nodes}
-              set={(nodes) => {
-                change({ canes: withChanged(canes, i, { nodes: nodes ?? 1 }) });
-              }}
-            />
-            {(
-              [
-                ['at_cm', say('count-form.from-the-head-cm')],
-                ['diameter_mm', say('count-form.thickness-mm')],
-                ['length_cm', say('count-form.length-cm')],
-              ] as const
-            ).map(([key, name]) => (
-              <NumberField
-                key={key}
-                name={name}
-                width="w-16"
-                value={cane[key]}
-                set={(value) => {
-                  change({ canes: withChanged(canes, i, { [key]: value }) });
-                }}
-              />
-            ))}
-            <label className="flex min-h-10 items-center gap-1.5 text-[13.5px]">
-              <input
-                type="checkbox"
-                checked={cane.lit !== false}
-                onChange={(event) => {
-                  change({ canes: withChanged(canes, i, { lit: event.target.checked }) });
-                }}
-              />
-              {say('count-form.grew-in-the-light')}
-            </label>
-            <Button
-              weight="quiet"
-              onClick={() => {
-                change({ canes: canes.filter((_, at) => at !== i) });
-              }}
-            >
-              {say('count-form.delete')}
-            </Button>
-          </li>
-        ))}
-      </ol>
+      <VineCanes
+        arms={arms.map((arm) => arm.id ?? '')}
+        canes={canes}
+        change={(next) => {
+          change({ canes: next });
+        }}
+      />
     </section>
   );
 }

@@ -75,16 +75,7 @@ class PlantInBrowserTest {
     @Test
     void aBushIsCountedByThumbInAFewTaps() {
         BROWSER.size(390, 844);
-        long block = 0;
-        for (var one : umbel.get("/api/holding").json().at("/blocks")) {
-            block = one.at("/name").asString().equals("Blue Bank")
-                    ? one.at("/id").asLong()
-                    : block;
-        }
-        long id = umbel.post("/api/trees", "{\"blockId\":" + block + ",\"row\":1,\"place\":15}")
-                .json()
-                .at("/id")
-                .asLong();
+        long id = placed("Blue Bank", 1, 15);
         BROWSER.open(umbel.url() + "/trees/" + id + "/survey");
         BROWSER.sees("Count Blue Bank 1-15");
         for (int age : new int[] {1, 1, 2, 2, 3, 3, 4, 5, 7, 7, 7}) {
@@ -96,5 +87,37 @@ class PlantInBrowserTest {
         press("Save");
         BROWSER.sees("blueberry, leaf 12");
         BROWSER.sees("Cut cane 9 out at the ground");
+    }
+
+    /** Two arms and four canes by touches; the weight of the prunings follows from the thickness of one. */
+    @Test
+    void aVineIsCountedByThumbToo() {
+        BROWSER.size(390, 844);
+        long id = placed("Slope Vines", 2, 9);
+        BROWSER.open(umbel.url() + "/trees/" + id + "/survey");
+        BROWSER.sees("Count Slope Vines 2-9");
+        press("Add an arm");
+        press("Add an arm");
+        for (String cane : new String[] {"12 nodes L", "10 nodes L", "12 nodes R", "8 nodes R"}) {
+            BROWSER.named("Add a cane of " + cane).click();
+            BROWSER.find(By.xpath("//*[@aria-label='mm thick']//button[normalize-space(.)='8']"))
+                    .click();
+        }
+        BROWSER.sees("4 canes");
+        BROWSER.sees("12 nodes, 8 mm");
+        press("Save");
+        BROWSER.sees("grape vine");
+        BROWSER.sees("wanted for");
+    }
+
+    private long placed(String blockName, int row, int place) {
+        long block = 0;
+        for (var one : umbel.get("/api/holding").json().at("/blocks")) {
+            block = one.at("/name").asString().equals(blockName) ? one.at("/id").asLong() : block;
+        }
+        return umbel.post("/api/trees", "{\"blockId\":" + block + ",\"row\":" + row + ",\"place\":" + place + "}")
+                .json()
+                .at("/id")
+                .asLong();
     }
 }
