@@ -91,7 +91,12 @@ class SurveyController {
     /** A question about a limb. */
     public record Query(String limb, String text) {}
 
-    /** A saved survey in a tree's history; {@code withdrawnBy} is empty while it counts. */
+    /**
+     * A saved survey in a tree's history.
+     *
+     * @param limbs measured on a tree, or canes counted on a bush, a row or a vine
+     * @param withdrawnBy empty while it counts
+     */
     public record SurveyLine(long id, LocalDate surveyedOn, Instant savedAt, int limbs, String withdrawnBy) {}
 
     /** Whether a survey is withdrawn. */
@@ -226,7 +231,9 @@ class SurveyController {
                 entry.id(),
                 entry.surveyedOn(),
                 entry.savedAt(),
-                readings.plant(entry).facts().parts().size(),
+                entry.isCounted()
+                        ? readings.counted(entry).canes()
+                        : readings.plant(entry).facts().parts().size(),
                 entry.withdrawn() ? entry.withdrawnBy() : "");
     }
 }
