@@ -8,6 +8,8 @@ import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import umbel.assess.AssessRequest;
+import umbel.assess.Assessor;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.NotSupported;
 import umbel.knowledge.PracticeParameters;
@@ -17,6 +19,7 @@ import umbel.knowledge.TrainingSystem;
 import umbel.reading.Severity;
 import umbel.reading.TreeReader;
 import umbel.survey.InvalidSurvey;
+import umbel.survey.Survey;
 import umbel.wood.Tree;
 import umbel.wood.TreeBuilder;
 
@@ -149,7 +152,9 @@ public final class ExerciseMaker {
         }
         TreeReader.Reading reading;
         try {
-            Tree tree = TreeBuilder.build(exercise.survey(), knowledge, exercise.seed());
+            // built as the examiner will build it: another arrangement of small wood can hide a fault
+            Survey survey = exercise.survey();
+            Tree tree = TreeBuilder.build(survey, knowledge, Assessor.seed(AssessRequest.of(survey)));
             reading = TreeReader.read(
                     tree, knowledge.school(School.USUAL), knowledge.parameters().reach());
         } catch (InvalidSurvey e) {

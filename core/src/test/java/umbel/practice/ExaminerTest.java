@@ -15,6 +15,7 @@ import umbel.cut.OperationKind;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.School;
 import umbel.plan.Step;
+import umbel.reading.Severity;
 import umbel.survey.Survey;
 import umbel.wood.Axis;
 
@@ -140,6 +141,25 @@ class ExaminerTest {
         Operation watch = Operation.whole(
                 OperationKind.WATCH, examiner.tree().tree().limbs().get(0));
         assertThat(examiner.mark(List.of(watch)).marked().mark()).isZero();
+    }
+
+    /** Whoever reads the tree again sees every fault that it was made with. */
+    @Test
+    void whatTheMakerPromisesTheExaminerSees() {
+        ExerciseMaker maker = new ExerciseMaker(KNOWLEDGE);
+        for (String word : KNOWLEDGE.practice().drill().faults()) {
+            Fault fault = Fault.of(word).orElseThrow();
+            for (int seed = 0; seed < 8; seed++) {
+                Exercise exercise = maker.alone(fault, seed).orElseThrow();
+                assertThat(new Examiner(new Assessor(KNOWLEDGE), KNOWLEDGE, exercise.survey())
+                                .tree()
+                                .reading()
+                                .findings())
+                        .as(exercise.code() + " " + fault)
+                        .anyMatch(finding ->
+                                finding.rule().id().equals(fault.rule()) && finding.severity() != Severity.WATCH);
+            }
+        }
     }
 
     @Test
