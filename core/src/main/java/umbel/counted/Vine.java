@@ -62,7 +62,8 @@ public final class Vine implements Counted {
                 this.survey.canopyM2() == null ? canopyOf(survey) : this.survey.canopyM2(),
                 this.survey.fruitPerM2() == null
                         ? vine.fruit() == null ? 0 : vine.fruit().perM2()
-                        : this.survey.fruitPerM2());
+                        : this.survey.fruitPerM2(),
+                learned.renewal());
         this.reading = read();
     }
 

@@ -17,6 +17,7 @@ final class VineSeasons {
     private final double most;
     private final double canopy;
     private final double fruitPerM2;
+    private final double growth;
 
     /**
      * A vine in winter.
@@ -30,6 +31,7 @@ final class VineSeasons {
     /**
      * @param most nodes there is room for
      * @param canopy m² of canopy; 0 where nodes follow from weight
+     * @param growth factor on the weight of the prunings a season brings, as the place has shown it
      */
     VineSeasons(
             CountedKind.Vine kind,
@@ -37,7 +39,9 @@ final class VineSeasons {
             CountingParameters.Vine numbers,
             double most,
             double canopy,
-            double fruitPerM2) {
+            double fruitPerM2,
+            double growth) {
+        this.growth = growth;
         this.kind = kind;
         this.wood = wood;
         this.numbers = numbers;
@@ -123,7 +127,7 @@ final class VineSeasons {
         double change = 1
                 + next.site() * (1 - state.weightKg() / wood.siteWeight())
                 - next.load() * (ratio / wood.ratio().best() - 1);
-        double weight = state.weightKg() * Math.max(next.least(), Math.min(next.most(), change));
+        double weight = growth * state.weightKg() * Math.max(next.least(), Math.min(next.most(), change));
         double delay = numbers.delayDays() * Math.max(0, ratio / wood.ratio().best() - 1);
         double ripe = Math.min(1, wood.ratio().most() / Math.max(1e-9, ratio));
         return new CountPlan.Season(crop, crop * Math.min(1, ripe), weight, delay);

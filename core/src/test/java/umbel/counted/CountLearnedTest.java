@@ -19,6 +19,14 @@ import umbel.knowledge.LearningParameters;
 /** What the seasons of a block teach the forecasts of its bushes, rows and vines. */
 class CountLearnedTest {
 
+    private static final String BUSH =
+            "'plant':{'kind':'blueberry','leaf':9},'canes':[{'id':'a','age_y':7},{'id':'b','age_y':3,'count':9},"
+                    + "{'id':'c','age_y':1,'count':3}]";
+    private static final String ROW =
+            "'plant':{'kind':'raspberry-summer','leaf':5},'row':{'length_m':2,'canes':[{'class':'new','count':36}]}";
+    private static final String VINE =
+            "'plant':{'kind':'grape','leaf':9},'vine':{'wood':'wine','pruningWeight_kg':0.8,'weightIs':'weighed',"
+                    + "'canes':[{'id':'a','nodes':22},{'id':'b','nodes':20}]}";
     private static final LearningParameters RULES = new LearningParameters(3, 2, 3);
 
     private static Comparison season(Measure measure, double foretold, double found) {
@@ -51,14 +59,7 @@ class CountLearnedTest {
 
     /** A bush, a row and a vine bear as their place has shown; what is proposed stays the same. */
     @ParameterizedTest
-    @ValueSource(
-            strings = {
-                "'plant':{'kind':'blueberry','leaf':9},'canes':[{'id':'a','age_y':7},{'id':'b','age_y':3,'count':9},"
-                        + "{'id':'c','age_y':1,'count':3}]",
-                "'plant':{'kind':'raspberry-summer','leaf':5},'row':{'length_m':2,'canes':[{'class':'new','count':36}]}",
-                "'plant':{'kind':'grape','leaf':9},'vine':{'wood':'wine','pruningWeight_kg':0.8,'weightIs':'weighed',"
-                        + "'canes':[{'id':'a','nodes':22},{'id':'b','nodes':20}]}"
-            })
+    @ValueSource(strings = {BUSH, ROW, VINE})
     void whatWasLearnedMovesTheForecastAndNotTheWork(String survey) {
         CountSurvey counted = Counts.survey("{'format':'umbel-count/1'," + survey + "}");
         Counted usual = Counts.read(counted);
@@ -69,16 +70,18 @@ class CountLearnedTest {
                 .isEqualTo(Counts.done(usual.plan("recommended", Moment.DORMANT)));
     }
 
-    @Test
-    void moreNewCanesComeWhereMoreHaveCome() {
-        CountSurvey bush = Counts.bush("blueberry", 9, 3, 2, 2, 2, 2, 1, 2);
-        double usual = Counts.read(bush).after(List.of()).seasons().get(0).renewal();
-        double here = Counted.of(bush, Knowledge.shipped(), new CountLearned(4, 1, 1.25))
-                .after(List.of())
-                .seasons()
-                .get(0)
-                .renewal();
+    /** New canes of a bush and a row, and the weight of a vine's prunings, of the first season. */
+    @ParameterizedTest
+    @ValueSource(strings = {BUSH, ROW, VINE})
+    void moreGrowsWhereMoreHasGrown(String survey) {
+        CountSurvey counted = Counts.survey("{'format':'umbel-count/1'," + survey + "}");
+        double usual = renewal(Counts.read(counted));
+        double here = renewal(Counted.of(counted, Knowledge.shipped(), new CountLearned(4, 1, 1.25)));
         assertThat(here).isCloseTo(1.25 * usual, within(1e-9));
+    }
+
+    private static double renewal(Counted plant) {
+        return plant.after(List.of()).seasons().get(0).renewal();
     }
 
     private static List<Double> cropsOf(Counted plant) {

@@ -222,6 +222,6 @@ class VineTest {
     private static VineSeasons model(String wood, double most) {
         CountedKind.Vine vine = Knowledge.shipped().counted("grape").vine();
         CountingParameters.Vine numbers = Knowledge.shipped().counting().vine();
-        return new VineSeasons(vine, vine.woods().get(wood), numbers, most, 0, 0);
+        return new VineSeasons(vine, vine.woods().get(wood), numbers, most, 0, 0, 1);
     }
 }
