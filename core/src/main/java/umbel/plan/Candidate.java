@@ -45,4 +45,14 @@ record Candidate(Operation operation, Finding finding, boolean settled, Stage st
     String key() {
         return PlanRequest.key(operation);
     }
+
+    /** Whether it answers a fault, and not what is weighed last: windows for light and the thinning of what is crowded. */
+    boolean isFault() {
+        return !finding.rule().isWeighedLast();
+    }
+
+    /** Whether it answers a fault of a whole limb. */
+    boolean isOfALimb() {
+        return isFault() && !operation.onGroup();
+    }
 }

@@ -73,7 +73,7 @@ final class LocalSearch {
     private boolean isHeavyChoice(Candidate step) {
         return search.isWeighed(step)
                 && step.finding() != null
-                && PlanSearch.isFault(step)
+                && step.isFault()
                 && evaluator.cut(List.of(step.operation())).woodShare()
                         >= request.parameters().search().heavyShare();
     }
@@ -95,7 +95,7 @@ final class LocalSearch {
     /** While any one step put in, left out or put in another's place makes the visit better, it is; for short lists only. */
     private List<Candidate> hillClimb(List<Candidate> chosen) {
         List<Candidate> open =
-                search.candidates().stream().filter(one -> !one.settled()).toList();
+                search.answers().usual().stream().filter(one -> !one.settled()).toList();
         List<Candidate> best = chosen;
         if (open.size() > MOST_TO_CLIMB) {
             return best;
@@ -124,7 +124,8 @@ final class LocalSearch {
      * climbed, and the better whole is kept. For short lists only.
      */
     private List<Candidate> perturb(List<Candidate> chosen) {
-        long open = search.candidates().stream().filter(one -> !one.settled()).count();
+        long open =
+                search.answers().usual().stream().filter(one -> !one.settled()).count();
         List<Candidate> best = chosen;
         if (open > MOST_TO_KICK) {
             return best;
@@ -133,7 +134,7 @@ final class LocalSearch {
         for (List<Candidate> aside : asides(chosen)) {
             List<Candidate> trial = new ArrayList<>(
                     chosen.stream().filter(one -> !aside.contains(one)).toList());
-            search.fill(trial, least, search.with(one -> !aside.contains(one)));
+            search.greedy().fill(trial, least, search.answers().usual(one -> !aside.contains(one)));
             search.addEnds(trial);
             List<Candidate> hillClimb = hillClimb(trial);
             double value = search.value(hillClimb, least);
@@ -173,12 +174,12 @@ final class LocalSearch {
         for (List<Candidate> base : bases) {
             for (Candidate candidate : open) {
                 // a whole limb is decided before what the system does to the ends, which comes back where it still can
-                List<Candidate> before = PlanSearch.isOfALimb(candidate) ? search.withoutEnds(base) : base;
+                List<Candidate> before = candidate.isOfALimb() ? search.withoutEnds(base) : base;
                 List<Operation> operations = PlanSearch.operations(before);
                 boolean fresh = chosen.stream().noneMatch(one -> one == candidate);
                 if (fresh
                         && evaluator.fits(operations, candidate.operation())
-                        && search.isAskedFor(operations, candidate)
+                        && search.answers().isAskedFor(operations, candidate)
                         && evaluator.withinLimits(operations, candidate.operation())) {
                     List<Candidate> more = new ArrayList<>(before);
                     more.add(candidate);
@@ -199,7 +200,7 @@ final class LocalSearch {
 
     /** The other answers to a step's finding, the usual ones first. */
     private List<Candidate> othersFor(Candidate step) {
-        return search.candidates().stream()
+        return search.answers().usual().stream()
                 .filter(other -> other.finding() == step.finding() && other != step)
                 .limit(MOST_ALTERNATIVES)
                 .toList();

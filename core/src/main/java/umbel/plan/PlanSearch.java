@@ -1,26 +1,17 @@
 package umbel.plan;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import umbel.cut.Operation;
-import umbel.cut.OperationKind;
 import umbel.cut.Stubs;
-import umbel.cut.TargetAxes;
 import umbel.light.LightResolution;
 import umbel.reading.Finding;
-import umbel.reading.RemedyContext;
 import umbel.reading.Rules;
-import umbel.text.Statement;
 import umbel.wood.Tree;
-import umbel.wood.Units;
 
 /**
  * Searches the operations worth most under a wish's limits.
@@ -32,19 +23,14 @@ import umbel.wood.Units;
  */
 final class PlanSearch {
 
-    private static final int LOOK_AGAIN = 6;
-
     private final Tree found;
     private final PlanRequest request;
     private final CutSetEvaluator evaluator;
-    private final List<Candidate> candidates = new ArrayList<>();
-    private final List<Candidate> otherWays = new ArrayList<>();
+    private final FindingAnswers answers;
+    private final GreedyFill greedy;
     private final Stubs stubs;
     private final TrainingProgramme programme;
-    private final RemedyContext remedies;
     private final SystemOperations bySystem;
-    private final FrameGuard guard;
-    private final boolean closed;
 
     /**
      * A search on a tree.
@@ -55,7 +41,6 @@ final class PlanSearch {
     PlanSearch(Tree found, List<Finding> findings, PlanRequest request, LightResolution look, PlanSearch shared) {
         this.found = found;
         this.request = request;
-        this.closed = found.phaseRule(request.moment().word()).forbids();
         boolean sameTree = shared != null && shared.found == found;
         this.stubs = sameTree ? shared.stubs : new Stubs(found, look);
         this.programme = new TrainingProgramme(found, request.summer(), stubs, request.parameters());
@@ -64,97 +49,24 @@ final class PlanSearch {
         Set<Operation> beyondLimits = building ? Set.copyOf(operations(bySystem.ends())) : Set.of();
         this.evaluator =
                 new CutSetEvaluator(found, findings, request, beyondLimits, shared == null ? null : shared.evaluator);
-        this.remedies = new RemedyContext(
-                found,
-                findings,
-                request.school(),
-                request.summer(),
-                request.parameters().lowering(),
-                stubs);
-        this.guard = new FrameGuard(found, findings, request.parameters());
-        for (Finding finding : findings) {
-            for (Candidate candidate : remedies(finding)) {
-                if (allowed(candidate) && !guard.forbids(candidate) && !patches(candidate)) {
-                    // how a limb is taken is the system's choice, not a matter of gain
-                    boolean usual =
-                            candidates.stream().noneMatch(one -> one.finding() == finding && one.decidesAs(candidate));
-                    (usual ? candidates : otherWays).add(candidate);
-                }
-            }
-        }
-        candidates.removeIf(this::isOnALimbThatGoes);
+        this.answers = new FindingAnswers(findings, request, evaluator, bySystem, stubs);
+        this.greedy = new GreedyFill(answers, evaluator);
     }
 
-    /** Whether a candidate works the small wood of a limb whose grave fault has no answer but to take it off. */
-    private boolean isOnALimbThatGoes(Candidate candidate) {
-        if (!candidate.operation().onGroup() || candidate.settled()) {
-            return false;
-        }
-        List<Candidate> fates = candidates.stream()
-                .filter(one -> !one.operation().onGroup()
-                        && one.operation().onLimb().equals(candidate.operation().onLimb())
-                        && answersGraveFault(one))
-                .toList();
-        return !fates.isEmpty()
-                && fates.stream().allMatch(one -> one.operation().kind().takesAll());
-    }
-
-    /** The answers to one finding, the usual one first; it stands outside the weighing where nobody disputes it. */
-    private List<Candidate> remedies(Finding finding) {
-        List<Operation> operations = Rules.remedies(remedies, finding);
-        if (!guard.isActedOn(finding)) {
-            return List.of();
-        }
-        boolean undisputed = Rules.isUndisputed(finding) || guard.isThinStray(finding);
-        List<Candidate> answers = new ArrayList<>();
-        for (int i = 0; i < operations.size(); i++) {
-            answers.add(Candidate.of(operations.get(i), finding, undisputed && i == 0));
-        }
+    /** What could be done about each finding. */
+    FindingAnswers answers() {
         return answers;
     }
 
-    /** Whether a candidate cuts a limb for a grave fault that is still there afterwards: shortened, it is as thick at its foot. */
-    private boolean patches(Candidate candidate) {
-        return candidate.operation().kind().cuts() && guard.isGrave(candidate.finding()) && !clears(candidate);
-    }
-
-    /** Whether a candidate can be done, and the tree no longer shows the fault after it. */
-    private boolean clears(Candidate candidate) {
-        return evaluator.fits(List.of(), candidate.operation())
-                && !evaluator.stands(candidate.finding(), List.of(candidate.operation()));
-    }
-
-    /** What is weighed: the answers to the findings, each in the usual way. */
-    List<Candidate> candidates() {
-        return candidates;
-    }
-
-    /** Why nothing is done about a finding yet, where there is a reason to wait. */
-    Optional<Statement> whyNotYet(Finding finding) {
-        return Rules.reasonToWait(remedies, finding);
-    }
-
-    /** Why no step could answer a finding. */
-    Statement whyUnanswered(Finding finding) {
-        if (!guard.isActedOn(finding)) {
-            return Statement.of("left.unsure");
-        }
-        List<Candidate> answers = remedies(finding);
-        if (answers.stream().anyMatch(one -> request.refused().contains(one.key()))) {
-            return Statement.of("left.asked");
-        }
-        if (answers.stream().anyMatch(one -> !allowed(one))) {
-            return Statement.of("left.season");
-        }
-        boolean lasting =
-                answers.stream().anyMatch(one -> one.operation().kind().takesAll() && guard.forbids(one));
-        return Statement.of(lasting ? "left.lasting" : "left.no-cut");
+    /** The filling of a visit by what brings most. */
+    GreedyFill greedy() {
+        return greedy;
     }
 
     /** What the system's choice of scaffolds keeps, of what these leave on the tree. */
     List<Candidate> kept(List<Candidate> chosen) {
         return programme.kept().stream()
-                .filter(this::allowed)
+                .filter(answers::mayBeDone)
                 .filter(one -> evaluator
                         .cut(operations(chosen))
                         .left()
@@ -165,22 +77,6 @@ final class PlanSearch {
 
     CutSetEvaluator evaluator() {
         return evaluator;
-    }
-
-    private boolean allowed(Candidate candidate) {
-        if (request.refused().contains(candidate.key())) {
-            return false;
-        }
-        if (closed && candidate.operation().kind().cuts() && !request.taken().contains(candidate.operation())) {
-            return candidate.finding() != null && Rules.isUndisputed(candidate.finding());
-        }
-        if (!request.summer() || candidate.settled()) {
-            return true;
-        }
-        double most =
-                Units.fromMm(found.setting().parameters().cutting().tools().handPrunerMm());
-        return candidate.operation().kind() == OperationKind.BEND
-                || TargetAxes.of(found, candidate.operation()).stream().allMatch(axis -> axis.baseDiameter() <= most);
     }
 
     /**
@@ -216,12 +112,12 @@ final class PlanSearch {
     List<Candidate> within(List<Candidate> other, double leastGainFactor) {
         double least = request.parameters().search().leastGain() * leastGainFactor;
         Set<Operation> there = new HashSet<>(operations(other));
-        List<Candidate> open =
-                with(one -> there.contains(one.operation()) && (isWeighed(one) || answersGraveFault(one)));
+        List<Candidate> open = answers.usual(
+                one -> there.contains(one.operation()) && (isWeighed(one) || answers.answersGraveFault(one)));
         List<Candidate> chosen = fixed();
-        fill(chosen, least, open.stream().filter(PlanSearch::isOfALimb).toList());
+        greedy.fill(chosen, least, open.stream().filter(Candidate::isOfALimb).toList());
         addEnds(chosen);
-        fill(chosen, least, open);
+        greedy.fill(chosen, least, open);
         return chosen;
     }
 
@@ -234,14 +130,14 @@ final class PlanSearch {
     List<Candidate> chooseAhead(double leastGainFactor, Predicate<Candidate> known) {
         double least = request.parameters().search().leastGain() * leastGainFactor;
         List<Candidate> chosen = fixed();
-        List<Candidate> limbs = with(one -> isOfALimb(one) && known.test(one));
-        fill(
+        List<Candidate> limbs = answers.usual(one -> one.isOfALimb() && known.test(one));
+        greedy.fill(
                 chosen,
                 -request.parameters().search().graveMayCost(),
-                limbs.stream().filter(this::answersGraveFault).toList());
-        fill(chosen, least, limbs);
+                limbs.stream().filter(answers::answersGraveFault).toList());
+        greedy.fill(chosen, least, limbs);
         addEnds(chosen);
-        fill(chosen, least, with(one -> one.finding().rule().isYearly()));
+        greedy.fill(chosen, least, answers.usual(one -> one.finding().rule().isYearly()));
         return chosen;
     }
 
@@ -261,18 +157,18 @@ final class PlanSearch {
     /** What the search does not weigh: settled by a finding, decided by the grower, shaping the frame by the system. */
     List<Candidate> fixed() {
         List<Candidate> chosen = new ArrayList<>();
-        for (Candidate candidate : candidates) {
+        for (Candidate candidate : answers.usual()) {
             if (candidate.settled() && Rules.isUndisputed(candidate.finding())) {
                 addIfFits(chosen, candidate, false);
             }
         }
         for (Operation operation : request.taken()) {
             if (chosen.stream().noneMatch(one -> one.operation().equals(operation))) {
-                addIfFits(chosen, asCandidate(operation), false);
+                addIfFits(chosen, answers.asCandidate(operation), false);
             }
         }
         // thin strays are off, unless the grower decided otherwise about them
-        for (Candidate candidate : candidates) {
+        for (Candidate candidate : answers.usual()) {
             if (candidate.settled() && !chosen.contains(candidate)) {
                 addIfFits(chosen, candidate, false);
             }
@@ -284,26 +180,12 @@ final class PlanSearch {
     }
 
     private void addIfFits(List<Candidate> chosen, Candidate candidate, boolean limited) {
-        boolean wanted = allowed(candidate)
+        boolean wanted = answers.mayBeDone(candidate)
                 && evaluator.fits(operations(chosen), candidate.operation())
                 && (!limited || evaluator.withinLimits(operations(chosen), candidate.operation()));
         if (wanted) {
             chosen.add(candidate);
         }
-    }
-
-    /** A grower's own operation, with the finding it answers if there is one: in the same way, or by taking the same limb off. */
-    Candidate asCandidate(Operation operation) {
-        Candidate byHand = Candidate.byHand(operation);
-        List<Candidate> known =
-                Stream.concat(candidates.stream(), otherWays.stream()).toList();
-        return Stream.concat(
-                        known.stream().filter(candidate -> candidate.key().equals(PlanRequest.key(operation))),
-                        known.stream().filter(candidate -> candidate.decidesAs(byHand)))
-                .findFirst()
-                .map(candidate -> Candidate.of(operation, candidate.finding(), false))
-                .or(() -> bySystem.asDecided(operation))
-                .orElse(byHand);
     }
 
     /**
@@ -312,10 +194,13 @@ final class PlanSearch {
      */
     void fillAll(List<Candidate> chosen, double least) {
         addGrave(chosen);
-        fill(chosen, least, with(PlanSearch::isOfALimb));
+        greedy.fill(chosen, least, answers.usual(Candidate::isOfALimb));
         addEnds(chosen);
-        fill(chosen, least, with(one -> isFault(one) && one.operation().onGroup()));
-        fill(chosen, least, with(one -> !isFault(one)));
+        greedy.fill(
+                chosen,
+                least,
+                answers.usual(one -> one.isFault() && one.operation().onGroup()));
+        greedy.fill(chosen, least, answers.usual(one -> !one.isFault()));
     }
 
     /**
@@ -325,12 +210,12 @@ final class PlanSearch {
      */
     void addEnds(List<Candidate> chosen) {
         for (Candidate candidate : bySystem.ends()) {
-            if (!guard.forbidsEnd(candidate)) {
+            if (!answers.guard().forbidsEnd(candidate)) {
                 addIfFits(chosen, candidate, candidate.operation().kind().cuts());
             }
         }
         bySystem.thinOneYearWood(
-                chosen, evaluator, this::allowed, one -> request.taken().contains(one.operation()));
+                chosen, evaluator, answers::mayBeDone, one -> request.taken().contains(one.operation()));
     }
 
     /** A visit before the system's own work on the ends; what the grower took stays. */
@@ -342,97 +227,7 @@ final class PlanSearch {
 
     /** Answers to the grave and certain faults of the frame, though they may cost more than they bring. */
     void addGrave(List<Candidate> chosen) {
-        fill(chosen, -request.parameters().search().graveMayCost(), with(this::answersGraveFault));
-    }
-
-    /** Whether a candidate rids a limb of a grave and certain fault. */
-    private boolean answersGraveFault(Candidate candidate) {
-        return candidate.finding() != null
-                && isOfALimb(candidate)
-                && guard.isGrave(candidate.finding())
-                && clears(candidate);
-    }
-
-    static boolean isOfALimb(Candidate candidate) {
-        return isFault(candidate) && !candidate.operation().onGroup();
-    }
-
-    List<Candidate> with(Predicate<Candidate> which) {
-        return candidates.stream().filter(which).toList();
-    }
-
-    static boolean isFault(Candidate candidate) {
-        return !candidate.finding().rule().isWeighedLast();
-    }
-
-    /** Adds the candidate that brings most, again and again, while one brings enough. */
-    void fill(List<Candidate> chosen, double least, List<Candidate> among) {
-        Map<Candidate, Double> gains = new LinkedHashMap<>();
-        for (Candidate candidate : among) {
-            if (!candidate.settled()) {
-                gains.put(candidate, Double.MAX_VALUE);
-            }
-        }
-        double worth = evaluator.worth(operations(chosen));
-        while (!gains.isEmpty()) {
-            Candidate best = bestOf(gains, chosen, worth, least);
-            if (best == null) {
-                return;
-            }
-            chosen.add(best);
-            gains.remove(best);
-            gains.keySet()
-                    .removeIf(other -> other.finding() == best.finding()
-                            && !best.finding().rule().isAnsweredInParts());
-            worth = evaluator.worth(operations(chosen));
-        }
-    }
-
-    /** Looks at the most promising candidates afresh, and takes the best that fits this year and is worth it. */
-    private Candidate bestOf(Map<Candidate, Double> gains, List<Candidate> chosen, double worth, double least) {
-        List<Candidate> order = new ArrayList<>(gains.keySet());
-        order.sort(Comparator.comparingDouble((Candidate one) -> gains.get(one)).reversed());
-        List<Operation> now = operations(chosen);
-        weighFirst(gains, order, now);
-        Candidate best = null;
-        double bestGain = least;
-        int looked = 0;
-        for (Candidate candidate : order) {
-            boolean unseen = gains.get(candidate) == Double.MAX_VALUE;
-            if (!unseen && (looked >= LOOK_AGAIN || gains.get(candidate) <= bestGain && looked >= LOOK_AGAIN / 2)) {
-                continue;
-            }
-            if (!evaluator.fits(now, candidate.operation()) || !isAskedFor(now, candidate)) {
-                gains.put(candidate, 0.0);
-                continue;
-            }
-            double gain = evaluator.worth(CutSetEvaluator.with(now, candidate.operation())) - worth;
-            gains.put(candidate, gain);
-            looked += unseen ? 0 : 1;
-            boolean room = answersGraveFault(candidate)
-                    ? evaluator.nearlyWithinLimits(now, candidate.operation())
-                    : evaluator.withinLimits(now, candidate.operation());
-            if (gain > bestGain && room) {
-                best = candidate;
-                bestGain = gain;
-            }
-        }
-        return best;
-    }
-
-    /** Whether the fault a candidate answers still stands when these are done without it. */
-    boolean isAskedFor(List<Operation> others, Candidate candidate) {
-        return candidate.finding() == null || candidate.settled() || evaluator.stands(candidate.finding(), others);
-    }
-
-    /** What has not been looked at yet, and what surely will be looked at again, is weighed at once. */
-    private void weighFirst(Map<Candidate, Double> gains, List<Candidate> order, List<Operation> now) {
-        Stream<Candidate> unseen = order.stream().filter(one -> gains.get(one) == Double.MAX_VALUE);
-        Stream<Candidate> again =
-                order.stream().filter(one -> gains.get(one) < Double.MAX_VALUE).limit(LOOK_AGAIN / 2 + 1);
-        evaluator.weighAll(Stream.concat(unseen, again)
-                .filter(one -> evaluator.fits(now, one.operation()) && isAskedFor(now, one))
-                .map(one -> CutSetEvaluator.with(now, one.operation())));
+        greedy.fill(chosen, -request.parameters().search().graveMayCost(), answers.usual(answers::answersGraveFault));
     }
 
     /** One pass over the weighed steps: drop what no longer helps, swap for a better answer to the same finding, complete the ends. */
@@ -445,7 +240,8 @@ final class PlanSearch {
             List<Candidate> rest = new ArrayList<>(chosen);
             rest.remove(i);
             double now = evaluator.worth(operations(chosen));
-            if (!isAskedFor(operations(rest), one) || now - evaluator.worth(operations(withEnds(rest))) < least) {
+            if (!answers.isAskedFor(operations(rest), one)
+                    || now - evaluator.worth(operations(withEnds(rest))) < least) {
                 chosen.remove(i);
                 i--;
                 continue;
@@ -465,7 +261,7 @@ final class PlanSearch {
         for (Candidate one : chosen) {
             List<Candidate> rest = new ArrayList<>(asked);
             rest.remove(one);
-            if (isWeighed(one) && !isAskedFor(operations(rest), one)) {
+            if (isWeighed(one) && !answers.isAskedFor(operations(rest), one)) {
                 asked.remove(one);
             }
         }
@@ -481,12 +277,12 @@ final class PlanSearch {
 
     /** The best other answer to a step's finding, or to its limb, that keeps to the limits; null where there is none. */
     Candidate bestSwap(List<Candidate> rest, Candidate instead) {
-        return bestSwap(rest, instead, Stream.concat(candidates.stream(), otherWays.stream()));
+        return bestSwap(rest, instead, answers.all());
     }
 
     /** The best answer that decides otherwise: not only another cut that takes the same limb. */
     Candidate bestOther(List<Candidate> rest, Candidate instead) {
-        return bestSwap(rest, instead, candidates.stream().filter(one -> !one.decidesAs(instead)));
+        return bestSwap(rest, instead, answers.usual().stream().filter(one -> !one.decidesAs(instead)));
     }
 
     private Candidate bestSwap(List<Candidate> rest, Candidate instead, Stream<Candidate> among) {
@@ -500,7 +296,7 @@ final class PlanSearch {
                                 .target()
                                 .equals(instead.operation().target()))
                 .filter(candidate -> !candidate.operation().equals(instead.operation())
-                        && isAskedFor(others, candidate)
+                        && answers.isAskedFor(others, candidate)
                         && evaluator.fits(others, candidate.operation())
                         && evaluator.withinLimits(others, candidate.operation()))
                 .toList();
@@ -520,7 +316,7 @@ final class PlanSearch {
     /** Whether a step stands because it was weighed: not settled, not the grower's, not the system's own. */
     boolean isWeighed(Candidate one) {
         return !one.settled()
-                && !answersGraveFault(one)
+                && !answers.answersGraveFault(one)
                 && !request.taken().contains(one.operation())
                 && !bySystem.includes(one.operation());
     }

@@ -84,7 +84,7 @@ public final class Planner {
     public static Plan marked(Tree found, TreeReader.Reading reading, PlanRequest request) {
         Planner planner = new Planner(found, reading, request, null, null);
         List<Candidate> chosen =
-                request.taken().stream().map(planner.search::asCandidate).toList();
+                request.taken().stream().map(planner.search.answers()::asCandidate).toList();
         return planner.described("marked", planner.ordered(chosen, 0), LaterWinters.NONE, false);
     }
 
@@ -363,7 +363,7 @@ public final class Planner {
     }
 
     private Statement whyLeft(Finding finding, List<Operation> now, List<Step> steps) {
-        List<Candidate> answers = search.candidates().stream()
+        List<Candidate> answers = search.answers().usual().stream()
                 .filter(candidate -> sameAs(candidate.finding(), finding))
                 .toList();
         boolean later = steps.stream()
@@ -377,12 +377,12 @@ public final class Planner {
             boolean full = !could.isEmpty() && could.stream().noneMatch(one -> evaluator.withinLimits(now, one));
             return Statement.of(full ? "left.limit" : "left.cost");
         }
-        Optional<Statement> notYet = search.whyNotYet(finding);
+        Optional<Statement> notYet = search.answers().whyNotYet(finding);
         if (notYet.isPresent()) {
             return notYet.get();
         }
         if (answers.isEmpty()) {
-            return search.whyUnanswered(finding);
+            return search.answers().whyUnanswered(finding);
         }
         boolean begun =
                 steps.stream().anyMatch(step -> step.year() == 0 && step.rules().contains(finding.rule()));

@@ -18,9 +18,9 @@ final class ExhaustiveSearch {
 
     /** The best of all sets. Nothing beyond what is fixed is taken for granted, and the limits hold. */
     List<Candidate> best() {
-        List<Candidate> open = new ArrayList<>(search.with(one -> !one.settled() && PlanSearch.isOfALimb(one)));
+        List<Candidate> open = new ArrayList<>(search.answers().usual(one -> !one.settled() && one.isOfALimb()));
         int ends = open.size();
-        open.addAll(search.with(one -> !one.settled() && !PlanSearch.isOfALimb(one)));
+        open.addAll(search.answers().usual(one -> !one.settled() && !one.isOfALimb()));
         return bestFrom(taken(), open, 0, ends);
     }
 
@@ -29,7 +29,7 @@ final class ExhaustiveSearch {
         for (Candidate one : chosen) {
             List<Candidate> rest = new ArrayList<>(chosen);
             rest.remove(one);
-            if (search.isWeighed(one) && !search.isAskedFor(PlanSearch.operations(rest), one)) {
+            if (search.isWeighed(one) && !search.answers().isAskedFor(PlanSearch.operations(rest), one)) {
                 return Double.NEGATIVE_INFINITY;
             }
         }

@@ -162,7 +162,7 @@ class FrameGuardTest {
                 .map(finding -> finding.withConfidence(confidence))
                 .toList();
         PlanSearch search = new PlanSearch(one.tree(), findings, one.request(), LightResolution.CLOSE, null);
-        assertThat(search.candidates().stream()
+        assertThat(search.answers().usual().stream()
                         .anyMatch(candidate ->
                                 candidate.operation().target().path().equals("in")))
                 .isEqualTo(answered);

@@ -83,8 +83,9 @@ final class SearchAgainstBest {
             TreeReader.Reading reading =
                     TreeReader.read(tree, request.school(), request.limits().reach());
             PlanSearch search = new PlanSearch(tree, reading.findings(), request, LightResolution.CLOSE, null);
-            long open =
-                    search.candidates().stream().filter(one -> !one.settled()).count();
+            long open = search.answers().usual().stream()
+                    .filter(one -> !one.settled())
+                    .count();
             if (open >= FEWEST && open <= MOST) {
                 outcomes.add(outcome(search, (int) open));
             }
