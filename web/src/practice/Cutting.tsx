@@ -3,10 +3,10 @@ import { answer, api, type PracticeMarked } from '../api/client';
 import { keyOf, limbOf } from '../api/marks';
 import { useSay } from '../text/say';
 import { term } from '../text/term';
+import { LimitGauges } from '../tree/LimitGauges';
 import { Button } from '../ui/Button';
-import { Gauge } from '../ui/Gauge';
 import { Failed } from '../ui/States';
-import { minutes, percent } from '../ui/words';
+import { minutes } from '../ui/words';
 import type { Practising } from './ExercisePage';
 import { marksOf } from './exercise';
 import { LimbChips } from './LimbChips';
@@ -48,8 +48,6 @@ export function Cutting({
       point(told.limbs);
     },
   });
-  const wood = marked?.totals.woodShare ?? 0;
-  const big = marked?.totals.bigCuts ?? 0;
   const degree = Math.min(MOST_HINTS, attempt.hints + 1);
   return (
     <>
@@ -57,20 +55,7 @@ export function Cutting({
         className="grid grid-cols-[1fr_1fr_auto] gap-x-6 border-b border-line px-5 py-3"
         aria-live="polite"
       >
-        <Gauge
-          name={say('name.small-wood-taken')}
-          value={say('gauges.of-most', { count: Math.round(wood * 100), most: percent(page.woodShare) })}
-          full={wood / (page.woodShare * 1.4)}
-          tick={1 / 1.4}
-          over={wood > page.woodShare + 0.004}
-        />
-        <Gauge
-          name={say('name.big-cuts')}
-          value={say('gauges.of-most', { count: big, most: page.bigCuts })}
-          full={big / (page.bigCuts * 1.4)}
-          tick={1 / 1.4}
-          over={big > page.bigCuts}
-        />
+        <LimitGauges wood={marked?.totals.woodShare ?? 0} big={marked?.totals.bigCuts ?? 0} limits={page} />
         <p className="text-[13px] text-muted">
           {say('outcome.time')}
           <span className="block text-[15px] font-semibold text-ink">

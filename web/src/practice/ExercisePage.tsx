@@ -4,7 +4,8 @@ import { useParams } from 'react-router';
 import { answer, api, type Mark, type PracticeTreePage, type PracticeVerdict } from '../api/client';
 import { limbOf } from '../api/marks';
 import { firstViewOf, type View } from '../stand/camera';
-import { prepare, type Moved } from '../stand/geometry';
+import { prepare } from '../stand/geometry';
+import { cutsOf, flagsOf, limbsOf, movedOf } from '../stand/marked';
 import type { Picked, Showing } from '../stand/paint';
 import { TreeStand } from '../stand/TreeStand';
 import { useSay } from '../text/say';
@@ -14,7 +15,6 @@ import { acted, keepAttempt, keptAttempt, marksOf, type Act, type Attempt } from
 import { Looking } from './Looking';
 import { Outcome } from './Outcome';
 
-const NOT_MOVED: ReadonlyMap<number, Moved> = new Map();
 const NO_MARKS: Mark[] = [];
 
 /** What the parts of an exercise share. */
@@ -81,33 +81,18 @@ function Exercise({ code, page }: { code: string; page: PracticeTreePage }) {
     staleTime: Infinity,
   });
   const drawn = attempt.stage === 'look' ? undefined : marked.data;
-  const stand = useMemo(
-    () =>
-      prepare(
-        page.drawing,
-        drawn && drawn.moved.length > 0 ? new Map(drawn.moved.map((one) => [one.axis, one])) : NOT_MOVED,
-      ),
-    [page.drawing, drawn],
-  );
+  const stand = useMemo(() => prepare(page.drawing, movedOf(drawn?.moved)), [page.drawing, drawn]);
   const showing: Showing = useMemo(() => {
     const lit =
       pointed.length > 0 ? pointed : attempt.stage === 'look' ? attempt.pointed : selected ? [selected] : [];
     return {
       layer: 'wood',
       stage: attempt.stage === 'look' ? 'found' : 'marks',
-      cuts: new Map((drawn?.cuts ?? []).map((cut) => [cut.axis, { kept: cut.kept, mark: cut.mark }])),
-      lit: new Set(lit.map((limb) => limb.split('/')[0] ?? limb)),
+      cuts: cutsOf(drawn),
+      lit: limbsOf(lit),
     };
   }, [attempt.stage, attempt.pointed, drawn, pointed, selected]);
-  const flags = useMemo(
-    () =>
-      (drawn?.effects ?? []).map((effect, i) => ({
-        label: String(i + 1),
-        at: [effect.flag[0] ?? 0, effect.flag[1] ?? 0, effect.flag[2] ?? 0] as [number, number, number],
-        chosen: selected !== null && limbOf(effect.mark) === selected,
-      })),
-    [drawn, selected],
-  );
+  const flags = useMemo(() => flagsOf(drawn, selected), [drawn, selected]);
   const names = useMemo(() => new Map(page.limbs.map((limb) => [limb.id, limb.id])), [page.limbs]);
   const lines = useMemo(
     () => [{ at: page.reachM, text: say('tree-desk.reach-from-the-ground-reachm', { reachM: page.reachM }) }],

@@ -2,6 +2,7 @@ import { useSay } from '../text/say';
 import type { Totals, TreePage } from '../api/client';
 import { Gauge } from '../ui/Gauge';
 import { minutes, percent } from '../ui/words';
+import { LimitGauges } from './LimitGauges';
 import { SaveNote, SaveTrouble } from './SaveNote';
 import type { Work } from './useWork';
 
@@ -30,20 +31,7 @@ export function Gauges({ reading, limits, totals, work }: Props) {
       aria-label={say('gauges.what-the-marks-come-to')}
     >
       <div className="grid grid-cols-2 gap-x-6 gap-y-2.5">
-        <Gauge
-          name={say('name.small-wood-taken')}
-          value={say('gauges.of-most', { count: Math.round(wood * 100), most: percent(limits.woodShare) })}
-          full={wood / (limits.woodShare * 1.4)}
-          tick={1 / 1.4}
-          over={wood > limits.woodShare + 0.004}
-        />
-        <Gauge
-          name={say('name.big-cuts')}
-          value={say('gauges.of-most', { count: big, most: limits.bigCuts })}
-          full={big / (limits.bigCuts * 1.4)}
-          tick={1 / 1.4}
-          over={big > limits.bigCuts}
-        />
+        <LimitGauges wood={wood} big={big} limits={limits} />
         <Gauge
           name={say('name.fruiting-wood-in-shade')}
           value={

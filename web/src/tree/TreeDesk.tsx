@@ -2,14 +2,14 @@ import { say, useSay } from '../text/say';
 import { Tabs } from 'radix-ui';
 import { useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { type Mark, type TrainingAnswer, type TreePage } from '../api/client';
+import type { Mark, TreePage } from '../api/client';
 import { keyOf, limbOf } from '../api/marks';
 import { useMayChange, useWho } from '../people/who';
 import { firstViewOf, facesRow, type View } from '../stand/camera';
-import { prepare, type Moved } from '../stand/geometry';
+import type { Flag } from '../stand/flags';
 import { LimbClock } from '../stand/LimbClock';
-import type { Layer, Picked, Showing } from '../stand/paint';
-import { TreeStand, type Extras } from '../stand/TreeStand';
+import type { Picked, Showing } from '../stand/paint';
+import { TreeStand } from '../stand/TreeStand';
 import { Button } from '../ui/Button';
 import { day } from '../ui/words';
 import { cutFrom } from './cutFrom';
@@ -28,15 +28,13 @@ import { useCutWalk } from './useCutWalk';
 import { useKeys } from './useKeys';
 import { usePlans } from './usePlans';
 import { useWork } from './useWork';
+import { useScene } from './useScene';
 import { useYears, type Ahead } from './useYears';
 import { YearsPanel } from './YearsPanel';
 
 /** Operations that take a limb whole. */
 const WHOLE: ReadonlySet<string> = new Set(['remove', 'renew-bevel', 'rub']);
-const NOT_MOVED: ReadonlyMap<number, Moved> = new Map();
-const NO_NAMES: ReadonlyMap<string, string> = new Map();
-const NO_FLAGS: { label: string; at: [number, number, number]; chosen: boolean }[] = [];
-const NO_CUTS: Showing['cuts'] = new Map();
+const NO_FLAGS: Flag[] = [];
 
 /** The heart: the drawing, the gauges and the list of the work, all of one selection. */
 export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
@@ -56,71 +54,11 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
   const [ahead, setAhead] = useState<Ahead | null>(null);
   const [yearCount, setYearCount] = useState(3);
   const [thinned, setThinned] = useState(true);
-  const layer: Layer = shown === 'section' || (ahead && shown === 'harvest') ? 'wood' : shown;
   const come = useYears(id, work.decisions, tab === 'years', yearCount, thinned, ahead);
 
   const [round, setRound] = useState<Mark[]>([]);
   const plans = usePlans(id, work.decisions, round);
 
-  // without a bend the drawing stays the very same, so that a mark need not shape it anew
-  const hanging = shown === 'harvest' ? layers.harvest?.moved : undefined;
-  const bent = hanging ?? (stage === 'found' ? undefined : work.marked?.moved);
-  const moved = useMemo(
-    () => (bent && bent.length > 0 ? new Map(bent.map((one) => [one.axis, one])) : NOT_MOVED),
-    [bent],
-  );
-  const present = useMemo(() => prepare(page.drawing, moved), [page.drawing, moved]);
-  const future = useMemo(() => (come.drawing ? prepare(come.drawing, NOT_MOVED) : null), [come.drawing]);
-  const stand = ahead && future ? future : present;
-  const cuts = useMemo(
-    () => new Map((work.marked?.cuts ?? []).map((cut) => [cut.axis, { kept: cut.kept, mark: cut.mark }])),
-    [work.marked],
-  );
-  const lit = useMemo(() => {
-    const ids = pointed.length > 0 ? pointed : selected ? [selected] : [];
-    return new Set(ids.map((limb) => limb.split('/')[0] ?? limb));
-  }, [selected, pointed]);
-  const now: Showing = useMemo(() => ({ layer, stage, cuts, lit }), [layer, stage, cuts, lit]);
-  const showing: Showing = useMemo(
-    () => (ahead ? { layer, stage: 'found', cuts: NO_CUTS, lit } : now),
-    [ahead, layer, lit, now],
-  );
-  const held = useMemo(
-    () =>
-      (work.marked?.effects ?? [])
-        .map((effect) => effect.training as TrainingAnswer | null)
-        .filter((one) => one !== null),
-    [work.marked],
-  );
-  const extras: Extras = useMemo(
-    () => ({
-      target: target ? page.target : undefined,
-      section: shown === 'section' && !ahead ? layers.light?.sections[along ? 0 : 1] : undefined,
-      fruit:
-        shown === 'harvest' && layers.harvest && !ahead
-          ? { hung: layers.harvest.hung, diameter: layers.harvest.fruitDiameterM }
-          : undefined,
-      held: ahead ? undefined : held,
-    }),
-    [target, page.target, shown, layers.light, layers.harvest, along, ahead, held],
-  );
-  const flags = useMemo(
-    () =>
-      (work.marked?.effects ?? []).map((effect, i) => ({
-        label: String(i + 1),
-        at: [effect.flag[0] ?? 0, effect.flag[1] ?? 0, effect.flag[2] ?? 0] as [number, number, number],
-        chosen: selected !== null && limbOf(effect.mark) === selected,
-      })),
-    [work.marked, selected],
-  );
-  const names = useMemo(() => {
-    if (numbered) {
-      return new Map(page.limbs.map((limb) => [limb.id, limb.id]));
-    }
-    return lit.size > 0 && lit.size <= 4
-      ? new Map([...lit].map((limb) => [limb, say('tree-desk.limb-limb', { limb })]))
-      : NO_NAMES;
-  }, [numbered, lit, page.limbs, say]);
   // limits of one's own hold at once, before they are kept and the tree is read by them
   const hold = work.decisions.hold;
   const limits = useMemo(
@@ -131,23 +69,20 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
     }),
     [page.limits, hold],
   );
-  const lines = useMemo(
-    () => [
-      {
-        at: page.limits.reachM,
-        text: say('tree-desk.reach-from-the-ground-reachm', { reachM: page.limits.reachM }),
-      },
-      ...(page.drawing.top > page.limits.heightM * 0.8
-        ? [
-            {
-              at: page.limits.heightM,
-              text: say('tree-desk.workable-to-heightm-m', { heightM: page.limits.heightM }),
-            },
-          ]
-        : []),
-    ],
-    [page, say],
-  );
+  const { present, stand, now, showing, extras, flags, names, lines } = useScene({
+    page,
+    marked: work.marked,
+    layers,
+    shown,
+    stage,
+    ahead,
+    come,
+    target,
+    along,
+    numbered,
+    selected,
+    pointed,
+  });
   const going = useMemo(
     () =>
       new Set(
