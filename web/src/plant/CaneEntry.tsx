@@ -2,7 +2,7 @@ import type { CountSurvey } from '../api/client';
 import { useSay } from '../text/say';
 import { term } from '../text/term';
 import { Button } from '../ui/Button';
-import { ChipField, NamesField, NumberField } from './CountFields';
+import { ChipField, NamesField, NumberFields } from './CountFields';
 
 export type Cane = NonNullable<CountSurvey['canes']>[number];
 
@@ -140,52 +140,19 @@ export function CaneOpen({
       >
         <summary className="min-h-9 pt-1.5 text-muted">{say('count-form.more')}</summary>
         <div className="flex flex-wrap gap-2">
-          <NumberField
-            name={say('count-form.age')}
+          <NumberFields
             width="w-14"
-            value={cane.age_y}
-            set={(age_y) => {
-              change({ age_y });
-            }}
-          />
-          <NumberField
-            name={say('count-form.thickness-mm')}
-            width="w-14"
-            value={cane.diameter_mm}
-            set={(diameter_mm) => {
-              change({ diameter_mm });
-            }}
-          />
-          <NumberField
-            name={say('count-form.height-cm')}
-            width="w-14"
-            value={cane.height_cm}
-            set={(height_cm) => {
-              change({ height_cm });
-            }}
-          />
-          <NumberField
-            name={say('count-form.flower-buds')}
-            width="w-14"
-            value={cane.flowerBuds}
-            set={(flowerBuds) => {
-              change({ flowerBuds });
-            }}
-          />
-          <NumberField
-            name={say('count-form.alike')}
-            width="w-14"
-            value={cane.count}
-            set={(count) => {
-              change({ count });
-            }}
-          />
-          <NumberField
-            name={say('count-form.strong-shoot-at-cm')}
-            width="w-14"
-            value={cane.upright_shoot_cm}
-            set={(upright_shoot_cm) => {
-              change({ upright_shoot_cm });
+            fields={[
+              ['age_y', say('count-form.age')],
+              ['diameter_mm', say('count-form.thickness-mm')],
+              ['height_cm', say('count-form.height-cm')],
+              ['flowerBuds', say('count-form.flower-buds')],
+              ['count', say('count-form.alike')],
+              ['upright_shoot_cm', say('count-form.strong-shoot-at-cm')],
+            ]}
+            values={cane}
+            set={(key, value) => {
+              change({ [key]: value });
             }}
           />
           <NamesField

@@ -46,6 +46,31 @@ export function NumberField({
   );
 }
 
+/** Several numbers of one thing, each under its name. */
+export function NumberFields<K extends string>({
+  fields,
+  values,
+  set,
+  width,
+}: {
+  fields: readonly (readonly [key: K, name: string])[];
+  values: Partial<Record<K, number | null>>;
+  set: (key: K, value: number | undefined) => void;
+  width?: string;
+}) {
+  return fields.map(([key, name]) => (
+    <NumberField
+      key={key}
+      name={name}
+      value={values[key]}
+      set={(value) => {
+        set(key, value);
+      }}
+      {...(width === undefined ? {} : { width })}
+    />
+  ));
+}
+
 /** A choice of words; the first, empty one says that it was not looked at. */
 export function ChoiceField({
   name,

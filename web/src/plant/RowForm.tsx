@@ -1,7 +1,7 @@
 import type { CountSurvey } from '../api/client';
 import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
-import { NumberField } from './CountFields';
+import { NumberField, NumberFields } from './CountFields';
 import {
   classOf,
   countsOf,
@@ -29,23 +29,18 @@ export function RowForm({ survey, set }: { survey: CountSurvey; set: (next: Coun
         {say('count-form.the-row')}
       </h2>
       <div className="mt-2 flex flex-wrap gap-3">
-        {(
-          [
+        <NumberFields
+          fields={[
             ['width_cm', say('count-form.width-cm')],
             ['topWire_cm', say('count-form.top-wire-cm')],
             ['plants', say('count-form.plants')],
             ['cropLast_kg', say('count-form.crop-last-kg')],
-          ] as const
-        ).map(([key, name]) => (
-          <NumberField
-            key={key}
-            name={name}
-            value={row[key]}
-            set={(value) => {
-              change(without({ ...row, [key]: value }));
-            }}
-          />
-        ))}
+          ]}
+          values={row}
+          set={(key, value) => {
+            change(without({ ...row, [key]: value }));
+          }}
+        />
       </div>
       {counts.map((count, i) => (
         <Stretch
@@ -143,42 +138,33 @@ function Stretch({
                   put({ count: many ?? 0 });
                 }}
               />
-              {(
-                [
+              <NumberFields
+                fields={[
                   ['height_cm', say('count-form.height-cm')],
                   ['diameter_mm', say('count-form.thickness-mm')],
                   ['weak', say('count-form.weak')],
                   ['outside', say('count-form.outside-the-row')],
                   ['diseased', say('count-form.sick')],
                   ['rooting', say('count-form.rooting-tips')],
-                ] as const
-              ).map(([key, label]) => (
-                <NumberField
-                  key={key}
-                  name={label}
-                  value={canes[key]}
-                  set={(value) => {
-                    put({ [key]: value });
-                  }}
-                />
-              ))}
-              {name === 'new' &&
-                (
-                  [
+                ]}
+                values={canes}
+                set={(key, value) => {
+                  put({ [key]: value });
+                }}
+              />
+              {name === 'new' && (
+                <NumberFields
+                  fields={[
                     ['count', say('count-form.side-branches-a-cane')],
                     ['length_cm', say('count-form.their-length-cm')],
                     ['low', say('count-form.low-ones')],
-                  ] as const
-                ).map(([key, label]) => (
-                  <NumberField
-                    key={key}
-                    name={label}
-                    value={canes.laterals?.[key]}
-                    set={(value) => {
-                      put({ laterals: { ...canes.laterals, [key]: value } });
-                    }}
-                  />
-                ))}
+                  ]}
+                  values={canes.laterals ?? {}}
+                  set={(key, value) => {
+                    put({ laterals: { ...canes.laterals, [key]: value } });
+                  }}
+                />
+              )}
             </div>
           </fieldset>
         );

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { CountSurvey } from '../api/client';
 import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
-import { ChipField, NumberField } from './CountFields';
+import { ChipField, NumberField, NumberFields } from './CountFields';
 import { nextId, withChanged } from './countForm';
 
 type Vine = NonNullable<CountSurvey['vine']>;
@@ -157,23 +157,18 @@ function Opened({ cane, set, drop }: { cane: Cane; set: (part: Partial<Cane>) =>
               set({ nodes: nodes ?? 1 });
             }}
           />
-          {(
-            [
+          <NumberFields
+            width="w-16"
+            fields={[
               ['diameter_mm', say('count-form.thickness-mm')],
               ['at_cm', say('count-form.from-the-head-cm')],
               ['length_cm', say('count-form.length-cm')],
-            ] as const
-          ).map(([key, name]) => (
-            <NumberField
-              key={key}
-              name={name}
-              width="w-16"
-              value={cane[key]}
-              set={(value) => {
-                set({ [key]: value });
-              }}
-            />
-          ))}
+            ]}
+            values={cane}
+            set={(key, value) => {
+              set({ [key]: value });
+            }}
+          />
         </div>
       </details>
     </div>

@@ -2,7 +2,7 @@ import type { CountSurvey } from '../api/client';
 import { useSay } from '../text/say';
 import { term } from '../text/term';
 import { Button } from '../ui/Button';
-import { ChoiceField, NumberField } from './CountFields';
+import { ChoiceField, NumberField, NumberFields } from './CountFields';
 import { nextId, withChanged, without } from './countForm';
 import { VineCanes } from './VineCanes';
 
@@ -76,24 +76,19 @@ export function VineForm({
       <details className="mt-2" open={vine.budSample != null || vine.nodesLast != null || undefined}>
         <summary className="min-h-9 pt-1.5 text-[13.5px] text-muted">{say('count-form.more')}</summary>
         <div className="flex flex-wrap gap-3">
-          {(
-            [
+          <NumberFields
+            fields={[
               ['nodesLast', say('count-form.nodes-last-winter')],
               ['shootsLast', say('count-form.shoots-last-summer')],
               ['cropLast_kg', say('count-form.crop-last-kg')],
               ['canopies', say('count-form.canopies')],
               ['canopy_m2', say('count-form.canopy-m2')],
-            ] as const
-          ).map(([key, name]) => (
-            <NumberField
-              key={key}
-              name={name}
-              value={vine[key]}
-              set={(value) => {
-                change({ [key]: value });
-              }}
-            />
-          ))}
+            ]}
+            values={vine}
+            set={(key, value) => {
+              change({ [key]: value });
+            }}
+          />
         </div>
         <div className="mt-3 flex flex-wrap gap-3">
           <NumberField
@@ -119,23 +114,18 @@ export function VineForm({
         {arms.map((arm, i) => (
           <li key={arm.id} className="flex flex-wrap items-end gap-3 border-t border-line py-2">
             <span className="min-h-10 w-10 pt-2 font-semibold">{arm.id}</span>
-            {(
-              [
+            <NumberFields
+              fields={[
                 ['length_cm', say('count-form.length-cm')],
                 ['age_y', say('count-form.age')],
                 ['positions', say('count-form.places')],
                 ['blind', say('count-form.empty-ones')],
-              ] as const
-            ).map(([key, name]) => (
-              <NumberField
-                key={key}
-                name={name}
-                value={arm[key]}
-                set={(value) => {
-                  change({ arms: withChanged(arms, i, { [key]: value }) });
-                }}
-              />
-            ))}
+              ]}
+              values={arm}
+              set={(key, value) => {
+                change({ arms: withChanged(arms, i, { [key]: value }) });
+              }}
+            />
             <ChoiceField
               name={say('count-form.condition')}
               value={arm.condition?.find((one) => one !== 'sound')}

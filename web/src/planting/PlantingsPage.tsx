@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { answer, api, type PlantingOption, type PlantingRequest } from '../api/client';
 import { Problem } from '../api/problem';
-import { NumberField } from '../plant/CountFields';
+import { NumberField, NumberFields } from '../plant/CountFields';
 import { locale } from '../text/language';
 import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
@@ -46,23 +46,18 @@ export function PlantingsPage() {
         <h1 className="text-[26px] font-bold">{say('plantings.title')}</h1>
         <p className="text-[14px] text-muted">{say('plantings.what-it-does')}</p>
         <div className="mt-3 flex flex-wrap gap-2">
-          {(
-            [
+          <NumberFields
+            width="w-16"
+            fields={[
               ['latitude_deg', say('plantings.latitude')],
               ['area_ha', say('plantings.area')],
               ['headland_m', say('plantings.headland')],
-            ] as const
-          ).map(([key, name]) => (
-            <NumberField
-              key={key}
-              name={name}
-              width="w-16"
-              value={site[key]}
-              set={(value) => {
-                set({ ...request, site: { ...site, [key]: value } });
-              }}
-            />
-          ))}
+            ]}
+            values={site}
+            set={(key, value) => {
+              set({ ...request, site: { ...site, [key]: value } });
+            }}
+          />
           <NumberField
             name={say('plantings.years')}
             width="w-16"

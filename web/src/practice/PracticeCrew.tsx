@@ -6,8 +6,6 @@ import { named } from '../text/term';
 import { Failed } from '../ui/States';
 import { percent } from '../ui/words';
 
-const FAIR = 0.4;
-const GOOD = 0.6;
 const MOST_SPLITS = 6;
 
 /** How the crew practises, and how far people agree on the same tree. */
@@ -19,12 +17,11 @@ export function PracticeCrew() {
   });
   if (crew.isError) return <Failed error={crew.error} retry={() => void crew.refetch()} />;
   if (!crew.data || crew.data.people.length === 0) return null;
-  const agree = (kappa: number) =>
-    kappa >= GOOD
-      ? say('practice-crew.well')
-      : kappa >= FAIR
-        ? say('practice-crew.fairly')
-        : say('practice-crew.little');
+  const words: Record<string, string> = {
+    well: say('practice-crew.well'),
+    fairly: say('practice-crew.fairly'),
+    little: say('practice-crew.little'),
+  };
   return (
     <section aria-labelledby="crew" className="mt-8">
       <h2 id="crew" className="border-b-2 border-ink pb-1.5 text-[20px] font-bold">
@@ -64,7 +61,10 @@ export function PracticeCrew() {
             <p>
               {tree.kappa == null
                 ? say('practice-crew.no-kappa')
-                : say('practice-crew.kappa', { kappa: tree.kappa.toFixed(2), agree: agree(tree.kappa) })}
+                : say('practice-crew.kappa', {
+                    kappa: tree.kappa.toFixed(2),
+                    agree: words[tree.agree ?? ''] ?? '',
+                  })}
             </p>
             {tree.splits.length > 0 && (
               <ul className="text-[13.5px] text-muted">

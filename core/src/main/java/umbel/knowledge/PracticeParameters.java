@@ -17,6 +17,7 @@ import java.util.List;
  * @param systemsMost of a kind's systems that exercises are made in, the usual ones first
  * @param species ids drawn from where none is wished for
  * @param drill what a minute's drill is made of
+ * @param agreement words for how far people agree
  * @param boxesDays days after which a skill comes again, by how often it was known
  */
 public record PracticeParameters(
@@ -33,7 +34,17 @@ public record PracticeParameters(
         int systemsMost,
         List<String> species,
         Drill drill,
+        AgreeWords agreement,
         List<Integer> boxesDays) {
+
+    /** From which kappa people agree fairly, and from which well. */
+    public record AgreeWords(double fairly, double well) {
+
+        /** well, fairly or little. */
+        public String of(double kappa) {
+            return kappa >= well ? "well" : kappa >= fairly ? "fairly" : "little";
+        }
+    }
 
     /**
      * A minute's drill.

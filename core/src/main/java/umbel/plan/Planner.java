@@ -83,8 +83,9 @@ public final class Planner {
     /** What the grower marked and nothing else, put into the order of work with each step's reason and numbers. */
     public static Plan marked(Tree found, TreeReader.Reading reading, PlanRequest request) {
         Planner planner = new Planner(found, reading, request, null, null);
-        List<Candidate> chosen =
-                request.taken().stream().map(planner.search.answers()::asCandidate).toList();
+        List<Candidate> chosen = request.taken().stream()
+                .map(planner.search.answers()::asCandidate)
+                .toList();
         return planner.described("marked", planner.ordered(chosen, 0), LaterWinters.NONE, false);
     }
 

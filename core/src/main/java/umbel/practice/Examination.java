@@ -124,6 +124,11 @@ public final class Examination {
         return weighedGain >= numbers.leastGain();
     }
 
+    /** Minutes that the plan takes. */
+    public double plannedMinutes() {
+        return worth.of(planned).minutes();
+    }
+
     /** Whether there is anything to do. */
     public boolean needsAVisit() {
         return !settled.isEmpty() || isWeighed();

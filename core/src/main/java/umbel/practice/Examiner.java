@@ -79,6 +79,11 @@ public final class Examiner {
         return by(school).plan().workOf(0).stream().map(Step::operation).toList();
     }
 
+    /** Minutes that the program's plan takes this winter. */
+    public double plannedMinutes() {
+        return by(School.USUAL).examination().plannedMinutes();
+    }
+
     /** Whether there is anything to do. */
     public boolean needsAVisit() {
         return needsAVisit(School.USUAL);

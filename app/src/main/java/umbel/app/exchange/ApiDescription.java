@@ -70,6 +70,7 @@ class ApiDescription {
             Map.entry("BlockSeason", Set.of("windowEnd")),
             Map.entry("InstructionPage", Set.of("instruction", "search")),
             Map.entry("PracticeVerdict", Set.of("next")),
+            Map.entry("PracticeCommon", Set.of("agree")),
             Map.entry("PlacedBlock", Set.of("windowEnd", "weather")),
             Map.entry("WeatherImport", Set.of("from", "to")),
             Map.entry("KeyLine", Set.of("lastUsed")),

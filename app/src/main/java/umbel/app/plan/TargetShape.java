@@ -24,7 +24,7 @@ public record TargetShape(
     public record TierShape(double heightM, int count, double reachM, double angleDeg) {}
 
     /** The outline of a tree in its setting. */
-    public static TargetShape of(Setting setting) {
+    static TargetShape of(Setting setting) {
         TrainingSystem system = setting.system();
         TrainingSystem.Shape shape = system.shape();
         double grown = shape.grown(setting.leaf());

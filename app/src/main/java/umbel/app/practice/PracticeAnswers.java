@@ -4,7 +4,6 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
-import umbel.app.plan.TargetShape;
 import umbel.app.plan.TreeAnswers;
 import umbel.app.survey.StandDrawing;
 import umbel.assess.Assessment;
@@ -57,7 +56,6 @@ public final class PracticeAnswers {
             String systemName,
             int leaf,
             StandDrawing drawing,
-            TargetShape target,
             List<TreeAnswers.LimbLine> limbs,
             double woodShare,
             int bigCuts,
@@ -197,10 +195,11 @@ public final class PracticeAnswers {
     /**
      * A tree that several people did.
      *
+     * @param agree well, fairly or little, by the kappa; null where nothing can be said
      * @param kappa agreement beyond chance about the fate of its limbs (Fleiss' kappa); null where nothing can be said
      */
     public record PracticeCommon(
-            String code, String title, List<String> people, Double kappa, List<PracticeSplit> splits) {}
+            String code, String title, List<String> people, Double kappa, String agree, List<PracticeSplit> splits) {}
 
     /** How the crew practises. */
     public record PracticeCrew(List<PracticePerson> people, List<PracticeCommon> common) {}

@@ -164,6 +164,7 @@ class PracticeRecords {
                 trees.title(code),
                 List.copyOf(answers.keySet()),
                 Double.isNaN(kappa) ? null : Double.valueOf(Units.round(kappa, 2)),
+                Double.isNaN(kappa) ? null : knowledge.practice().agreement().of(kappa),
                 splits);
     }
 }

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import org.springframework.stereotype.Service;
-import umbel.app.plan.TargetShape;
 import umbel.app.plan.TreeAnswers;
 import umbel.app.plan.TreeMarking;
 import umbel.app.reader.Reader;
@@ -92,7 +91,6 @@ class PracticeService {
                 Reader.speech().knowledge(read.tree().setting().system().name()),
                 read.tree().setting().leaf(),
                 StandDrawing.of(read.tree(), read.reading().light()),
-                TargetShape.of(read.tree().setting()),
                 marking.limbs(read),
                 limits.woodShare(),
                 limits.bigCuts(),
@@ -159,7 +157,7 @@ class PracticeService {
                         .map(one -> step(examiner, new Examination.Brought(one.operation(), 0, Examination.Does.HELPS)))
                         .toList(),
                 Units.round(marked.minutes(), 1),
-                Units.round(examiner.mark(planned).marked().minutes(), 1),
+                Units.round(examiner.plannedMinutes(), 1),
                 years(examiner, answer),
                 years(examiner, planned),
                 years(examiner, List.of()));

@@ -76,6 +76,7 @@ class PracticeRecordsTest {
                 .containsExactly(tuple("ana", 2, 1, 0.6), tuple("ben", 2, 1, 0.7));
         assertThat(crew.common()).singleElement().satisfies(common -> {
             assertThat(common.kappa()).isEqualTo(0.33);
+            assertThat(common.agree()).isEqualTo("little");
             assertThat(common.splits())
                     .extracting(PracticeAnswers.PracticeSplit::limb, PracticeAnswers.PracticeSplit::fates)
                     .containsExactly(tuple("2", Map.of("off", 1, "left", 1)));
