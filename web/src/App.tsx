@@ -1,8 +1,9 @@
 import { useSay } from './text/say';
-import { SignOut } from './people/SignOut';
 import { useMayChange, useWho } from './people/who';
 import { LanguageChoice } from './text/LanguageChoice';
 import { Keys } from './ui/Keys';
+import { MoreMenu } from './ui/MoreMenu';
+import { useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
 
 /** The frame round every page: the name, the way about, and which tree one is at. */
@@ -11,10 +12,12 @@ export function App() {
   const { id } = useParams();
   const who = useWho();
   const mayChange = useMayChange();
+  const prunes = who.role === 'pruner';
   const inTheField = useLocation().pathname.startsWith('/field');
   const path = useLocation().pathname;
   const atTree = path.startsWith('/trees/');
   const atPlant = path.startsWith('/plants/');
+  const [keys, setKeys] = useState(false);
   const here = (to: string, words: string) => (
     <NavLink
       to={to}
@@ -41,10 +44,14 @@ export function App() {
           <span className="max-sm:sr-only">{say('app.umbel')}</span>
         </Link>
         <nav aria-label={say('app.main')} className="flex flex-1 gap-5 overflow-x-auto max-2xl:gap-3.5">
-          {here('/', say('app.holding'))}
-          {here('/season', say('app.season'))}
-          {here('/season/crew', say('app.crew'))}
-          {here('/due', say('app.due'))}
+          {!prunes && (
+            <>
+              {here('/', say('app.holding'))}
+              {here('/season', say('app.season'))}
+              {here('/season/crew', say('app.crew'))}
+              {here('/due', say('app.due'))}
+            </>
+          )}
           {here('/field', say('app.rows'))}
           {id && atTree && (
             <>
@@ -64,16 +71,19 @@ export function App() {
           )}
           <span className="ml-auto flex gap-5 max-2xl:gap-3.5">
             {here('/practice', say('app.practice'))}
-            {here('/plantings', say('app.planting'))}
-            {here('/compare', say('app.side-by-side'))}
+            {!prunes && here('/plantings', say('app.planting'))}
+            {!prunes && here('/compare', say('app.side-by-side'))}
             {here('/guide', say('app.guide'))}
-            <Keys />
             <LanguageChoice small />
-            {who.role === 'grower' && here('/accounts', say('app.accounts'))}
-            {who.state === 'signed-in' && <SignOut name={who.name} />}
+            <MoreMenu
+              showKeys={() => {
+                setKeys(true);
+              }}
+            />
           </span>
         </nav>
       </header>
+      <Keys open={keys} setOpen={setKeys} />
       <main className="min-h-0 flex-1 overflow-auto print:overflow-visible">
         <Outlet />
       </main>

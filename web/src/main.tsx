@@ -1,3 +1,4 @@
+import { onUnits } from './text/units';
 import '@fontsource-variable/atkinson-hyperlegible-next';
 import '@fontsource-variable/bricolage-grotesque';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
@@ -89,6 +90,7 @@ const router = createBrowserRouter([
 setLanguage(language());
 // what the server says comes in the language too
 onLanguage(() => void queries.invalidateQueries());
+onUnits(() => void queries.invalidateQueries());
 keepForNoSignal();
 sendInBackground();
 

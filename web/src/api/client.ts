@@ -1,3 +1,4 @@
+import { units } from '../text/units';
 import { say } from '../text/say';
 import createClient from 'openapi-fetch';
 import { Problem, type FieldError } from './problem';
@@ -31,6 +32,7 @@ export type Decisions = Schemas['Decisions'];
 export type Marked = Schemas['Marked'];
 export type Option = Schemas['Option'];
 export type RecordLine = Schemas['RecordLine'];
+export type PhotoLine = Schemas['PhotoLine'];
 export type RecordEntry = Schemas['VisitEntry'];
 export type SurveyQuery = Schemas['Query'];
 export type SurveyDocument = Schemas['Survey'];
@@ -90,46 +92,53 @@ function token(): string {
   return found ? decodeURIComponent(found) : '';
 }
 
+/** Who asks, as every request says it: the language and units of the page, and its token. */
+function asker(): Record<string, string> {
+  return {
+    'Accept-Language': document.documentElement.lang,
+    'Umbel-Units': units(),
+    'X-XSRF-TOKEN': token(),
+  };
+}
+
 /** Asks the browser to carry out a save although the page is being left; nobody waits for its answer. */
 export function sendOnLeaving(path: string, body: unknown): void {
   void fetch(path, {
     method: 'PUT',
     keepalive: true,
-    headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token() },
+    headers: { ...asker(), 'Content-Type': 'application/json' },
     body: JSON.stringify(body),
   }).catch(() => undefined);
 }
 
+/** Sends a body as it is, and gives the answer or throws its problem. */
+async function send<T>(path: string, type: string, body: BodyInit): Promise<T> {
+  const got = await fetch(path, { method: 'POST', headers: { ...asker(), 'Content-Type': type }, body });
+  const told = (await got.json()) as T & { detail?: string; errors?: FieldError[] };
+  if (!got.ok) throw new Problem(told.detail ?? say('client.it-was-refused'), got.status, told.errors ?? []);
+  return told;
+}
+
 /** Sends a text of another kind than JSON, such as a table, and gives the answer or throws its problem. */
-export async function sendText<T>(path: string, type: string, text: string): Promise<T> {
-  const got = await fetch(path, {
-    method: 'POST',
-    headers: { 'Content-Type': type, 'X-XSRF-TOKEN': token() },
-    body: text,
-  });
-  const body = (await got.json()) as T & { detail?: string; errors?: FieldError[] };
-  if (!got.ok) throw new Problem(body.detail ?? say('client.it-was-refused'), got.status, body.errors ?? []);
-  return body;
+export function sendText<T>(path: string, type: string, text: string): Promise<T> {
+  return send(path, type, text);
 }
 
 /** Sends a file as it is, and gives the answer or throws its problem. */
-export async function sendFile<T>(path: string, file: File): Promise<T> {
-  const got = await fetch(path, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/octet-stream', 'X-XSRF-TOKEN': token() },
-    body: file,
-  });
-  const body = (await got.json()) as T & { detail?: string; errors?: FieldError[] };
-  if (!got.ok) throw new Problem(body.detail ?? say('client.it-was-refused'), got.status, body.errors ?? []);
-  return body;
+export function sendFile<T>(path: string, file: File): Promise<T> {
+  return send(path, 'application/octet-stream', file);
+}
+
+/** Sends a picture as it is, and gives the answer or throws its problem. */
+export function sendPicture<T>(path: string, picture: Blob): Promise<T> {
+  return send(path, 'image/jpeg', picture);
 }
 
 export const api = createClient<paths>({ baseUrl: window.location.origin });
 
 api.use({
   onRequest({ request }) {
-    request.headers.set('Accept-Language', document.documentElement.lang);
-    if (request.method !== 'GET') request.headers.set('X-XSRF-TOKEN', token());
+    for (const [name, value] of Object.entries(asker())) request.headers.set(name, value);
     return request;
   },
   onResponse({ response }) {

@@ -1,3 +1,4 @@
+import { PaperLinks } from '../sheets/PaperLinks';
 import { say, useSay } from '../text/say';
 import { term } from '../text/term';
 import { locale } from '../text/language';
@@ -102,16 +103,7 @@ function Papers({
       <Link className="font-semibold underline underline-offset-4" to={`/field/blocks/${id}`}>
         {say('block-page.work-on-the-phone')}
       </Link>
-      <a className="font-semibold underline underline-offset-4" href={`/api/blocks/${id}/sheets.pdf`}>
-        {say('block-page.sheets-pdf')}
-      </a>
-      <a
-        className="font-semibold underline underline-offset-4"
-        href={`/api/blocks/${id}/sheets.pdf?lang=es`}
-        lang="es"
-      >
-        {say('block-page.hojas-pdf')}
-      </a>
+      <PaperLinks path={`/api/blocks/${id}/sheets.pdf`} what={say('block-page.sheets-pdf')} />
       <Labels id={id} />
       <label className="ml-auto flex min-h-9 items-center gap-2">
         <input

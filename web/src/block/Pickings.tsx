@@ -1,5 +1,6 @@
+import { MeasureInput } from '../ui/MeasureInput';
 import { term } from '../text/term';
-import { locale } from '../text/language';
+
 import { useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -104,13 +105,12 @@ export function PickingForm({ id, tree, weighed = false }: { id: number; tree?: 
         className={box}
       />
       <label className="flex items-center gap-2">
-        <input
+        <MeasureInput
           aria-label={inKg ? say('pickings.kilograms') : say('pickings.fruits')}
           inputMode="decimal"
           value={count}
-          onChange={(event) => {
-            setCount(event.target.value);
-          }}
+          unit={inKg ? 'kg' : undefined}
+          change={setCount}
           className={`${box} w-24`}
         />
         {weighed ? (
@@ -171,14 +171,14 @@ function Line({ id, line }: { id: number; line: PickingLine }) {
         {line.kind === 'harvest' ? term('picked') : say('pickings.thinned-off')}{' '}
         <b>
           {line.kg != null
-            ? say('pickings.kg-kg', { kg: line.kg.toLocaleString(locale()) })
+            ? say('measure.kg', { kg: line.kg })
             : say('pickings.fruits-fruits', { fruits: line.fruits ?? 0 })}
         </b>
         {line.lastOne ? say('pickings.the-last-picking') : ''}
       </span>
       <Button
         weight="quiet"
-        aria-label={say('pickings.take-away-what-was-written', { pickedOn: line.pickedOn })}
+        aria-label={say('pickings.take-away-what-was-written', { pickedOn: day(line.pickedOn) })}
         onClick={() => {
           remove.mutate();
         }}

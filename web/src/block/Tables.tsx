@@ -1,4 +1,5 @@
 import { say, useSay } from '../text/say';
+import { FaultList } from '../ui/FaultList';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { sendText, type ImportOutcome } from '../api/client';
@@ -97,13 +98,7 @@ export function Tables({ id, counted }: { id: number; counted: boolean }) {
         <div role="alert" className="mt-3 border-l-4 border-lichen bg-lichen-wash px-3 py-2 text-[14px]">
           <p className="font-semibold">{say('tables.nothing-was-written')}</p>
           {trouble instanceof Problem && trouble.errors.length > 0 ? (
-            <ul>
-              {trouble.errors.slice(0, 12).map((error) => (
-                <li key={error.field + error.message}>
-                  <b>{error.field}</b> {error.message}
-                </li>
-              ))}
-            </ul>
+            <FaultList errors={trouble.errors} />
           ) : (
             <p>{trouble.message}</p>
           )}

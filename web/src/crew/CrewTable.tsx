@@ -1,4 +1,4 @@
-import { locale } from '../text/language';
+import { LANGUAGE_NAMES, LANGUAGES, locale } from '../text/language';
 import { useSay } from '../text/say';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -155,8 +155,11 @@ function PersonRow({ person }: { person: CrewLine | null }) {
           }}
           className="min-h-9 rounded-md border border-muted/50 bg-paper px-2"
         >
-          <option value="en">{say('crew-table.english')}</option>
-          <option value="es">{say('crew-table.espa-ol')}</option>
+          {LANGUAGES.map((language) => (
+            <option key={language} value={language}>
+              {LANGUAGE_NAMES[language]}
+            </option>
+          ))}
         </select>
         <WeekdayPicker
           label={label}

@@ -1,3 +1,4 @@
+import { MeasureInput } from '../ui/MeasureInput';
 import { useSay } from '../text/say';
 import { typedNumber } from '../ui/numbers';
 import { useState } from 'react';
@@ -93,14 +94,7 @@ export function AddCut({ limbs, added, add, takeBack }: Props) {
       {kind === 'shorten' && (
         <label className="mt-2 flex items-center gap-2">
           {say('field.add-at')}
-          <input
-            inputMode="numeric"
-            value={at}
-            onChange={(event) => {
-              setAt(event.target.value);
-            }}
-            className={`${INPUT} w-24`}
-          />
+          <MeasureInput inputMode="numeric" value={at} unit="cm" change={setAt} className={`${INPUT} w-24`} />
           {say('add-cut.cm')}
         </label>
       )}

@@ -1,3 +1,4 @@
+import { UnitChoice } from '../text/UnitChoice';
 import { useLanguage } from '../text/language';
 import { useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
@@ -24,9 +25,10 @@ export function FieldHome() {
   return (
     <div lang={language} className="mx-auto max-w-[640px] px-4 py-4 text-[18px]">
       <div className="flex items-center justify-between gap-3">
-        <h1 className="text-[26px] font-bold">{say('field.work')}</h1>
         <LanguageChoice />
+        <UnitChoice />
       </div>
+      <h1 className="mt-3 text-[26px] font-bold">{say('field.work')}</h1>
       <SyncNote />
       {rows.data.length === 0 && <p className="mt-3 text-muted">{say('field.nothing')}</p>}
       <ul className="mt-2">
@@ -44,9 +46,22 @@ export function FieldHome() {
           </li>
         ))}
       </ul>
+      <p className="mt-6 text-[17px]">
+        <Link
+          to="/practice"
+          className="inline-block min-h-11 py-2 font-semibold underline underline-offset-4"
+        >
+          {say('app.practice')}
+        </Link>
+      </p>
       {who.state === 'signed-in' && (
         <p className="mt-6 text-[16px]">
-          {who.name} · <SignOut name={who.name} />
+          {who.name}
+          <SignOut
+            name={who.name}
+            className="ml-4 min-h-11 underline underline-offset-4"
+            onLeave={() => undefined}
+          />
         </p>
       )}
     </div>

@@ -1,3 +1,5 @@
+import { whenSaved } from '../tree/saving';
+import { Afterwards } from '../ui/Afterwards';
 import { useLanguage } from '../text/language';
 import { useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
@@ -8,6 +10,9 @@ import { Failed, Loading } from '../ui/States';
 import { AddCut } from './AddCut';
 import { LanguageChoice } from '../text/LanguageChoice';
 import { StepCard } from './StepCard';
+import { usePending } from '../photo/usePending';
+import { VisitPhotos } from './VisitPhotos';
+import { sendAll } from './sendAll';
 import { SyncNote } from './SyncNote';
 import {
   finishedHere,
@@ -15,7 +20,6 @@ import {
   keepVisit,
   openVisit,
   reopenVisit,
-  sendWaiting,
   waiting,
   type OpenVisit,
 } from './visits';
@@ -26,7 +30,8 @@ export function FieldTreePage() {
   const sheet = useQuery({
     queryKey: ['field-tree', id],
     networkMode: 'always',
-    queryFn: () => answer(api.GET('/api/field/trees/{id}', { params: { path: { id } } })),
+    queryFn: () =>
+      whenSaved(id).then(() => answer(api.GET('/api/field/trees/{id}', { params: { path: { id } } }))),
   });
   const location = useLocation();
   const go = useNavigate();
@@ -53,11 +58,23 @@ function Visit({ sheet }: { sheet: FieldSheet }) {
     setVisit(next);
     keepVisit(sheet.treeId, next);
   };
+  const photos = usePending().filter((photo) => photo.visit === visit.id);
+  const pictures = (
+    <VisitPhotos
+      sheet={sheet}
+      visit={visit}
+      photos={photos}
+      begin={() => {
+        keepVisit(sheet.treeId, visit);
+      }}
+    />
+  );
   const left = sheet.steps.filter((step) => !visit.steps[step.number]).length;
   const end = () => {
-    finishVisit(sheet, visit);
+    const said = visit.note.trim() !== '' || sheet.steps.length > 0;
+    finishVisit(sheet, said ? visit : { ...visit, note: say('photo.note', { count: photos.length }) });
     setSaved(true);
-    void sendWaiting();
+    void sendAll();
   };
   if (saved) {
     return (
@@ -101,32 +118,35 @@ function Visit({ sheet }: { sheet: FieldSheet }) {
       </div>
       <h1 className="text-[28px] font-bold">{sheet.label}</h1>
       <p className="text-[16px] text-muted">
-        {say('field-tree-page.kind-max-min-ladderminutes-sawminutes', {
-          kind: sheet.kind,
-          max: Math.max(1, Math.round(sheet.minutes)),
-          ladderMinutes:
-            sheet.ladderMinutes >= 0.5 &&
-            say('field-tree-page.ladderminutes-min-ladder', {
-              ladderMinutes: Math.round(sheet.ladderMinutes),
-              ladder: say('field.ladder'),
-            }),
-          sawMinutes:
-            sheet.sawMinutes >= 0.5 &&
-            say('field-tree-page.sawminutes-min-saw', {
-              sawMinutes: Math.round(sheet.sawMinutes),
-              saw: say('field.saw'),
-            }),
-        })}
+        {sheet.steps.length === 0
+          ? sheet.kind[language]
+          : say('field-tree-page.kind-max-min-ladderminutes-sawminutes', {
+              kind: sheet.kind[language],
+              max: Math.max(1, Math.round(sheet.minutes)),
+              ladderMinutes:
+                sheet.ladderMinutes >= 0.5 &&
+                say('field-tree-page.ladderminutes-min-ladder', {
+                  ladderMinutes: Math.round(sheet.ladderMinutes),
+                  ladder: say('field.ladder'),
+                }),
+              sawMinutes:
+                sheet.sawMinutes >= 0.5 &&
+                say('field-tree-page.sawminutes-min-saw', {
+                  sawMinutes: Math.round(sheet.sawMinutes),
+                  saw: say('field.saw'),
+                }),
+            })}
       </p>
       <SyncNote />
       {sheet.steps.length === 0 ? (
         <>
           <p className="mt-4">{say('field.nothing')}</p>
           <h2 className="mt-4 text-[20px] font-bold">{say('field.report')}</h2>
+          {pictures}
           <NoteAndName visit={visit} change={change} />
           <button
             type="button"
-            disabled={visit.who.trim() === '' || visit.note.trim() === ''}
+            disabled={visit.who.trim() === '' || (visit.note.trim() === '' && photos.length === 0)}
             onClick={end}
             className="mt-4 min-h-14 w-full rounded-md bg-ink text-[20px] font-bold text-paper disabled:opacity-45"
           >
@@ -184,7 +204,16 @@ function Visit({ sheet }: { sheet: FieldSheet }) {
               change({ added: visit.added.filter((_, i) => i !== index) });
             }}
           />
+          <Afterwards
+            large
+            tasks={sheet.afterwards[language] ?? []}
+            done={visit.afterwards ?? []}
+            change={(afterwards) => {
+              change({ afterwards });
+            }}
+          />
           <Tools sheet={sheet} visit={visit} change={change} />
+          {pictures}
           <NoteAndName visit={visit} change={change} />
           <div className="sticky bottom-0 -mx-4 mt-4 border-t border-line bg-paper px-4 py-3">
             {left > 0 && <p className="pb-2 text-[16px] text-muted">{say('field.left', { count: left })}</p>}

@@ -1,4 +1,5 @@
 import { answer, api, type FieldSheet, type Mark, type RecordEntry } from '../api/client';
+import { newId } from '../api/newId';
 import { Problem } from '../api/problem';
 import { readNumber } from '../ui/numbers';
 
@@ -17,6 +18,8 @@ export interface OpenVisit {
   steps: Record<number, Ticked>;
   added: { limb: string; reason: string; mark: Mark }[];
   tools: string[];
+  /** Kinds of tasks after the last cut that were done. */
+  afterwards?: string[];
   /** Minutes as told; empty takes the clock's. */
   minutes: string;
 }
@@ -44,8 +47,13 @@ const QUEUE = 'umbel.visits-to-send';
 const MEANWHILE = 'umbel.meanwhile';
 const FINISHED = 'umbel.finished';
 const LONGEST_MINUTES = 600;
-/** Answers that are no refusal of the visit itself: it is sent again later. */
+/** Answers that are no refusal of what was sent: it is sent again later. */
 const ASK_AGAIN: ReadonlySet<number> = new Set([401, 408, 429]);
+
+/** Whether an answer is no refusal of what was sent, which is then sent again later. */
+export function asksAgain(status: number): boolean {
+  return status < 400 || status >= 500 || ASK_AGAIN.has(status);
+}
 
 /** Tells every page that what is kept here has changed. */
 export const VISITS_CHANGED = 'umbel-visit';
@@ -73,7 +81,7 @@ export function openVisit(treeId: number): OpenVisit {
   return {
     id: newId(),
     began: new Date().toISOString(),
-    who: localStorage.getItem('umbel.who') ?? '',
+    who: whoseIsIt(),
     note: '',
     steps: {},
     added: [],
@@ -81,6 +89,16 @@ export function openVisit(treeId: number): OpenVisit {
     minutes: '',
     ...kept,
   };
+}
+
+/** Who said last to have worked with this phone; empty where nobody did. */
+export function whoseIsIt(): string {
+  return localStorage.getItem('umbel.who') ?? '';
+}
+
+/** Whether a visit to a tree still goes on on this phone. */
+export function isOpen(treeId: number, visit: string): boolean {
+  return (readJson(openKey(treeId)) as OpenVisit | null)?.id === visit;
 }
 
 /** Keeps a visit on the phone; nothing is lost when it is laid away or its battery ends. */
@@ -156,6 +174,11 @@ export function sendAgain(clientId: string) {
   told();
 }
 
+/** The day it is at the holding of a sheet. */
+export function todayOf(sheet: Pick<FieldSheet, 'timeZone'>, now: Date): string {
+  return now.toLocaleDateString('sv-SE', { timeZone: sheet.timeZone });
+}
+
 /** The visit as it is recorded: every step with how it went; what was left stays marked. The day is the holding's own. */
 export function entryOf(sheet: FieldSheet, visit: OpenVisit, now: Date): RecordEntry {
   const clock = (now.getTime() - Date.parse(visit.began)) / 60_000;
@@ -163,11 +186,12 @@ export function entryOf(sheet: FieldSheet, visit: OpenVisit, now: Date): RecordE
   const minutes = Math.min(LONGEST_MINUTES, Math.max(0.5, said > 0 ? said : clock));
   return {
     clientId: visit.id,
-    doneOn: now.toLocaleDateString('sv-SE', { timeZone: sheet.timeZone }),
+    doneOn: todayOf(sheet, now),
     who: visit.who.trim(),
     minutes: Math.round(minutes * 10) / 10,
     note: visit.note,
     tools: visit.tools.join(', '),
+    afterwards: visit.afterwards ?? [],
     surveyId: sheet.surveyId,
     knownVisit: sheet.lastVisit,
     steps: [
@@ -209,7 +233,7 @@ export async function sendWaiting(): Promise<void> {
         if (others.length > 0) localStorage.setItem(MEANWHILE, JSON.stringify([...meanwhile(), ...others]));
       } catch (error) {
         const status = error instanceof Problem ? error.status : 0;
-        if (status < 400 || status >= 500 || ASK_AGAIN.has(status)) break;
+        if (asksAgain(status)) break;
         const problem = error as Problem;
         refused = problem.errors.map((fault) => fault.message).join(' ') || problem.message;
       }
@@ -227,10 +251,4 @@ export async function sendWaiting(): Promise<void> {
     sending = false;
     told();
   }
-}
-
-function newId(): string {
-  const random = new Uint8Array(16);
-  crypto.getRandomValues(random);
-  return [...random].map((byte) => byte.toString(16).padStart(2, '0')).join('');
 }

@@ -1,3 +1,5 @@
+import { MeasureInput } from '../ui/MeasureInput';
+import type { Unit } from '../text/units';
 import { say, useSay } from '../text/say';
 import { term } from '../text/term';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -86,7 +88,8 @@ export function BlockForm({
 }) {
   const say = useSay();
   const known = useQuery({ queryKey: ['knowledge'], queryFn: () => answer(api.GET('/api/knowledge')) });
-  const [holding, setHolding] = useState(holdings[0]?.id ?? 0);
+  const [chosen, setHolding] = useState<number | null>(null);
+  const holding = chosen ?? holdings[0]?.id ?? 0;
   const [form, setForm] = useState(() => (block ? textsOf(block) : FIRST));
   const queries = useQueryClient();
   const systems = known.data?.systems ?? [];
@@ -125,14 +128,15 @@ export function BlockForm({
       }
     },
   });
-  const text = (key: keyof typeof FIRST, name: string, decimal = true) => (
+  const text = (key: keyof typeof FIRST, name: string, decimal = true, unit?: Unit) => (
     <Labelled name={name}>
-      <input
+      <MeasureInput
         className={BOX}
         inputMode={decimal ? 'decimal' : 'text'}
         value={form[key]}
-        onChange={(event) => {
-          setForm({ ...form, [key]: event.target.value });
+        unit={unit}
+        change={(value) => {
+          setForm({ ...form, [key]: value });
         }}
       />
     </Labelled>
@@ -204,11 +208,11 @@ export function BlockForm({
       {text('trees', say('block-form.trees'))}
       {text('rows', say('block-form.rows'))}
       {text('places', say('block-form.places-in-the-longest-row'))}
-      {text('inRow', say('block-form.in-the-row-m'))}
-      {text('betweenRows', say('block-form.between-rows-m'))}
+      {text('inRow', say('block-form.in-the-row-m'), true, 'm')}
+      {text('betweenRows', say('block-form.between-rows-m'), true, 'm')}
       {text('bearing', say('block-form.rows-run-towards'))}
-      {text('east', say('block-form.first-tree-east-of-zero'))}
-      {text('north', say('block-form.and-north-m'))}
+      {text('east', say('block-form.first-tree-east-of-zero'), true, 'm')}
+      {text('north', say('block-form.and-north-m'), true, 'm')}
       {text('note', say('block-form.note'), false)}
     </SetupSheet>
   );

@@ -1,3 +1,5 @@
+import { MeasureInput } from '../ui/MeasureInput';
+import type { Unit } from '../text/units';
 import { useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -67,13 +69,14 @@ function Correct({ id }: { id: number }) {
     onSuccess: () => void queries.invalidateQueries(),
   });
   if (!now) return null;
-  const field = (key: string, name: string, value: string) => (
+  const field = (key: string, name: string, value: string, unit?: Unit) => (
     <Labelled name={name}>
-      <input
+      <MeasureInput
         className={BOX}
         value={typed[key] ?? value}
-        onChange={(event) => {
-          setTyped({ ...typed, [key]: event.target.value });
+        unit={unit}
+        change={(next) => {
+          setTyped({ ...typed, [key]: next });
         }}
       />
     </Labelled>
@@ -92,7 +95,7 @@ function Correct({ id }: { id: number }) {
       >
         {field('name', say('correct-holdings.name'), now.name)}
         {field('latitude', say('correct-holdings.latitude-south-is-negative'), showNumber(now.latitudeDeg))}
-        {field('elevation', say('correct-holdings.height-above-the-sea-m'), showNumber(now.elevationM))}
+        {field('elevation', say('correct-holdings.height-above-the-sea-m'), showNumber(now.elevationM), 'm')}
         {field('zone', say('correct-holdings.time-zone-its-days-are'), now.timeZone)}
       </SetupSheet>
       {now.blocks === 0 && (

@@ -208,7 +208,7 @@ function BlockSection({
             counted: block.counted || 'no',
             treeCount: block.treeCount.toLocaleString(locale()),
             speciesName: block.speciesName,
-            cultivar: block.cultivar,
+            cultivar: block.cultivar && ` (${block.cultivar})`,
             systemName: block.systemName.toLowerCase(),
             inRowM: block.inRowM,
             betweenRowsM: block.betweenRowsM,

@@ -1,4 +1,5 @@
 import { useSay } from '../text/say';
+import { FaultList } from '../ui/FaultList';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type GeoRead } from '../api/client';
@@ -80,13 +81,7 @@ function Found({ got, write }: { got: GeoRead; write: () => void }) {
     return (
       <div role="alert" className="mt-2 border-l-4 border-lichen bg-lichen-wash px-3 py-2">
         <p className="font-semibold">{say('map-file.nothing-was-changed')}</p>
-        <ul>
-          {got.errors.slice(0, 8).map((error) => (
-            <li key={error.field}>
-              {error.field}: {error.message}
-            </li>
-          ))}
-        </ul>
+        <FaultList errors={got.errors} />
       </div>
     );
   }

@@ -10,7 +10,9 @@ import { Button } from '../ui/Button';
 export function NewTree({ blocks }: { blocks: BlockLine[] }) {
   const say = useSay();
   const go = useNavigate();
-  const [block, setBlock] = useState(blocks[0]?.id ?? 0);
+  const [chosen, setChosen] = useState<number | null>(null);
+  // the first block may have been added only now
+  const block = chosen ?? blocks.find((one) => one.supported)?.id ?? 0;
   const [row, setRow] = useState('1');
   const [place, setPlace] = useState('1');
   const begin = useMutation({
@@ -44,7 +46,7 @@ export function NewTree({ blocks }: { blocks: BlockLine[] }) {
             <select
               value={block}
               onChange={(event) => {
-                setBlock(Number(event.target.value));
+                setChosen(Number(event.target.value));
               }}
               className="mt-1 block min-h-10 w-full rounded-md border border-muted/50 bg-paper px-2"
             >

@@ -1,3 +1,4 @@
+import { MeasureInput } from '../ui/MeasureInput';
 import { useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -78,14 +79,7 @@ function HoldingForm() {
         />
       </Labelled>
       <Labelled name={say('name.height-above-the-sea-m')}>
-        <input
-          className={BOX}
-          inputMode="decimal"
-          value={elevation}
-          onChange={(event) => {
-            setElevation(event.target.value);
-          }}
-        />
+        <MeasureInput className={BOX} inputMode="decimal" value={elevation} unit="m" change={setElevation} />
       </Labelled>
     </SetupSheet>
   );

@@ -1,3 +1,4 @@
+import { PaperLinks } from '../sheets/PaperLinks';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { answer, api, type InstructionPage as Page } from '../api/client';
@@ -68,21 +69,7 @@ export function InstructionPage() {
         </div>
         <div className="flex flex-wrap items-center gap-3">
           {instruction && (
-            <>
-              <a
-                className="font-semibold underline underline-offset-4"
-                href={`/api/blocks/${id}/instruction.pdf`}
-              >
-                {say('instruction.print')}
-              </a>
-              <a
-                className="font-semibold underline underline-offset-4"
-                lang="es"
-                href={`/api/blocks/${id}/instruction.pdf?lang=es`}
-              >
-                {say('instruction.print-es')}
-              </a>
-            </>
+            <PaperLinks path={`/api/blocks/${id}/instruction.pdf`} what={say('instruction.print')} />
           )}
           {mayChange && instruction && (
             <Button

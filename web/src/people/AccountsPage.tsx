@@ -1,5 +1,3 @@
-import { term } from '../text/term';
-import { locale } from '../text/language';
 import { say, useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -9,6 +7,7 @@ import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
 import { Backups } from './Backups';
 import { Limits } from './Limits';
+import { Trail } from './Trail';
 
 const ROLES = (): [string, string][] => [
   ['grower', say('accounts-page.grower-everything')],
@@ -110,7 +109,7 @@ function AccountRow({ account }: { account: AccountLine }) {
         <input
           aria-label={say('accounts-page.new-password-of-name', { name: account.name })}
           type="password"
-          placeholder={account.login ? say('accounts-page.new-password') : 'password'}
+          placeholder={account.login ? say('accounts-page.new-password') : say('accounts-page.password')}
           value={password}
           autoComplete="new-password"
           onChange={(event) => {
@@ -313,63 +312,3 @@ function Keys() {
     </section>
   );
 }
-
-function Trail() {
-  const say = useSay();
-  const trail = useQuery({ queryKey: ['audit'], queryFn: () => answer(api.GET('/api/audit')) });
-  const [sought, setSought] = useState('');
-  const lines = (trail.data ?? []).filter((one) =>
-    `${one.who} ${one.path} ${one.method}`.toLowerCase().includes(sought.toLowerCase()),
-  );
-  return (
-    <section aria-labelledby="trail" className="mt-8">
-      <div className="flex items-end justify-between border-b-2 border-ink pb-1.5">
-        <h2 id="trail" className="text-[20px] font-bold">
-          {say('accounts-page.who-changed-what')}
-        </h2>
-        <input
-          aria-label={say('accounts-page.search-the-changes')}
-          type="search"
-          placeholder={say('accounts-page.who-or-what')}
-          value={sought}
-          onChange={(event) => {
-            setSought(event.target.value);
-          }}
-          className="min-h-9 w-48 rounded-md border border-muted/50 bg-paper px-2"
-        />
-      </div>
-      {trail.data && lines.length === 0 && (
-        <p className="py-3 text-muted">{say('accounts-page.no-change-answers-to-that')}</p>
-      )}
-      <table className="w-full text-[14px]">
-        <tbody>
-          {lines.slice(0, 60).map((one) => (
-            <tr key={one.id} className="border-b border-line">
-              <td className="py-1 pr-3 text-muted sm:whitespace-nowrap">
-                {new Date(one.at).toLocaleString(locale(), { dateStyle: 'medium', timeStyle: 'short' })}
-              </td>
-              <td className="pr-3 font-semibold">{one.who}</td>
-              <td className="pr-3">{METHODS[one.method] ?? one.method}</td>
-              <td className="pr-3 break-all">{one.path.replace('/api/', '')}</td>
-              <td className="text-muted">
-                {one.status < 400 ? '' : say('accounts-page.refused-status', { status: one.status })}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
-  );
-}
-
-const METHODS: Record<string, string> = {
-  get POST() {
-    return term('added');
-  },
-  get PUT() {
-    return term('changed');
-  },
-  get DELETE() {
-    return term('deleted');
-  },
-};

@@ -10,8 +10,10 @@ import { DoorField, DoorSheet } from './Door';
 import { Who } from './who';
 
 const LAST = 'umbel.last-here';
+/** Pages for whoever learns. */
+const LEARNING = ['/practice', '/guide'];
 
-/** Lets in who is signed in; makes the first account; a pruner is led to the rows and nowhere else. */
+/** Lets in who is signed in; makes the first account; a pruner is led to the rows, and may practise and read the guide. */
 export function Gate({ children }: { children: ReactNode }) {
   const queries = useQueryClient();
   const path = useLocation().pathname;
@@ -49,7 +51,9 @@ export function Gate({ children }: { children: ReactNode }) {
   if (who.state === 'first-account')
     return <FirstAccount codeNeeded={who.codeNeeded} done={() => void session.refetch()} />;
   if (who.state === 'signed-out') return <SignIn done={() => void session.refetch()} />;
-  if (who.role === 'pruner' && !inTheField && path !== '/password') return <Navigate replace to="/field" />;
+  const learning = LEARNING.some((one) => path === one || path.startsWith(`${one}/`));
+  if (who.role === 'pruner' && !inTheField && !learning && path !== '/password')
+    return <Navigate replace to="/field" />;
   return <Who.Provider value={who}>{children}</Who.Provider>;
 }
 

@@ -1,3 +1,5 @@
+import { MeasureInput } from '../ui/MeasureInput';
+import { unitSign, type Unit } from '../text/units';
 import { useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -56,19 +58,18 @@ function LimitRow({ holding }: { holding: Held }) {
     onSuccess: () => void queries.invalidateQueries({ queryKey: ['holdings'] }),
   });
   const problem = save.error instanceof Problem ? save.error : null;
-  const field = (label: string, unit: string, value: string, set: (value: string) => void) => (
+  const field = (label: string, unit: Unit, value: string, set: (value: string) => void) => (
     <label className="flex items-center gap-2 text-[14px]">
       {label}
-      <input
+      <MeasureInput
         inputMode="decimal"
         value={value}
+        unit={unit}
         placeholder={say('limits.none')}
-        onChange={(event) => {
-          set(event.target.value);
-        }}
+        change={set}
         className="min-h-9 w-20 rounded-md border border-muted/50 bg-paper px-2"
       />
-      {unit}
+      {unitSign(unit)}
     </label>
   );
   return (

@@ -4,7 +4,16 @@ import { Link } from 'react-router';
 import { api } from '../api/client';
 
 /** Whose turn it is, and the way out. */
-export function SignOut({ name }: { name: string }) {
+export function SignOut({
+  name,
+  className,
+  onLeave,
+}: {
+  name: string;
+  className: string;
+  /** Called when the page is left by it. */
+  onLeave: () => void;
+}) {
   const say = useSay();
   const queries = useQueryClient();
   const leave = useMutation({
@@ -16,7 +25,7 @@ export function SignOut({ name }: { name: string }) {
   });
   return (
     <>
-      <Link to="/password" className="whitespace-nowrap px-1 text-muted hover:text-ink">
+      <Link to="/password" className={className} onClick={onLeave}>
         {say('sign-out.password')}
       </Link>
       <button
@@ -24,7 +33,7 @@ export function SignOut({ name }: { name: string }) {
         onClick={() => {
           leave.mutate();
         }}
-        className="whitespace-nowrap px-1 text-muted hover:text-ink"
+        className={className}
         title={say('sign-out.signed-in-as-name', { name })}
       >
         {say('sign-out.sign-out')}

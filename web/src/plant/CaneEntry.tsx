@@ -41,7 +41,7 @@ export function CaneLine({ cane, open }: { cane: Cane; open: () => void }) {
   const facts = [
     cane.age_y == null ? null : say('count-form.years', { age: cane.age_y }),
     cane.count == null || cane.count === 1 ? null : `× ${cane.count}`,
-    cane.diameter_mm == null ? null : `${cane.diameter_mm} mm`,
+    cane.diameter_mm == null ? null : say('count-form.mm', { mm: cane.diameter_mm }),
     named(words.attitudes, cane.attitude),
     named(words.places, cane.place),
     named(

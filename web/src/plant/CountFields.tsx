@@ -1,3 +1,4 @@
+import { inUnits, toMetric, unitOfField, useUnits, type Unit } from '../text/units';
 import { useState, type ReactNode } from 'react';
 import { readNumber, showNumber } from '../ui/numbers';
 import { namesIn } from './countForm';
@@ -18,26 +19,36 @@ export function Named({ name, children }: { name: string; children: ReactNode })
 export function NumberField({
   name,
   value,
+  unit,
   set,
   width = 'w-20',
 }: {
   name: string;
   value: number | null | undefined;
+  /** Of the figure as it is stored; it is shown and typed in the reader's. */
+  unit?: Unit | undefined;
   set: (value: number | undefined) => void;
   width?: string;
 }) {
-  const [text, setText] = useState(() => showNumber(value));
-  const read = readNumber(text);
-  const shown = read === (value ?? undefined) || Number.isNaN(read) ? text : showNumber(value);
+  const [text, setText] = useState<string | null>(null);
+  const system = useUnits();
+  const metric = (typed: string) => {
+    const read = readNumber(typed);
+    return read === undefined || unit === undefined ? read : toMetric(read, unit, system);
+  };
+  const read = metric(text ?? '');
+  const own = value == null || unit === undefined ? value : inUnits(value, unit, system);
+  const stays = text !== null && (read === (value ?? undefined) || Number.isNaN(read));
+  const shown = stays ? text : showNumber(own);
   return (
     <Named name={name}>
       <input
         inputMode="decimal"
         value={shown}
-        aria-invalid={Number.isNaN(read)}
+        aria-invalid={stays && Number.isNaN(read)}
         onChange={(event) => {
           setText(event.target.value);
-          const next = readNumber(event.target.value);
+          const next = metric(event.target.value);
           if (!Number.isNaN(next)) set(next);
         }}
         className={`${BOX} ${width} text-ink aria-invalid:border-lichen`}
@@ -63,6 +74,7 @@ export function NumberFields<K extends string>({
       key={key}
       name={name}
       value={values[key]}
+      unit={unitOfField(key)}
       set={(value) => {
         set(key, value);
       }}

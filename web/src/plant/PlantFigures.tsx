@@ -1,9 +1,9 @@
+import { tenthsUnderTen, showNumber } from '../ui/numbers';
 import type { CountAssessment, PlantMarked, PlantPage, Range } from '../api/client';
-import { locale } from '../text/language';
 import { useSay } from '../text/say';
 import { useFactor } from '../ui/useFactor';
 
-const one = (value: number) => value.toLocaleString(locale(), { maximumFractionDigits: value < 10 ? 1 : 0 });
+const one = (value: number) => showNumber(tenthsUnderTen(value));
 
 /** What the marks so far come to, against what is wanted. */
 export function PlantGauges({
@@ -41,20 +41,22 @@ export function PlantGauges({
             value={arrow(nodes.now, marked?.nodesAfter)}
             note={say('plant-figures.nodes-wanted', {
               wanted: nodes.wanted,
-              weight: one(nodes.weight_kg),
+              weight: tenthsUnderTen(nodes.weight_kg),
               weighed: nodes.weightIs,
             })}
           />
         )}
         <Figure
           name={say('plant-figures.crop-this-season')}
-          value={now === undefined ? '…' : `${one(now)} kg`}
-          note={say('plant-figures.left-alone-kg', { kg: one(assessment.reading.crop.marketable_kg) })}
+          value={now === undefined ? '…' : say('measure.kg', { kg: tenthsUnderTen(now) })}
+          note={say('plant-figures.left-alone-kg', {
+            kg: tenthsUnderTen(assessment.reading.crop.marketable_kg),
+          })}
         />
         <Figure
           name={say('plant-figures.crop-in-three-seasons')}
-          value={third === undefined ? '…' : `${one(third)} kg`}
-          note={alone === undefined ? '' : say('plant-figures.left-alone-kg', { kg: one(alone) })}
+          value={third === undefined ? '…' : say('measure.kg', { kg: tenthsUnderTen(third) })}
+          note={alone === undefined ? '' : say('plant-figures.left-alone-kg', { kg: tenthsUnderTen(alone) })}
         />
       </dl>
       {learned.seasons > 0 && (
@@ -123,7 +125,12 @@ export function Ages({ assessment }: { assessment: CountAssessment }) {
 export function Seasons({ marked }: { marked: PlantMarked | undefined }) {
   const say = useSay();
   if (!marked) return null;
-  const words = (range: Range) => `${one(range.middle)} kg (${one(range.low)}–${one(range.high)})`;
+  const words = (range: Range) =>
+    say('plant-figures.season-crop', {
+      middle: tenthsUnderTen(range.middle),
+      low: tenthsUnderTen(range.low),
+      high: tenthsUnderTen(range.high),
+    });
   return (
     <section aria-labelledby="seasons" className="px-5 py-4">
       <h3 id="seasons" className="text-[14px] font-semibold">

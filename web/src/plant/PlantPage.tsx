@@ -1,3 +1,4 @@
+import { whenSaved } from '../tree/saving';
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { answer, api } from '../api/client';
@@ -11,7 +12,8 @@ export function PlantPage() {
   const id = Number(useParams()['id']);
   const page = useQuery({
     queryKey: ['plant', id],
-    queryFn: () => answer(api.GET('/api/plants/{id}', { params: { path: { id } } })),
+    queryFn: () =>
+      whenSaved(id).then(() => answer(api.GET('/api/plants/{id}', { params: { path: { id } } }))),
     staleTime: 0,
     gcTime: 0,
   });

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { answer, api } from '../api/client';
+import { TreePhotos } from '../photo/TreePhotos';
 import { History } from '../record/History';
 import { Timeline } from '../record/Timeline';
 import { TreeYield } from '../record/TreeYield';
@@ -33,6 +34,7 @@ export function PlantRecordPage() {
         </Link>
         <Timeline id={id} records={history.data} counted />
         <TreeYield id={id} blockId={name.blockId} counted />
+        <TreePhotos id={id} />
       </div>
       <History id={id} records={history.data} />
     </div>

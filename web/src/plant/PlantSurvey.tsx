@@ -1,4 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { FaultList } from '../ui/FaultList';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, type CountSurvey, type TreePlace } from '../api/client';
@@ -156,6 +157,7 @@ function Counting({ place, before }: { place: TreePlace; before: CountSurvey | u
           {survey.canes && (
             <NumberField
               name={say('count-form.crop-last-kg')}
+              unit="kg"
               value={survey.cropLast_kg}
               set={(cropLast_kg) => {
                 set(without({ ...survey, cropLast_kg }));
@@ -205,15 +207,7 @@ function Counting({ place, before }: { place: TreePlace; before: CountSurvey | u
         </div>
       </div>
       <aside>
-        {looked.error instanceof Problem && (
-          <ul className="border-l-4 border-lichen bg-lichen-wash px-3 py-2 text-[14px]">
-            {looked.error.errors.map((error) => (
-              <li key={error.field + error.message}>
-                <b>{error.field}</b> {error.message}
-              </li>
-            ))}
-          </ul>
-        )}
+        {looked.error instanceof Problem && <FaultList errors={looked.error.errors} />}
         {looked.data && (
           <>
             <div

@@ -110,6 +110,7 @@ function Stretch({
         <h3 className="min-h-10 pt-2 text-[16px] font-bold">{title}</h3>
         <NumberField
           name={say('count-form.length-m')}
+          unit="m"
           width="w-16"
           value={count.length_m}
           set={(length_m) => {

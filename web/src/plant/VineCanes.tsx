@@ -94,7 +94,7 @@ export function VineCanes({
                 <span>
                   {[
                     say('count-form.nodes-count', { nodes: cane.nodes ?? 0 }),
-                    cane.diameter_mm == null ? null : `${cane.diameter_mm} mm`,
+                    cane.diameter_mm == null ? null : say('count-form.mm', { mm: cane.diameter_mm }),
                     cane.lit === false ? say('count-form.grew-in-shade') : null,
                   ]
                     .filter(Boolean)

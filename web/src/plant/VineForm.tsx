@@ -56,6 +56,7 @@ export function VineForm({
         )}
         <NumberField
           name={say('count-form.prunings-kg')}
+          unit="kg"
           value={vine.pruningWeight_kg}
           set={(pruningWeight_kg) => {
             change({ pruningWeight_kg });

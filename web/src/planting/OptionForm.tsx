@@ -68,6 +68,7 @@ export function OptionForm({
         />
         <NumberField
           name={say('plantings.in-row')}
+          unit="m"
           width="w-16"
           value={option.spacing_m?.inRow}
           set={(inRow) => {
@@ -76,6 +77,7 @@ export function OptionForm({
         />
         <NumberField
           name={say('plantings.between-rows')}
+          unit="m"
           width="w-16"
           value={option.spacing_m?.betweenRows}
           set={(betweenRows) => {

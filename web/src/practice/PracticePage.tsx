@@ -97,6 +97,7 @@ function Wish({
   make: (wish: PracticeWish) => void;
 }) {
   const say = useSay();
+  const { role } = useWho();
   const [level, setLevel] = useState(choices.levels[0] ?? '');
   const [species, setSpecies] = useState('');
   const [system, setSystem] = useState('');
@@ -177,7 +178,7 @@ function Wish({
       <Button type="submit" disabled={busy} className="min-h-11">
         {busy ? say('practice.making') : say('practice.make')}
       </Button>
-      <p className="text-[14px] text-muted">{say('practice.own-trees')}</p>
+      {role !== 'pruner' && <p className="text-[14px] text-muted">{say('practice.own-trees')}</p>}
     </form>
   );
 }

@@ -38,19 +38,19 @@ const MEASURES: Record<string, { name: string; show: (value: number) => string }
     get name() {
       return say('checked-season-table.weight-of-prunings');
     },
-    show: (value) => `${value.toFixed(1)} kg`,
+    show: (value) => say('measure.kg', { kg: Math.round(10 * value) / 10 }),
   },
   crop: {
     get name() {
       return say('checked-season-table.crop');
     },
-    show: (value) => `${value.toFixed(1)} kg`,
+    show: (value) => say('measure.kg', { kg: Math.round(10 * value) / 10 }),
   },
   height: {
     get name() {
       return term('height');
     },
-    show: (value) => `${value.toFixed(1)} m`,
+    show: (value) => say('measure.m', { m: Math.round(10 * value) / 10 }),
   },
 };
 

@@ -1,17 +1,21 @@
+import { named } from '../text/term';
 import { useSay } from '../text/say';
 import { useState } from 'react';
-import type { RecordLine } from '../api/client';
+import type { PhotoLine, RecordLine } from '../api/client';
+import { PhotoThumbs, usePhotos } from '../photo/TreePhotos';
 import { useMayChange } from '../people/who';
 import { Field } from '../survey/Cell';
 import { Button } from '../ui/Button';
 import { sentNumber, showNumber } from '../ui/numbers';
 import { day, minutes, percent } from '../ui/words';
+import { toolsRead } from './tools';
 import { OUTCOME_WORDS, type Outcome } from './outcomes';
 import { OutcomeChoice, useSaveVisit, VisitFactsFields, type VisitFacts } from './visitParts';
 
 /** Every visit to the tree, newest first. */
 export function History({ id, records }: { id: number; records: RecordLine[] }) {
   const say = useSay();
+  const photos = usePhotos(id).data ?? [];
   return (
     <section aria-labelledby="history">
       <h2 id="history" className="border-b-2 border-ink pb-1 text-[20px] font-bold">
@@ -20,14 +24,19 @@ export function History({ id, records }: { id: number; records: RecordLine[] }) 
       {records.length === 0 && <p className="py-3 text-muted">{say('history.no-visit-is-recorded-yet')}</p>}
       <ol>
         {records.map((record) => (
-          <Past key={record.id} id={id} record={record} />
+          <Past
+            key={record.id}
+            id={id}
+            record={record}
+            photos={photos.filter((photo) => photo.recordId === record.id)}
+          />
         ))}
       </ol>
     </section>
   );
 }
 
-function Past({ id, record }: { id: number; record: RecordLine }) {
+function Past({ id, record, photos }: { id: number; record: RecordLine; photos: PhotoLine[] }) {
   const say = useSay();
   const mayChange = useMayChange();
   const [correcting, setCorrecting] = useState(false);
@@ -38,7 +47,14 @@ function Past({ id, record }: { id: number; record: RecordLine }) {
         <b>{day(record.doneOn)}</b>
         <span className="text-[14px]">
           {record.who}, {minutes(record.minutes)}
-          {record.tools !== '' && `, ${record.tools}`}
+          {record.tools !== '' && `, ${toolsRead(record.tools)}`}
+          {record.afterwards && record.afterwards.length > 0 && (
+            <span className="block text-right text-muted">
+              {say('afterwards.looked-after', {
+                tasks: record.afterwards.map((kind) => named('afterwards-kind', kind)).join(', '),
+              })}
+            </span>
+          )}
         </span>
       </p>
       {record.corrects != null && (
@@ -80,6 +96,7 @@ function Past({ id, record }: { id: number; record: RecordLine }) {
         </p>
       )}
       {record.note && <p className="mt-1 border-l-[3px] border-line pl-2 text-[14px]">{record.note}</p>}
+      <PhotoThumbs id={id} photos={photos} />
       {mayChange && !corrected && !correcting && (
         <Button
           weight="quiet"
@@ -122,6 +139,7 @@ function Correction({ id, record, close }: { id: number; record: RecordLine; clo
       minutes: sentNumber(facts.minutes),
       note,
       tools: record.tools,
+      ...(record.afterwards ? { afterwards: record.afterwards } : {}),
       steps,
       corrects: record.id,
     }),

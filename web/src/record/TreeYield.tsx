@@ -39,7 +39,7 @@ export function TreeYield({
             <span className="w-32">{day(one.pickedOn)}</span>
             {one.kind === 'harvest' ? term('picked') : say('tree-yield.thinned-off')}{' '}
             {one.kg != null
-              ? say('tree-yield.kg-kg', { kg: one.kg })
+              ? say('measure.kg', { kg: one.kg })
               : say('tree-yield.fruits-fruits', { fruits: one.fruits ?? 0 })}
           </li>
         ))}

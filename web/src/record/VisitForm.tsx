@@ -1,3 +1,5 @@
+import { named } from '../text/term';
+import { Afterwards, type AfterTask } from '../ui/Afterwards';
 import { say, useSay } from '../text/say';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -50,7 +52,17 @@ function purposeOf(steps: Step[]): string {
 }
 
 /** The visit to record: what was marked, and how each step went. */
-export function VisitForm({ id, page, steps }: { id: number; page: TreePage; steps: Step[] }) {
+export function VisitForm({
+  id,
+  page,
+  steps,
+  afterwards,
+}: {
+  id: number;
+  page: TreePage;
+  steps: Step[];
+  afterwards: AfterTask[];
+}) {
   const say = useSay();
   const total = steps.reduce((sum, step) => sum + step.minutes, 0);
   const [went, setWent] = useState<Record<string, Went>>({});
@@ -59,9 +71,10 @@ export function VisitForm({ id, page, steps }: { id: number; page: TreePage; ste
     who: localStorage.getItem('umbel-who') ?? '',
     minutes: String(Math.max(1, Math.round(total))),
   }));
+  const [lookedAfter, setLookedAfter] = useState<string[]>([]);
   const [note, setNote] = useState(() => purposeOf(steps));
   const [tools, setTools] = useState(() =>
-    [...new Set(steps.map((step) => step.tool.replace('-', ' ')))].join(', '),
+    [...new Set(steps.map((step) => named('tool', step.tool)))].join(', '),
   );
   const { save, faults } = useSaveVisit(
     id,
@@ -71,6 +84,7 @@ export function VisitForm({ id, page, steps }: { id: number; page: TreePage; ste
       minutes: sentNumber(facts.minutes),
       note,
       tools,
+      afterwards: lookedAfter,
       steps: steps.map((step) => {
         const how = went[keyOf(step)];
         return {
@@ -153,6 +167,7 @@ export function VisitForm({ id, page, steps }: { id: number; page: TreePage; ste
           );
         })}
       </ol>
+      <Afterwards tasks={afterwards} done={lookedAfter} change={setLookedAfter} />
       <div className="mt-4 grid grid-cols-3 gap-4">
         <VisitFactsFields facts={facts} faults={faults} change={setFacts} />
         <Field

@@ -1,4 +1,5 @@
 import { term } from '../text/term';
+import { inUnits } from '../text/units';
 import { locale } from '../text/language';
 import { useSay } from '../text/say';
 import type { SeasonPage, WeatherLine } from '../api/client';
@@ -113,7 +114,8 @@ function DayWeather({ day }: { day: WeatherLine | undefined }) {
   return (
     <span className={`block leading-tight ${guess ? 'text-muted' : ''}`}>
       <span className="block">
-        {Math.round(day.max)}° <span className="text-muted">{Math.round(day.min)}°</span>
+        {Math.round(inUnits(day.max, 'degC'))}°{' '}
+        <span className="text-muted">{Math.round(inUnits(day.min, 'degC'))}°</span>
       </span>
       <span className={`block text-[12px] ${day.rain >= WET ? 'font-semibold' : 'text-muted'}`}>
         {guess

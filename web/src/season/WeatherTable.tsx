@@ -1,4 +1,5 @@
 import { useSay } from '../text/say';
+import { FaultList } from '../ui/FaultList';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { answer, api, type SeasonPage } from '../api/client';
@@ -93,15 +94,7 @@ export function WeatherTable({ page }: { page: SeasonPage }) {
               part2: outcome.written ? say('weather-table.taken-in') : '',
             })}
           </p>
-          {outcome.errors.length > 0 && (
-            <ul className="text-lichen">
-              {outcome.errors.slice(0, 8).map((one) => (
-                <li key={one.field + one.message}>
-                  {one.field}: {one.message}
-                </li>
-              ))}
-            </ul>
-          )}
+          {outcome.errors.length > 0 && <FaultList errors={outcome.errors} />}
           {!outcome.written && outcome.errors.length === 0 && outcome.days > 0 && (
             <Button
               weight="ink"

@@ -1,6 +1,6 @@
 import { useSay } from '../text/say';
 import type { BlockSeason } from '../api/client';
-import { daysBetween } from './dates';
+import { daysBetween, shortDay } from './dates';
 import { PHASES } from '../ui/phases';
 import { VERDICTS } from './verdicts';
 
@@ -27,8 +27,8 @@ export function YearStrip({ block, from, days, today, chosen, worked, choose, da
     .map((span) =>
       say('year-strip.word-from-to-to', {
         word: VERDICTS[span.verdict]?.word ?? '',
-        from: span.from,
-        to: span.to,
+        from: shortDay(span.from),
+        to: shortDay(span.to),
       }),
     )
     .slice(0, 6)
@@ -59,8 +59,8 @@ export function YearStrip({ block, from, days, today, chosen, worked, choose, da
           >
             <title>
               {say('year-strip.from-to-to-phases-word', {
-                from: span.from,
-                to: span.to,
+                from: shortDay(span.from),
+                to: shortDay(span.to),
                 PHASES: PHASES[span.phase] ?? span.phase,
                 word: look?.word ?? '',
                 reason: span.reason,

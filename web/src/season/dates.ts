@@ -1,3 +1,4 @@
+import { tenthsUnderTen, showNumber } from '../ui/numbers';
 import { locale } from '../text/language';
 const DAY = 86_400_000;
 
@@ -43,5 +44,5 @@ export function monthStarts(from: string, to: string): { at: number; name: strin
 
 /** Hours as a person says them. */
 export function hours(count: number): string {
-  return count >= 10 ? `${Math.round(count)} h` : `${Math.round(count * 10) / 10} h`;
+  return `${showNumber(tenthsUnderTen(count))} h`;
 }

@@ -1,3 +1,7 @@
+import { whenSaved } from '../tree/saving';
+import { PaperLinks } from './PaperLinks';
+import { named } from '../text/term';
+import { AfterwardsList } from '../ui/Afterwards';
 import { useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
@@ -19,7 +23,7 @@ export function SheetPage() {
   const id = Number(useParams()['id']);
   const page = useQuery({
     queryKey: ['tree', id],
-    queryFn: () => answer(api.GET('/api/trees/{id}', { params: { path: { id } } })),
+    queryFn: () => whenSaved(id).then(() => answer(api.GET('/api/trees/{id}', { params: { path: { id } } }))),
     staleTime: 0,
     gcTime: 0,
   });
@@ -75,12 +79,7 @@ export function SheetPage() {
       <div className="no-print mb-4 flex items-center justify-between gap-4 border-b border-line pb-3">
         <p className="text-[14px] text-muted">{say('sheet-page.one-page-for-the-row')}</p>
         <span className="flex items-center gap-4 text-[14px] font-semibold whitespace-nowrap">
-          <a className="underline underline-offset-4" href={`/api/trees/${id}/sheet.pdf`}>
-            {say('sheet-page.pdf')}
-          </a>
-          <a className="underline underline-offset-4" href={`/api/trees/${id}/sheet.pdf?lang=es`} lang="es">
-            {say('sheet-page.pdf-en-espa-ol')}
-          </a>
+          <PaperLinks path={`/api/trees/${id}/sheet.pdf`} what={say('sheet-page.pdf')} />
           <Link className="underline underline-offset-4" to={`/field/trees/${id}`}>
             {say('sheet-page.on-the-phone')}
           </Link>
@@ -175,13 +174,12 @@ export function SheetPage() {
           <b>{say('sheet-page.bring')}</b>
           <ul>
             {tools.map((tool) => (
-              <li key={tool}>
-                {tool === 'tie' ? say('sheet-page.ties-or-spreaders') : tool.replace('-', ' ')}
-              </li>
+              <li key={tool}>{tool === 'tie' ? say('sheet-page.ties-or-spreaders') : named('tool', tool)}</li>
             ))}
           </ul>
         </div>
         <div className="border-l-[3px] border-ink pl-3">
+          <AfterwardsList tasks={marked.data.afterwards} className="mb-2" />
           <b>{say('sheet-page.heed')}</b>
           <ul>
             {[...cautions, say('sheet-page.look-up-for-power-lines')].map((caution) => (

@@ -1,3 +1,4 @@
+import { units, type UnitSystem } from '../text/units';
 import type { Camera } from './camera';
 import type { Stand } from './geometry';
 import type { Palette } from './palette';
@@ -8,6 +9,11 @@ export interface HeightLine {
   text: string;
 }
 
+/** What a figure of the staff stands for: a metre, or two feet. */
+const SCALES: Record<UnitSystem, { metres: number; figure: number; sign: string }> = {
+  metric: { metres: 1, figure: 1, sign: 'm' },
+  us: { metres: 2 * 0.3048, figure: 2, sign: 'ft' },
+};
 const STAFF_X = 46;
 const LABEL_X = STAFF_X + 16;
 const LABEL_UP = 9;
@@ -38,18 +44,19 @@ export function paintStaff(
   g.beginPath();
   g.moveTo(x, camera.heightY(0));
   g.lineTo(x, Math.max(84, camera.heightY(top)));
-  for (let half = 0; half / 2 <= top + 0.01; half++) {
-    const y = camera.heightY(half / 2);
+  const { metres, figure, sign } = SCALES[units()];
+  for (let half = 0; (half / 2) * metres <= top + 0.01; half++) {
+    const y = camera.heightY((half / 2) * metres);
     if (y < 84) break;
     g.moveTo(x, y);
     g.lineTo(x + (half % 2 === 0 ? 11 : 6), y);
   }
   g.stroke();
   g.textAlign = 'right';
-  for (let metre = 0; metre <= top + 0.01; metre++) {
-    const y = camera.heightY(metre);
+  for (let mark = 0; mark * metres <= top + 0.01; mark++) {
+    const y = camera.heightY(mark * metres);
     if (y > 84) {
-      g.fillText(metre === 0 ? '0 m' : String(metre), x - 6, y);
+      g.fillText(mark === 0 ? `0 ${sign}` : String(mark * figure), x - 6, y);
     }
   }
   for (const { at, text } of lines) {

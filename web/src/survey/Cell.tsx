@@ -1,24 +1,29 @@
+import { MeasureInput } from '../ui/MeasureInput';
+import { isUnit, unitSign } from '../text/units';
 import type { InputHTMLAttributes } from 'react';
 
-interface Props extends Omit<InputHTMLAttributes<HTMLInputElement>, 'onChange'> {
+interface Props extends Omit<InputHTMLAttributes<HTMLInputElement>, 'onChange' | 'value'> {
   name: string;
+  value?: string;
+  /** A metric unit, which gives way to the reader's, or another word behind the name. */
   unit?: string;
   fault: string | undefined;
   change: (value: string) => void;
 }
 
 /** A labelled field; what is wrong with it stands under it. */
-export function Field({ name, unit, fault, change, className = '', ...rest }: Props) {
+export function Field({ name, unit, value = '', fault, change, className = '', ...rest }: Props) {
+  const measure = isUnit(unit) ? unit : undefined;
   return (
     <label className={`block text-[13px] text-muted ${className}`}>
       {name}
-      {unit ? `, ${unit}` : ''}
-      <input
+      {unit ? `, ${measure ? unitSign(measure) : unit}` : ''}
+      <MeasureInput
         {...rest}
+        value={value}
+        unit={measure}
+        change={change}
         aria-invalid={fault !== undefined}
-        onChange={(event) => {
-          change(event.target.value);
-        }}
         className={`mt-0.5 block min-h-9 w-full rounded-sm border bg-paper px-2 text-[15px] text-ink ${fault ? 'border-2 border-lichen' : 'border-muted/45'}`}
       />
       {fault && (

@@ -1,3 +1,5 @@
+import { MeasureInput } from '../ui/MeasureInput';
+import { isUnit, unitOfField, unitSign } from '../text/units';
 import { term } from '../text/term';
 import { say, useSay } from '../text/say';
 import { useRef, useState } from 'react';
@@ -26,6 +28,9 @@ interface Props {
   onChoose: (limb: string | null) => void;
   change: (limbs: LimbRow[]) => void;
 }
+
+/** The format's word for the trunk as a parent. */
+const TRUNK = 'trunk';
 
 type Column =
   | 'id'
@@ -100,7 +105,9 @@ const COLUMNS: { field: Column; name: string; unit: string; width: string }[] = 
     get name() {
       return say('limb-grid.age');
     },
-    unit: 'y',
+    get unit() {
+      return say('limb-grid.years');
+    },
     width: 'w-12',
   },
   {
@@ -112,6 +119,15 @@ const COLUMNS: { field: Column; name: string; unit: string; width: string }[] = 
     width: 'w-14',
   },
 ];
+
+/** What a limb leaves, in the reader's language where it is the trunk. */
+function shownParent(parent: string): string {
+  return parent === TRUNK ? say('limb-grid.trunk') : parent;
+}
+
+function parentOf(typed: string): string {
+  return typed.trim().toLowerCase() === say('limb-grid.trunk') ? TRUNK : typed;
+}
 
 /** Limbs as rows in walking order. Enter goes down and begins the next limb; arrows move between rows. */
 export function LimbGrid({ form, limbs, faults, queries, chosen, onChoose, change }: Props) {
@@ -160,7 +176,7 @@ export function LimbGrid({ form, limbs, faults, queries, chosen, onChoose, chang
             <tr className="border-b border-ink text-left text-[12.5px] text-muted">
               {COLUMNS.map((column) => (
                 <th key={column.field} className="py-1 pr-1 font-normal">
-                  {column.name} {column.unit}
+                  {column.name} {isUnit(column.unit) ? unitSign(column.unit) : column.unit}
                 </th>
               ))}
               <th className="py-1 pr-1 font-normal">{say('limb-grid.taken-for')}</th>
@@ -188,7 +204,7 @@ export function LimbGrid({ form, limbs, faults, queries, chosen, onChoose, chang
                     const fault = faults.get(`limbs[${row}].${column.field}`);
                     return (
                       <td key={column.field} className="py-0.5 pr-1">
-                        <input
+                        <MeasureInput
                           data-cell={`${row}-${column.field}`}
                           aria-label={say('limb-grid.name-of-limb-id', {
                             name: column.name,
@@ -196,9 +212,10 @@ export function LimbGrid({ form, limbs, faults, queries, chosen, onChoose, chang
                           })}
                           aria-invalid={fault !== undefined}
                           inputMode={column.field === 'id' || column.field === 'parent' ? 'text' : 'decimal'}
-                          value={limb[column.field]}
-                          onChange={(event) => {
-                            set(row, { [column.field]: event.target.value });
+                          value={column.field === 'parent' ? shownParent(limb.parent) : limb[column.field]}
+                          unit={unitOfField(column.field)}
+                          change={(value) => {
+                            set(row, { [column.field]: column.field === 'parent' ? parentOf(value) : value });
                           }}
                           onKeyDown={(event) => {
                             keys(event, row, column.field);
@@ -215,7 +232,7 @@ export function LimbGrid({ form, limbs, faults, queries, chosen, onChoose, chang
                       onChange={(event) => {
                         set(row, { role: event.target.value });
                       }}
-                      className="min-h-8 w-24 rounded-sm border border-muted/40 bg-paper"
+                      className="min-h-8 w-32 rounded-sm border border-muted/40 bg-paper"
                     >
                       {ROLES.map((role) => (
                         <option key={role} value={role}>
@@ -234,7 +251,9 @@ export function LimbGrid({ form, limbs, faults, queries, chosen, onChoose, chang
                       className={`min-h-8 w-22 rounded-sm border border-muted/40 bg-paper ${limb.condition === 'sound' ? '' : 'font-semibold text-lichen'}`}
                     >
                       {CONDITIONS.map((condition) => (
-                        <option key={condition}>{term(condition)}</option>
+                        <option key={condition} value={condition}>
+                          {term(condition)}
+                        </option>
                       ))}
                     </select>
                   </td>
@@ -292,7 +311,7 @@ export function LimbGrid({ form, limbs, faults, queries, chosen, onChoose, chang
                             >
                               {say('limb-grid.keep-growing-from-part', {
                                 part:
-                                  limb.parent === 'trunk'
+                                  limb.parent === TRUNK
                                     ? say('limb-grid.the-trunk')
                                     : say('limb-grid.limb-parent', { parent: limb.parent }),
                               })}

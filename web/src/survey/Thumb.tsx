@@ -1,3 +1,5 @@
+import { MeasureInput } from '../ui/MeasureInput';
+import { isUnit, unitSign } from '../text/units';
 import { useSay } from '../text/say';
 import type { ButtonHTMLAttributes } from 'react';
 import { showNumber, typedNumber } from '../ui/numbers';
@@ -37,6 +39,7 @@ export function Stepper({
   change: (value: string) => void;
 }) {
   const say = useSay();
+  const measure = isUnit(unit) ? unit : undefined;
   const by = (sign: number) => {
     const now = typedNumber(value) || 0;
     change(showNumber(Math.max(0, Math.round((now + sign * step) * 10) / 10)));
@@ -53,14 +56,13 @@ export function Stepper({
           −
         </Big>
         <label className="text-[14px] text-muted">
-          {name}, {unit}
-          <input
+          {name}, {measure ? unitSign(measure) : unit}
+          <MeasureInput
             inputMode="decimal"
             value={value}
+            unit={measure}
+            change={change}
             aria-invalid={fault !== undefined}
-            onChange={(event) => {
-              change(event.target.value);
-            }}
             className={`block min-h-12 w-full rounded-md border bg-paper text-center text-[22px] font-bold text-ink ${
               fault ? 'border-2 border-lichen' : 'border-muted/45'
             }`}

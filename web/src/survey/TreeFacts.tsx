@@ -95,7 +95,9 @@ const more: More[] = [
     get name() {
       return say('tree-facts.light-kept-out-by-nets');
     },
-    unit: '0 to 0.9',
+    get unit() {
+      return say('tree-facts.share');
+    },
   },
   {
     field: 'latitude',
@@ -226,7 +228,7 @@ export function TreeFacts({ form, faults, known, change }: Props) {
         }}
       />
       <Field
-        name="Top"
+        name={say('tree-facts.top')}
         unit="cm"
         inputMode="decimal"
         value={form.trunkHeight}

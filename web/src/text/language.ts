@@ -4,6 +4,9 @@ import { useSyncExternalStore } from 'react';
 export const LANGUAGES = ['en', 'es'] as const;
 export type Language = (typeof LANGUAGES)[number];
 
+/** What each language is called by those who speak it. */
+export const LANGUAGE_NAMES: Record<Language, string> = { en: 'English', es: 'Español' };
+
 const CHOSEN = 'umbel.language';
 const listeners = new Set<() => void>();
 let now: Language = chosen() ?? byBrowser();

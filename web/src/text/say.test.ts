@@ -49,6 +49,18 @@ describe('the catalogues', () => {
     expect(differing).toEqual([]);
   });
 
+  it('write figures with the sign of the language, and leave what is written already', () => {
+    vi.stubGlobal('document', { documentElement: { lang: '' } });
+    setLanguage('es');
+    expect(
+      say('season-page.speciesname-leaf-leaf-part', { speciesName: '39.170', leaf: 1.5, part: '' }),
+    ).toContain('39.170, 1,5');
+    expect(say('compare-page.tree-on-the-side', { side: 'left' })).toBe('Árbol a la izquierda');
+    expect(say('winters.smallsteps-small-steps-judged-then', { smallSteps: 1 })).toContain('1 paso pequeño');
+    setLanguage('en');
+    expect(say('winters.smallsteps-small-steps-judged-then', { smallSteps: 2 })).toContain('2 small steps');
+  });
+
   it('hold nothing that nobody says', () => {
     const code = sources('src').join('\n');
     // families whose members are named by a word of the format

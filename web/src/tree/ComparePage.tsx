@@ -1,3 +1,4 @@
+import { fixed } from '../ui/numbers';
 import { term } from '../text/term';
 import { say, useSay } from '../text/say';
 import { useRuleNames } from '../guide/useRules';
@@ -214,7 +215,7 @@ function Facts({ page }: { page: TreePage }) {
           [
             say('compare-page.leaf-over-ground'),
             say('compare-page.leafoverground-catches-interception', {
-              leafOverGround: reading.light.leafOverGround.toFixed(1),
+              leafOverGround: fixed(reading.light.leafOverGround, 1),
               interception: percent(reading.light.interception),
             }),
           ],

@@ -1,3 +1,4 @@
+import { fixed, tenthsUnderTen } from '../ui/numbers';
 import { useSay } from '../text/say';
 import type { Totals, TreePage } from '../api/client';
 import { Gauge } from '../ui/Gauge';
@@ -93,21 +94,17 @@ function Harvest({ reading, totals }: Pick<Props, 'reading' | 'totals'>) {
   const light = totals?.lightAfter ?? reading.light;
   const crop = totals?.cropAfter ?? reading.crop;
   const figures: [string, string, string][] = [
-    [
-      say('gauges.leaf-over-ground'),
-      reading.light.leafOverGround.toFixed(1),
-      light.leafOverGround.toFixed(1),
-    ],
+    [say('gauges.leaf-over-ground'), fixed(reading.light.leafOverGround, 1), fixed(light.leafOverGround, 1)],
     [say('gauges.light-caught'), percent(reading.light.interception), percent(light.interception)],
     [
       say('gauges.crop'),
-      say('gauges.kilograms-kg', { kilograms: kilograms(reading.crop.kgPerTree) }),
-      say('gauges.kilograms-kg', { kilograms: kilograms(crop.kgPerTree) }),
+      say('measure.kg', { kg: tenthsUnderTen(reading.crop.kgPerTree) }),
+      say('measure.kg', { kg: tenthsUnderTen(crop.kgPerTree) }),
     ],
     [
-      say('gauges.a-hectare'),
-      `${Math.round(reading.crop.tonnesPerHa)} t`,
-      `${Math.round(crop.tonnesPerHa)} t`,
+      say('gauges.yield'),
+      say('measure.tha', { tha: Math.round(reading.crop.tonnesPerHa) }),
+      say('measure.tha', { tha: Math.round(crop.tonnesPerHa) }),
     ],
     [say('gauges.first-class'), firstClass(reading.crop), firstClass(crop)],
   ];
@@ -121,10 +118,6 @@ function Harvest({ reading, totals }: Pick<Props, 'reading' | 'totals'>) {
       ))}
     </dl>
   );
-}
-
-function kilograms(value: number): string {
-  return value < 10 ? value.toFixed(1) : String(Math.round(value));
 }
 
 /** Share of the fruits at harvest that size and colour. */

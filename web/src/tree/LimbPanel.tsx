@@ -1,3 +1,4 @@
+import { fixed } from '../ui/numbers';
 import { term } from '../text/term';
 import { say, useSay } from '../text/say';
 import { useRuleNames } from '../guide/useRules';
@@ -207,7 +208,7 @@ function Numbers({ line }: { line: LimbLine }) {
   const say = useSay();
   const facts: [string, ReactNode][] = [
     [say('limb-panel.thickness'), say('limb-panel.diametermm-mm', { diameterMm: line.diameterMm })],
-    [say('limb-panel.against-parent'), line.ratio.toFixed(2)],
+    [say('limb-panel.against-parent'), fixed(line.ratio, 2)],
     [say('limb-panel.length'), say('limb-panel.lengthcm-cm', { lengthCm: line.lengthCm })],
     [say('limb-panel.last-growth'), say('limb-panel.lastgrowthcm-cm', { lastGrowthCm: line.lastGrowthCm })],
     [say('limb-panel.angle'), `${line.angleDeg}°`],

@@ -1,10 +1,12 @@
+import { MeasureInput } from '../ui/MeasureInput';
+import { isUnit, unitSign } from '../text/units';
 import { percent } from '../ui/words';
 import { say, useSay } from '../text/say';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import type { Decisions, TreePage } from '../api/client';
 import { Button } from '../ui/Button';
-import { typedNumber } from '../ui/numbers';
+import { fixed, typedNumber } from '../ui/numbers';
 import { OpenPanel } from '../ui/OpenPanel';
 
 /** What a grower may weigh, in the order of the drawing's gauges, and how it reads. */
@@ -85,7 +87,7 @@ export function OwnWish({ decisions, usual, limits, onChange }: Props) {
       limit: 'reach',
       words: say('own-wish.reach-from-the-ground'),
       unit: 'm',
-      wrong: reach === null ? say('own-wish.from-to', { from: 1, to: '6 m' }) : '',
+      wrong: reach === null ? say('own-wish.from-to', { from: 1, to: say('measure.m', { m: 6 }) }) : '',
     },
   ] as const;
   return (
@@ -131,7 +133,7 @@ export function OwnWish({ decisions, usual, limits, onChange }: Props) {
             }}
             className="h-8 min-w-0 flex-1 accent-ink"
           />
-          <output className="w-8 text-right tabular-nums">{now.goals[goal].toFixed(1)}</output>
+          <output className="w-8 text-right tabular-nums">{fixed(now.goals[goal], 1)}</output>
         </label>
       ))}
       {limitFields.map(({ limit, words, unit, wrong }) => (
@@ -172,16 +174,15 @@ function Field({ words, unit, value, wrong, onType }: FieldProps) {
         {wrong !== '' && <span className="block text-[13px] text-tape">{wrong}</span>}
       </span>
       <span className="flex items-center gap-1.5">
-        <input
+        <MeasureInput
           inputMode="decimal"
           value={value}
+          unit={isUnit(unit) ? unit : undefined}
           aria-invalid={wrong !== ''}
-          onChange={(event) => {
-            onType(event.target.value);
-          }}
+          change={onType}
           className="min-h-8 w-20 rounded-sm border border-muted/45 bg-paper px-2 text-right"
         />
-        <span className="w-4">{unit}</span>
+        <span className="w-4">{isUnit(unit) ? unitSign(unit) : unit}</span>
       </span>
     </label>
   );

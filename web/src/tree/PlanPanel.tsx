@@ -5,7 +5,7 @@ import type { Decisions, Mark, Plan, Step, TreePage } from '../api/client';
 import { keyOf, limbOf, markFrom } from '../api/marks';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
-import { day, minutes, percent, STAGE_WORDS } from '../ui/words';
+import { capital, day, minutes, percent, STAGE_WORDS } from '../ui/words';
 import { PlanChoices } from './PlanChoices';
 import { PlansBeside } from './PlansBeside';
 import { SchoolsBeside } from './SchoolsBeside';
@@ -395,7 +395,7 @@ function LeftAlone({ plan, onPoint }: { plan: Plan; onPoint: (limbs: string[]) =
               onPoint([]);
             }}
           >
-            {left.reason} <span className="text-muted">{left.why}.</span>
+            {left.reason} <span className="text-muted">{capital(left.why)}.</span>
           </li>
         ))}
       </ul>

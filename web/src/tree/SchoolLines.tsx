@@ -1,3 +1,5 @@
+import { MeasureInput } from '../ui/MeasureInput';
+import { unitOfField } from '../text/units';
 import { useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
@@ -95,11 +97,12 @@ export function SchoolLines({
                 }}
               />
             ) : (
-              <input
+              <MeasureInput
                 inputMode="decimal"
                 value={value}
-                onChange={(event) => {
-                  setTyped({ ...typed, [line]: event.target.value });
+                unit={unitOfField(line)}
+                change={(own) => {
+                  setTyped({ ...typed, [line]: own });
                 }}
                 className="min-h-8 w-20 rounded-sm border border-muted/45 bg-paper px-2 text-right"
               />

@@ -1,3 +1,4 @@
+import { AfterwardsList } from '../ui/Afterwards';
 import { say, useSay } from '../text/say';
 import { Tabs } from 'radix-ui';
 import { useCallback, useMemo, useState } from 'react';
@@ -334,6 +335,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
                   walk.go(0);
                 }}
               />
+              <AfterwardsList tasks={work.marked?.afterwards ?? []} className="mx-5 mt-4 mb-5 text-[14px]" />
             </Tabs.Content>
             <Tabs.Content value="years" className="min-h-0 flex-1 overflow-auto">
               <YearsPanel

@@ -1,3 +1,4 @@
+import { whenSaved } from './saving';
 import { useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
 import { Navigate, useParams } from 'react-router';
@@ -12,7 +13,7 @@ export function TreePage() {
   const id = Number(useParams()['id']);
   const page = useQuery({
     queryKey: ['tree', id],
-    queryFn: () => answer(api.GET('/api/trees/{id}', { params: { path: { id } } })),
+    queryFn: () => whenSaved(id).then(() => answer(api.GET('/api/trees/{id}', { params: { path: { id } } }))),
     staleTime: 0,
     gcTime: 0,
   });

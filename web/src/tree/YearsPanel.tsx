@@ -70,7 +70,7 @@ const CURVES: Curve[] = [
       return say('years-panel.top-of-the-tree');
     },
     of: (y) => y.height_m,
-    say: (v) => `${v.toFixed(1)} m`,
+    say: (v) => say('measure.m', { m: Math.round(10 * v) / 10 }),
   },
 ];
 

@@ -12,7 +12,7 @@ import {
   unmarking,
   waitBeforeSending,
   type Deciding,
-  type Event,
+  type DecidingEvent,
 } from './decisions';
 
 /** As the server tells it of the operations used here. */
@@ -24,7 +24,7 @@ const marked = (...limbs: string[]): Decisions => ({
   marks: limbs.map((limb) => ({ operation: 'remove', limb })),
 });
 const start = () => begin(NONE, 4, 9, null);
-const after = (...events: Event[]) => events.reduce(decide, start());
+const after = (...events: DecidingEvent[]) => events.reduce(decide, start());
 
 describe('what is decided on a tree', () => {
   it('counts as saved only once the server has it', () => {
@@ -88,9 +88,9 @@ describe('what is decided on a tree', () => {
 
   it('never says saved while the server has something else, in whatever order things happen', () => {
     const event = fc.oneof(
-      fc.constantFrom('1', '2', '3').map((limb): Event => ({ type: 'change', to: marked(limb) })),
-      fc.constant<Event>({ type: 'undo' }),
-      fc.constant<Event>({ type: 'redo' }),
+      fc.constantFrom('1', '2', '3').map((limb): DecidingEvent => ({ type: 'change', to: marked(limb) })),
+      fc.constant<DecidingEvent>({ type: 'undo' }),
+      fc.constant<DecidingEvent>({ type: 'redo' }),
       fc.constantFrom('send', 'fail', 'answer'),
     );
     fc.assert(

@@ -23,7 +23,7 @@ export interface Deciding {
   failures: number;
 }
 
-export type Event =
+export type DecidingEvent =
   | { type: 'change'; to: Decisions }
   | { type: 'undo' }
   | { type: 'redo' }
@@ -98,7 +98,7 @@ function moved(deciding: Deciding, past: Decisions[], now: number): Deciding {
 }
 
 /** What comes of an event; pure, so that every order of clicks and answers can be tested. */
-export function decide(deciding: Deciding, event: Event): Deciding {
+export function decide(deciding: Deciding, event: DecidingEvent): Deciding {
   switch (event.type) {
     case 'change':
       return moved(

@@ -14,9 +14,11 @@ import {
   unacknowledged,
   unmarking,
   waitBeforeSending,
+  type DecidingEvent,
   type SaveState,
 } from './decisions';
 import { useWho } from '../people/who';
+import { noteSave } from './saving';
 import { dropUnsent, keepUnsent, unsentOf } from './unsent';
 
 /** What is decided on a plant, and how saving it goes. */
@@ -72,7 +74,7 @@ export function useDeciding(id: number, start: Start): DecidingWork {
   const decisions = current(deciding);
   const marks = decisions.marks ?? [];
   const latest = useRef(deciding);
-  const sending = useRef(false);
+  const sending = useRef<Promise<void> | null>(null);
   const fresh = useRef(start.newest);
 
   useEffect(() => {
@@ -81,18 +83,22 @@ export function useDeciding(id: number, start: Start): DecidingWork {
     else dropUnsent(login, id);
   }, [deciding, decisions, id, login, surveyId]);
 
-  const send = useCallback(async () => {
-    if (sending.current || !toSend(latest.current)) return;
-    sending.current = true;
+  const sendOnce = useCallback(async () => {
+    // once the page is left nothing is drawn any more, and what became of the save must be known all the same
+    const settle = (event: DecidingEvent) => {
+      latest.current = decide(latest.current, event);
+      if (!unacknowledged(latest.current)) dropUnsent(login, id);
+      dispatch(event);
+    };
     const before = latest.current.saved;
     const sent = current(latest.current);
     const version = latest.current.version;
-    dispatch({ type: 'sending' });
+    settle({ type: 'sending' });
     try {
       const kept = await answer(
         api.PUT('/api/trees/{id}/work', { params: { path: { id } }, body: { decisions: sent, version } }),
       );
-      dispatch({ type: 'saved', sent, version: kept.version });
+      settle({ type: 'saved', sent, version: kept.version });
       if (
         before.school !== sent.school ||
         before.schoolLines !== sent.schoolLines ||
@@ -108,15 +114,25 @@ export function useDeciding(id: number, start: Start): DecidingWork {
       if (status === 409) {
         // what was sent on leaving the page may be there already
         const now = await fresh.current().catch(() => null);
-        if (now && same(now.decisions, sent)) dispatch({ type: 'saved', sent, version: now.workVersion });
-        else dispatch({ type: 'stale', why });
+        if (now && same(now.decisions, sent)) settle({ type: 'saved', sent, version: now.workVersion });
+        else settle({ type: 'stale', why });
       } else if (status >= REFUSED_FROM && status < REFUSED_TO && !ASK_AGAIN.has(status))
-        dispatch({ type: 'refused', why });
-      else dispatch({ type: 'unanswered' });
-    } finally {
-      sending.current = false;
+        settle({ type: 'refused', why });
+      else settle({ type: 'unanswered' });
     }
-  }, [id, page, queries]);
+  }, [id, login, page, queries]);
+
+  /** Sends what is decided, after what is being sent; nothing where all was. */
+  const send = useCallback((): Promise<void> => {
+    if (sending.current) return sending.current;
+    if (!toSend(latest.current)) return Promise.resolve();
+    const save = sendOnce().finally(() => {
+      sending.current = null;
+    });
+    sending.current = save;
+    noteSave(id, save);
+    return save;
+  }, [id, sendOnce]);
 
   useEffect(() => {
     if (!toSend(deciding)) return undefined;
@@ -140,7 +156,10 @@ export function useDeciding(id: number, start: Start): DecidingWork {
     return () => {
       window.removeEventListener('pagehide', leave);
       window.removeEventListener('online', online);
-      void send();
+      noteSave(
+        id,
+        send().then(() => send()),
+      );
     };
   }, [id, send]);
 

@@ -23,10 +23,9 @@ const AT_A_TREE = (): [string, string][] => [
   [say('keys.page-down-page-up'), say('keys.next-and-previous-step')],
 ];
 
-/** The list of keys, by “?” or its own button; and “/” to search, from anywhere. */
-export function Keys() {
+/** The list of keys, by “?” or from the menu; and “/” to search, from anywhere. */
+export function Keys({ open, setOpen }: { open: boolean; setOpen: (open: boolean) => void }) {
   const say = useSay();
-  const [open, setOpen] = useState(false);
   const [on, setOn] = useState(singleKeysOn);
   const go = useNavigate();
   useEffect(() => {
@@ -44,7 +43,7 @@ export function Keys() {
     return () => {
       window.removeEventListener('keydown', keys);
     };
-  }, [go]);
+  }, [go, setOpen]);
   const list = (title: string, keys: [string, string][]) => (
     <>
       <h3 className="mt-3 text-[15px] font-bold">{title}</h3>
@@ -62,14 +61,6 @@ export function Keys() {
   );
   return (
     <Dialog.Root modal={false} open={open} onOpenChange={setOpen}>
-      <Dialog.Trigger asChild>
-        <button
-          type="button"
-          className="border-b-[3px] border-transparent px-1 pt-3.5 pb-2.5 whitespace-nowrap text-muted hover:text-ink"
-        >
-          {say('keys.keys')}
-        </button>
-      </Dialog.Trigger>
       <Dialog.Portal>
         <div className="fixed inset-0 bg-ink/40" aria-hidden />
         <Dialog.Content className="fixed top-1/2 left-1/2 max-h-[86vh] w-[min(520px,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto bg-paper px-6 py-5">

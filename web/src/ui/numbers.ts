@@ -1,9 +1,16 @@
 import { locale } from '../text/language';
 
+const signs = new Map<string, ',' | '.'>();
+
 /** The sign that parts whole numbers from decimals in the reader's way of writing. */
 export function decimalSign(written = locale()): ',' | '.' {
-  const parts = new Intl.NumberFormat(written).formatToParts(1.5);
-  return parts.find((part) => part.type === 'decimal')?.value === ',' ? ',' : '.';
+  let sign = signs.get(written);
+  if (!sign) {
+    const parts = new Intl.NumberFormat(written).formatToParts(1.5);
+    sign = parts.find((part) => part.type === 'decimal')?.value === ',' ? ',' : '.';
+    signs.set(written, sign);
+  }
+  return sign;
 }
 
 /**
@@ -23,6 +30,20 @@ export function readNumber(text: string): number | undefined {
   const sign = comma >= 0 ? ',' : '.';
   const groups = plain.split(sign);
   return groups.length > 2 ? Number(groups.join('')) : Number(plain.replace(',', '.'));
+}
+
+/** A figure with so many decimals, as the reader writes it. */
+export function fixed(value: number, decimals: number): string {
+  return value.toLocaleString(locale(), {
+    minimumFractionDigits: decimals,
+    maximumFractionDigits: decimals,
+    useGrouping: false,
+  });
+}
+
+/** A figure as it is told: tenths under ten, whole from there. */
+export function tenthsUnderTen(value: number): number {
+  return value < 10 ? Math.round(10 * value) / 10 : Math.round(value);
 }
 
 /** A number as the reader writes it, without signs between thousands; nothing for nothing. */

@@ -147,6 +147,18 @@ export const LINE_WORDS: Record<string, string> = {
   get bench() {
     return say('words.bench-cuts-allowed');
   },
+  get dressWounds() {
+    return say('words.dress-wounds');
+  },
+  get paintBared() {
+    return say('words.paint-bared');
+  },
+  get cleanEveryTree() {
+    return say('words.clean-every-tree');
+  },
+  get chopPrunings() {
+    return say('words.chop-prunings');
+  },
 };
 
 export const SEVERITY_WORDS: Record<string, string> = {

@@ -1,13 +1,19 @@
+import { inUnits, type Unit } from '../text/units';
 import { locale } from '../text/language';
 import { say, useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
-import { typedNumber } from '../ui/numbers';
+import { fixed, typedNumber } from '../ui/numbers';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type BlockYear, type YearsOfBlock } from '../api/client';
 import { Failed } from '../ui/States';
 import { percent } from '../ui/words';
 import { YearBars } from './YearBars';
+
+/** A figure in the reader's units; null where there is none. */
+function inReaders(metric: number | null | undefined, unit: Unit): number | null {
+  return metric == null ? null : inUnits(metric, unit);
+}
 
 const COST_KEY = 'umbel.cost-of-an-hour';
 const SHOWN = 6;
@@ -86,7 +92,7 @@ function plots(anHour: number): Plot[] {
     {
       name: say('years-parts.crop'),
       tells: say('years-parts.kilograms-picked'),
-      of: (year) => year.crop_kg,
+      of: (year) => inReaders(year.crop_kg, 'kg'),
       say: whole,
       tone: 'bg-moss',
     },
@@ -94,7 +100,7 @@ function plots(anHour: number): Plot[] {
       name: say('years-parts.work'),
       tells: say('years-parts.hours-recorded'),
       of: hours,
-      say: (value) => value.toFixed(1),
+      say: (value) => fixed(value, 1),
       tone: 'bg-ink',
     },
   ];
@@ -110,7 +116,7 @@ function plots(anHour: number): Plot[] {
       name: say('years-parts.cost-of-the-crop'),
       tells: say('years-parts.pruning-for-100-kg'),
       of: (year) => (year.visits > 0 && year.crop_kg ? (100 * cost(year)) / year.crop_kg : null),
-      say: (value) => value.toFixed(2),
+      say: (value) => fixed(value, 2),
       tone: 'bg-ink',
     },
   ];
@@ -132,7 +138,7 @@ function plots(anHour: number): Plot[] {
     {
       name: say('years-parts.growth'),
       tells: say('years-parts.cm-of-last-season-on'),
-      of: (year) => year.extension_cm,
+      of: (year) => inReaders(year.extension_cm, 'cm'),
       say: whole,
       tone: 'bg-tape',
     },
@@ -221,7 +227,7 @@ function AllYears() {
           name={say('name.crop')}
           tells={say('years-parts.kilograms-picked')}
           years={shown}
-          of={sum((one) => one.crop_kg ?? 0)}
+          of={sum((one) => inUnits(one.crop_kg ?? 0, 'kg'))}
           write={(value) => Math.round(value).toLocaleString(locale())}
         />
         <YearBars
@@ -229,7 +235,7 @@ function AllYears() {
           tells={say('years-parts.hours-recorded')}
           years={shown}
           of={sum((one) => one.minutes / 60)}
-          write={(value) => value.toFixed(1)}
+          write={(value) => fixed(value, 1)}
           tone="bg-ink"
         />
         {cost.anHour > 0 && (
@@ -292,21 +298,23 @@ function ByBlock({ blocks, year, anHour }: { blocks: YearsOfBlock[]; year: numbe
               </Link>
             </th>
             <td className={cell}>{of?.trees === 0 ? '–' : of?.trees}</td>
-            <td className={cell}>{of && of.visits > 0 ? (of.minutes / 60).toFixed(1) : '–'}</td>
+            <td className={cell}>{of && of.visits > 0 ? fixed(of.minutes / 60, 1) : '–'}</td>
             {anHour > 0 && (
               <td className={cell}>
                 {of && of.visits > 0 ? Math.round((of.minutes / 60) * anHour).toLocaleString(locale()) : '–'}
               </td>
             )}
             <td className={cell}>
-              {of?.crop_kg == null ? '–' : Math.round(of.crop_kg).toLocaleString(locale())}
+              {of?.crop_kg == null ? '–' : Math.round(inUnits(of.crop_kg, 'kg')).toLocaleString(locale())}
             </td>
             <td className={cell}>
               {of?.shadeBefore == null || of.shadeAfter == null
                 ? '–'
                 : `${percent(of.shadeBefore)} → ${percent(of.shadeAfter)}`}
             </td>
-            <td className={cell}>{of?.extension_cm == null ? '–' : Math.round(of.extension_cm)}</td>
+            <td className={cell}>
+              {of?.extension_cm == null ? '–' : Math.round(inUnits(of.extension_cm, 'cm'))}
+            </td>
           </tr>
         ))}
       </tbody>

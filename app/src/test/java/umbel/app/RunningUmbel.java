@@ -104,9 +104,25 @@ public final class RunningUmbel implements ParameterResolver {
     }
 
     public Answer send(String method, String path, String body, String type) {
+        return send(method, path, body, type, "en", "metric");
+    }
+
+    /** The same, answered in a language and in units. */
+    public Answer send(String method, String path, String body, String type, String language, String units) {
         return send(HttpRequest.newBuilder(URI.create(url + path))
                 .header("Content-Type", type)
+                .header("Accept-Language", language)
+                .header("Umbel-Units", units)
                 .method(method, HttpRequest.BodyPublishers.ofString(body))
+                .build());
+    }
+
+    /** Sends a file as it is. */
+    public Answer send(String path, byte[] file, String type) {
+        return send(HttpRequest.newBuilder(URI.create(url + path))
+                .header("Content-Type", type)
+                .header("Accept-Language", "en")
+                .POST(HttpRequest.BodyPublishers.ofByteArray(file))
                 .build());
     }
 

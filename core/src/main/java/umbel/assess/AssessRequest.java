@@ -74,7 +74,7 @@ public record AssessRequest(
      */
     public static AssessRequest read(JsonNode document) {
         if (document == null || !document.isObject()) {
-            throw new InvalidSurvey(List.of(new FieldError("", "A request is a JSON object with a survey.")));
+            throw new InvalidSurvey(List.of(FieldError.of("", "problem.request-not-object")));
         }
         List<FieldError> errors = new ArrayList<>(check(document));
         Survey survey = null;

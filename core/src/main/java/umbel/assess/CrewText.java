@@ -1,54 +1,34 @@
 package umbel.assess;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.InputStreamReader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
-import java.text.MessageFormat;
-import java.util.Locale;
-import java.util.Map;
-import java.util.Properties;
-import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import umbel.cut.Operation;
 import umbel.cut.Target;
 import umbel.knowledge.Caution;
+import umbel.text.Catalogue;
+import umbel.text.Speech;
+import umbel.text.Statement;
+import umbel.text.UnitSystem;
+import umbel.text.Value;
 import umbel.wood.Attitude;
 import umbel.wood.ShootClass;
-import umbel.wood.Units;
 
-/** Few words for those who cut, in their own language; the texts are files, one a language. */
+/** Few words for those who cut, in their own language and units: the texts {@code crew.…} of the catalogue. */
 public final class CrewText {
 
-    /** Languages there are, by their two letters. */
-    public static final Set<String> LANGUAGES = Set.of("en", "es");
+    private static final String FAMILY = "crew.";
 
-    private static final Map<String, CrewText> LOADED = new ConcurrentHashMap<>();
+    private final Speech speech;
 
-    private final Properties texts = new Properties();
-
-    private CrewText(String language) {
-        try (InputStream in = CrewText.class.getResourceAsStream("/crew/" + language + ".properties")) {
-            texts.load(new InputStreamReader(in, StandardCharsets.UTF_8));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+    private CrewText(Speech speech) {
+        this.speech = speech;
     }
 
-    /** The words of a language; English where there is no such file. */
-    public static CrewText in(String language) {
-        return LOADED.computeIfAbsent(LANGUAGES.contains(language) ? language : "en", CrewText::new);
+    /** The words of a language, in English where there is no such one. */
+    public static CrewText in(String language, UnitSystem units) {
+        return new CrewText(Speech.of(language, units));
     }
 
     /** A step's head. */
     public String title(Operation operation) {
-        String limb = limb(operation.onLimb());
-        String other = operation.onGroup() ? group(operation.target()) : limb(operation.toLimb());
-        String count = operation.keep() > 0 ? String.valueOf(operation.keep()) : other;
-        String measure = Double.isNaN(operation.toAngle())
-                ? whole(Units.toCm(operation.at()))
-                : whole(Units.toDegrees(operation.toAngle()));
         String key = operation.kind().word();
         if (key.equals("remove")) {
             key = operation.keep() > 0 ? "thin" : operation.onGroup() ? "remove.group" : key;
@@ -56,26 +36,43 @@ public final class CrewText {
         if (operation.onBuds()) {
             key = "rub.buds";
         }
-        return say(key, limb, measure, key.equals("short-spur") ? other : count);
+        String other = operation.onGroup() ? group(operation.target()) : limb(operation.toLimb());
+        boolean counted = operation.keep() > 0 && !key.equals("short-spur");
+        Value at =
+                Double.isNaN(operation.toAngle()) ? Value.length(operation.at()) : new Value.Angle(operation.toAngle());
+        return speech.say(statement(key)
+                .with("limb", Value.name(limb(operation.onLimb())))
+                .with("at", at)
+                .with("count", counted ? Value.count(operation.keep()) : Value.name(other)));
     }
 
-    /** A text by its key. */
-    public String say(String key, Object... values) {
-        return new MessageFormat(texts.getProperty(key, key).replace("'", "''"), Locale.ROOT).format(values);
+    /** A text that needs no values. */
+    public String say(String key) {
+        return speech.say(statement(key));
     }
 
-    /** A caution, as translated where it is. */
+    /** A statement of these texts. */
+    public String say(Statement statement) {
+        return speech.say(statement);
+    }
+
+    /** What a knowledge file says, in this language. */
+    public String knowledge(String text) {
+        return speech.knowledge(text);
+    }
+
+    /** A caution, in this language. */
     public String caution(Caution caution) {
-        return texts.getProperty("caution." + caution.id(), caution.text());
+        return speech.knowledge(caution.text());
     }
 
-    /** All keys there are texts for. */
-    Set<String> keys() {
-        return texts.stringPropertyNames();
+    /** A statement of these texts, to be given its values. */
+    public static Statement statement(String key) {
+        return Statement.of(FAMILY + key);
     }
 
     private String limb(String id) {
-        return id.equals("trunk") ? say("trunk") : say("limb", id);
+        return id.equals("trunk") ? say("trunk") : speech.say(statement("limb").with("limb", Value.name(id)));
     }
 
     private String group(Target target) {
@@ -85,10 +82,7 @@ public final class CrewText {
                         .or(() -> shoots.attitude().map(Attitude::word))
                         .orElse("all")
                 : target.path().substring(target.path().lastIndexOf('/') + 1);
-        return texts.containsKey("group." + which) ? say("group." + which) : say("group.all");
-    }
-
-    private static String whole(double value) {
-        return String.format(Locale.ROOT, "%.0f", value);
+        boolean named = Catalogue.of(speech.language()).has(FAMILY + "group." + which);
+        return say(named ? "group." + which : "group.all");
     }
 }

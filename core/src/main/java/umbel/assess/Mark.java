@@ -7,6 +7,8 @@ import umbel.cut.ImpossibleCut;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Target;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Units;
 
 /**
@@ -74,7 +76,9 @@ public record Mark(
      */
     public Operation toOperation() {
         OperationKind kind = OperationKind.of(operation == null ? "" : operation)
-                .orElseThrow(() -> new ImpossibleCut("operation", "There is no operation '" + operation + "'."));
+                .orElseThrow(() -> new ImpossibleCut(
+                        "operation",
+                        Statement.of("problem.no-such-operation").with("operation", Value.name(operation))));
         return new Operation(
                 kind,
                 Target.parse(limb == null ? "" : limb),

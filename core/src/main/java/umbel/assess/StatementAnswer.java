@@ -19,10 +19,11 @@ public record StatementAnswer(String code, Map<String, ValueAnswer> values) {
     /**
      * One value. Which of its parts is there depends on its kind; the others are left out.
      *
-     * @param kind length, reach, thickness, section, per-length, angle, share, mass, force, minutes, count, number, bearing, limbs,
+     * @param kind length, reach, thickness, section, per-length, angle, share, mass, force, temperature,
+     *     temperature-change, rain, wind, minutes, count, number, bearing, limbs,
      *     term, choice, words, name, day, day-of-year or statements
      * @param value its number, in {@code unit}
-     * @param unit cm, m, mm, cm2, per-m, deg, kg, N or min; left out for plain numbers, counts and shares (0…1)
+     * @param unit cm, m, mm, cm2, per-m, deg, kg, N, C, K, m/s or min; left out for plain numbers, counts and shares (0…1)
      * @param limbs names of limbs; {@code trunk} is the leader
      * @param word a code of the catalogue (term), a word a message chooses by (choice), words of a knowledge file, a name, or a day
      *     as {@code 2027-02-10}
@@ -59,6 +60,18 @@ public record StatementAnswer(String code, Map<String, ValueAnswer> values) {
             }
             if (value instanceof Value.Force force) {
                 return measure("force", force.newtons(), 1, "N");
+            }
+            if (value instanceof Value.Temperature temperature) {
+                return measure("temperature", temperature.celsius(), 1, "C");
+            }
+            if (value instanceof Value.TemperatureChange change) {
+                return measure("temperature-change", change.kelvins(), 1, "K");
+            }
+            if (value instanceof Value.Rain rain) {
+                return measure("rain", rain.millimetres(), 1, "mm");
+            }
+            if (value instanceof Value.Wind wind) {
+                return measure("wind", wind.metresPerSecond(), 1, "m/s");
             }
             if (value instanceof Value.Minutes time) {
                 return measure("minutes", time.minutes(), 2, "min");
@@ -119,7 +132,7 @@ public record StatementAnswer(String code, Map<String, ValueAnswer> values) {
     }
 
     /** A statement in the format's words. */
-    static StatementAnswer of(Statement statement) {
+    public static StatementAnswer of(Statement statement) {
         Map<String, ValueAnswer> values = new LinkedHashMap<>();
         statement.values().forEach((name, value) -> values.put(name, ValueAnswer.of(value)));
         return new StatementAnswer(statement.code(), values);

@@ -57,7 +57,7 @@ public final class Bush implements Counted {
 
     static Bush of(CountSurvey survey, CountedKind kind, CountingParameters numbers, CountLearned learned) {
         if (survey.canes() == null) {
-            throw new InvalidSurvey(List.of(new FieldError("canes", "This kind is a bush: give its canes.")));
+            throw new InvalidSurvey(List.of(FieldError.of("canes", "problem.bush-needs-canes")));
         }
         return new Bush(survey, kind, numbers, learned);
     }

@@ -251,6 +251,7 @@ final class BushFindings {
                 .with("most", Value.count(Math.round(threshold)))
                 .with("years", Value.count(kind.oldAfter()))
                 .with("thickness", Value.millimetres(value))
+                .with("least", Value.millimetres(threshold))
                 .with("unit", Value.choice(unit.isEmpty() ? "count" : unit));
         String told = unit.equals("share") || unit.equals("centre") ? "" : unit;
         found.add(new CountFinding(

@@ -36,8 +36,7 @@ public final class CaneRow implements Counted {
                 survey.plant().spacing() == null ? 0 : survey.plant().spacing().inRow();
         this.count = RowCount.of(survey.row(), spacing);
         if (!row.suckering() && count.plants() == 0) {
-            throw new InvalidSurvey(List.of(new FieldError(
-                    "row.plants", "These canes come from crowns: give the plants on this stretch, or the spacing.")));
+            throw new InvalidSurvey(List.of(FieldError.of("row.plants", "problem.row-needs-plants")));
         }
         this.wanted = new RowWanted(row, numbers, count, survey.row().topWireCm());
         String vigour = Vigour.word(survey);
@@ -53,7 +52,7 @@ public final class CaneRow implements Counted {
 
     static CaneRow of(CountSurvey survey, CountedKind kind, Knowledge knowledge, CountLearned learned) {
         if (survey.row() == null) {
-            throw new InvalidSurvey(List.of(new FieldError("row", "This kind stands in rows: give a row.")));
+            throw new InvalidSurvey(List.of(FieldError.of("row", "problem.row-missing")));
         }
         return new CaneRow(survey, kind, knowledge, learned);
     }

@@ -18,6 +18,8 @@ import tools.jackson.databind.node.ObjectNode;
 import umbel.format.TypedNumber;
 import umbel.survey.InvalidSurvey;
 import umbel.survey.SurveyTable;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /**
  * Bushes, cane rows and vines as a table; see {@link SurveyTable}. A row is one cane of a bush ({@code cane}), one class of a cane
@@ -156,8 +158,11 @@ public final class CountCsv {
                 default ->
                     SurveyTable.Place.nowhere(
                             PART,
-                            "Must be one of " + CANE + ", " + String.join(", ", CLASSES) + ", " + ARM + ", " + VINE_CANE
-                                    + ".");
+                            Statement.of("problem.one-of")
+                                    .with(
+                                            "values",
+                                            Value.name(CANE + ", " + String.join(", ", CLASSES) + ", " + ARM + ", "
+                                                    + VINE_CANE)));
             };
         }
 
@@ -169,13 +174,13 @@ public final class CountCsv {
                 ArrayNode samples = document.withArray("/row/samples");
                 int number = cell.apply(SAMPLE).matches("[1-9]\\d{0,2}") ? Integer.parseInt(cell.apply(SAMPLE)) : 0;
                 if (number < 1 || number > Math.min(MOST_SAMPLES, samples.size() + 1)) {
-                    return SurveyTable.Place.nowhere(SAMPLE, "Samples are numbered 1, 2, 3 in their order.");
+                    return SurveyTable.Place.nowhere(SAMPLE, Statement.of("problem.samples-in-order"));
                 }
                 ObjectNode sample =
                         number > samples.size() ? samples.addObject() : (ObjectNode) samples.get(number - 1);
                 OptionalDouble length = TypedNumber.read(cell.apply(SAMPLE_LENGTH));
                 if (length.isEmpty() && !cell.apply(SAMPLE_LENGTH).isEmpty()) {
-                    return SurveyTable.Place.nowhere(SAMPLE_LENGTH, "The length of a sample must be a number.");
+                    return SurveyTable.Place.nowhere(SAMPLE_LENGTH, Statement.of("problem.number-missing"));
                 }
                 length.ifPresent(metres -> sample.put("length_m", metres));
                 place = in(sample.withArray("/canes"), "row.samples[" + (number - 1) + "].canes");

@@ -10,6 +10,8 @@ import tools.jackson.databind.json.JsonMapper;
 import umbel.format.FieldError;
 import umbel.format.FormatCheck;
 import umbel.survey.InvalidSurvey;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /**
  * Reads {@code umbel-count/1}. Shape and ranges come from {@code formats/umbel-count-1.schema.json}; what a schema cannot say is
@@ -37,7 +39,7 @@ public final class CountReader {
      */
     public static CountSurvey read(JsonNode document) {
         if (document == null || !document.isObject()) {
-            throw new InvalidSurvey(List.of(new FieldError("", "A counted plant is a JSON object.")));
+            throw new InvalidSurvey(List.of(FieldError.of("", "problem.count-not-object")));
         }
         List<FieldError> errors = new ArrayList<>(FORMAT.check(document));
         FormatCheck.checkDay(document, "surveyedOn", errors);
@@ -48,7 +50,8 @@ public final class CountReader {
         try {
             survey = JSON.treeToValue(document, CountSurvey.class);
         } catch (JacksonException e) {
-            throw new InvalidSurvey(List.of(new FieldError("", "It cannot be read: " + e.getOriginalMessage())));
+            throw new InvalidSurvey(List.of(new FieldError(
+                    "", Statement.of("problem.not-readable").with("reason", Value.name(e.getOriginalMessage())))));
         }
         checkForm(survey, errors);
         if (survey.canes() != null) {
@@ -74,7 +77,7 @@ public final class CountReader {
     private static void checkForm(CountSurvey survey, List<FieldError> errors) {
         int forms = (survey.canes() == null ? 0 : 1) + (survey.row() == null ? 0 : 1) + (survey.vine() == null ? 0 : 1);
         if (forms != 1) {
-            errors.add(new FieldError("", "Give exactly one of canes (a bush), row and vine."));
+            errors.add(FieldError.of("", "problem.one-form"));
         }
     }
 
@@ -88,14 +91,19 @@ public final class CountReader {
         }
         if (all > MOST_CANES) {
             errors.add(new FieldError(
-                    "canes", "The canes add up to " + all + "; at most " + MOST_CANES + " can be read on one bush."));
+                    "canes",
+                    Statement.of("problem.too-many-canes")
+                            .with("count", Value.count(all))
+                            .with("most", Value.count(MOST_CANES))));
         }
         for (int i = 0; i < canes.size(); i++) {
             List<String> rubs =
                     canes.get(i).rubs() == null ? List.of() : canes.get(i).rubs();
             for (String other : rubs) {
                 if (!ids.contains(other)) {
-                    errors.add(new FieldError("canes[" + i + "].rubs", "There is no cane '" + other + "'."));
+                    errors.add(new FieldError(
+                            "canes[" + i + "].rubs",
+                            Statement.of("problem.no-such-cane").with("cane", Value.name(other))));
                 }
             }
         }
@@ -105,10 +113,10 @@ public final class CountReader {
         boolean section = row.canes() != null;
         boolean samples = row.samples() != null && !row.samples().isEmpty();
         if (section == samples) {
-            errors.add(new FieldError("row", "Give either canes of one stretch, or samples."));
+            errors.add(FieldError.of("row", "problem.row-canes-or-samples"));
         }
         if (section && row.lengthM() == null) {
-            errors.add(new FieldError("row.length_m", "This is missing."));
+            errors.add(FieldError.of("row.length_m", "problem.missing"));
         }
         if (section) {
             checkClasses(row.canes(), "row.canes", errors);
@@ -123,11 +131,10 @@ public final class CountReader {
             CountSurvey.RowCanes one = classes.get(i);
             int parts = or0(one.weak()) + or0(one.outside());
             if (parts > one.count()) {
-                errors.add(new FieldError(
-                        path + "[" + i + "].weak", "Weak and outside canes are more than there are canes in all."));
+                errors.add(FieldError.of(path + "[" + i + "].weak", "problem.more-weak-than-canes"));
             }
             if (or0(one.diseased()) > one.count()) {
-                errors.add(new FieldError(path + "[" + i + "].diseased", "More than there are canes in all."));
+                errors.add(FieldError.of(path + "[" + i + "].diseased", "problem.more-than-canes"));
             }
         }
     }
@@ -144,18 +151,20 @@ public final class CountReader {
             CountSurvey.VineCane cane = canes.get(i);
             checkId(cane.id(), ids, "vine.canes[" + i + "].id", errors);
             if (cane.arm() != null && !known.contains(cane.arm())) {
-                errors.add(new FieldError("vine.canes[" + i + "].arm", "There is no arm '" + cane.arm() + "'."));
+                errors.add(new FieldError(
+                        "vine.canes[" + i + "].arm",
+                        Statement.of("problem.no-such-arm").with("arm", Value.name(cane.arm()))));
             }
         }
         if (vine.budSample() != null
                 && vine.budSample().dead() > vine.budSample().n()) {
-            errors.add(new FieldError("vine.budSample.dead", "More dead buds than were cut open."));
+            errors.add(FieldError.of("vine.budSample.dead", "problem.more-dead-buds"));
         }
     }
 
     private static void checkId(String id, Set<String> ids, String path, List<FieldError> errors) {
         if (!ids.add(id)) {
-            errors.add(new FieldError(path, "Another one already has the id '" + id + "'."));
+            errors.add(new FieldError(path, Statement.of("problem.name-twice").with("name", Value.name(id))));
         }
     }
 

@@ -69,7 +69,7 @@ public final class Vine implements Counted {
 
     static Vine of(CountSurvey survey, CountedKind kind, CountingParameters numbers, CountLearned learned) {
         if (survey.vine() == null) {
-            throw new InvalidSurvey(List.of(new FieldError("vine", "This kind is a vine: give its arms and canes.")));
+            throw new InvalidSurvey(List.of(FieldError.of("vine", "problem.vine-needs-arms")));
         }
         return new Vine(survey, kind, numbers, learned);
     }
@@ -330,9 +330,13 @@ public final class Vine implements Counted {
         if (found == null) {
             throw new NotSupported(
                     "vine.wood",
-                    "Unknown kind of vine '" + word + "'. Supported: "
-                            + String.join(
-                                    ", ", new java.util.TreeSet<>(vine.woods().keySet())) + ".");
+                    Statement.of("problem.not-supported")
+                            .with("value", Value.name(word))
+                            .with(
+                                    "values",
+                                    Value.name(String.join(
+                                            ", ",
+                                            new java.util.TreeSet<>(vine.woods().keySet())))));
         }
         return told.nodeFormula() == null
                 ? found

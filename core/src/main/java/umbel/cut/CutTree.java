@@ -2,6 +2,8 @@ package umbel.cut;
 
 import java.util.List;
 import java.util.function.Predicate;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Tree;
@@ -109,16 +111,19 @@ public final class CutTree {
             return;
         }
         if (targets.isEmpty() && operation.keep() == 0 && operation.kind() != OperationKind.THIN_SPURS) {
-            throw new ImpossibleCut("limb", "There is no '" + operation.target().path() + "' on this tree.");
+            throw new ImpossibleCut(
+                    "limb",
+                    Statement.of("problem.not-on-tree")
+                            .with("part", Value.name(operation.target().path())));
         }
         if (operation.kind() == OperationKind.BEND && (operation.onGroup() || Double.isNaN(operation.toAngle()))) {
-            throw new ImpossibleCut("toAngle_deg", "A bend needs one limb and the angle to bring it to.");
+            throw new ImpossibleCut("toAngle_deg", Statement.of("problem.bend-needs-angle"));
         }
         if (operation.kind() == OperationKind.SHORT_SPUR && !(operation.onGroup() && operation.at() > 0)) {
-            throw new ImpossibleCut("at_cm", "Short-spurring cuts a group of shoots to a length of more than 0 cm.");
+            throw new ImpossibleCut("at_cm", Statement.of("problem.short-spur-needs-length"));
         }
         if (operation.kind() == OperationKind.THIN_SPURS && !(operation.target() instanceof Target.Spurs)) {
-            throw new ImpossibleCut("limb", "Spur thinning is for a limb's spurs, such as '4/spurs'.");
+            throw new ImpossibleCut("limb", Statement.of("problem.not-spurs"));
         }
         boolean partway =
                 operation.kind().cuts() && !operation.kind().takesAll() && operation.kind() != OperationKind.SHORT_SPUR;
@@ -126,20 +131,20 @@ public final class CutTree {
                 && (operation.onGroup()
                         || !(operation.at() > 0)
                         || operation.at() >= targets.get(0).length())) {
-            throw new ImpossibleCut("at_cm", "The cut must lie on the limb, between its origin and its tip.");
+            throw new ImpossibleCut("at_cm", Statement.of("problem.cut-off-limb"));
         }
         if (operation.kind().takesAll() && operation.target().equals(Target.TRUNK)) {
-            throw new ImpossibleCut("operation", "The trunk itself is not removed here.");
+            throw new ImpossibleCut("operation", Statement.of("problem.trunk-not-removed"));
         }
     }
 
     private static void checkBuds(List<Axis> limb, Operation operation) {
         if (limb.isEmpty() || limb.get(0).lastGrowth() <= 0) {
-            throw new ImpossibleCut("limb", "There are no buds of last season on '" + operation.onLimb() + "'.");
+            throw new ImpossibleCut(
+                    "limb", Statement.of("problem.no-buds").with("limb", Value.name(operation.onLimb())));
         }
         if (operation.at() >= limb.get(0).length() || operation.at() <= 0 && operation.keep() <= 0) {
-            throw new ImpossibleCut(
-                    "at_cm", "Say up to where buds are rubbed, short of the tip, or how many to leave.");
+            throw new ImpossibleCut("at_cm", Statement.of("problem.buds-how-far"));
         }
     }
 

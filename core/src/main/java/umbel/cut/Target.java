@@ -2,6 +2,8 @@ package umbel.cut;
 
 import java.util.List;
 import java.util.Optional;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Attitude;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -189,7 +191,7 @@ public sealed interface Target {
     static Target parse(String path) {
         String[] parts = path.split("/", -1);
         if (parts[0].isBlank()) {
-            throw new ImpossibleCut("limb", "Say which limb.");
+            throw new ImpossibleCut("limb", Statement.of("problem.limb-missing"));
         }
         if (parts.length == 1) {
             return limb(parts[0]);
@@ -220,6 +222,6 @@ public sealed interface Target {
     }
 
     private static ImpossibleCut none(String path) {
-        return new ImpossibleCut("limb", "There is no '" + path + "' on this tree.");
+        return new ImpossibleCut("limb", Statement.of("problem.not-on-tree").with("part", Value.name(path)));
     }
 }

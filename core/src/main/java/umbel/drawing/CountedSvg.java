@@ -3,7 +3,6 @@ package umbel.drawing;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import umbel.counted.CountOperation;
 import umbel.counted.CountSurvey;
@@ -89,30 +88,16 @@ public final class CountedSvg {
         double top = Math.max(80, figure.top());
         double unit = (2 * half) / 300;
         double margin = (paper ? SheetFlags.MARGIN : 12) * unit;
-        StringBuilder out = new StringBuilder(String.format(
-                Locale.ROOT,
+        StringBuilder out = new StringBuilder(Svg.of(
                 "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"%.0f %.0f %.0f %.0f\" width=\"340\">",
-                -half - margin,
-                -top - margin,
-                2 * half + 2 * margin,
-                top + margin + 14 * unit));
-        out.append(String.format(
-                Locale.ROOT,
+                -half - margin, -top - margin, 2 * half + 2 * margin, top + margin + 14 * unit));
+        out.append(Svg.of(
                 "<line x1=\"%.1f\" y1=\"0\" x2=\"%.1f\" y2=\"0\" stroke=\"%s\" stroke-width=\"%.2f\"/>",
-                -half,
-                half,
-                paper ? "#000" : "#6b5a44",
-                1.2 * unit));
+                -half, half, paper ? "#000" : "#6b5a44", 1.2 * unit));
         for (double[] wire : figure.wires()) {
-            out.append(String.format(
-                    Locale.ROOT,
+            out.append(Svg.of(
                     "<line x1=\"%.1f\" y1=\"%.1f\" x2=\"%.1f\" y2=\"%.1f\" stroke=\"%s\" stroke-width=\"%.2f\"/>",
-                    wire[0],
-                    -wire[2],
-                    wire[1],
-                    -wire[2],
-                    paper ? "#555" : "#7f8a8c",
-                    0.8 * unit));
+                    wire[0], -wire[2], wire[1], -wire[2], paper ? "#555" : "#7f8a8c", 0.8 * unit));
         }
         List<Cane> order = new ArrayList<>(figure.canes());
         order.sort(java.util.Comparator.comparingDouble(Cane::goesFrom).reversed());
@@ -143,7 +128,7 @@ public final class CountedSvg {
             path(out, cane, 0, cane.goesFrom(), width, paper ? "#000" : colour(cane.age()), "");
         }
         if (cane.goesFrom() < 0.99) {
-            String dash = paper ? String.format(Locale.ROOT, "%.1f %.1f", 5 * unit, 4 * unit) : "";
+            String dash = paper ? Svg.of("%.1f %.1f", 5 * unit, 4 * unit) : "";
             path(out, cane, cane.goesFrom(), 1, paper ? 0.9 * unit : width, paper ? "#000" : "#c2185b", dash);
         }
         out.append("</g>");
@@ -155,9 +140,9 @@ public final class CountedSvg {
         out.append("<path d=\"");
         for (int i = 0; i <= pieces; i++) {
             double[] at = along(cane, from + (to - from) * i / pieces);
-            out.append(String.format(Locale.ROOT, "%s%.1f %.1f", i == 0 ? "M" : "L", at[0], -at[1]));
+            out.append(Svg.of("%s%.1f %.1f", i == 0 ? "M" : "L", at[0], -at[1]));
         }
-        out.append(String.format(Locale.ROOT, "\" stroke=\"%s\" stroke-width=\"%.2f\"", ink, width));
+        out.append(Svg.of("\" stroke=\"%s\" stroke-width=\"%.2f\"", ink, width));
         if (!dash.isEmpty()) {
             out.append(" stroke-dasharray=\"").append(dash).append('"');
         }

@@ -1,8 +1,9 @@
 package umbel.drawing;
 
 import java.util.List;
-import java.util.Locale;
 import umbel.instruction.Sentence;
+import umbel.text.Speech;
+import umbel.text.Value;
 
 /**
  * A card to cut out and carry: a ruler along its edge, a notch for every thickness and a ray for every angle that an instruction
@@ -21,22 +22,26 @@ public final class GaugeCard {
     private final StringBuilder out = new StringBuilder();
 
     private final double width;
+    private final Speech speech;
 
-    private GaugeCard(List<Double> notches) {
+    private GaugeCard(List<Double> notches, Speech speech) {
+        this.speech = speech;
         double wanted = NOTCHES_FROM_MM
                 + notches.stream().mapToDouble(one -> one + APART_MM).sum();
         width = Math.max(LEAST_WIDTH_MM, wanted);
     }
 
-    /** The card of an instruction. */
-    public static String draw(List<Sentence> sentences) {
+    /**
+     * The card of an instruction.
+     *
+     * @param speech how its notches and rays are labelled
+     */
+    public static String draw(List<Sentence> sentences, Speech speech) {
         List<Double> notches = of(sentences, Sentence.Unit.MM);
-        GaugeCard card = new GaugeCard(notches);
-        card.out.append(String.format(
-                Locale.ROOT,
+        GaugeCard card = new GaugeCard(notches, speech);
+        card.out.append(Svg.of(
                 "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 %1$.0f %2$d\" width=\"%1$.0fmm\" height=\"%2$dmm\">",
-                card.width,
-                HEIGHT_MM));
+                card.width, HEIGHT_MM));
         card.line(0.2, 0.2, card.width - 0.2, 0.2);
         card.line(card.width - 0.2, 0.2, card.width - 0.2, HEIGHT_MM - 0.2);
         card.line(card.width - 0.2, HEIGHT_MM - 0.2, 0.2, HEIGHT_MM - 0.2);
@@ -60,7 +65,7 @@ public final class GaugeCard {
         for (int mm = 0; mm <= 10 * RULER_CM; mm += 5) {
             line(mm, 0, mm, mm % 50 == 0 ? 8 : mm % 10 == 0 ? 5 : 3);
             if (mm % 50 == 0 && mm > 0) {
-                text(mm + 1, 8, mm / 10 + " cm");
+                text(mm + 1, 8, speech.value(Value.centimetres(mm / 10.0)));
             }
         }
     }
@@ -72,7 +77,7 @@ public final class GaugeCard {
             line(x, HEIGHT_MM, x, HEIGHT_MM - NOTCH_DEPTH_MM);
             line(x, HEIGHT_MM - NOTCH_DEPTH_MM, x + width, HEIGHT_MM - NOTCH_DEPTH_MM);
             line(x + width, HEIGHT_MM - NOTCH_DEPTH_MM, x + width, HEIGHT_MM);
-            text(x, HEIGHT_MM - NOTCH_DEPTH_MM - 2, String.format(Locale.ROOT, "%.0f mm", width));
+            text(x, HEIGHT_MM - NOTCH_DEPTH_MM - 2, speech.value(Value.millimetres(width)));
             x += width + APART_MM;
         }
     }
@@ -85,26 +90,18 @@ public final class GaugeCard {
             double x = ARC_MM * Math.sin(turn);
             double y = foot - ARC_MM * Math.cos(turn);
             line(0.2, foot, x, y);
-            text(x + 1, y, String.format(Locale.ROOT, "%.0f°", angle));
+            text(x + 1, y, speech.value(Value.degrees(angle)));
         }
     }
 
     private void line(double x1, double y1, double x2, double y2) {
-        out.append(String.format(
-                Locale.ROOT,
+        out.append(Svg.of(
                 "<line x1=\"%.2f\" y1=\"%.2f\" x2=\"%.2f\" y2=\"%.2f\" stroke=\"#000\" stroke-width=\"0.35\"/>",
-                x1,
-                y1,
-                x2,
-                y2));
+                x1, y1, x2, y2));
     }
 
     private void text(double x, double y, String words) {
-        out.append(String.format(
-                Locale.ROOT,
-                "<text x=\"%.1f\" y=\"%.1f\" font-size=\"4\" font-family=\"sans-serif\">%s</text>",
-                x,
-                y,
-                words));
+        out.append(Svg.of(
+                "<text x=\"%.1f\" y=\"%.1f\" font-size=\"4\" font-family=\"sans-serif\">%s</text>", x, y, words));
     }
 }

@@ -1,6 +1,5 @@
 package umbel.drawing;
 
-import java.util.Locale;
 import umbel.instruction.Sentence;
 
 /** A sentence of a block's instruction as a small picture: what is meant, its gauge, and what goes, broken. */
@@ -25,13 +24,9 @@ public final class SentenceFigure {
      */
     public static String draw(Sentence sentence, String label) {
         SentenceFigure figure = new SentenceFigure();
-        figure.out.append(String.format(
-                Locale.ROOT,
+        figure.out.append(Svg.of(
                 "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 %d %d\" width=\"%d\" height=\"%d\">",
-                WIDTH,
-                HEIGHT,
-                WIDTH,
-                HEIGHT));
+                WIDTH, HEIGHT, WIDTH, HEIGHT));
         figure.line(8, GROUND, WIDTH - 8, GROUND, 1, "#9a9a92", false);
         figure.of(sentence, label);
         return figure.out.append("</svg>").toString();
@@ -42,12 +37,7 @@ public final class SentenceFigure {
         switch (sentence.form()) {
             case SECOND_LEADER -> {
                 trunk(8);
-                path(
-                        String.format(
-                                Locale.ROOT, "M%d 60 C%d 50 %d 40 %d 12", TRUNK, TRUNK + 16, TRUNK + 20, TRUNK + 20),
-                        4,
-                        GOES,
-                        true);
+                path(Svg.of("M%d 60 C%d 50 %d 40 %d 12", TRUNK, TRUNK + 16, TRUNK + 20, TRUNK + 20), 4, GOES, true);
             }
             case UPRIGHTS -> {
                 trunk(8);
@@ -68,12 +58,7 @@ public final class SentenceFigure {
             }
             case HANGING -> {
                 trunk(8);
-                path(
-                        String.format(
-                                Locale.ROOT, "M%d 40 C%d 30 %d 40 %d 82", TRUNK, TRUNK + 40, TRUNK + 62, TRUNK + 66),
-                        4,
-                        GOES,
-                        true);
+                path(Svg.of("M%d 40 C%d 30 %d 40 %d 82", TRUNK, TRUNK + 40, TRUNK + 62, TRUNK + 66), 4, GOES, true);
                 text(TRUNK + 72, 66, label);
             }
             case THICK -> {
@@ -135,8 +120,7 @@ public final class SentenceFigure {
         double turn = Math.toRadians(degrees);
         double radius = 34;
         path(
-                String.format(
-                        Locale.ROOT,
+                Svg.of(
                         "M%d %.1f A%.0f %.0f 0 0 1 %.1f %.1f",
                         TRUNK,
                         from - radius,
@@ -164,27 +148,18 @@ public final class SentenceFigure {
     }
 
     private void line(double x1, double y1, double x2, double y2, double width, String ink, boolean broken) {
-        path(String.format(Locale.ROOT, "M%.1f %.1f L%.1f %.1f", x1, y1, x2, y2), width, ink, broken);
+        path(Svg.of("M%.1f %.1f L%.1f %.1f", x1, y1, x2, y2), width, ink, broken);
     }
 
     private void path(String course, double width, String ink, boolean broken) {
-        out.append(String.format(
-                Locale.ROOT,
+        out.append(Svg.of(
                 "<path d=\"%s\" fill=\"none\" stroke=\"%s\" stroke-width=\"%.1f\" stroke-linecap=\"%s\"%s/>",
-                course,
-                ink,
-                width,
-                broken ? "butt" : "round",
-                broken ? " stroke-dasharray=\"5 3\"" : ""));
+                course, ink, width, broken ? "butt" : "round", broken ? " stroke-dasharray=\"5 3\"" : ""));
     }
 
     private void text(double x, double y, String label) {
-        out.append(String.format(
-                Locale.ROOT,
+        out.append(Svg.of(
                 "<text x=\"%.1f\" y=\"%.1f\" font-size=\"12\" font-family=\"sans-serif\" fill=\"%s\">%s</text>",
-                x,
-                y,
-                GAUGE,
-                label));
+                x, y, GAUGE, label));
     }
 }

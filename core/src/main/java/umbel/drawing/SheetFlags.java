@@ -2,7 +2,6 @@ package umbel.drawing;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** Numbered boxes beside a drawing, each tied to its place; the figures are drawn as strokes, so no font is needed. */
 final class SheetFlags {
@@ -72,43 +71,25 @@ final class SheetFlags {
 
     private static void flag(StringBuilder out, Flag flag, double unit) {
         line(out, flag.tieX(), flag.tieY(), flag.x(), flag.y(), 0.9 * unit);
-        out.append(String.format(
-                Locale.ROOT,
-                "<circle cx=\"%.1f\" cy=\"%.1f\" r=\"%.1f\" fill=\"#000\"/>",
-                flag.tieX(),
-                flag.tieY(),
-                2.4 * unit));
-        out.append(String.format(
-                Locale.ROOT,
+        out.append(Svg.of(
+                "<circle cx=\"%.1f\" cy=\"%.1f\" r=\"%.1f\" fill=\"#000\"/>", flag.tieX(), flag.tieY(), 2.4 * unit));
+        out.append(Svg.of(
                 "<rect x=\"%.1f\" y=\"%.1f\" width=\"%.1f\" height=\"%.1f\" fill=\"#fff\" stroke=\"#000\" stroke-width=\"%.2f\"/>",
-                flag.x() - BOX / 2 * unit,
-                flag.y() - BOX / 2 * unit,
-                BOX * unit,
-                BOX * unit,
-                1.4 * unit));
+                flag.x() - BOX / 2 * unit, flag.y() - BOX / 2 * unit, BOX * unit, BOX * unit, 1.4 * unit));
         String digits = String.valueOf(flag.number());
         double size = 2.6 * unit;
         double left = flag.x() - (digits.length() * 3 - 1) * size / 2;
         for (int i = 0; i < digits.length(); i++) {
-            out.append(String.format(
-                    Locale.ROOT,
+            out.append(Svg.of(
                     "<path transform=\"translate(%.2f %.2f) scale(%.3f)\" d=\"%s\" fill=\"none\" stroke=\"#000\" stroke-width=\"0.7\"/>",
-                    left + 3 * size * i,
-                    flag.y() - 2 * size,
-                    size,
-                    FIGURES[digits.charAt(i) - '0']));
+                    left + 3 * size * i, flag.y() - 2 * size, size, FIGURES[digits.charAt(i) - '0']));
         }
     }
 
     /** A straight line. */
     static void line(StringBuilder out, double x1, double y1, double x2, double y2, double width) {
-        out.append(String.format(
-                Locale.ROOT,
+        out.append(Svg.of(
                 "<line x1=\"%.1f\" y1=\"%.1f\" x2=\"%.1f\" y2=\"%.1f\" stroke=\"#000\" stroke-width=\"%.2f\"/>",
-                x1,
-                y1,
-                x2,
-                y2,
-                width));
+                x1, y1, x2, y2, width));
     }
 }

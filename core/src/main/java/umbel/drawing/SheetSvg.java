@@ -2,7 +2,6 @@ package umbel.drawing;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import umbel.cut.CutTree;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
@@ -35,8 +34,7 @@ public final class SheetSvg {
             }
         }
         double unit = (2 * half + 2 * MARGIN) / 340;
-        StringBuilder out = new StringBuilder(String.format(
-                Locale.ROOT,
+        StringBuilder out = new StringBuilder(Svg.of(
                 "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"%.0f %.0f %.0f %.0f\" width=\"340\" height=\"%.0f\">",
                 -half - MARGIN * unit,
                 -top - MARGIN * unit,
@@ -66,7 +64,7 @@ public final class SheetSvg {
             path(out, axis, 0, kept, from, least, shoot ? "#777" : "#000", "");
         }
         if (kept < axis.length() - 1e-6) {
-            String broken = String.format(Locale.ROOT, "%.1f %.1f", 5 * unit, 4 * unit);
+            String broken = Svg.of("%.1f %.1f", 5 * unit, 4 * unit);
             path(out, axis, kept, axis.length(), from, 0.8 * unit, "#000", broken);
         }
     }
@@ -117,15 +115,10 @@ public final class SheetSvg {
         out.append("<path fill=\"none\" d=\"");
         for (int i = 0; i <= steps; i++) {
             Vec at = axis.course().at(start + (end - start) * i / steps);
-            out.append(String.format(
-                    Locale.ROOT, "%s%.1f %.1f", i == 0 ? "M" : "L", across(at, from), -Units.toCm(at.z())));
+            out.append(Svg.of("%s%.1f %.1f", i == 0 ? "M" : "L", across(at, from), -Units.toCm(at.z())));
         }
-        out.append(String.format(
-                Locale.ROOT,
-                "\" stroke=\"%s\" stroke-width=\"%.2f\" stroke-linecap=\"round\"%s/>",
-                ink,
-                width,
-                dashed(dash)));
+        out.append(Svg.of(
+                "\" stroke=\"%s\" stroke-width=\"%.2f\" stroke-linecap=\"round\"%s/>", ink, width, dashed(dash)));
     }
 
     private static String dashed(String dash) {

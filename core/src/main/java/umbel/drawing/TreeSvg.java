@@ -3,7 +3,6 @@ package umbel.drawing;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.LateralTwigs;
@@ -41,22 +40,13 @@ public final class TreeSvg {
         double width = 2 * half + 2 * MARGIN + 30;
         double height = top + 2 * MARGIN;
         StringBuilder out = new StringBuilder();
-        out.append(String.format(
-                Locale.ROOT,
+        out.append(Svg.of(
                 "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"%.0f %.0f %.0f %.0f\" width=\"%.0fmm\" height=\"%.0fmm\" font-family=\"sans-serif\">%n",
-                -half - MARGIN,
-                -top - MARGIN,
-                width,
-                height,
-                width / 4,
-                height / 4));
+                -half - MARGIN, -top - MARGIN, width, height, width / 4, height / 4));
         out.append("<title>").append(escaped(title(tree))).append("</title>\n");
-        out.append(String.format(
-                Locale.ROOT,
+        out.append(Svg.of(
                 "<line x1=\"%.0f\" y1=\"0\" x2=\"%.0f\" y2=\"0\" stroke=\"%s\" stroke-width=\"1\"/>%n",
-                -half - MARGIN / 2,
-                half + MARGIN / 2,
-                INK));
+                -half - MARGIN / 2, half + MARGIN / 2, INK));
         staff(out, half + MARGIN / 2, top);
         List<Axis> order = new ArrayList<>(tree.axes());
         order.sort(Comparator.comparingDouble(axis -> depth(axis.course().at(axis.length() / 2), fromBearing)));
@@ -68,13 +58,9 @@ public final class TreeSvg {
         }
         for (Axis limb : tree.limbs()) {
             Vec tip = limb.course().at(limb.length());
-            out.append(String.format(
-                    Locale.ROOT,
+            out.append(Svg.of(
                     "<text x=\"%.0f\" y=\"%.0f\" font-size=\"9\" fill=\"%s\" stroke=\"#fff\" stroke-width=\"2\" paint-order=\"stroke\">%s</text>%n",
-                    across(tip, fromBearing) + 3,
-                    -Units.toCm(tip.z()) - 3,
-                    INK,
-                    escaped(limb.id())));
+                    across(tip, fromBearing) + 3, -Units.toCm(tip.z()) - 3, INK, escaped(limb.id())));
         }
         return out.append("</svg>\n").toString();
     }
@@ -87,22 +73,13 @@ public final class TreeSvg {
 
     private static void staff(StringBuilder out, double x, double top) {
         for (int cm = 0; cm <= top; cm += 50) {
-            out.append(String.format(
-                    Locale.ROOT,
+            out.append(Svg.of(
                     "<line x1=\"%.0f\" y1=\"%d\" x2=\"%.0f\" y2=\"%d\" stroke=\"%s\" stroke-width=\"0.8\"/>%n",
-                    x,
-                    -cm,
-                    x + (cm % 100 == 0 ? 8 : 4),
-                    -cm,
-                    INK));
+                    x, -cm, x + (cm % 100 == 0 ? 8 : 4), -cm, INK));
             if (cm % 100 == 0) {
-                out.append(String.format(
-                        Locale.ROOT,
+                out.append(Svg.of(
                         "<text x=\"%.0f\" y=\"%d\" font-size=\"9\" fill=\"%s\">%d m</text>%n",
-                        x + 10,
-                        -cm + 3,
-                        INK,
-                        cm / 100));
+                        x + 10, -cm + 3, INK, cm / 100));
             }
         }
     }
@@ -110,13 +87,9 @@ public final class TreeSvg {
     private static void stem(StringBuilder out, Axis axis, double from) {
         if (axis.kind() == AxisKind.SPUR) {
             Vec at = axis.course().at(axis.length());
-            out.append(String.format(
-                    Locale.ROOT,
+            out.append(Svg.of(
                     "<circle cx=\"%.1f\" cy=\"%.1f\" r=\"%.1f\" fill=\"%s\"/>%n",
-                    across(at, from),
-                    -Units.toCm(at.z()),
-                    axis.flowerBuds() > 0.4 ? 1.3 : 0.8,
-                    TWO_YEAR));
+                    across(at, from), -Units.toCm(at.z()), axis.flowerBuds() > 0.4 ? 1.3 : 0.8, TWO_YEAR));
             return;
         }
         // a tapered stem as one closed outline
@@ -133,9 +106,8 @@ public final class TreeSvg {
             double r = Math.max(0.25, Units.toCm(axis.diameters()[i]) / 2);
             double x = across(here, from);
             double y = -Units.toCm(here.z());
-            left.append(String.format(
-                    Locale.ROOT, "%s%.1f %.1f", i == 0 ? "M" : "L", x - dy / length * r, y + dx / length * r));
-            right.insert(0, String.format(Locale.ROOT, "L%.1f %.1f", x + dy / length * r, y - dx / length * r));
+            left.append(Svg.of("%s%.1f %.1f", i == 0 ? "M" : "L", x - dy / length * r, y + dx / length * r));
+            right.insert(0, Svg.of("L%.1f %.1f", x + dy / length * r, y - dx / length * r));
         }
         int age = axis.ageAt(axis.length() / 2);
         String colour = age <= 1 ? ONE_YEAR : age == 2 ? TWO_YEAR : OLD;
@@ -154,8 +126,7 @@ public final class TreeSvg {
         }
         out.append("<path fill=\"none\" stroke=\"").append(TWO_YEAR).append("\" stroke-width=\"0.5\" d=\"");
         for (LateralTwigs.Twig branch : branches) {
-            out.append(String.format(
-                    Locale.ROOT,
+            out.append(Svg.of(
                     "M%.1f %.1fL%.1f %.1f",
                     across(branch.from(), from),
                     -Units.toCm(branch.from().z()),

@@ -1,15 +1,30 @@
 package umbel.format;
 
+import umbel.text.Speech;
+import umbel.text.Statement;
+
 /**
  * One thing wrong with what was sent.
  *
  * @param field path of the field, as {@code limbs[3].angle_deg}; empty for the whole document
- * @param message what is wrong and what would be right, in plain words
+ * @param what what is wrong and what would be right
  */
-public record FieldError(String field, String message) {
+public record FieldError(String field, Statement what) {
+
+    /** An error that needs no values. */
+    public static FieldError of(String field, String code) {
+        return new FieldError(field, Statement.of(code));
+    }
 
     /** The same error seen from a document that holds this one under {@code prefix}. */
     public FieldError under(String prefix) {
-        return new FieldError(field.isEmpty() ? prefix : prefix + "." + field, message);
+        return new FieldError(field.isEmpty() ? prefix : prefix + "." + field, what);
+    }
+
+    /** In English, for logs and for the messages of exceptions. */
+    @Override
+    public String toString() {
+        String said = Speech.english().say(what);
+        return field.isEmpty() ? said : field + ": " + said;
     }
 }

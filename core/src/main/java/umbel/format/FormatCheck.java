@@ -13,8 +13,10 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import tools.jackson.databind.JsonNode;
+import umbel.text.Statement;
+import umbel.text.Value;
 
-/** Holds a document against one of the published JSON Schemas and says in plain words which fields are wrong. */
+/** Holds a document against one of the published JSON Schemas and says which fields are wrong. */
 public final class FormatCheck {
 
     private static final int MOST_ERRORS = 50;
@@ -36,7 +38,7 @@ public final class FormatCheck {
     public List<FieldError> check(JsonNode document) {
         List<FieldError> errors = new ArrayList<>();
         for (Error error : schema.validate(document)) {
-            errors.add(new FieldError(fieldOf(error), messageOf(error)));
+            errors.add(new FieldError(fieldOf(error), faultOf(fieldOf(error), error)));
             if (errors.size() >= MOST_ERRORS) {
                 break;
             }
@@ -51,7 +53,7 @@ public final class FormatCheck {
             try {
                 LocalDate.parse(day.asString());
             } catch (DateTimeException e) {
-                errors.add(new FieldError(field, "There is no such day; write it as 2027-02-28."));
+                errors.add(FieldError.of(field, "problem.no-such-day"));
             }
         }
     }
@@ -76,23 +78,32 @@ public final class FormatCheck {
         }
     }
 
-    private static String messageOf(Error error) {
+    private static Statement faultOf(String field, Error error) {
         Object[] args = error.getArguments() == null ? new Object[0] : error.getArguments();
         String first = args.length == 0 ? "" : String.valueOf(args[0]);
         String last = args.length == 0 ? "" : String.valueOf(args[args.length - 1]);
         return switch (error.getKeyword()) {
-            case "required" -> "This is missing.";
-            case "additionalProperties" -> "There is no such field.";
-            case "minimum" -> "Must be at least " + first + ".";
-            case "maximum" -> "Must be at most " + first + ".";
-            case "minItems" -> "At least " + first + " must be given.";
-            case "maxItems" -> "Too many: at most " + first + " can be read.";
-            case "maxLength" -> "Too long: at most " + first + " characters.";
-            case "enum" -> "Must be one of " + last.replaceAll("[\\[\\]\"]", "").replace(", null", "") + ".";
-            case "const" -> "Must be " + first.replaceAll("['\"]", "") + ".";
-            case "pattern" -> "Not written as the format asks.";
-            case "type" -> "Wrong kind of value: " + error.getMessage() + ".";
-            default -> error.getMessage();
+            case "required" -> Statement.of("problem.missing");
+            case "additionalProperties" -> Statement.of("problem.unknown-field");
+            case "minimum" -> Statement.of("problem.at-least").with("least", Bounds.of(field, first));
+            case "maximum" -> Statement.of("problem.at-most").with("most", Bounds.of(field, first));
+            case "minItems" -> Statement.of("problem.too-few-items").with("least", Value.name(first));
+            case "maxItems" -> Statement.of("problem.too-many-items").with("most", Value.name(first));
+            case "maxLength" -> Statement.of("problem.too-long").with("most", Value.name(first));
+            case "enum" -> Statement.of("problem.one-of").with("values", bare(last.replace(", null", "")));
+            case "const" -> Statement.of("problem.must-be").with("value", bare(first));
+            case "type" -> Statement.of("problem.wrong-kind").with("expected", Value.choice(kindOf(last)));
+            default -> Statement.of("problem.not-as-format");
         };
+    }
+
+    /** Values without the brackets and quotes they are listed in. */
+    private static Value bare(String values) {
+        return Value.name(values.replaceAll("[\\[\\]'\"]", ""));
+    }
+
+    /** The kind of value that was expected; null beside it does not count. */
+    private static String kindOf(String expected) {
+        return expected.replaceAll("[\\[\\]]", "").replaceAll(",? ?null", "").strip();
     }
 }

@@ -17,6 +17,8 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import umbel.format.FormatCheck;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /**
  * All knowledge files, loaded and checked once: those that ship, and over them those an adviser or grower keeps in a
@@ -101,7 +103,7 @@ public final class Knowledge {
      * @throws NotSupported when no file covers it
      */
     public Species species(String id) {
-        return find(species, id, "tree.species", "species");
+        return find(species, id, "tree.species");
     }
 
     /**
@@ -110,7 +112,7 @@ public final class Knowledge {
      * @throws NotSupported when no file covers it
      */
     public CountedKind counted(String id) {
-        return find(counted, id, "plant.kind", "kind of bush, cane or vine");
+        return find(counted, id, "plant.kind");
     }
 
     /** Whether this id is that of a bush, cane or vine. */
@@ -130,7 +132,7 @@ public final class Knowledge {
      * @throws NotSupported when no file covers it
      */
     public TrainingSystem system(String id) {
-        return find(systems, id, "tree.system", "training system");
+        return find(systems, id, "tree.system");
     }
 
     /**
@@ -139,7 +141,7 @@ public final class Knowledge {
      * @throws NotSupported when there is none
      */
     public School school(String id) {
-        return find(schools, id, "school", "school");
+        return find(schools, id, "school");
     }
 
     /**
@@ -153,11 +155,7 @@ public final class Knowledge {
         if (lines.isEmpty()) {
             return usual;
         }
-        try {
-            return SchoolLines.changed(schoolFiles.get(id), lines);
-        } catch (BrokenKnowledge e) {
-            throw new NotSupported("schoolLines", e.getMessage());
-        }
+        return SchoolLines.changed(schoolFiles.get(id), lines);
     }
 
     /** Every supported species, by id. */
@@ -239,11 +237,14 @@ public final class Knowledge {
         return cautions;
     }
 
-    private static <T> T find(Map<String, T> among, String id, String field, String kind) {
+    private static <T> T find(Map<String, T> among, String id, String field) {
         T found = among.get(id);
         if (found == null) {
             throw new NotSupported(
-                    field, "Unknown " + kind + " '" + id + "'. Supported: " + String.join(", ", among.keySet()) + ".");
+                    field,
+                    Statement.of("problem.not-supported")
+                            .with("value", Value.name(id))
+                            .with("values", Value.name(String.join(", ", among.keySet()))));
         }
         return found;
     }

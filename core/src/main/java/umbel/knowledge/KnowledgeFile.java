@@ -68,16 +68,21 @@ final class KnowledgeFile {
         return new KnowledgeFile(name, overlay(below.values, values), lines);
     }
 
+    /** What is wrong with the values by a schema; empty when nothing is. */
+    List<FieldError> faults(FormatCheck schema) {
+        return schema.check(values);
+    }
+
     /**
      * Holds the values against a schema.
      *
      * @throws BrokenKnowledge naming file, line, field and reason of the first fault
      */
     KnowledgeFile checkedBy(FormatCheck schema) {
-        List<FieldError> errors = schema.check(values);
+        List<FieldError> errors = faults(schema);
         if (!errors.isEmpty()) {
             FieldError first = errors.get(0);
-            throw broken(name, lineOf(first.field()), first.field() + ": " + first.message(), null);
+            throw broken(name, lineOf(first.field()), first.toString(), null);
         }
         return this;
     }

@@ -23,4 +23,5 @@ public record Parameters(
         FirstYearsParameters firstYears,
         SeasonParameters season,
         LearningParameters learning,
-        GrowthParameters growth) {}
+        GrowthParameters growth,
+        AftercareParameters aftercare) {}

@@ -66,6 +66,21 @@ public record School(String id, String name, String why, String base, Thresholds
         }
     }
 
-    /** How hard, and which kind of cut first. */
-    public record Preferences(double woodShareFactor, double bigCutsFactor, boolean bendBeforeCut, boolean bench) {}
+    /**
+     * How hard, which kind of cut first, and what is done after the last one.
+     *
+     * @param dressWounds whether large wounds are dressed where no disease asks for it
+     * @param paintBared whether bark that the cuts bared is painted against the sun
+     * @param cleanEveryTree whether tools are cleaned before every tree where no disease asks for it
+     * @param chopPrunings whether sound prunings are chopped and left in the row
+     */
+    public record Preferences(
+            double woodShareFactor,
+            double bigCutsFactor,
+            boolean bendBeforeCut,
+            boolean bench,
+            boolean dressWounds,
+            boolean paintBared,
+            boolean cleanEveryTree,
+            boolean chopPrunings) {}
 }

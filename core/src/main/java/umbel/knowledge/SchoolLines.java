@@ -5,13 +5,18 @@ import java.util.TreeMap;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
+import umbel.format.FieldError;
 import umbel.format.FormatCheck;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /** The lines of a school by name, and a school with some of them set otherwise. */
 public final class SchoolLines {
 
     private static final FormatCheck SCHEMA = new FormatCheck("umbel-school-1");
     private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private static final String LINES = "schoolLines";
 
     private SchoolLines() {}
 
@@ -31,6 +36,7 @@ public final class SchoolLines {
         return lines;
     }
 
+    /** @throws NotSupported for a line that no school has, or a value out of its range */
     static School changed(KnowledgeFile file, Map<String, Object> lines) {
         ObjectNode above = JSON.createObjectNode();
         lines.forEach((line, value) -> {
@@ -38,11 +44,16 @@ public final class SchoolLines {
                     ? "thresholds"
                     : file.values().path("preferences").has(line) ? "preferences" : null;
             if (part == null) {
-                throw file.refuse("", "There is no line '" + line + "' in a school.");
+                throw new NotSupported(
+                        LINES, Statement.of("problem.no-such-line").with("line", Value.name(line)));
             }
             above.withObject("/" + part).set(line, JSON.valueToTree(value));
         });
-        KnowledgeFile changes = KnowledgeFile.read("schoolLines", above.toString());
-        return changes.over(file).checkedBy(SCHEMA).as(School.class);
+        KnowledgeFile changed = KnowledgeFile.read(LINES, above.toString()).over(file);
+        for (FieldError fault : changed.faults(SCHEMA)) {
+            String line = fault.field().substring(fault.field().lastIndexOf('.') + 1);
+            throw new NotSupported(LINES + "." + line, fault.what());
+        }
+        return changed.as(School.class);
     }
 }

@@ -86,5 +86,6 @@ public record SeasonParameters(Calendar calendar, FollowUp followUp) {
             @JsonProperty("scoutBeforeHarvest_d") int scoutBeforeHarvestDays,
             @JsonProperty("scoutFor_d") int scoutForDays,
             @JsonProperty("nextStageAfterMidwinter_d") int nextStageAfterMidwinterDays,
-            @JsonProperty("nextStageFor_d") int nextStageForDays) {}
+            @JsonProperty("nextStageFor_d") int nextStageForDays,
+            @JsonProperty("clearWithin_d") int clearWithinDays) {}
 }

@@ -4,8 +4,8 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
+import umbel.aftercare.AfterTask;
 import umbel.assess.Assessment;
 import umbel.assess.CrewText;
 import umbel.assess.Mark;
@@ -31,6 +31,8 @@ import umbel.knowledge.Knowledge;
 import umbel.season.FollowUp;
 import umbel.season.Phenology;
 import umbel.survey.Survey;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Units;
 import umbel.work.Tool;
 
@@ -227,12 +229,12 @@ public final class CountedPlant implements Plant {
         String named = slash < 0
                 ? target
                 : words.say("count." + target.substring(slash + 1).replace('/', '.'));
-        return words.say(
-                "count." + operation.kind().word() + (slash >= 0 ? ".group" : operation.count() > 1 ? ".several" : ""),
-                named,
-                String.format(Locale.ROOT, "%.0f", operation.atCm()),
-                operation.keepCount() + operation.nodes(),
-                operation.count());
+        String form = slash >= 0 ? ".group" : operation.count() > 1 ? ".several" : "";
+        return words.say(CrewText.statement("count." + operation.kind().word() + form)
+                .with("what", Value.name(named))
+                .with("at", Value.centimetres(operation.atCm()))
+                .with("stays", Value.count(operation.keepCount() + operation.nodes()))
+                .with("gone", Value.count(operation.count())));
     }
 
     @Override
@@ -247,6 +249,12 @@ public final class CountedPlant implements Plant {
                         caution.when() == Caution.When.SAW && step.effect().tool() == Tool.SAW)
                 .map(Caution::text)
                 .toList();
+    }
+
+    /** Canes leave no wounds to look after, and the kind's own year tells what becomes of them. */
+    @Override
+    public List<AfterTask> afterwards(List<Mark> marks) {
+        return List.of();
     }
 
     /** The works of the kind's own year that come after this one. */
@@ -309,9 +317,10 @@ public final class CountedPlant implements Plant {
     public static CountOperation operation(Mark mark) {
         CountOperation.Kind kind = CountOperation.Kind.of(mark.operation() == null ? "" : mark.operation())
                 .orElseThrow(() -> new ImpossibleCut(
-                        "operation", "There is no operation '" + mark.operation() + "' on this plant."));
+                        "operation",
+                        Statement.of("problem.no-such-operation").with("operation", Value.name(mark.operation()))));
         if (mark.limb() == null || mark.limb().isBlank()) {
-            throw new ImpossibleCut("limb", "Say which cane, arm or class of canes.");
+            throw new ImpossibleCut("limb", Statement.of("problem.cane-missing"));
         }
         int keep = mark.keep() == null ? 0 : Math.max(0, mark.keep());
         boolean nodes = kind == CountOperation.Kind.KEEP_NODES;

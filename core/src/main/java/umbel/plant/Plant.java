@@ -3,6 +3,7 @@ package umbel.plant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import umbel.aftercare.AfterTask;
 import umbel.assess.CrewText;
 import umbel.assess.Mark;
 import umbel.cut.ImpossibleCut;
@@ -69,6 +70,13 @@ public sealed interface Plant permits SurveyedTree, CountedPlant {
 
     /** The cautions that a step calls for, of those there are. */
     List<String> cautions(Visit.Step step, List<Caution> known);
+
+    /**
+     * What is done after the last of these steps; empty where nothing is cut, or nothing is known of it for this plant.
+     *
+     * @throws ImpossibleCut when a mark cannot be done on this plant
+     */
+    List<AfterTask> afterwards(List<Mark> marks);
 
     /** The visits that follow from one. */
     List<FollowUp> followUps(Visit done, VisitTotals after, LocalDate doneOn, Phenology year);

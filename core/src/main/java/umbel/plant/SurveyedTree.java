@@ -5,6 +5,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import umbel.aftercare.AfterTask;
+import umbel.aftercare.Aftercare;
 import umbel.assess.AssessRequest;
 import umbel.assess.Assessor;
 import umbel.assess.CrewText;
@@ -25,6 +27,8 @@ import umbel.growth.InitialState;
 import umbel.growth.Season;
 import umbel.knowledge.Caution;
 import umbel.knowledge.School;
+import umbel.light.LightModel;
+import umbel.light.LightReading;
 import umbel.plan.PlanRequest;
 import umbel.plan.Planner;
 import umbel.plan.Totals;
@@ -175,6 +179,23 @@ public final class SurveyedTree implements Plant {
     @Override
     public List<String> cautions(Visit.Step step, List<Caution> known) {
         return StepText.cautions(tree, step.mark().toOperation(), step.effect(), known);
+    }
+
+    @Override
+    public List<AfterTask> afterwards(List<Mark> marks) {
+        CutTree cut = CutTree.of(tree, operations(marks));
+        return afterwards(cut, LightModel.read(cut.left()));
+    }
+
+    /** The same where the cut tree and its light are known. */
+    public List<AfterTask> afterwards(CutTree cut, LightReading after) {
+        return Aftercare.of(
+                cut,
+                Effect.ofAll(cut, reach),
+                reading.light(),
+                after,
+                school,
+                tree.setting().parameters().aftercare());
     }
 
     @Override

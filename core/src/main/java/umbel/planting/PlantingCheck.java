@@ -9,6 +9,8 @@ import umbel.format.FieldError;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.PlantingParameters;
 import umbel.survey.InvalidSurvey;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /** Checks what was sent and fills in what was left out. */
 public final class PlantingCheck {
@@ -43,7 +45,7 @@ public final class PlantingCheck {
 
     private PlantingRequest whole(PlantingRequest sent) {
         if (sent == null) {
-            throw new InvalidSurvey(List.of(new FieldError("", "Send the options to compare.")));
+            throw new InvalidSurvey(List.of(FieldError.of("", "problem.options-missing")));
         }
         PlantingParameters.Usual usual = knowledge.planting().usual();
         PlantingRequest.Land site = sent.site() == null ? new PlantingRequest.Land(null, null, null) : sent.site();
@@ -53,9 +55,10 @@ public final class PlantingCheck {
                 within("site.headland_m", site.headlandM(), usual.headlandM(), 0, 50));
         List<PlantingRequest.Planting> options = new ArrayList<>();
         if (sent.options() == null || sent.options().isEmpty()) {
-            errors.add(new FieldError("options", "Give one option at least."));
+            errors.add(FieldError.of("options", "problem.options-missing"));
         } else if (sent.options().size() > MOST_OPTIONS) {
-            errors.add(new FieldError("options", "At most " + MOST_OPTIONS + " options can be compared."));
+            errors.add(new FieldError(
+                    "options", Statement.of("problem.too-many-options").with("most", Value.count(MOST_OPTIONS))));
         } else {
             for (int i = 0; i < sent.options().size(); i++) {
                 options.add(option("options[" + i + "]", i, sent.options().get(i)));
@@ -77,7 +80,7 @@ public final class PlantingCheck {
 
     private PlantingRequest.Planting option(String at, int number, PlantingRequest.Planting sent) {
         if (sent == null) {
-            errors.add(new FieldError(at, "Say what is planted."));
+            errors.add(FieldError.of(at, "problem.missing"));
             return null;
         }
         boolean species = known(
@@ -98,21 +101,25 @@ public final class PlantingCheck {
         if (!STOCKS.contains(stock)) {
             errors.add(new FieldError(
                     at + ".rootstockClass",
-                    "Must be one of very-dwarfing, dwarfing, semi-dwarfing, semi-vigorous, seedling."));
+                    Statement.of("problem.one-of")
+                            .with(
+                                    "values",
+                                    Value.name("very-dwarfing, dwarfing, semi-dwarfing, semi-vigorous, seedling"))));
         }
         String vigour = sent.vigour() == null ? "moderate" : sent.vigour();
         if (!VIGOURS.containsKey(vigour)) {
-            errors.add(new FieldError(at + ".vigour", "Must be one of low, moderate, high."));
+            errors.add(new FieldError(
+                    at + ".vigour", Statement.of("problem.one-of").with("values", Value.name("low, moderate, high"))));
         }
         PlantingRequest.Distances spacing =
                 sent.spacing() == null ? new PlantingRequest.Distances(null, null) : sent.spacing();
         if (sent.pricePerKg() == null) {
-            errors.add(new FieldError(at + ".price_perKg", "Say what a kilogram of first class brings."));
+            errors.add(FieldError.of(at + ".price_perKg", "problem.price-missing"));
         }
         if (sent.costs() != null) {
             sent.costs().forEach((name, value) -> {
                 if (!Assumptions.names().contains(name)) {
-                    errors.add(new FieldError(at + ".costs." + name, "There is no such assumption."));
+                    errors.add(FieldError.of(at + ".costs." + name, "problem.no-such-assumption"));
                 } else {
                     within(at + ".costs." + name, value, 0, 0, 1e7);
                 }
@@ -161,7 +168,7 @@ public final class PlantingCheck {
     private boolean known(String field, String id, List<String> all) {
         if (id == null || !all.contains(id)) {
             errors.add(new FieldError(
-                    field, "There is no '" + (id == null ? "" : id) + "' among " + String.join(", ", all) + "."));
+                    field, Statement.of("problem.one-of").with("values", Value.name(String.join(", ", all)))));
             return false;
         }
         return true;
@@ -170,7 +177,11 @@ public final class PlantingCheck {
     private double within(String field, Double value, double usual, double least, double most) {
         double told = value == null ? usual : value;
         if (Double.isNaN(told) || told < least || told > most) {
-            errors.add(new FieldError(field, "Must be from " + least + " to " + most + "."));
+            errors.add(new FieldError(
+                    field,
+                    Statement.of("problem.between")
+                            .with("least", Value.name(String.valueOf(least)))
+                            .with("most", Value.name(String.valueOf(most)))));
             return usual;
         }
         return told;

@@ -20,6 +20,8 @@ import umbel.reading.Severity;
 import umbel.reading.TreeReader;
 import umbel.survey.InvalidSurvey;
 import umbel.survey.Survey;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Tree;
 import umbel.wood.TreeBuilder;
 
@@ -92,11 +94,13 @@ public final class ExerciseMaker {
                         .findFirst()
                         .orElseThrow(() -> new NotSupported(
                                 "level",
-                                "There is no level '" + name + "'. Levels: "
-                                        + numbers.levels().stream()
-                                                .map(PracticeParameters.Level::name)
-                                                .collect(Collectors.joining(", "))
-                                        + "."));
+                                Statement.of("problem.not-supported")
+                                        .with("value", Value.name(name))
+                                        .with(
+                                                "values",
+                                                Value.name(numbers.levels().stream()
+                                                        .map(PracticeParameters.Level::name)
+                                                        .collect(Collectors.joining(", "))))));
     }
 
     private Exercise draw(Wish wish, PracticeParameters.Level level, Random random) {

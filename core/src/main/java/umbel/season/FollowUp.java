@@ -37,7 +37,7 @@ public record FollowUp(String kind, LocalDate from, LocalDate to, Double amount)
     /** The same, brought forward by a wind of so many metres a second. */
     public static Statement afterWind(double wind, LocalDate day, Statement text) {
         return Statement.of("follow-up-storm")
-                .with("wind", Value.number(wind, 0))
+                .with("wind", new Value.Wind(wind))
                 .with("day", new Value.Day(day))
                 .with("text", new Value.Sentences(List.of(text)));
     }

@@ -114,6 +114,11 @@ public final class FollowUps {
         }
     }
 
+    /** Diseased prunings that were left lying, to be taken out within days of the visit. */
+    public static FollowUp clearing(LocalDate doneOn, SeasonParameters.FollowUp rules) {
+        return new FollowUp("clear-prunings", doneOn, doneOn.plusDays(rules.clearWithinDays()), null);
+    }
+
     private static void put(Map<String, FollowUp> all, String kind, LocalDate from, int days, Double amount) {
         all.put(kind, new FollowUp(kind, from, from.plusDays(days), amount));
     }

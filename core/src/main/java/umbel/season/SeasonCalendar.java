@@ -168,7 +168,7 @@ public final class SeasonCalendar {
         if (day != null && day.told() && day.rain() >= rules().wetMm()) {
             judged.atMost(
                     Verdict.NOT,
-                    new Reason("wet", Statement.of("season.rain").with("rain", Value.number(day.rain(), 0))));
+                    new Reason("wet", Statement.of("season.rain").with("rain", new Value.Rain(day.rain()))));
             return;
         }
         for (int ahead = 1; ahead <= rules().dryDays(); ahead++) {
@@ -203,9 +203,9 @@ public final class SeasonCalendar {
                     new Reason(
                             "cold",
                             Statement.of("season.cold")
-                                    .with("least", Value.number(worst.min(), 0))
+                                    .with("least", new Value.Temperature(worst.min()))
                                     .with("day", new Value.Day(worst.date()))
-                                    .with("limit", Value.number(limit, 0))));
+                                    .with("limit", new Value.Temperature(limit))));
             return;
         }
         weather.on(date)
@@ -218,7 +218,7 @@ public final class SeasonCalendar {
                                 new Reason(
                                         "cold",
                                         Statement.of("season.fall")
-                                                .with("fall", Value.number(today.max() - worst.min(), 0))
+                                                .with("fall", new Value.TemperatureChange(today.max() - worst.min()))
                                                 .with("day", new Value.Day(worst.date()))))));
     }
 
@@ -245,7 +245,7 @@ public final class SeasonCalendar {
                         new Reason(
                                 "heat",
                                 Statement.of("season.heat")
-                                        .with("most", Value.number(day.max(), 0))
+                                        .with("most", new Value.Temperature(day.max()))
                                         .with("day", new Value.Day(day.date())))));
     }
 

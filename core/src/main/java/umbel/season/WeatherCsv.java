@@ -12,6 +12,8 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import umbel.format.FieldError;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /** Weather as a table: {@code date,min_C,max_C,rain_mm,wind_mPerS,kind}; kind may be missing and is then observed. */
 public final class WeatherCsv {
@@ -38,7 +40,8 @@ public final class WeatherCsv {
         try (CSVParser lines = CSVParser.parse(new StringReader(text), format)) {
             for (String column : List.of("date", "min_C", "max_C", "rain_mm", "wind_mPerS")) {
                 if (!lines.getHeaderMap().containsKey(column)) {
-                    errors.add(new FieldError("line 1", "The column " + column + " is missing."));
+                    errors.add(new FieldError(
+                            "line 1", Statement.of("problem.column-missing").with("column", Value.name(column))));
                 }
             }
             if (errors.isEmpty()) {
@@ -47,7 +50,7 @@ public final class WeatherCsv {
                 }
             }
         } catch (IOException | IllegalArgumentException | UncheckedIOException e) {
-            errors.add(new FieldError("line 1", "This is not a table of weather."));
+            errors.add(FieldError.of("line 1", "problem.not-weather"));
         }
         return new Read(List.copyOf(days), List.copyOf(errors));
     }
@@ -61,17 +64,21 @@ public final class WeatherCsv {
                 values[i] = Double.parseDouble(line.get(NUMBERS[i]));
                 if (!(values[i] >= RANGES[i][0] && values[i] <= RANGES[i][1])) {
                     errors.add(new FieldError(
-                            at, NUMBERS[i] + " must lie between " + RANGES[i][0] + " and " + RANGES[i][1] + "."));
+                            at,
+                            Statement.of("problem.column-between")
+                                    .with("column", Value.name(NUMBERS[i]))
+                                    .with("least", Value.name(String.valueOf(RANGES[i][0])))
+                                    .with("most", Value.name(String.valueOf(RANGES[i][1])))));
                     return;
                 }
             }
             if (values[0] > values[1]) {
-                errors.add(new FieldError(at, "min_C is higher than max_C."));
+                errors.add(FieldError.of(at, "problem.minimum-over-maximum"));
                 return;
             }
             String kind = line.isMapped("kind") ? line.get("kind").toLowerCase(Locale.ROOT) : "observed";
             if (!kind.equals("observed") && !kind.equals("forecast")) {
-                errors.add(new FieldError(at, "kind must be observed or forecast."));
+                errors.add(FieldError.of(at, "problem.weather-kind"));
                 return;
             }
             days.add(new Weather.Day(
@@ -82,9 +89,9 @@ public final class WeatherCsv {
                     values[3],
                     Weather.Kind.valueOf(kind.toUpperCase(Locale.ROOT))));
         } catch (DateTimeParseException e) {
-            errors.add(new FieldError(at, "date must be written like 2026-11-30."));
+            errors.add(FieldError.of(at, "problem.no-such-day"));
         } catch (IllegalArgumentException e) {
-            errors.add(new FieldError(at, "A number is missing or is not one."));
+            errors.add(FieldError.of(at, "problem.number-missing"));
         }
     }
 

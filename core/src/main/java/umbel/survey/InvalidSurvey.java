@@ -11,10 +11,7 @@ public final class InvalidSurvey extends RuntimeException {
     private final transient List<FieldError> errors;
 
     public InvalidSurvey(List<FieldError> errors) {
-        super(
-                errors.isEmpty()
-                        ? "The survey cannot be read."
-                        : errors.get(0).field() + ": " + errors.get(0).message());
+        super(errors.isEmpty() ? "" : errors.get(0).toString());
         this.errors = List.copyOf(errors);
     }
 

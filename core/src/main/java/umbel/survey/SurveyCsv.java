@@ -17,6 +17,8 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /**
  * Tree surveys as a table, one limb a row; see {@link SurveyTable}. Ranges are those of {@code umbel-survey/1}. Shoots are written
@@ -134,13 +136,12 @@ public final class SurveyCsv {
         private static final Pattern GROUP = Pattern.compile("([a-z]+)(?:/([a-z]+))?:(\\d+)(?:x(\\d+(?:[.,]\\d+)?))?");
 
         @Override
-        public Optional<String> read(ObjectNode into, String field, String value) {
+        public Optional<Statement> read(ObjectNode into, String field, String value) {
             ArrayNode groups = into.putArray(field);
             for (String one : value.split("\\s*[;|]\\s*")) {
                 Matcher match = GROUP.matcher(one.toLowerCase(Locale.ROOT));
                 if (!match.matches()) {
-                    return Optional.of(
-                            "'" + one + "' is not written as class/attitude:count or class/attitude:countxlength.");
+                    return Optional.of(Statement.of("problem.not-shoots").with("value", Value.name(one)));
                 }
                 ObjectNode group = groups.addObject();
                 group.put("class", match.group(1));

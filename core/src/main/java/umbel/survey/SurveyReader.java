@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import tools.jackson.core.JacksonException;
@@ -12,6 +11,8 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.format.FieldError;
 import umbel.format.FormatCheck;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /**
  * Reads {@code umbel-survey/1}. Shape and ranges come from the published JSON Schema
@@ -36,7 +37,8 @@ public final class SurveyReader {
         try {
             return read(JSON.readTree(json));
         } catch (JacksonException e) {
-            throw new InvalidSurvey(List.of(new FieldError("", "This is not JSON: " + e.getOriginalMessage())));
+            throw new InvalidSurvey(List.of(new FieldError(
+                    "", Statement.of("problem.not-json").with("reason", Value.name(e.getOriginalMessage())))));
         }
     }
 
@@ -47,7 +49,7 @@ public final class SurveyReader {
      */
     public static Survey read(JsonNode document) {
         if (document == null || !document.isObject()) {
-            throw new InvalidSurvey(List.of(new FieldError("", "A survey is a JSON object.")));
+            throw new InvalidSurvey(List.of(FieldError.of("", "problem.survey-not-object")));
         }
         List<FieldError> errors = new ArrayList<>(FORMAT.check(document));
         FormatCheck.checkDay(document, "surveyedOn", errors);
@@ -58,8 +60,8 @@ public final class SurveyReader {
         try {
             survey = JSON.treeToValue(document, Survey.class);
         } catch (JacksonException e) {
-            throw new InvalidSurvey(
-                    List.of(new FieldError("", "The survey cannot be read: " + e.getOriginalMessage())));
+            throw new InvalidSurvey(List.of(new FieldError(
+                    "", Statement.of("problem.not-readable").with("reason", Value.name(e.getOriginalMessage())))));
         }
         checkFrame(survey, errors);
         if (!errors.isEmpty()) {
@@ -80,18 +82,20 @@ public final class SurveyReader {
         for (int i = 0; i < limbs.size(); i++) {
             Survey.LimbMeasure limb = limbs.get(i);
             if (limb.id().equals(Survey.TRUNK)) {
-                errors.add(new FieldError("limbs[" + i + "].id", "The id 'trunk' is kept for the trunk itself."));
+                errors.add(FieldError.of("limbs[" + i + "].id", "problem.name-of-trunk"));
             } else if (byId.putIfAbsent(limb.id(), limb) != null) {
-                errors.add(
-                        new FieldError("limbs[" + i + "].id", "Another limb already has the id '" + limb.id() + "'."));
+                errors.add(new FieldError(
+                        "limbs[" + i + "].id",
+                        Statement.of("problem.limb-twice").with("limb", Value.name(limb.id()))));
             }
             smallWood += countOf(limb.wood());
         }
         if (smallWood > MOST_SMALL_WOOD) {
             errors.add(new FieldError(
                     "limbs",
-                    "Shoots and spurs add up to " + smallWood + "; at most " + MOST_SMALL_WOOD
-                            + " can be read on one tree."));
+                    Statement.of("problem.too-much-small-wood")
+                            .with("count", Value.count(smallWood))
+                            .with("most", Value.count(MOST_SMALL_WOOD))));
         }
         for (int i = 0; i < limbs.size(); i++) {
             checkOrigin(survey, limbs.get(i), byId, "limbs[" + i + "]", errors);
@@ -106,7 +110,7 @@ public final class SurveyReader {
             String path,
             List<FieldError> errors) {
         if (limb.ageY() != null && limb.lastGrowthCm() != null && limb.lastGrowthCm() > limb.lengthCm()) {
-            errors.add(new FieldError(path + ".lastGrowth_cm", "Last year's growth is longer than the limb."));
+            errors.add(FieldError.of(path + ".lastGrowth_cm", "problem.growth-over-length"));
         }
         double parentLength;
         if (limb.parent().equals(Survey.TRUNK)) {
@@ -119,8 +123,9 @@ public final class SurveyReader {
                 if (!seen.add(at)) {
                     errors.add(new FieldError(
                             path + ".parent",
-                            "Limb '" + limb.id() + "' grows from itself by way of '" + limb.parent()
-                                    + "'; parents must lead to the trunk."));
+                            Statement.of("problem.limb-on-itself")
+                                    .with("limb", Value.name(limb.id()))
+                                    .with("parent", Value.name(limb.parent()))));
                     return;
                 }
                 at = byId.get(at).parent();
@@ -128,32 +133,34 @@ public final class SurveyReader {
             if (seen.size() > MOST_DEPTH) {
                 errors.add(new FieldError(
                         path + ".parent",
-                        "Limb '" + limb.id() + "' is limb on limb " + seen.size() + " deep; at most " + MOST_DEPTH
-                                + " can be read."));
+                        Statement.of("problem.limb-too-deep")
+                                .with("limb", Value.name(limb.id()))
+                                .with("depth", Value.count(seen.size()))
+                                .with("most", Value.count(MOST_DEPTH))));
                 return;
             }
         } else {
-            errors.add(new FieldError(path + ".parent", "There is no limb '" + limb.parent() + "' to grow from."));
+            errors.add(new FieldError(
+                    path + ".parent",
+                    Statement.of("problem.no-such-parent").with("parent", Value.name(limb.parent()))));
             return;
         }
         if (limb.atCm() > parentLength) {
             errors.add(new FieldError(
                     path + ".at_cm",
-                    String.format(
-                            Locale.ROOT,
-                            "The limb starts at %.0f cm, beyond the end of its parent '%s' at %.0f cm.",
-                            limb.atCm(),
-                            limb.parent(),
-                            parentLength)));
+                    Statement.of("problem.beyond-parent")
+                            .with("at", Value.centimetres(limb.atCm()))
+                            .with("parent", Value.name(limb.parent()))
+                            .with("end", Value.centimetres(parentLength))));
         }
     }
 
     private static void checkUnion(Survey.TrunkMeasure trunk, List<FieldError> errors) {
         if (trunk.unionAtCm() != null && trunk.unionAtCm() >= trunk.heightCm()) {
-            errors.add(new FieldError("trunk.unionAt_cm", "The union lies above the trunk's top."));
+            errors.add(FieldError.of("trunk.unionAt_cm", "problem.union-above-top"));
         }
         if (trunk.diameterAtCm() != null && trunk.diameterAtCm() >= trunk.heightCm()) {
-            errors.add(new FieldError("trunk.diameterAt_cm", "The diameter was taken above the trunk's top."));
+            errors.add(FieldError.of("trunk.diameterAt_cm", "problem.diameter-above-top"));
         }
     }
 

@@ -17,6 +17,8 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 import umbel.format.FieldError;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /**
  * Documents of an open format as a table: one part of a plant a row, several plants one after another. The columns of the plant
@@ -93,7 +95,7 @@ public final class SurveyTable {
          *
          * @return what is wrong with it; empty where nothing is
          */
-        Optional<String> read(ObjectNode into, String field, String value);
+        Optional<Statement> read(ObjectNode into, String field, String value);
 
         /** A value as it is written. */
         String write(JsonNode value);
@@ -113,13 +115,13 @@ public final class SurveyTable {
     }
 
     /** A part, and its path in the document as {@code limbs[3]}; where it has none, the column at fault and what is wrong. */
-    public record Place(ObjectNode part, String path, String column, String error) {
+    public record Place(ObjectNode part, String path, String column, Statement error) {
 
         public static Place at(ObjectNode part, String path) {
             return new Place(part, path, null, null);
         }
 
-        public static Place nowhere(String column, String error) {
+        public static Place nowhere(String column, Statement error) {
             return new Place(null, "", column, error);
         }
     }
@@ -252,11 +254,12 @@ public final class SurveyTable {
             try {
                 plants.add(reader.apply(one.document));
             } catch (InvalidSurvey e) {
-                e.errors().forEach(error -> errors.add(new FieldError(one.cellOf(error.field()), error.message())));
+                e.errors().forEach(error -> errors.add(new FieldError(one.cellOf(error.field()), error.what())));
             }
         }
         if (documents.isEmpty() && errors.isEmpty()) {
-            errors.add(new FieldError("", "The table holds no " + layout.plant() + "."));
+            errors.add(new FieldError(
+                    "", Statement.of("problem.table-empty").with("plant", Value.choice(layout.plant()))));
         }
         if (!errors.isEmpty()) {
             throw new InvalidSurvey(errors);
@@ -274,14 +277,17 @@ public final class SurveyTable {
             int rows = 0;
             for (CSVRecord row : parser) {
                 if (++rows > MOST_ROWS) {
-                    throw new InvalidSurvey(List.of(new FieldError("", "At most " + MOST_ROWS + " rows can be read.")));
+                    throw new InvalidSurvey(List.of(new FieldError(
+                            "", Statement.of("problem.too-many-rows").with("most", Value.count(MOST_ROWS)))));
                 }
                 int line = (int) parser.getCurrentLineNumber();
                 boolean begins = !told(row, layout.begins()).isEmpty();
                 if (all.isEmpty() && !begins) {
                     throw new InvalidSurvey(List.of(new FieldError(
                             cell(line, layout.begins()),
-                            "The first row of a " + layout.plant() + " names its " + layout.begins() + ".")));
+                            Statement.of("problem.first-row-unnamed")
+                                    .with("plant", Value.choice(layout.plant()))
+                                    .with("column", Value.name(layout.begins())))));
                 }
                 if (begins) {
                     all.add(new Read(layout, line));
@@ -298,12 +304,14 @@ public final class SurveyTable {
         List<String> known = columns();
         for (String name : names) {
             if (!known.contains(name) && !TableText.isPassedOver(name)) {
-                errors.add(new FieldError("line 1", "There is no column '" + name + "' in a survey table."));
+                errors.add(new FieldError(
+                        "line 1", Statement.of("problem.no-such-column").with("column", Value.name(name))));
             }
         }
         for (String needed : layout.needed()) {
             if (!names.contains(needed)) {
-                errors.add(new FieldError("line 1", "The column '" + needed + "' is missing."));
+                errors.add(new FieldError(
+                        "line 1", Statement.of("problem.column-missing").with("column", Value.name(needed))));
             }
         }
     }

@@ -10,28 +10,30 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 import umbel.format.TableCell;
 import umbel.format.TypedNumber;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /** How the cells of survey tables are read and written. */
 enum TableCells implements SurveyTable.Cell {
     PLACING {
         @Override
-        public Optional<String> read(ObjectNode into, String field, String value) {
+        public Optional<Statement> read(ObjectNode into, String field, String value) {
             return Optional.empty();
         }
     },
     TEXT {
         @Override
-        public Optional<String> read(ObjectNode into, String field, String value) {
+        public Optional<Statement> read(ObjectNode into, String field, String value) {
             into.put(field, TableCell.plain(value));
             return Optional.empty();
         }
     },
     NUMBER {
         @Override
-        public Optional<String> read(ObjectNode into, String field, String value) {
+        public Optional<Statement> read(ObjectNode into, String field, String value) {
             OptionalDouble typed = TypedNumber.read(value);
             if (typed.isEmpty()) {
-                return Optional.of("'" + value + "' is not a number.");
+                return Optional.of(Statement.of("problem.not-a-number").with("value", Value.name(value)));
             }
             double number = typed.getAsDouble();
             if (number == Math.rint(number) && Math.abs(number) < MOST_WHOLE) {
@@ -44,7 +46,7 @@ enum TableCells implements SurveyTable.Cell {
     },
     WORDS {
         @Override
-        public Optional<String> read(ObjectNode into, String field, String value) {
+        public Optional<Statement> read(ObjectNode into, String field, String value) {
             ArrayNode list = into.putArray(field);
             Arrays.stream(value.split("[;, ]+")).forEach(list::add);
             return Optional.empty();
@@ -59,9 +61,9 @@ enum TableCells implements SurveyTable.Cell {
     },
     FLAG {
         @Override
-        public Optional<String> read(ObjectNode into, String field, String value) {
+        public Optional<Statement> read(ObjectNode into, String field, String value) {
             if (!value.equals(YES) && !value.equals(NO)) {
-                return Optional.of("Must be " + YES + " or " + NO + ".");
+                return Optional.of(Statement.of("problem.one-of").with("values", Value.name(YES + ", " + NO)));
             }
             into.put(field, value.equals(YES));
             return Optional.empty();

@@ -10,6 +10,8 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import umbel.format.FieldError;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /**
  * A table as it came: columns parted by commas, semicolons or tabs, lines ended either way; a byte order mark is passed over.
@@ -85,6 +87,7 @@ public final class TableText {
 
     /** That a text is no table. */
     static InvalidSurvey isNone(Exception cause) {
-        return new InvalidSurvey(List.of(new FieldError("", "This is not a table of surveys: " + cause.getMessage())));
+        return new InvalidSurvey(List.of(new FieldError(
+                "", Statement.of("problem.not-a-table").with("reason", Value.name(cause.getMessage())))));
     }
 }

@@ -15,8 +15,11 @@ import tools.jackson.databind.json.JsonMapper;
 /** The messages of one language, in ICU syntax; from {@code texts/<language>.json}. */
 public final class Catalogue {
 
+    /** The languages there are, as a regular expression. */
+    public static final String ANY_LANGUAGE = "en|es";
+
     /** The languages there are; the first is taken where another is asked for. */
-    public static final List<String> LANGUAGES = List.of("en", "es");
+    public static final List<String> LANGUAGES = List.of(ANY_LANGUAGE.split("\\|"));
 
     private static final Map<String, Catalogue> LOADED = new ConcurrentHashMap<>();
 

@@ -31,6 +31,9 @@ public final class Speech {
     /** Any year; only month and day are told. */
     private static final int SOME_YEAR = 2027;
 
+    private static final double FAHRENHEIT_AT_FREEZING = 32;
+    private static final double FAHRENHEIT_PER_KELVIN = 1.8;
+    private static final double MILE_AN_HOUR = 0.44704;
     private static final double POUND_FORCE = 4.4482216;
     private static final double FEET_FROM_INCHES = 36;
     private static final String[] EIGHTHS = {"n", "ne", "e", "se", "s", "sw", "w", "nw"};
@@ -65,9 +68,19 @@ public final class Speech {
         return KNOWN.computeIfAbsent(catalogue.language() + " " + units, key -> new Speech(catalogue, units));
     }
 
+    /** Its units. */
+    public UnitSystem units() {
+        return units;
+    }
+
     /** Its language. */
     public String language() {
         return catalogue.language();
+    }
+
+    /** Whether there is a text for a code. */
+    public boolean knows(String code) {
+        return catalogue.has(code);
     }
 
     /** A statement in words; empty for null. */
@@ -82,6 +95,11 @@ public final class Speech {
             values.put(capital(name), said instanceof String text ? capital(text) : said);
         });
         return format(statement.code()).clone().format(values);
+    }
+
+    /** A value by itself, as a label. */
+    public String value(Value value) {
+        return String.valueOf(valueOf(value));
     }
 
     /** What a knowledge file says, in this language; as it stands where it has no translation. */
@@ -139,6 +157,22 @@ public final class Speech {
             return units == UnitSystem.US
                     ? number(force.newtons() / POUND_FORCE, 0) + " lbf"
                     : number(force.newtons(), 0) + " N";
+        }
+        if (value instanceof Value.Temperature temperature) {
+            return degrees(temperature.celsius(), units == UnitSystem.US ? FAHRENHEIT_AT_FREEZING : 0);
+        }
+        if (value instanceof Value.TemperatureChange change) {
+            return degrees(change.kelvins(), 0);
+        }
+        if (value instanceof Value.Rain rain) {
+            return units == UnitSystem.US
+                    ? measure(rain.millimetres() / 1000 / INCH, 1, MeasureUnit.INCH)
+                    : measure(rain.millimetres(), 0, MeasureUnit.MILLIMETER);
+        }
+        if (value instanceof Value.Wind wind) {
+            return units == UnitSystem.US
+                    ? measure(wind.metresPerSecond() / MILE_AN_HOUR, 0, MeasureUnit.MILE_PER_HOUR)
+                    : measure(wind.metresPerSecond(), 0, MeasureUnit.METER_PER_SECOND);
         }
         if (value instanceof Value.Minutes time) {
             return duration(time.minutes());
@@ -216,6 +250,13 @@ public final class Speech {
         return leader && !named.isEmpty() ? lists.format(List.of(top, rest)) : top + rest;
     }
 
+    /** Degrees of the reader's scale, whose freezing point lies at {@code zero}. */
+    private String degrees(double kelvins, double zero) {
+        return units == UnitSystem.US
+                ? measure(kelvins * FAHRENHEIT_PER_KELVIN + zero, 0, MeasureUnit.FAHRENHEIT)
+                : measure(kelvins, 0, MeasureUnit.CELSIUS);
+    }
+
     private String message(String code, String value) {
         return format(code).clone().format(Map.of("value", value));
     }
@@ -236,7 +277,8 @@ public final class Speech {
                 .toString();
     }
 
-    private static String capital(String text) {
+    /** A text as it stands at the head of a sentence. */
+    public static String capital(String text) {
         return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
     }
 }

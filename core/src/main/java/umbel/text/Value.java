@@ -34,6 +34,18 @@ public sealed interface Value {
     /** A force, newtons; told in newtons, or pounds. */
     record Force(double newtons) implements Value {}
 
+    /** A temperature, degrees Celsius; told in these, or in degrees Fahrenheit. */
+    record Temperature(double celsius) implements Value {}
+
+    /** How far a temperature falls or rises, kelvins; told in degrees of the reader's scale. */
+    record TemperatureChange(double kelvins) implements Value {}
+
+    /** Rain, millimetres; told in millimetres, or inches. */
+    record Rain(double millimetres) implements Value {}
+
+    /** Wind, metres a second; told in these, or in miles an hour. */
+    record Wind(double metresPerSecond) implements Value {}
+
     /** Time, minutes; told in seconds under a minute. */
     record Minutes(double minutes) implements Value {}
 
@@ -130,6 +142,10 @@ public sealed interface Value {
 
     static Value limbs(List<String> ids) {
         return new Limbs(ids);
+    }
+
+    static Value name(String text) {
+        return new Name(text);
     }
 
     static Value choice(String word) {

@@ -20,6 +20,8 @@ import umbel.knowledge.Species;
 import umbel.knowledge.TrainingSystem;
 import umbel.survey.InvalidSurvey;
 import umbel.survey.Survey;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /**
  * Builds a tree from a survey: measured trunk and limbs with curved lines and stepped taper, small wood arranged on them.
@@ -95,9 +97,7 @@ public final class TreeBuilder {
             told.add(arrangement.clothe(axis, woodOf(axis), clearBelow(axis), axes));
             if (axes.size() > MOST_PIECES) {
                 throw new InvalidSurvey(List.of(new FieldError(
-                        "limbs",
-                        "These limbs carry more than " + MOST_PIECES
-                                + " pieces of wood, counted and estimated; so many cannot be computed on one tree.")));
+                        "limbs", Statement.of("problem.too-many-pieces").with("most", Value.count(MOST_PIECES)))));
             }
         }
         new FruitingLaterals(setting, axes, told).add(this::countsCoverAll);

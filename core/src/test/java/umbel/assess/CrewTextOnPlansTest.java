@@ -18,6 +18,7 @@ import umbel.practice.PracticeTree;
 import umbel.reading.Neighbours;
 import umbel.reading.TreeReader;
 import umbel.survey.Survey;
+import umbel.text.UnitSystem;
 import umbel.wood.Tree;
 
 /** Whatever a plan proposes can be said shortly in every language of the crew. */
@@ -46,8 +47,8 @@ class CrewTextOnPlansTest {
     void everyStepIsSaidInEveryLanguage(String system) {
         for (int leaf : new int[] {2, 8}) {
             for (Step step : steps(system, leaf)) {
-                String english = CrewText.in("en").title(step.operation());
-                String spanish = CrewText.in("es").title(step.operation());
+                String english = CrewText.in("en", UnitSystem.METRIC).title(step.operation());
+                String spanish = CrewText.in("es", UnitSystem.METRIC).title(step.operation());
                 assertThat(Map.of("en", english, "es", spanish)).allSatisfy((language, said) -> {
                     assertThat(said).as(language).isNotBlank().doesNotContain("{", "}", "null", "NaN");
                     assertThat(said.length()).as(said).isLessThanOrEqualTo(LONGEST);
@@ -62,7 +63,7 @@ class CrewTextOnPlansTest {
     void everyToolAndKindOfWorkHasItsWord(String system) {
         for (Step step : steps(system, 6)) {
             String tool = step.effect().tool().word();
-            assertThat(CrewText.in("es").say(tool)).as(tool).isNotEqualTo(tool);
+            assertThat(CrewText.in("es", UnitSystem.METRIC).say(tool)).as(tool).isNotEqualTo(tool);
         }
         assertThat(WorkKind.values()).extracting(WorkKind::word).containsExactly("saw", "ladder", "detail");
     }

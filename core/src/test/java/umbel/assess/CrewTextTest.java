@@ -2,39 +2,47 @@ package umbel.assess;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.cut.Target;
 import umbel.knowledge.Knowledge;
+import umbel.text.Catalogue;
+import umbel.text.UnitSystem;
 
 class CrewTextTest {
 
-    @Test
-    void bothLanguagesSayTheSameThings() {
-        assertThat(CrewText.in("es").keys().stream()
-                        .filter(key -> !key.startsWith("caution."))
-                        .collect(Collectors.toSet()))
-                .isEqualTo(CrewText.in("en").keys());
-        Knowledge.shipped()
-                .cautions()
-                .forEach(caution -> assertThat(CrewText.in("es").caution(caution))
-                        .as(caution.id())
-                        .isNotEqualTo(caution.text()));
+    private static CrewText in(String language) {
+        return CrewText.in(language, UnitSystem.METRIC);
     }
 
     @Test
     void everyOperationHasItsWords() {
         for (OperationKind kind : OperationKind.values()) {
-            assertThat(CrewText.in("en").keys()).contains(kind.word());
+            assertThat(Catalogue.of("en").has("crew." + kind.word()))
+                    .as(kind.word())
+                    .isTrue();
         }
     }
 
     @Test
+    void everyCautionIsSaidInSpanish() {
+        Knowledge.shipped()
+                .cautions()
+                .forEach(caution ->
+                        assertThat(in("es").caution(caution)).as(caution.id()).isNotEqualTo(caution.text()));
+    }
+
+    @Test
+    void measuresAreToldInTheReadersUnits() {
+        Operation head = Operation.cutAt(OperationKind.HEAD, Target.parse("trunk"), 0.762);
+        assertThat(CrewText.in("en", UnitSystem.US).title(head)).isEqualTo("Head the tree at 30 in");
+    }
+
+    @Test
     void aStepIsSaidShortly() {
-        CrewText english = CrewText.in("en");
-        CrewText spanish = CrewText.in("es");
+        CrewText english = in("en");
+        CrewText spanish = in("es");
         assertThat(english.title(Operation.remove(Target.parse("7")))).isEqualTo("Off: limb 7");
         assertThat(spanish.title(Operation.remove(Target.parse("7")))).isEqualTo("Quitar: rama 7");
         assertThat(english.title(Operation.remove(Target.parse("7/shoots/up"))))
@@ -53,6 +61,6 @@ class CrewTextTest {
 
     @Test
     void anUnknownLanguageIsAnsweredInEnglish() {
-        assertThat(CrewText.in("xx").say("saw")).isEqualTo("saw");
+        assertThat(in("xx").say("saw")).isEqualTo("saw");
     }
 }

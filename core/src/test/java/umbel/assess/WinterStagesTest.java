@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -11,11 +13,13 @@ import org.junit.jupiter.params.provider.MethodSource;
 import umbel.knowledge.Knowledge;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
+import umbel.survey.Survey;
 
 /** A plan told by its winters: held against its own steps and seasons. */
 class WinterStagesTest {
 
     private static final Assessor ASSESSOR = new Assessor(Knowledge.shipped());
+    private static final Map<Survey, Assessment> ASSESSED = new ConcurrentHashMap<>();
     private static final List<String> DOES_NOTHING = List.of("keep", "watch");
 
     static Stream<Arguments> trees() {
@@ -28,7 +32,8 @@ class WinterStagesTest {
     }
 
     private static Assessment assess(String system, int leaf, Fault... faults) {
-        return ASSESSOR.assess(AssessRequest.of(PracticeTree.survey(system, leaf, 2, faults)));
+        return ASSESSED.computeIfAbsent(
+                PracticeTree.survey(system, leaf, 2, faults), survey -> ASSESSOR.assess(AssessRequest.of(survey)));
     }
 
     @ParameterizedTest

@@ -86,11 +86,11 @@ class CountCsvTest {
                 "26.5 | thick | line 2, diameter_mm | not a number",
                 "26.5 | 900 | line 2, diameter_mm | at most",
                 "dead;broken | tired | line 2, condition | Must be one of",
-                "yes,2 | perhaps,2 | line 2, twiggy | yes or no",
+                "yes,2 | perhaps,2 | line 2, twiggy | yes, no",
                 ",,,arm | ,,,limb | line 7, part | Must be one of",
                 "new,2, | new,5, | line 6, sample | Samples are numbered",
                 "blueberry,8 | blueberry,eight | line 2, leaf | not a number",
-                "label,kind | label,sort | line 1 | 'kind' is missing"
+                "label,kind | label,sort | line 1 | “kind” is missing"
             })
     void theFaultyCellIsNamed(String good, String bad, String where, String why) {
         String table = TABLE.replace(",grape,12,arm", ",grape,12" + (bad.contains("limb") ? ",limb" : ",arm"))
@@ -100,6 +100,6 @@ class CountCsvTest {
         assertThat(refused.errors())
                 .as("%s", refused.errors())
                 .anyMatch(
-                        error -> error.field().equals(where) && error.message().contains(why));
+                        error -> error.field().equals(where) && error.toString().contains(why));
     }
 }

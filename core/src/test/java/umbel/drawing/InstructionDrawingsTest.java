@@ -16,6 +16,7 @@ import org.w3c.dom.NodeList;
 import org.xml.sax.InputSource;
 import umbel.instruction.Sentence;
 import umbel.instruction.Sentence.Form;
+import umbel.text.Speech;
 
 /** Pictures of sentences, and the card that is held to a limb. */
 class InstructionDrawingsTest {
@@ -59,10 +60,12 @@ class InstructionDrawingsTest {
 
     @Test
     void theCardIsInMillimetresAndEveryNotchIsAsWideAsItSays() throws Exception {
-        Document card = read(GaugeCard.draw(List.of(
-                new Sentence(Form.THICK, 24, 1),
-                new Sentence(Form.THICK_TOP, 14, 2),
-                new Sentence(Form.REACH, 90, 0))));
+        Document card = read(GaugeCard.draw(
+                List.of(
+                        new Sentence(Form.THICK, 24, 1),
+                        new Sentence(Form.THICK_TOP, 14, 2),
+                        new Sentence(Form.REACH, 90, 0)),
+                Speech.english()));
         Element root = card.getDocumentElement();
         assertThat(root.getAttribute("width")).isEqualTo("140mm");
         assertThat(root.getAttribute("viewBox")).isEqualTo("0 0 140 95");
@@ -77,7 +80,7 @@ class InstructionDrawingsTest {
 
     @Test
     void theRulersStrokesStandHalfACentimetreApart() throws Exception {
-        List<Double> strokes = lines(read(GaugeCard.draw(List.of()))).stream()
+        List<Double> strokes = lines(read(GaugeCard.draw(List.of(), Speech.english()))).stream()
                 .filter(line -> line[0] == line[2] && line[1] == 0 && line[3] <= 8)
                 .map(line -> line[0])
                 .toList();
@@ -89,18 +92,19 @@ class InstructionDrawingsTest {
 
     @Test
     void aRayLeansAsFarFromTheEdgeAsItSays() throws Exception {
-        double[] ray = lines(read(GaugeCard.draw(List.of(new Sentence(Form.HANGING, 105, 0))))).stream()
-                .filter(line -> line[0] == 0.2 && line[2] > 1 && line[2] < 100 && line[1] != line[3])
-                .findFirst()
-                .orElseThrow();
+        double[] ray =
+                lines(read(GaugeCard.draw(List.of(new Sentence(Form.HANGING, 105, 0)), Speech.english()))).stream()
+                        .filter(line -> line[0] == 0.2 && line[2] > 1 && line[2] < 100 && line[1] != line[3])
+                        .findFirst()
+                        .orElseThrow();
         double turn = Math.toDegrees(Math.atan2(ray[2] - 0.0, ray[1] - ray[3]));
         assertThat(turn).isCloseTo(105, within(0.5));
     }
 
     @Test
     void thickGaugesMakeTheCardWiderAndItStillFitsAPage() throws Exception {
-        Document card =
-                read(GaugeCard.draw(List.of(new Sentence(Form.THICK, 80, 1), new Sentence(Form.THICK_TOP, 28, 2))));
+        Document card = read(GaugeCard.draw(
+                List.of(new Sentence(Form.THICK, 80, 1), new Sentence(Form.THICK_TOP, 28, 2)), Speech.english()));
         double width = Double.parseDouble(
                 card.getDocumentElement().getAttribute("width").replace("mm", ""));
         assertThat(width).isBetween(141.0, 182.0);

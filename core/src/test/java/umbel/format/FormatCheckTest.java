@@ -42,7 +42,7 @@ class FormatCheckTest {
         assertThat(document).isNotEqualTo(WHOLE);
         assertThat(check(document)).anySatisfy(error -> {
             assertThat(error.field()).isEqualTo(field);
-            assertThat(error.message()).contains(words);
+            assertThat(error.toString()).contains(words);
         });
     }
 

@@ -180,8 +180,9 @@ class OwnKnowledgeTest {
         Knowledge knowledge = Knowledge.shipped();
         assertThat(catchThrowableOfType(NotSupported.class, () -> knowledge.school("classic", Map.of("mood", 1.0))))
                 .hasMessageContaining("mood");
-        assertThat(catchThrowableOfType(
-                        NotSupported.class, () -> knowledge.school("classic", Map.of("limbRatio", 40.0))))
-                .hasMessageContaining("limbRatio");
+        NotSupported tooMuch =
+                catchThrowableOfType(NotSupported.class, () -> knowledge.school("classic", Map.of("limbRatio", 40.0)));
+        assertThat(tooMuch.field()).contains("limbRatio");
+        assertThat(tooMuch).hasMessageContaining("1.5");
     }
 }

@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -26,6 +28,18 @@ class PlannerTest {
 
     private static final Knowledge KNOWLEDGE = Knowledge.shipped();
     private static final double REACH = 2.4;
+    private static final Map<Survey, Planned> PLANNED = new ConcurrentHashMap<>();
+
+    /** A tree with its plans, which are made once for all that is asked of them. */
+    private record Planned(PlanCase tree, Planning planning) {
+
+        static Planned of(String system, int leaf, long seed, Fault... faults) {
+            return PLANNED.computeIfAbsent(PracticeTree.survey(system, leaf, seed, faults), survey -> {
+                PlanCase tree = PlanCase.of(survey);
+                return new Planned(tree, tree.planning());
+            });
+        }
+    }
 
     static Stream<Arguments> faultyTrees() {
         return Stream.of(
@@ -47,8 +61,9 @@ class PlannerTest {
     @ParameterizedTest
     @MethodSource("faultyTrees")
     void everyPlanKeepsToItsLimitsEachWinter(String system, int leaf, long seed, Fault[] faults) {
-        PlanCase one = PlanCase.of(PracticeTree.survey(system, leaf, seed, faults));
-        for (Plan plan : one.plans()) {
+        Planned planned = Planned.of(system, leaf, seed, faults);
+        PlanCase one = planned.tree();
+        for (Plan plan : planned.planning().all()) {
             double allowed = one.request().limits().woodShare() * (plan.name().equals("firmer") ? 1.25 : 1);
             int most = (int)
                     Math.ceil(one.request().limits().bigCuts() * (plan.name().equals("firmer") ? 1.5 : 1));
@@ -71,8 +86,7 @@ class PlannerTest {
     @ParameterizedTest
     @MethodSource("faultyTrees")
     void everyCutTakesSomething(String system, int leaf, long seed, Fault[] faults) {
-        for (Plan plan :
-                PlanCase.of(PracticeTree.survey(system, leaf, seed, faults)).plans()) {
+        for (Plan plan : Planned.of(system, leaf, seed, faults).planning().all()) {
             for (Step step : plan.steps()) {
                 if (step.operation().kind().cuts() && !step.operation().onBuds()) {
                     assertThat(step.effect().mass())
@@ -100,7 +114,7 @@ class PlannerTest {
     @ParameterizedTest
     @MethodSource("faultyTrees")
     void stepsComeInTheOrderOfTheWork(String system, int leaf, long seed, Fault[] faults) {
-        Plan plan = PlanCase.of(PracticeTree.survey(system, leaf, seed, faults)).recommended();
+        Plan plan = Planned.of(system, leaf, seed, faults).planning().recommended();
         assertThat(plan.steps()).isNotEmpty();
         for (int i = 0; i < plan.steps().size(); i++) {
             Step step = plan.steps().get(i);
@@ -120,7 +134,7 @@ class PlannerTest {
     @ParameterizedTest
     @MethodSource("faultyTrees")
     void everyStepSaysWhyAndWhatElse(String system, int leaf, long seed, Fault[] faults) {
-        Plan plan = PlanCase.of(PracticeTree.survey(system, leaf, seed, faults)).recommended();
+        Plan plan = Planned.of(system, leaf, seed, faults).planning().recommended();
         for (Step step : plan.steps()) {
             boolean bySystem = step.settled();
             assertThat(step.rules().isEmpty())
@@ -156,8 +170,7 @@ class PlannerTest {
     @ParameterizedTest
     @MethodSource("faultyTrees")
     void nothingIsCutTwiceOrAfterItIsGone(String system, int leaf, long seed, Fault[] faults) {
-        PlanCase one = PlanCase.of(PracticeTree.survey(system, leaf, seed, faults));
-        for (Plan plan : one.plans()) {
+        for (Plan plan : Planned.of(system, leaf, seed, faults).planning().all()) {
             for (int year = 0; year < 3; year++) {
                 List<Step> steps = inWinter(plan, year);
                 List<Operation> done = operations(steps);
@@ -180,8 +193,7 @@ class PlannerTest {
     @ParameterizedTest
     @MethodSource("faultyTrees")
     void gentlerTakesNoMoreThanRecommended(String system, int leaf, long seed, Fault[] faults) {
-        List<Plan> plans =
-                PlanCase.of(PracticeTree.survey(system, leaf, seed, faults)).plans();
+        List<Plan> plans = Planned.of(system, leaf, seed, faults).planning().all();
         assertThat(plans).extracting(Plan::name).containsExactly("recommended", "gentler", "firmer", "nothing");
         assertThat(plans.get(1).totals().woodShare())
                 .isLessThanOrEqualTo(plans.get(0).totals().woodShare() + 0.02);
@@ -194,19 +206,20 @@ class PlannerTest {
     @MethodSource("faultyTrees")
     void theSameAskedTwiceIsAnsweredTheSame(String system, int leaf, long seed, Fault[] faults) {
         Survey survey = PracticeTree.survey(system, leaf, seed, faults);
-        assertThat(told(PlanCase.of(survey).recommended()))
+        assertThat(told(Planned.of(system, leaf, seed, faults).planning().recommended()))
                 .isEqualTo(told(PlanCase.of(survey).recommended()));
     }
 
     @ParameterizedTest
     @MethodSource("faultyTrees")
     void whatNobodyArguesAboutIsAlwaysInThePlan(String system, int leaf, long seed, Fault[] faults) {
-        PlanCase one = PlanCase.of(PracticeTree.survey(system, leaf, seed, faults));
+        Planned planned = Planned.of(system, leaf, seed, faults);
+        PlanCase one = planned.tree();
         Set<String> must = new HashSet<>();
         one.reading().findings().stream()
                 .filter(finding -> finding.stage() == Stage.SUCKERS || finding.stage() == Stage.UNSOUND)
                 .forEach(finding -> must.add(finding.first().path()));
-        for (Plan plan : one.plans().subList(0, 3)) {
+        for (Plan plan : planned.planning().all().subList(0, 3)) {
             Tree left = CutTree.of(
                             one.tree(),
                             plan.steps().stream()

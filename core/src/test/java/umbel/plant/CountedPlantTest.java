@@ -18,6 +18,8 @@ import umbel.counted.Counts;
 import umbel.cut.ImpossibleCut;
 import umbel.growth.Moment;
 import umbel.knowledge.Knowledge;
+import umbel.text.Catalogue;
+import umbel.text.UnitSystem;
 
 class CountedPlantTest {
 
@@ -55,8 +57,8 @@ class CountedPlantTest {
             for (CountStep step : plan.steps()) {
                 Mark mark = CountedPlant.mark(step.operation());
                 assertThat(CountedPlant.mark(CountedPlant.operation(mark))).isEqualTo(mark);
-                for (String language : CrewText.LANGUAGES) {
-                    assertThat(plant.title(mark, CrewText.in(language)))
+                for (String language : Catalogue.LANGUAGES) {
+                    assertThat(plant.title(mark, CrewText.in(language, UnitSystem.METRIC)))
                             .doesNotContain("count.")
                             .doesNotContain("{");
                 }

@@ -38,7 +38,8 @@ class WeatherCsvTest {
     @Test
     void aMissingColumnIsNamed() {
         assertThat(WeatherCsv.read("date,min_C,max_C\n2026-01-01,1,2\n").errors())
-                .extracting(FieldError::message)
-                .containsExactly("The column rain_mm is missing.", "The column wind_mPerS is missing.");
+                .extracting(FieldError::toString)
+                .containsExactly(
+                        "line 1: The column “rain_mm” is missing.", "line 1: The column “wind_mPerS” is missing.");
     }
 }

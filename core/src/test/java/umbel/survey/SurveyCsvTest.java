@@ -72,11 +72,11 @@ class SurveyCsvTest {
                 "15,62,18 | 415,62,18 | line 2, bearing_deg | at most 360",
                 "pencil/side:4x30 | pencils:4 | line 2, shoots | Must be one of",
                 "pencil/side:4x30 | four pencils | line 2, shoots | not written",
-                "2,trunk,90 | 2,7,90 | line 3, parent | no limb '7'",
-                "pear,9 | ,9 | line 4, id | Another limb already",
-                "apple,4 | ,4 | line 2, species | names its species",
-                "spurs,condition | spurs,mood | line 1 | no column 'mood'",
-                "id,parent | id,mother | line 1 | 'parent' is missing"
+                "2,trunk,90 | 2,7,90 | line 3, parent | no limb 7",
+                "pear,9 | ,9 | line 4, id | Another limb is already called",
+                "apple,4 | ,4 | line 2, species | must have a value in species",
+                "spurs,condition | spurs,mood | line 1 | no column “mood”",
+                "id,parent | id,mother | line 1 | “parent” is missing"
             })
     void theFaultyCellIsNamed(String good, String bad, String where, String why) {
         String text = SMALL.replaceFirst("\na,|,a,trunk", bad.equals(",9") ? ",1,trunk" : ",a,trunk")
@@ -86,7 +86,7 @@ class SurveyCsvTest {
         assertThat(refused.errors())
                 .as("%s", refused.errors())
                 .anyMatch(
-                        error -> error.field().equals(where) && error.message().contains(why));
+                        error -> error.field().equals(where) && error.toString().contains(why));
     }
 
     @ParameterizedTest
@@ -96,7 +96,7 @@ class SurveyCsvTest {
         assertThat(refused).isNotNull();
         assertThat(refused.errors())
                 .isNotEmpty()
-                .extracting(FieldError::message)
+                .extracting(FieldError::toString)
                 .noneMatch(String::isBlank);
     }
 

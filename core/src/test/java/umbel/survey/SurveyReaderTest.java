@@ -262,14 +262,16 @@ class SurveyReaderTest {
     void aSurveyIsAnObject(String text) {
         InvalidSurvey refused = catchThrowableOfType(InvalidSurvey.class, () -> SurveyReader.read(text));
         assertThat(refused.errors()).hasSize(1);
-        assertThat(refused.errors().get(0).message()).contains("object");
+        assertThat(refused.errors().get(0).toString()).contains("object");
     }
 
     @Test
     void aFieldSeenFromTheOutsideCarriesItsWholePath() {
-        assertThat(new FieldError("limbs[2].at_cm", "x").under("survey").field())
+        assertThat(FieldError.of("limbs[2].at_cm", "problem.missing")
+                        .under("survey")
+                        .field())
                 .isEqualTo("survey.limbs[2].at_cm");
-        assertThat(new FieldError("", "x").under("survey").field()).isEqualTo("survey");
+        assertThat(FieldError.of("", "problem.missing").under("survey").field()).isEqualTo("survey");
     }
 
     private static ObjectNode plain() {

@@ -8,6 +8,7 @@ import java.io.OutputStreamWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.Clock;
@@ -31,7 +32,10 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import umbel.app.UmbelSettings;
 import umbel.app.http.Refused;
+import umbel.app.photo.PhotoFiles;
 import umbel.app.visit.RecordTable;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /** The whole holding in one file, taken while the program runs, and brought back at its next start. */
 @RestController
@@ -50,7 +54,10 @@ class BackupController {
         this.clock = clock;
     }
 
-    /** A ZIP of the data as it stands at this moment: the database, the holding's own knowledge, the records as a table. */
+    /**
+     * A ZIP of the data as it stands at this moment: the database, the holding's own knowledge, its photographs, and the records
+     * as a table.
+     */
     @GetMapping(produces = "application/zip")
     ResponseEntity<StreamingResponseBody> backup() throws IOException {
         Path copy = Files.createTempFile("umbel-backup", ".zip");
@@ -59,7 +66,8 @@ class BackupController {
         StreamingResponseBody body = out -> {
             try (ZipOutputStream zip = new ZipOutputStream(out)) {
                 addDatabase(zip, copy);
-                addKnowledge(zip);
+                addFolder(zip, settings.knowledge(), BackupFile.KNOWLEDGE, ".*\\.ya?ml");
+                addFolder(zip, settings.data().resolve(PhotoFiles.FOLDER), PhotoFiles.FOLDER, PhotoFiles.FILE);
                 zip.putNextEntry(new ZipEntry(BackupFile.RECORDS));
                 Writer table = new OutputStreamWriter(zip, StandardCharsets.UTF_8);
                 records.write(table);
@@ -86,7 +94,8 @@ class BackupController {
             return BackupFile.stage(upload, settings.data());
         } catch (NotABackup e) {
             throw new Refused(
-                    HttpStatus.BAD_REQUEST, "Not restored", "This file cannot be restored. " + e.getMessage());
+                    HttpStatus.BAD_REQUEST,
+                    Statement.of("problem.not-restored").with("reason", new Value.Several(List.of(e.why()))));
         } finally {
             Files.deleteIfExists(upload);
         }
@@ -105,22 +114,34 @@ class BackupController {
         }
     }
 
-    private void addKnowledge(ZipOutputStream zip) throws IOException {
-        Path folder = settings.knowledge();
+    /** Adds the files of a folder, and of its folders, whose names match a pattern. */
+    private static void addFolder(ZipOutputStream zip, Path folder, String as, String pattern) throws IOException {
         if (!Files.isDirectory(folder)) {
             return;
         }
         try (Stream<Path> all = Files.walk(folder, 2)) {
             List<Path> files = all.filter(Files::isRegularFile)
-                    .filter(file -> file.toString().matches(".*\\.ya?ml"))
+                    .filter(file -> file.getFileName().toString().matches(pattern))
                     .sorted()
                     .toList();
             for (Path file : files) {
-                zip.putNextEntry(new ZipEntry(BackupFile.KNOWLEDGE + "/"
-                        + folder.relativize(file).toString().replace('\\', '/')));
-                Files.copy(file, zip);
-                zip.closeEntry();
+                addFile(zip, file, as + "/" + folder.relativize(file).toString().replace('\\', '/'));
             }
+        }
+    }
+
+    /** Adds a file, unless it was deleted since it was listed. */
+    private static void addFile(ZipOutputStream zip, Path file, String name) throws IOException {
+        InputStream content;
+        try {
+            content = Files.newInputStream(file);
+        } catch (NoSuchFileException e) {
+            return;
+        }
+        try (content) {
+            zip.putNextEntry(new ZipEntry(name));
+            content.transferTo(zip);
+            zip.closeEntry();
         }
     }
 }

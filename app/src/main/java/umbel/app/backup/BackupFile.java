@@ -12,15 +12,20 @@ import java.nio.file.StandardOpenOption;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import umbel.app.photo.PhotoFiles;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /**
- * A backup as a file: the database, the holding's own knowledge files, and the records as a table for reading only. It is
- * unpacked aside, looked at without running anything in it, and only then put in the place of what is there, which is kept.
+ * A backup as a file: the database, the holding's own knowledge files, the photographs, and the records as a table for reading
+ * only. It is unpacked aside, looked at without running anything in it, and only then put in the place of what is there, which
+ * is kept.
  */
 public final class BackupFile {
 
@@ -28,9 +33,11 @@ public final class BackupFile {
     static final String KNOWLEDGE = "knowledge";
     static final String RECORDS = "records.csv";
 
+    private static final List<String> FOLDERS = List.of(KNOWLEDGE, PhotoFiles.FOLDER);
     private static final String STAGED = "restore-staged";
     private static final Pattern KNOWLEDGE_FILE =
             Pattern.compile("knowledge/(?:[A-Za-z0-9_-]{1,60}/)?[A-Za-z0-9][A-Za-z0-9._-]{0,100}\\.ya?ml");
+    private static final Pattern PHOTO_FILE = Pattern.compile(PhotoFiles.FOLDER + "/" + PhotoFiles.FILE);
     private static final int BLOCK = 1 << 16;
 
     private BackupFile() {}
@@ -80,13 +87,16 @@ public final class BackupFile {
                 ZipInputStream in = new ZipInputStream(file)) {
             for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
                 String name = entry.getName();
-                boolean wanted =
-                        name.equals(DATABASE) || KNOWLEDGE_FILE.matcher(name).matches();
+                boolean wanted = name.equals(DATABASE)
+                        || KNOWLEDGE_FILE.matcher(name).matches()
+                        || PHOTO_FILE.matcher(name).matches();
                 if (!wanted && !name.equals(RECORDS)) {
-                    throw new NotABackup("It holds '" + printable(name) + "', which no backup of Umbel holds.");
+                    throw new NotABackup(
+                            Statement.of("problem.backup-foreign-entry").with("entry", Value.name(printable(name))));
                 }
                 if (!seen.add(name)) {
-                    throw new NotABackup("It holds '" + name + "' twice.");
+                    throw new NotABackup(
+                            Statement.of("problem.backup-entry-twice").with("entry", Value.name(name)));
                 }
                 if (wanted) {
                     Path target = aside.resolve(name);
@@ -96,7 +106,7 @@ public final class BackupFile {
             }
         }
         if (!seen.contains(DATABASE)) {
-            throw new NotABackup("It holds no database. Choose the ZIP file that Umbel's backup gave.");
+            throw new NotABackup(Statement.of("problem.backup-without-database"));
         }
         return DatabaseCheck.of(aside.resolve(DATABASE));
     }
@@ -107,7 +117,7 @@ public final class BackupFile {
         try (var out = Files.newOutputStream(target, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
             for (int read = in.read(block); read >= 0; read = in.read(block)) {
                 if (Files.getFileStore(target).getUsableSpace() < 4L * BLOCK) {
-                    throw new NotABackup("There is not enough room on the disk to unpack it.");
+                    throw new NotABackup(Statement.of("problem.backup-no-room"));
                 }
                 out.write(block, 0, read);
             }
@@ -127,9 +137,11 @@ public final class BackupFile {
             }
             throw e;
         }
-        if (Files.isDirectory(from.resolve(KNOWLEDGE))) {
-            moveIfThere(data.resolve(KNOWLEDGE), data.resolve(KNOWLEDGE + before));
-            Files.move(from.resolve(KNOWLEDGE), data.resolve(KNOWLEDGE), StandardCopyOption.ATOMIC_MOVE);
+        for (String folder : FOLDERS) {
+            if (Files.isDirectory(from.resolve(folder))) {
+                moveIfThere(data.resolve(folder), data.resolve(folder + before));
+                Files.move(from.resolve(folder), data.resolve(folder), StandardCopyOption.ATOMIC_MOVE);
+            }
         }
     }
 
@@ -150,10 +162,10 @@ public final class BackupFile {
         try (FileChannel channel = FileChannel.open(database, StandardOpenOption.READ, StandardOpenOption.WRITE);
                 FileLock lock = channel.tryLock()) {
             if (lock == null) {
-                throw new NotABackup("Umbel is running on " + data + ". Stop it, then restore.");
+                throw new NotABackup(Statement.of("problem.umbel-running").with("folder", Value.name(data.toString())));
             }
         } catch (OverlappingFileLockException e) {
-            throw new NotABackup("Umbel is running on " + data + ". Stop it, then restore.");
+            throw new NotABackup(Statement.of("problem.umbel-running").with("folder", Value.name(data.toString())));
         }
     }
 

@@ -24,6 +24,8 @@ import org.h2.table.Column;
 import org.h2.value.CompareMode;
 import org.h2.value.TypeInfo;
 import org.h2.value.VersionedValue;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /**
  * Looks at a database from elsewhere before it is opened as one. Opening a database runs what its catalogue says: triggers and
@@ -42,7 +44,7 @@ final class DatabaseCheck {
     private static final Pattern QUOTED = Pattern.compile("\"(?:[^\"]|\"\")*\"|'(?:[^']|'')*'");
     private static final Pattern WORD = Pattern.compile("[A-Za-z_][A-Za-z0-9_$]*");
     private static final Pattern OWNER = Pattern.compile("CREATE USER IF NOT EXISTS \"UMBEL\" .*", Pattern.DOTALL);
-    private static final int NEWEST_SCHEMA = 13;
+    private static final int NEWEST_SCHEMA = 15;
 
     private DatabaseCheck() {}
 
@@ -60,15 +62,17 @@ final class DatabaseCheck {
                     database,
                     "select max(cast(\"version\" as integer)) from \"flyway_schema_history\" where \"success\"");
             if (schema > NEWEST_SCHEMA) {
-                throw new NotABackup("It was made by a newer version of Umbel. Update first.");
+                throw new NotABackup(Statement.of("problem.backup-newer"));
             }
             return new RestoreReport(
                     number(database, "select count(*) from tree"),
                     number(database, "select count(*) from survey"),
                     number(database, "select count(*) from work_record"));
         } catch (SQLException e) {
-            throw new NotABackup("Its database cannot be opened: "
-                    + e.getMessage().lines().findFirst().orElse(""));
+            throw new NotABackup(Statement.of("problem.backup-not-opened")
+                    .with(
+                            "reason",
+                            Value.name(e.getMessage().lines().findFirst().orElse(""))));
         }
     }
 
@@ -110,10 +114,10 @@ final class DatabaseCheck {
                 statements.add(row.getValue(3).getString());
             }
         } catch (MVStoreException | ClassCastException | NullPointerException | IndexOutOfBoundsException e) {
-            throw new NotABackup("Its database cannot be read.");
+            throw new NotABackup(Statement.of("problem.backup-unreadable"));
         }
         if (statements.isEmpty()) {
-            throw new NotABackup("Its database is empty.");
+            throw new NotABackup(Statement.of("problem.backup-empty"));
         }
         return statements;
     }
@@ -121,13 +125,13 @@ final class DatabaseCheck {
     private static void check(String statement) {
         String upper = statement.stripLeading().toUpperCase(Locale.ROOT);
         if (upper.startsWith("CREATE USER") && !OWNER.matcher(upper).matches()) {
-            throw new NotABackup("Its database has users that are not Umbel's.");
+            throw new NotABackup(Statement.of("problem.backup-foreign-users"));
         }
         Matcher words = WORD.matcher(QUOTED.matcher(upper).replaceAll(" "));
         while (words.find()) {
             if (!WORDS.contains(words.group())) {
-                throw new NotABackup("Its database holds something that Umbel does not use ("
-                        + words.group().toLowerCase(Locale.ROOT) + "), and is not opened.");
+                throw new NotABackup(Statement.of("problem.backup-foreign-object")
+                        .with("word", Value.name(words.group().toLowerCase(Locale.ROOT))));
             }
         }
     }

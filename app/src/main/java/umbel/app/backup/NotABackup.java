@@ -1,11 +1,22 @@
 package umbel.app.backup;
 
-/** A file that cannot be restored, or not now; the message says why. */
+import umbel.text.Speech;
+import umbel.text.Statement;
+
+/** A file that cannot be restored, or not now. */
 public final class NotABackup extends RuntimeException {
 
     private static final long serialVersionUID = 1L;
 
-    NotABackup(String message) {
-        super(message);
+    private final transient Statement why;
+
+    NotABackup(Statement why) {
+        super(Speech.english().say(why));
+        this.why = why;
+    }
+
+    /** Why it cannot. */
+    Statement why() {
+        return why;
     }
 }

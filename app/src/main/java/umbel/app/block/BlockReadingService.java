@@ -16,12 +16,15 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import umbel.app.http.NotFound;
 import umbel.app.orchard.BlockRepository;
+import umbel.app.reader.Reader;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.app.survey.TreeReadings;
 import umbel.knowledge.Knowledge;
 import umbel.plant.SurveyedTree;
 import umbel.reading.BlockReading;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /**
  * Reads every surveyed tree of a block in the background, one block at a time, with progress; can be cancelled. A job lives as
@@ -71,7 +74,7 @@ public class BlockReadingService {
         private final AtomicInteger done = new AtomicInteger();
         private volatile String state = "waiting";
         private volatile BlockReading result;
-        private volatile String trouble = "";
+        private volatile Statement trouble;
 
         Job(long id, long blockId, String block, int total) {
             this.id = id;
@@ -120,7 +123,7 @@ public class BlockReadingService {
                 job.state,
                 job.done.get(),
                 job.total,
-                job.trouble,
+                Reader.speech().say(job.trouble),
                 BlockAnswer.of(job.result));
     }
 
@@ -175,7 +178,8 @@ public class BlockReadingService {
             }
         } catch (RuntimeException e) {
             LOG.warn("Reading block {} failed", job.block, e);
-            job.trouble = "A tree of this block could not be read: " + e.getMessage();
+            job.trouble =
+                    Statement.of("problem.tree-not-read").with("reason", Value.name(String.valueOf(e.getMessage())));
             job.state = "failed";
         }
     }

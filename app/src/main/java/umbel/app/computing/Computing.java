@@ -20,6 +20,8 @@ import org.springframework.web.context.request.RequestContextHolder;
 import org.springframework.web.context.request.ServletRequestAttributes;
 import umbel.app.reader.Reader;
 import umbel.compute.Cancellation;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /**
  * Computes answers in a few threads of their own, so that however many are asked for, the program goes on answering everything
@@ -106,13 +108,13 @@ public class Computing {
                     pool.remove(task);
                     throw left
                             ? new CallerGone()
-                            : new Busy("The answer took longer than " + lane.time.toSeconds()
-                                    + " s and was given up. Try again later, or with fewer limbs.");
+                            : new Busy(Statement.of("problem.took-too-long")
+                                    .with("seconds", Value.count(lane.time.toSeconds())));
                 }
             } catch (InterruptedException e) {
                 cancellation.request();
                 Thread.currentThread().interrupt();
-                throw new Busy("The program is being stopped.");
+                throw new Busy(Statement.of("problem.being-stopped"));
             } catch (ExecutionException e) {
                 if (e.getCause() instanceof RuntimeException known) {
                     throw known;
@@ -135,7 +137,7 @@ public class Computing {
     }
 
     private static Busy full() {
-        return new Busy("Too much is being computed at this moment. Try again in a few seconds.");
+        return new Busy(Statement.of("problem.busy"));
     }
 
     /** Computes, and notes how long answers of this lane take of late. */

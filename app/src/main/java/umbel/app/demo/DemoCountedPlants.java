@@ -24,6 +24,7 @@ import umbel.app.visit.VisitEntry;
 import umbel.assess.CrewText;
 import umbel.assess.Mark;
 import umbel.plant.CountedPlant;
+import umbel.text.UnitSystem;
 
 /** Plants the bushes, cane rows and vines of the demo, with their earlier years, as {@code demo/counted-plants.json} tells them. */
 @Component
@@ -86,7 +87,10 @@ class DemoCountedPlants {
         year.path("steps").forEach(step -> marks.add(JSON.convertValue(step, Mark.class)));
         List<VisitEntry.DoneStep> steps = marks.stream()
                 .map(mark -> new VisitEntry.DoneStep(
-                        mark, plant.title(mark, CrewText.in("en")), StepOutcome.AS_PLANNED.word(), ""))
+                        mark,
+                        plant.title(mark, CrewText.in("en", UnitSystem.METRIC)),
+                        StepOutcome.AS_PLANNED.word(),
+                        ""))
                 .toList();
         records.save(new WorkRecord(
                         survey.tree(),

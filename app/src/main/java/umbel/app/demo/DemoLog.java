@@ -110,6 +110,7 @@ class DemoLog {
                         "ties",
                         null,
                         null,
+                        null,
                         null));
     }
 

@@ -65,7 +65,7 @@ class ApiDescription {
 
     /** Parts of answers that may be missing though they are no boxed numbers. */
     private static final Map<String, Set<String>> MAY_BE_MISSING = Map.ofEntries(
-            Map.entry("RecordLine", Set.of("outcome")),
+            Map.entry("RecordLine", Set.of("outcome", "afterwards")),
             Map.entry("LearnedAnswer", Set.of("since")),
             Map.entry("BlockSeason", Set.of("windowEnd")),
             Map.entry("InstructionPage", Set.of("instruction", "search")),

@@ -32,6 +32,8 @@ import umbel.survey.Survey;
 import umbel.survey.SurveyCsv;
 import umbel.survey.SurveyReader;
 import umbel.survey.TableText;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /**
  * Brings a table of surveys, of trees or of counted plants, into a block. A plant's label ends in its row and place, as {@code Long Wall 3-14}; a survey that a
@@ -200,7 +202,7 @@ public class SurveyImport {
         try {
             reading.run();
         } catch (InvalidSurvey e) {
-            e.errors().forEach(error -> errors.add(new FieldError(which + ", " + error.field(), error.message())));
+            e.errors().forEach(error -> errors.add(new FieldError(which + ", " + error.field(), error.what())));
         }
     }
 
@@ -215,20 +217,25 @@ public class SurveyImport {
             String label = told.label() == null ? "" : told.label();
             Matcher match = PLACE.matcher(label);
             if (!match.matches()) {
-                errors.add(
-                        new FieldError(which + ", label", "'" + label + "' does not end in row and place, as 3-14."));
+                errors.add(new FieldError(
+                        which + ", label",
+                        Statement.of("problem.label-without-place").with("label", Value.name(label))));
                 continue;
             }
             if (!seen.add(match.group(1) + "-" + match.group(2) + " " + told.surveyedOn())) {
-                errors.add(new FieldError(which + ", label", "The table holds " + label + " twice for the same day."));
+                errors.add(new FieldError(
+                        which + ", label", Statement.of("problem.plant-twice").with("label", Value.name(label))));
             }
             int row = Integer.parseInt(match.group(1));
             int place = Integer.parseInt(match.group(2));
             if (!block.rows().has(row, place)) {
                 errors.add(new FieldError(
                         which + ", label",
-                        block.name() + " has " + block.rows().rows() + " rows of at most "
-                                + block.rows().places() + " places; there is no place " + row + "-" + place + "."));
+                        Statement.of("problem.no-such-place")
+                                .with("block", Value.name(block.name()))
+                                .with("rows", Value.count(block.rows().rows()))
+                                .with("places", Value.count(block.rows().places()))
+                                .with("place", Value.name(row + "-" + place))));
                 continue;
             }
             check(

@@ -25,6 +25,7 @@ import umbel.knowledge.Species;
 import umbel.knowledge.TrainingSystem;
 import umbel.reading.Rule;
 import umbel.reading.Rules;
+import umbel.text.Speech;
 
 /** What the program knows, for reading: kinds of tree, systems, schools side by side. */
 @RestController
@@ -180,6 +181,11 @@ class GuideController {
         return Reader.speech().knowledge(known);
     }
 
+    /** A name as it stands in a list or over a page. */
+    private static String titled(String known) {
+        return Speech.capital(said(known));
+    }
+
     private static CutPage page(CutCard card) {
         return new CutPage(
                 card.id(),
@@ -212,7 +218,7 @@ class GuideController {
     private CountedPage page(CountedKind kind) {
         return new CountedPage(
                 kind.id(),
-                said(kind.name()),
+                titled(kind.name()),
                 Reader.speech().say(CountedAssessor.formOf(kind)),
                 speaking().facts(kind),
                 speaking().calendar(kind, null).stream()
@@ -230,7 +236,7 @@ class GuideController {
     private static SpeciesPage page(Species one) {
         return new SpeciesPage(
                 one.id(),
-                said(one.name()),
+                titled(one.name()),
                 one.kind(),
                 one.systems(),
                 one.smallWood().ideal().lengthCm(),
@@ -257,7 +263,7 @@ class GuideController {
     private static SystemPage page(TrainingSystem one) {
         return new SystemPage(
                 one.id(),
-                said(one.name()),
+                titled(one.name()),
                 one.form(),
                 one.shape().height(),
                 one.shape().spread(),
@@ -284,7 +290,7 @@ class GuideController {
                 (line, value) -> numbers.put(line, value instanceof Boolean yes ? (yes ? 1.0 : 0.0) : (Double) value));
         return new SchoolPage(
                 one.id(),
-                said(one.name()),
+                titled(one.name()),
                 said(one.why()),
                 numbers,
                 lines.entrySet().stream()

@@ -30,6 +30,8 @@ import umbel.app.orchard.BlockRepository;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.ScheduleInputChanged;
 import umbel.app.orchard.TreeRepository;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /** Harvest and thinning of a block. The last picking of a year ends its harvest in the calendar too. */
 @RestController
@@ -57,26 +59,20 @@ class PickingController {
 
     /** What was picked (kg) or thinned off (fruits). */
     public record PickingEntry(
-            @Pattern(regexp = "harvest|thinning", message = "harvest or thinning.") @NotNull(message = "Say which.")
-            String kind,
+            @Pattern(regexp = "harvest|thinning") @NotNull String kind,
 
-            @NotNull(message = "Say on which day.") @PastOrPresent(message = "The day lies in the future.")
-            LocalDate pickedOn,
+            @NotNull @PastOrPresent LocalDate pickedOn,
 
-            @DecimalMin(value = "0", message = "Not less than nothing.")
-            @DecimalMax(value = "10000000", message = "More than a holding yields.")
+            @DecimalMin(value = "0") @DecimalMax(value = "10000000")
             Double kg,
 
-            @Min(value = 0, message = "Not less than nothing.")
-            @Max(value = 100000000, message = "More than a holding bears.")
-            Integer fruits,
+            @Min(value = 0) @Max(value = 100000000) Integer fruits,
 
             boolean lastOne,
 
             Long treeId,
 
-            @Size(max = 500, message = "At most 500 characters.")
-            String note) {}
+            @Size(max = 500) String note) {}
 
     /** A picking as kept. */
     public record PickingLine(
@@ -115,7 +111,7 @@ class PickingController {
     @ResponseStatus(HttpStatus.CREATED)
     public PickingLine add(@PathVariable long id, @RequestBody @Valid PickingEntry entry) {
         if (entry.kg() == null && entry.fruits() == null) {
-            throw new Refused(HttpStatus.BAD_REQUEST, "Nothing to write down", "Say how many kilograms or fruits.");
+            throw new Refused(HttpStatus.BAD_REQUEST, Statement.of("problem.harvest-without-amount"));
         }
         OrchardTree tree = entry.treeId() == null
                 ? null
@@ -149,7 +145,8 @@ class PickingController {
     }
 
     private void tell(Block block) {
-        events.publishEvent(new ScheduleInputChanged("the harvest of " + block.name() + " is another", block.id()));
+        events.publishEvent(new ScheduleInputChanged(
+                Statement.of("schedule-again.harvest").with("block", Value.name(block.name())), block.id()));
     }
 
     private Block block(long id) {

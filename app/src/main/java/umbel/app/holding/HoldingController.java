@@ -26,11 +26,9 @@ class HoldingController {
     public record NewTree(
             long blockId,
 
-            @Min(value = 1, message = "Rows count from 1.") @Max(value = 9999, message = "At most row 9999.")
-            int row,
+            @Min(value = 1) @Max(value = 9999) int row,
 
-            @Min(value = 1, message = "Places count from 1.") @Max(value = 9999, message = "At most place 9999.")
-            int place) {}
+            @Min(value = 1) @Max(value = 9999) int place) {}
 
     /** Blocks and trees with what each needs. */
     @GetMapping("/holding")

@@ -4,11 +4,12 @@ import org.springframework.stereotype.Component;
 import umbel.app.harvest.PickingRepository;
 import umbel.app.log.RecordRepository;
 import umbel.app.orchard.TreeRecords;
+import umbel.app.photo.PhotoRepository;
 import umbel.app.plan.SavedDecisionsRepository;
 import umbel.app.season.ScheduledWorkRepository;
 import umbel.app.survey.SurveyRepository;
 
-/** What is kept about trees and blocks: surveys, marks, visits, harvests, planned work. */
+/** What is kept about trees and blocks: surveys, marks, visits, harvests, photographs, planned work. */
 @Component
 class RecordsOfTrees implements TreeRecords {
 
@@ -17,18 +18,21 @@ class RecordsOfTrees implements TreeRecords {
     private final RecordRepository records;
     private final PickingRepository pickings;
     private final ScheduledWorkRepository placed;
+    private final PhotoRepository photos;
 
     RecordsOfTrees(
             SurveyRepository surveys,
             SavedDecisionsRepository works,
             RecordRepository records,
             PickingRepository pickings,
-            ScheduledWorkRepository placed) {
+            ScheduledWorkRepository placed,
+            PhotoRepository photos) {
         this.surveys = surveys;
         this.works = works;
         this.records = records;
         this.pickings = pickings;
         this.placed = placed;
+        this.photos = photos;
     }
 
     @Override
@@ -36,7 +40,8 @@ class RecordsOfTrees implements TreeRecords {
         return surveys.existsByTreeId(treeId)
                 || works.findByTreeId(treeId).isPresent()
                 || records.existsByTreeId(treeId)
-                || pickings.existsByTreeId(treeId);
+                || pickings.existsByTreeId(treeId)
+                || photos.existsByTreeId(treeId);
     }
 
     @Override

@@ -14,6 +14,8 @@ import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import umbel.app.UmbelSettings;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /**
  * Refuses bodies larger than the program will read, by their stated length or, where none is stated, as they are read; gives up
@@ -50,19 +52,11 @@ public class BodyLimit extends OncePerRequestFilter {
     /** A body that turned out too large while it was read. */
     static final class TooLarge extends IOException {
         private static final long serialVersionUID = 1L;
-
-        TooLarge(long most) {
-            super("The request is larger than " + most / 1_000_000 + " MB.");
-        }
     }
 
     /** A body that did not come in time. */
     static final class TooSlow extends IOException {
         private static final long serialVersionUID = 1L;
-
-        TooSlow() {
-            super("The request took too long to be sent.");
-        }
     }
 
     @Override
@@ -72,7 +66,8 @@ public class BodyLimit extends OncePerRequestFilter {
         long limit = backup ? mostOfBackup : most;
         long length = request.getContentLengthLong();
         if (length > limit) {
-            Problems.write(response, 413, "Too large", new TooLarge(limit).getMessage());
+            Problems.write(
+                    response, 413, Statement.of("problem.too-large").with("most", Value.count(limit / 1_000_000)));
             refuseTooLarge(request, length);
             return;
         }
@@ -85,7 +80,7 @@ public class BodyLimit extends OncePerRequestFilter {
         if (!arrival.begin()) {
             drop(request);
             response.setHeader("Retry-After", "10");
-            Problems.write(response, 503, "Busy", "Too many requests are being sent at this moment. Try again.");
+            Problems.write(response, 503, Statement.of("problem.too-many-requests"));
             return;
         }
         Counted counted = new Counted(request, arrival);
@@ -165,7 +160,7 @@ public class BodyLimit extends OncePerRequestFilter {
         int read(int bytes) throws IOException {
             count += Math.max(0, bytes);
             if (count > limit) {
-                throw new TooLarge(limit);
+                throw new TooLarge();
             }
             if (bytes < 0 || count == length) {
                 end();

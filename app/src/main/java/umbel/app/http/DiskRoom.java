@@ -13,6 +13,7 @@ import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import umbel.app.UmbelSettings;
+import umbel.text.Statement;
 
 /**
  * Saves nothing once the disk is nearly full, and says so. A database that meets the end of the disk in the midst of a write
@@ -46,11 +47,7 @@ public class DiskRoom extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         if (full()) {
-            Problems.write(
-                    response,
-                    507,
-                    "The disk is full",
-                    "The disk is full: nothing can be saved until there is room on it. What was saved before is safe.");
+            Problems.write(response, 507, Statement.of("problem.disk-full"));
         } else {
             chain.doFilter(request, response);
         }

@@ -8,6 +8,7 @@ import org.springframework.boot.webmvc.error.ErrorController;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.RequestMapping;
+import umbel.text.Statement;
 
 /** Answers what the server itself refused before any controller saw it. */
 @Controller
@@ -22,7 +23,6 @@ class ErrorAnswer implements ErrorController {
         Problems.write(
                 response,
                 told.value(),
-                told.getReasonPhrase(),
-                told == HttpStatus.NOT_FOUND ? "There is nothing at this address." : "The request was not answered.");
+                Statement.of(told == HttpStatus.NOT_FOUND ? "problem.no-address" : "problem.not-answered"));
     }
 }

@@ -14,6 +14,7 @@ import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import umbel.app.UmbelSettings;
+import umbel.text.Statement;
 
 /**
  * The demo lets in whoever sits at this machine. A page from elsewhere, shown in a browser on this machine, must not: the demo
@@ -41,9 +42,9 @@ class OwnHost extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         if (!OWN.contains(request.getServerName().toLowerCase(Locale.ROOT))) {
-            Problems.write(response, 421, "Not this host", "The demo answers on this machine only, as 127.0.0.1.");
+            Problems.write(response, 421, Statement.of("problem.not-this-host"));
         } else if (!READING.contains(request.getMethod()) && fromElsewhere(request)) {
-            Problems.write(response, 403, "From elsewhere", "The demo takes changes from its own pages only.");
+            Problems.write(response, 403, Statement.of("problem.from-elsewhere"));
         } else {
             chain.doFilter(request, response);
         }

@@ -1,26 +1,28 @@
 package umbel.app.http;
 
 import org.springframework.http.HttpStatus;
+import umbel.text.Speech;
+import umbel.text.Statement;
 
-/** Something that is not let through, with the words for whoever asked. */
+/** Something that is not let through, with what is said to whoever asked. */
 public class Refused extends RuntimeException {
 
     private static final long serialVersionUID = 1L;
 
     private final HttpStatus status;
-    private final String title;
+    private final transient Statement what;
 
-    public Refused(HttpStatus status, String title, String detail) {
-        super(detail);
+    public Refused(HttpStatus status, Statement what) {
+        super(Speech.english().say(what));
         this.status = status;
-        this.title = title;
+        this.what = what;
     }
 
-    HttpStatus status() {
+    final HttpStatus status() {
         return status;
     }
 
-    String title() {
-        return title;
+    final Statement what() {
+        return what;
     }
 }

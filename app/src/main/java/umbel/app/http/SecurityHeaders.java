@@ -16,7 +16,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class SecurityHeaders extends OncePerRequestFilter {
 
     private static final String POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; "
-            + "img-src 'self' data:; connect-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'self'; "
+            + "img-src 'self' data: blob:; connect-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'self'; "
             + "frame-ancestors 'none'";
 
     @Override

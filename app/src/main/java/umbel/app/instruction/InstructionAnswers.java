@@ -96,25 +96,15 @@ final class InstructionAnswers {
 
     /** Finished trees that were looked at. */
     public record CheckSent(
-            @NotNull(message = "Say on which day.") @PastOrPresent(message = "The day lies in the future.")
-            LocalDate checkedOn,
+            @NotNull @PastOrPresent LocalDate checkedOn,
 
-            @NotBlank(message = "Say whose trees.") @Size(max = 80, message = "At most 80 characters.")
-            String who,
+            @NotBlank @Size(max = 80) String who,
 
-            @Min(value = 1, message = "Rows begin at 1.") @Max(value = 10_000, message = "There are no such rows.")
-            Integer row,
+            @Min(value = 1) @Max(value = 10_000) Integer row,
 
-            @Min(value = 1, message = "Look at one tree at least.") @Max(value = 500, message = "At most 500 trees.")
-            int trees,
+            @Min(value = 1) @Max(value = 500) int trees,
 
-            @NotNull(message = "Say the faults, none where there are none.")
-            @Size(max = 12, message = "No such sentences.")
-            Map<
-                            String,
-                            @NotNull @Min(value = 0, message = "Not less than nothing.")
-                            @Max(value = 10_000, message = "More than can be.") Integer>
-                    faults) {}
+            @NotNull @Size(max = 12) Map<String, @NotNull @Min(value = 0) @Max(value = 10_000) Integer> faults) {}
 
     /** Whether the block is worked by it. */
     public record UseSent(boolean use) {}

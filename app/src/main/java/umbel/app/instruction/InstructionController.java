@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import umbel.text.Catalogue;
 
 /** What is said to a crew for a whole block, on screen and on paper, and how finished trees were found. */
 @RestController
@@ -70,7 +71,7 @@ class InstructionController {
     @GetMapping(value = "/instruction.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> paper(
             @PathVariable long id,
-            @RequestParam(defaultValue = "en") @Pattern(regexp = "en|es", message = "en or es.") String lang) {
+            @RequestParam(defaultValue = "en") @Pattern(regexp = Catalogue.ANY_LANGUAGE) String lang) {
         return ResponseEntity.ok()
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,

@@ -6,13 +6,13 @@ import java.util.Locale;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.thymeleaf.context.Context;
+import umbel.app.reader.Reader;
 import umbel.app.sheets.PdfPages;
 import umbel.drawing.GaugeCard;
 import umbel.drawing.SentenceFigure;
 import umbel.instruction.Sentence;
 import umbel.text.Speech;
 import umbel.text.Statement;
-import umbel.text.UnitSystem;
 import umbel.text.Value;
 
 /** A block's instruction on paper, with a card of its gauges that prints true to size. */
@@ -34,7 +34,7 @@ class InstructionPaper {
     @Transactional(readOnly = true)
     public byte[] of(long blockId, String language) {
         InstructionEntry newest = instructions.newest(blockId);
-        Speech speech = Speech.of(language, UnitSystem.METRIC);
+        Speech speech = Speech.of(language, Reader.speech().units());
         List<Sentence> sentences = newest.document().sentences().stream()
                 .map(InstructionDocument.SaidSentence::sentence)
                 .toList();
@@ -55,7 +55,7 @@ class InstructionPaper {
                                 Value.number(newest.document().minutes().middle(), 1))));
         context.setVariable("cut", speech.say(Statement.of("instruction-paper.cautions")));
         context.setVariable("print", speech.say(Statement.of("instruction-paper.print")));
-        context.setVariable("card", GaugeCard.draw(sentences));
+        context.setVariable("card", GaugeCard.draw(sentences, speech));
         return pages.of("instruction", context);
     }
 }

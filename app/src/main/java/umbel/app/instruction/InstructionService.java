@@ -29,7 +29,6 @@ import umbel.app.orchard.ScheduleInputChanged;
 import umbel.app.reader.Reader;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
-import umbel.assess.CrewText;
 import umbel.compute.Cancellation;
 import umbel.crew.WorkKind;
 import umbel.drawing.SentenceFigure;
@@ -42,9 +41,10 @@ import umbel.knowledge.Knowledge;
 import umbel.survey.InvalidSurvey;
 import umbel.survey.Survey;
 import umbel.survey.SurveyReader;
+import umbel.text.Catalogue;
 import umbel.text.Speech;
 import umbel.text.Statement;
-import umbel.text.UnitSystem;
+import umbel.text.Value;
 import umbel.wood.Units;
 
 /**
@@ -184,7 +184,7 @@ public class InstructionService {
             return all.subList(Math.max(0, all.size() - most), all.size());
         });
         if (entries.isEmpty()) {
-            throw new InvalidSurvey(List.of(new FieldError("", "Survey some trees of the block first.")));
+            throw new InvalidSurvey(List.of(FieldError.of("", "problem.block-without-surveys")));
         }
         Search fresh = new Search(entries.size());
         Search now =
@@ -234,7 +234,9 @@ public class InstructionService {
         instructions.findByBlockIdAndInUseTrue(blockId).forEach(one -> one.use(false));
         newest.use(use);
         events.publishEvent(new ScheduleInputChanged(
-                "the instruction of " + newest.block().name() + " was put to use or taken back", blockId));
+                Statement.of("schedule-again.instruction")
+                        .with("block", Value.name(newest.block().name())),
+                blockId));
         return page(blockId);
     }
 
@@ -242,7 +244,7 @@ public class InstructionService {
         block(blockId);
         return instructions
                 .findFirstByBlockIdOrderByIdDesc(blockId)
-                .orElseThrow(() -> new NotFound("instruction of block", blockId));
+                .orElseThrow(() -> new NotFound("instructionOfBlock", blockId));
     }
 
     /** Keeps what was seen on finished trees. */
@@ -254,7 +256,7 @@ public class InstructionService {
         newest.document().sentences().forEach(one -> known.add(one.form()));
         List<FieldError> errors = sent.faults().keySet().stream()
                 .filter(form -> !known.contains(form))
-                .map(form -> new FieldError("faults." + form, "The instruction has no such sentence."))
+                .map(form -> FieldError.of("faults." + form, "problem.no-such-sentence"))
                 .toList();
         if (!errors.isEmpty()) {
             throw new InvalidSurvey(errors);
@@ -344,8 +346,8 @@ public class InstructionService {
 
     private static Map<String, String> inEveryLanguage(Statement statement) {
         Map<String, String> said = new TreeMap<>();
-        CrewText.LANGUAGES.forEach(language ->
-                said.put(language, Speech.of(language, UnitSystem.METRIC).say(statement)));
+        Catalogue.LANGUAGES.forEach(language ->
+                said.put(language, Speech.of(language, Reader.speech().units()).say(statement)));
         return said;
     }
 }

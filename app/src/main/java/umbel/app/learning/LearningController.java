@@ -108,14 +108,14 @@ class LearningController {
     @GetMapping("/trees/{id}/surveys/expected")
     @Transactional(readOnly = true)
     public Survey expected(@PathVariable long id) {
-        return learning.expected(id, LocalDate.now(clock)).orElseThrow(() -> new NotFound("survey of tree", id));
+        return learning.expected(id, LocalDate.now(clock)).orElseThrow(() -> new NotFound("surveyOfTree", id));
     }
 
     /** What the next count of a bush, a cane row or a vine is expected to find: to be confirmed or corrected. */
     @GetMapping("/plants/{id}/surveys/expected")
     @Transactional(readOnly = true)
     public CountSurvey expectedCount(@PathVariable long id) {
-        return learning.expectedCount(id, LocalDate.now(clock)).orElseThrow(() -> new NotFound("survey of tree", id));
+        return learning.expectedCount(id, LocalDate.now(clock)).orElseThrow(() -> new NotFound("surveyOfTree", id));
     }
 
     private LearnedAnswer answer(Block block) {

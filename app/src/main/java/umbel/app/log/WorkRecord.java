@@ -9,6 +9,7 @@ import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.List;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.survey.SurveyEntry;
 
@@ -40,6 +41,8 @@ public class WorkRecord {
     private String outcome;
 
     private String tools = "";
+
+    private String afterwards;
     private String clientId;
     private boolean worked = true;
     private Double shadeBefore;
@@ -119,6 +122,17 @@ public class WorkRecord {
         outcome = newOutcome;
         tools = newTools;
         clientId = newClientId;
+        return this;
+    }
+
+    /** What was looked after when the last cut was made, as {@code wounds}; null where nobody said. */
+    public List<String> afterwards() {
+        return afterwards == null ? null : afterwards.isEmpty() ? List.of() : List.of(afterwards.split(","));
+    }
+
+    /** Says what was looked after when the last cut was made; null where nobody said. */
+    public WorkRecord lookedAfter(List<String> tasks) {
+        afterwards = tasks == null ? null : String.join(",", tasks);
         return this;
     }
 

@@ -10,6 +10,8 @@ import jakarta.persistence.Version;
 import java.time.LocalDate;
 import org.springframework.http.HttpStatus;
 import umbel.app.http.Refused;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /** Trees of one kind planted together. */
 @Entity
@@ -169,9 +171,11 @@ public class Block {
         if (!rows().has(row, place)) {
             throw new Refused(
                     HttpStatus.BAD_REQUEST,
-                    "No such place",
-                    name + " has " + rowCount + " rows of at most " + rowPlaces + " places; there is no place " + row
-                            + "-" + place + ". Correct the block's rows first if it is larger.");
+                    Statement.of("problem.no-such-place")
+                            .with("block", Value.name(name))
+                            .with("rows", Value.count(rowCount))
+                            .with("places", Value.count(rowPlaces))
+                            .with("place", Value.name(row + "-" + place)));
         }
     }
 

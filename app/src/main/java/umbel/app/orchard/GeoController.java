@@ -12,7 +12,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.json.JsonMapper;
-import umbel.format.FieldError;
+import umbel.app.http.FieldProblem;
 import umbel.wood.Units;
 
 /**
@@ -79,7 +79,7 @@ class GeoController {
             double betweenRowsBeforeM) {}
 
     /** What a file of places holds; {@code written} tells whether it was taken over. */
-    public record GeoRead(boolean written, List<PlacedBlockLine> places, List<FieldError> errors) {}
+    public record GeoRead(boolean written, List<PlacedBlockLine> places, List<FieldProblem> errors) {}
 
     /** Looks at where a GeoJSON file lays blocks and rows, and takes it over when asked to: all of it, or nothing. */
     @PostMapping("/map")
@@ -104,7 +104,7 @@ class GeoController {
                         block.at(place.east(), place.north()).laidOut(place.bearingDeg(), place.betweenRows()));
             }
         }
-        return new GeoRead(writes, lines, read.errors());
+        return new GeoRead(writes, lines, FieldProblem.of(read.errors()));
     }
 
     private static Map<String, Object> feature(String type, Object coordinates, Map<String, Object> properties) {

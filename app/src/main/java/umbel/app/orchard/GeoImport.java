@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
 import umbel.format.FieldError;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Units;
 
 /**
@@ -58,7 +60,7 @@ final class GeoImport {
     private void read(JsonNode collection) {
         if (!collection.path("type").asString("").equals("FeatureCollection")
                 || !collection.path("features").isArray()) {
-            errors.add(new FieldError("type", "This is no GeoJSON FeatureCollection."));
+            errors.add(FieldError.of("type", "problem.not-geojson"));
             return;
         }
         degrees = !collection.path("coordinates").asString("").startsWith("metres");
@@ -70,7 +72,7 @@ final class GeoImport {
             feature("features[" + i + "]", features.get(i));
         }
         if (errors.isEmpty() && rows.isEmpty() && outlines.isEmpty()) {
-            errors.add(new FieldError("features", "There is no block and no row in it."));
+            errors.add(FieldError.of("features", "problem.map-empty"));
         }
     }
 
@@ -102,22 +104,20 @@ final class GeoImport {
         if (block == null) {
             errors.add(new FieldError(
                     field + ".properties",
-                    "There is no block '" + named(properties, row) + "' here. Set it up first."));
+                    Statement.of("problem.map-unknown-block").with("block", Value.name(named(properties, row)))));
             return;
         }
         double[][] line = line(points(feature));
         if (line == null || line.length < (row ? 2 : 4)) {
             errors.add(new FieldError(
                     field + ".geometry",
-                    row
-                            ? "A row is a LineString of two points or more."
-                            : "A block is a Polygon of four points or more."));
+                    Statement.of("problem.map-shape").with("shape", Value.choice(row ? "row" : "block"))));
             return;
         }
         if (row
                 && Math.hypot(line[line.length - 1][0] - line[0][0], line[line.length - 1][1] - line[0][1])
                         < LEAST_ROW) {
-            errors.add(new FieldError(field + ".geometry", "This row is shorter than half a metre."));
+            errors.add(FieldError.of(field + ".geometry", "problem.map-short-row"));
             return;
         }
         if (row) {

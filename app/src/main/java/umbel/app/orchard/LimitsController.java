@@ -29,15 +29,13 @@ class LimitsController {
 
     /** Thickest cut (mm), heaviest piece (kg), highest cut (m) its own people make; null sets no limit of its own. */
     public record LimitsEntry(
-            @DecimalMin(value = "20", message = "At least 20 mm.")
-            @DecimalMax(value = "1000", message = "At most 1000 mm.")
+            @DecimalMin(value = "20") @DecimalMax(value = "1000")
             Double diameterMm,
 
-            @DecimalMin(value = "1", message = "At least 1 kg.")
-            @DecimalMax(value = "2000", message = "At most 2000 kg.")
+            @DecimalMin(value = "1") @DecimalMax(value = "2000")
             Double massKg,
 
-            @DecimalMin(value = "1", message = "At least 1 m.") @DecimalMax(value = "40", message = "At most 40 m.")
+            @DecimalMin(value = "1") @DecimalMax(value = "40")
             Double heightM) {}
 
     /** A holding and its limits. */

@@ -11,6 +11,8 @@ import org.springframework.transaction.annotation.Transactional;
 import umbel.app.http.NotFound;
 import umbel.app.http.Refused;
 import umbel.knowledge.Knowledge;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /** Sets up holdings, blocks and trees, corrects them, and deletes those on which nothing depends. */
 @Service
@@ -64,7 +66,9 @@ public class OrchardSetup {
     public void deleteHolding(long id) {
         Holding holding = holdingOf(id);
         if (blocksOf(holding) > 0) {
-            throw inUse(holding.name() + " has blocks. Delete or move them first.");
+            throw new Refused(
+                    HttpStatus.CONFLICT,
+                    Statement.of("problem.holding-has-blocks").with("name", Value.name(holding.name())));
         }
         holdings.delete(holding);
     }
@@ -102,9 +106,10 @@ public class OrchardSetup {
                 .ifPresent(tree -> {
                     throw new Refused(
                             HttpStatus.CONFLICT,
-                            "A tree stands outside",
-                            tree.label() + " would stand outside " + layout.rows() + " rows of " + layout.places()
-                                    + " places. Move it first, or say more rows or places.");
+                            Statement.of("problem.tree-outside")
+                                    .with("tree", Value.name(tree.label()))
+                                    .with("rows", Value.count(layout.rows()))
+                                    .with("places", Value.count(layout.places())));
                 });
         block.correct(
                 entry.name().strip(),
@@ -133,10 +138,15 @@ public class OrchardSetup {
         Optional<OrchardTree> kept =
                 own.stream().filter(tree -> hasRecords(tree.id())).findFirst();
         if (kept.isPresent()) {
-            throw inUse(kept.get().label() + " has surveys or records. Archive the block instead; its records stay.");
+            throw new Refused(
+                    HttpStatus.CONFLICT,
+                    Statement.of("problem.tree-of-block-has-records")
+                            .with("name", Value.name(kept.get().label())));
         }
         if (dependents.stream().anyMatch(one -> one.hasAnyOfBlock(id))) {
-            throw inUse(block.name() + " has harvests or planned work. Archive it instead; its records stay.");
+            throw new Refused(
+                    HttpStatus.CONFLICT,
+                    Statement.of("problem.block-has-harvests").with("name", Value.name(block.name())));
         }
         trees.deleteAll(own);
         blocks.delete(block);
@@ -157,9 +167,9 @@ public class OrchardSetup {
                 .ifPresent(other -> {
                     throw new Refused(
                             HttpStatus.CONFLICT,
-                            "Place taken",
-                            other.label() + " stands there" + (other.archived() ? ", archived" : "")
-                                    + ". Move or delete it first.");
+                            Statement.of("problem.place-taken")
+                                    .with("tree", Value.name(other.label()))
+                                    .with("archived", Value.choice(other.archived() ? "yes" : "no")));
                 });
         tree.move(to, entry.row(), entry.place());
         return line(trees.saveAndFlush(tree));
@@ -176,7 +186,9 @@ public class OrchardSetup {
     public void deleteTree(long id) {
         OrchardTree tree = treeOf(id);
         if (hasRecords(id)) {
-            throw inUse(tree.label() + " has surveys or records. Archive it instead; its records stay.");
+            throw new Refused(
+                    HttpStatus.CONFLICT,
+                    Statement.of("problem.tree-has-records").with("name", Value.name(tree.label())));
         }
         trees.delete(tree);
     }
@@ -188,22 +200,23 @@ public class OrchardSetup {
         }
         int year = LocalDate.now(clock.withZone(holding.timeZone())).getYear();
         if (entry.plantedYear() > year + 1) {
-            throw new Refused(HttpStatus.BAD_REQUEST, "Not planted yet", "The year of planting lies in the future.");
+            throw new Refused(HttpStatus.BAD_REQUEST, Statement.of("problem.planted-in-future"));
         }
         boolean taken = blocks.findAllByOrderById().stream()
                 .filter(one -> itself == null || !one.id().equals(itself.id()))
                 .anyMatch(one -> one.holding().id().equals(holding.id())
                         && one.name().equalsIgnoreCase(entry.name().strip()));
         if (taken) {
-            throw new Refused(HttpStatus.CONFLICT, "Name taken", "There is a block of that name already.");
+            throw new Refused(HttpStatus.CONFLICT, Statement.of("problem.block-name-taken"));
         }
         RowLayout layout = layout(entry);
         if ((long) layout.rows() * layout.places() < entry.treeCount()) {
             throw new Refused(
                     HttpStatus.BAD_REQUEST,
-                    "Too few places",
-                    layout.rows() + " rows of " + layout.places() + " places hold fewer than " + entry.treeCount()
-                            + " trees.");
+                    Statement.of("problem.too-few-places")
+                            .with("rows", Value.count(layout.rows()))
+                            .with("places", Value.count(layout.places()))
+                            .with("trees", Value.count(entry.treeCount())));
         }
     }
 
@@ -225,19 +238,12 @@ public class OrchardSetup {
         try {
             entry.zone();
         } catch (DateTimeException e) {
-            throw new Refused(
-                    HttpStatus.BAD_REQUEST,
-                    "No such time zone",
-                    "Write the time zone as Continent/City, or leave it empty.");
+            throw new Refused(HttpStatus.BAD_REQUEST, Statement.of("problem.no-such-time-zone"));
         }
     }
 
     private boolean hasRecords(long treeId) {
         return dependents.stream().anyMatch(one -> one.hasAny(treeId));
-    }
-
-    private static Refused inUse(String why) {
-        return new Refused(HttpStatus.CONFLICT, "In use", why);
     }
 
     private static String text(String given) {

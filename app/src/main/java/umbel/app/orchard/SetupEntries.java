@@ -21,19 +21,16 @@ public final class SetupEntries {
      * @param timeZone in which its days are counted; empty takes the machine's
      */
     public record HoldingEntry(
-            @NotBlank(message = "Say its name.") @Size(max = 200, message = "At most 200 characters.")
-            String name,
+            @NotBlank @Size(max = 200) String name,
 
-            @DecimalMin(value = "-66", message = "Between 66° south and 66° north.")
-            @DecimalMax(value = "66", message = "Between 66° south and 66° north.")
+            @DecimalMin(value = "-66", message = "problem.latitude")
+            @DecimalMax(value = "66", message = "problem.latitude")
             double latitudeDeg,
 
-            @DecimalMin(value = "-400", message = "At least -400 m.")
-            @DecimalMax(value = "4500", message = "At most 4500 m.")
+            @DecimalMin(value = "-400") @DecimalMax(value = "4500")
             double elevationM,
 
-            @Size(max = 60, message = "At most 60 characters.")
-            String timeZone) {
+            @Size(max = 60) String timeZone) {
 
         /** The zone; null for the machine's own. */
         ZoneId zone() {
@@ -50,63 +47,48 @@ public final class SetupEntries {
     public record BlockEntry(
             long holdingId,
 
-            @NotBlank(message = "Say its name.") @Size(max = 110, message = "At most 110 characters.")
-            String name,
+            @NotBlank @Size(max = 110) String name,
 
-            @NotBlank(message = "Say which kind of tree.") @Size(max = 60, message = "There is no such kind.")
-            String species,
+            @NotBlank @Size(max = 60) String species,
 
-            @NotBlank(message = "Say how it is trained.") @Size(max = 60, message = "There is no such system.")
-            String system,
+            @NotBlank @Size(max = 60) String system,
 
-            @Size(max = 120, message = "At most 120 characters.")
-            String cultivar,
+            @Size(max = 120) String cultivar,
 
-            @NotNull(message = "Choose how strong the stock is.")
-            @Pattern(
-                    regexp = "very-dwarfing|dwarfing|semi-dwarfing|semi-vigorous|seedling",
-                    message = "Choose how strong the stock is.")
+            @NotNull @Pattern(regexp = "very-dwarfing|dwarfing|semi-dwarfing|semi-vigorous|seedling")
             String stock,
 
-            @Min(value = 1850, message = "After 1850.") int plantedYear,
+            @Min(value = 1850) int plantedYear,
 
-            @Min(value = 1, message = "At least one tree.") @Max(value = 1000000, message = "At most a million trees.")
-            int treeCount,
+            @Min(value = 1) @Max(value = 1000000) int treeCount,
 
-            @DecimalMin(value = "0.3", message = "At least 0.3 m.") @DecimalMax(value = "30", message = "At most 30 m.")
+            @DecimalMin(value = "0.3") @DecimalMax(value = "30")
             double inRowM,
 
-            @DecimalMin(value = "0.5", message = "At least 0.5 m.") @DecimalMax(value = "30", message = "At most 30 m.")
+            @DecimalMin(value = "0.5") @DecimalMax(value = "30")
             double betweenRowsM,
 
-            @DecimalMin(value = "0", message = "From 0° to 360°.")
-            @DecimalMax(value = "360", message = "From 0° to 360°.")
+            @DecimalMin(value = "0") @DecimalMax(value = "360")
             double rowBearingDeg,
 
-            @DecimalMin(value = "-100000", message = "At most 100 km away.")
-            @DecimalMax(value = "100000", message = "At most 100 km away.")
+            @DecimalMin(value = "-100000") @DecimalMax(value = "100000")
             double eastM,
 
-            @DecimalMin(value = "-100000", message = "At most 100 km away.")
-            @DecimalMax(value = "100000", message = "At most 100 km away.")
+            @DecimalMin(value = "-100000") @DecimalMax(value = "100000")
             double northM,
 
-            @Size(max = 1000, message = "At most 1000 characters.")
-            String note,
+            @Size(max = 1000) String note,
 
-            @Min(value = 1, message = "At least one row.") @Max(value = 9999, message = "At most 9999 rows.")
-            Integer rows,
+            @Min(value = 1) @Max(value = 9999) Integer rows,
 
-            @Min(value = 1, message = "At least one place.") @Max(value = 9999, message = "At most 9999 places.")
-            Integer placesPerRow) {}
+            @Min(value = 1) @Max(value = 9999) Integer placesPerRow) {}
 
     /** Where a tree is to stand. */
     public record TreeEntry(
             long blockId,
-            @Min(value = 1, message = "Rows count from 1.") int row,
+            @Min(value = 1) int row,
 
-            @Min(value = 1, message = "Places count from 1.")
-            int place) {}
+            @Min(value = 1) int place) {}
 
     /** Whether something is no longer worked. */
     public record Archived(boolean archived) {}

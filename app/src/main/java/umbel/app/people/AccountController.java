@@ -25,6 +25,8 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import umbel.app.http.NotFound;
 import umbel.app.http.Refused;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /** The grower's own room: who may sign in, which programs may ask, and who changed what. */
 @RestController
@@ -55,14 +57,12 @@ class AccountController {
 
     /** An account as it is to be; an empty password leaves the one there is, and what is null stays as it is. */
     public record AccountEntry(
-            @NotBlank(message = "Choose a login.") @Size(max = 60, message = "At most 60 characters.")
-            String login,
+            @NotBlank @Size(max = 60) String login,
 
-            @NotNull(message = "Choose a role.")
-            @Pattern(regexp = "grower|foreman|pruner|adviser", message = "grower, foreman, pruner or adviser.")
+            @NotNull @Pattern(regexp = "grower|foreman|pruner|adviser")
             String role,
 
-            @Pattern(regexp = "|.{10,200}", message = "A password has at least 10 characters.")
+            @Pattern(regexp = "|.{10,200}", message = "problem.password-length")
             String password,
 
             Boolean active,
@@ -70,10 +70,9 @@ class AccountController {
 
     /** A new account of somebody who need not work in the crew. */
     public record NewAccount(
-            @NotBlank(message = "Say the name.") @Size(max = 120, message = "At most 120 characters.")
-            String name,
+            @NotBlank @Size(max = 120) String name,
 
-            @NotNull(message = "Say the account.") @Valid AccountEntry account) {}
+            @NotNull @Valid AccountEntry account) {}
 
     /**
      * Somebody and their account.
@@ -85,9 +84,7 @@ class AccountController {
     public record AccountLine(long personId, String name, String login, String role, boolean active, boolean crew) {}
 
     /** A new key's name. */
-    public record NewKey(
-            @NotBlank(message = "Say what the key is for.") @Size(max = 120, message = "At most 120 characters.")
-            String name) {}
+    public record NewKey(@NotBlank @Size(max = 120) String name) {}
 
     /** A key; the secret itself is told once, when it is made. */
     public record KeyLine(
@@ -129,17 +126,18 @@ class AccountController {
                 && (role != Role.GROWER || !letIn)
                 && people.countByRoleAndMaySignInTrueAndLoginIsNotNull(Role.GROWER.word()) <= 1;
         if (lastGrower) {
-            throw new Refused(HttpStatus.CONFLICT, "The last grower", "Make somebody else grower first.");
+            throw new Refused(HttpStatus.CONFLICT, Statement.of("problem.last-grower"));
         }
         people.findByLogin(entry.login().strip())
                 .filter(other -> !other.id().equals(person.id()))
                 .ifPresent(other -> {
                     throw new Refused(
-                            HttpStatus.CONFLICT, "Login taken", other.name() + " signs in with that already.");
+                            HttpStatus.CONFLICT,
+                            Statement.of("problem.login-taken").with("person", Value.name(other.name())));
                 });
         String password = entry.password() == null ? "" : entry.password();
         if (person.passwordHash() == null && password.isEmpty()) {
-            throw new Refused(HttpStatus.BAD_REQUEST, "A password is needed", "A new account needs a password.");
+            throw new Refused(HttpStatus.BAD_REQUEST, Statement.of("problem.password-missing"));
         }
         person.account(entry.login().strip(), password.isEmpty() ? null : passwords.encode(password), role, letIn);
         if (entry.crew() != null) {

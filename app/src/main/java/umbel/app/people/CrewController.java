@@ -19,6 +19,9 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import umbel.app.http.NotFound;
 import umbel.app.http.StaleVersion;
+import umbel.text.Catalogue;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /** The crew: hours, skills and language. Whether somebody may sign in is not decided here. */
 @RestController
@@ -33,23 +36,17 @@ class CrewController {
 
     /** Somebody as they are to be kept. */
     public record CrewEntry(
-            @NotBlank(message = "Say the name.") @Size(max = 120, message = "At most 120 characters.")
-            String name,
+            @NotBlank @Size(max = 120) String name,
 
-            @Pattern(regexp = "en|es", message = "English (en) or Spanish (es).")
-            String language,
+            @Pattern(regexp = Catalogue.ANY_LANGUAGE) String language,
 
-            @DecimalMin(value = "0.5", message = "At least half an hour.")
-            @DecimalMax(value = "14", message = "At most 14 hours.")
+            @DecimalMin(value = "0.5") @DecimalMax(value = "14")
             double hoursADay,
 
             boolean saw,
             boolean ladder,
 
-            @Pattern(
-                    regexp = "(?!.*(.).*\\1)[1-7]{1,7}",
-                    message = "Each working day once, 1 for Monday to 7 for Sunday.")
-            @NotBlank(message = "Say which days.")
+            @Pattern(regexp = "(?!.*(.).*\\1)[1-7]{1,7}", message = "problem.working-days") @NotBlank
             String weekdays,
 
             boolean active,
@@ -91,7 +88,7 @@ class CrewController {
     CrewLine change(@PathVariable long id, @RequestBody @Valid CrewEntry entry) {
         Person person = people.findById(id).orElseThrow(() -> new NotFound("person", id));
         if (entry.version() == null || entry.version() != person.version()) {
-            throw new StaleVersion(person.name() + " was changed in another window. Load the page again to see it.");
+            throw new StaleVersion(Statement.of("problem.person-changed").with("person", Value.name(person.name())));
         }
         change(person, entry);
         return line(people.saveAndFlush(person));

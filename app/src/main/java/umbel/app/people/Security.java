@@ -1,7 +1,5 @@
 package umbel.app.people;
 
-import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -19,10 +17,11 @@ import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import umbel.app.UmbelSettings;
 import umbel.app.http.Problems;
+import umbel.text.Statement;
 
 /**
  * Who may do what. Signing in is needed, but for the demo on this machine alone, where whoever sits at it is its grower. A
- * pruner sees the work and nothing else; an adviser reads and marks; accounts, limits and backups are the grower's.
+ * pruner sees the work, practises and reads the guide; an adviser reads and marks; accounts, limits and backups are the grower's.
  */
 @Configuration
 class Security {
@@ -100,13 +99,10 @@ class Security {
                 .addFilterBefore(guard, AuthorizationFilter.class)
                 .addFilterAfter(keys, SessionGuard.class)
                 .addFilterAfter(audit, AuthorizationFilter.class)
-                .exceptionHandling(refused -> refused.authenticationEntryPoint((request, response, e) -> refuse(
-                                response, 401, "Sign in first", "Nobody is signed in here, or it was too long ago."))
-                        .accessDeniedHandler((request, response, e) -> refuse(
-                                response,
-                                403,
-                                "Not yours to do",
-                                "Your account may not do this. Ask the grower if it should.")));
+                .exceptionHandling(refused -> refused.authenticationEntryPoint((request, response, e) ->
+                                Problems.write(response, 401, Statement.of("problem.sign-in")))
+                        .accessDeniedHandler((request, response, e) ->
+                                Problems.write(response, 403, Statement.of("problem.not-allowed"))));
         if (openDemo(settings, address)) {
             http.csrf(AbstractHttpConfigurer::disable)
                     .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
@@ -129,10 +125,14 @@ class Security {
                         .hasAnyRole(GROWER, FOREMAN, PRUNER, ADVISER)
                         .requestMatchers(HttpMethod.GET, "/api/practice/crew")
                         .hasAnyRole(GROWER, FOREMAN)
+                        .requestMatchers(HttpMethod.GET, "/api/guide", "/api/guide/**")
+                        .hasAnyRole(GROWER, FOREMAN, PRUNER, ADVISER)
                         .requestMatchers("/api/practice/**")
                         .hasAnyRole(GROWER, FOREMAN, PRUNER, ADVISER)
-                        .requestMatchers(HttpMethod.POST, "/api/trees/*/records")
+                        .requestMatchers(HttpMethod.POST, "/api/trees/*/records", "/api/trees/*/photos")
                         .hasAnyRole(GROWER, FOREMAN, PRUNER)
+                        .requestMatchers(HttpMethod.GET, "/api/trees/*/photos", "/api/trees/*/photos/*")
+                        .hasAnyRole(GROWER, FOREMAN, PRUNER, ADVISER)
                         .requestMatchers(HttpMethod.GET, "/api/**")
                         .hasAnyRole(GROWER, FOREMAN, ADVISER)
                         .requestMatchers(HttpMethod.POST, COMPUTING)
@@ -156,10 +156,5 @@ class Security {
     /** Whether this is the demo and nobody but this machine can reach it. */
     static boolean openDemo(UmbelSettings settings, String address) {
         return settings.demo() && FirstAccountCode.isLoopback(address);
-    }
-
-    private static void refuse(HttpServletResponse response, int status, String title, String detail)
-            throws IOException {
-        Problems.write(response, status, title, detail);
     }
 }

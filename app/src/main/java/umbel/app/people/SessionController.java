@@ -30,6 +30,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import umbel.app.UmbelSettings;
 import umbel.app.http.Refused;
+import umbel.text.Statement;
 
 /** Signing in and out, and the first account of all. */
 @RestController
@@ -65,26 +66,20 @@ class SessionController {
 
     /** A login and its password. */
     public record SignIn(
-            @NotBlank(message = "Say the login.") @Size(max = 60, message = "At most 60 characters.")
-            String login,
+            @NotBlank @Size(max = 60) String login,
 
-            @NotBlank(message = "Say the password.") @Size(max = 200, message = "At most 200 characters.")
-            String password) {}
+            @NotBlank @Size(max = 200) String password) {}
 
     /** The grower's account, made when there is none yet. */
     public record FirstAccount(
-            @NotBlank(message = "Say your name.") @Size(max = 120, message = "At most 120 characters.")
-            String name,
+            @NotBlank @Size(max = 120) String name,
 
-            @NotBlank(message = "Choose a login.") @Size(max = 60, message = "At most 60 characters.")
-            String login,
+            @NotBlank @Size(max = 60) String login,
 
-            @NotBlank(message = "Choose a password.")
-            @Size(min = 10, max = 200, message = "A password has at least 10 characters.")
+            @NotBlank @Size(min = 10, max = 200, message = "problem.password-length")
             String password,
 
-            @Size(max = 40, message = "The code has 8 letters and digits.")
-            String code) {}
+            @Size(max = 40) String code) {}
 
     /**
      * Who is here.
@@ -135,7 +130,7 @@ class SessionController {
         boolean right = passwords.matches(asked.password(), person == null ? nobodysHash : person.passwordHash());
         if (person == null || !right) {
             attempts.failed(request.getRemoteAddr(), login);
-            throw new Refused(HttpStatus.UNAUTHORIZED, "Not signed in", "The login or the password is wrong.");
+            throw new Refused(HttpStatus.UNAUTHORIZED, Statement.of("problem.wrong-password"));
         }
         attempts.succeeded(request.getRemoteAddr(), login);
         enter(person, request, response);
@@ -154,8 +149,7 @@ class SessionController {
         }
         if (!code.matches(asked.code())) {
             attempts.failed(request.getRemoteAddr(), FIRST);
-            throw new Refused(
-                    HttpStatus.FORBIDDEN, "Wrong code", "Enter the code that was printed when Umbel was started.");
+            throw new Refused(HttpStatus.FORBIDDEN, Statement.of("problem.wrong-code"));
         }
         Person grower = Person.withoutCrewWork(asked.name().strip(), "en");
         grower.account(asked.login().strip(), passwords.encode(asked.password()), Role.GROWER, true);
@@ -170,16 +164,14 @@ class SessionController {
     }
 
     private static Refused madeAlready() {
-        return new Refused(HttpStatus.CONFLICT, "There is an account", "The first account was made already. Sign in.");
+        return new Refused(HttpStatus.CONFLICT, Statement.of("problem.account-made"));
     }
 
     /** A new password of one's own, and the one it replaces. */
     public record NewPassword(
-            @NotBlank(message = "Say the password you have.") @Size(max = 200, message = "At most 200 characters.")
-            String old,
+            @NotBlank @Size(max = 200) String old,
 
-            @NotBlank(message = "Choose a password.")
-            @Size(min = 10, max = 200, message = "A password has at least 10 characters.")
+            @NotBlank @Size(min = 10, max = 200, message = "problem.password-length")
             String password) {}
 
     /** Changes one's own password; every other session of that login ends. */
@@ -190,10 +182,10 @@ class SessionController {
         String login = SecurityContextHolder.getContext().getAuthentication().getName();
         attempts.check(request.getRemoteAddr(), login);
         Person person = people.findByLogin(login)
-                .orElseThrow(() -> new Refused(HttpStatus.CONFLICT, "No account", "There is no account to change."));
+                .orElseThrow(() -> new Refused(HttpStatus.CONFLICT, Statement.of("problem.no-account")));
         if (!passwords.matches(asked.old(), person.passwordHash())) {
             attempts.failed(request.getRemoteAddr(), login);
-            throw new Refused(HttpStatus.FORBIDDEN, "Not changed", "The password you have is another.");
+            throw new Refused(HttpStatus.FORBIDDEN, Statement.of("problem.other-password"));
         }
         person.account(person.login(), passwords.encode(asked.password()), person.role(), true);
         people.saveAndFlush(person);

@@ -8,6 +8,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import umbel.app.http.Refused;
+import umbel.text.Statement;
 
 /**
  * Slows guessing of passwords down: so many wrong ones from an address, and so many for one login from it, and that address
@@ -27,10 +28,7 @@ class SignInAttempts {
     /** Lets an attempt pass, or refuses it before any password is looked at. */
     void check(String address, String login) {
         if (count(address) >= MOST_OF_ADDRESS || count(key(address, login)) >= MOST_OF_LOGIN) {
-            throw new Refused(
-                    HttpStatus.TOO_MANY_REQUESTS,
-                    "Too many attempts",
-                    "Too many wrong passwords from here. Wait a quarter of an hour, or ask the grower for a new password.");
+            throw new Refused(HttpStatus.TOO_MANY_REQUESTS, Statement.of("problem.too-many-attempts"));
         }
     }
 

@@ -65,7 +65,7 @@ public class DecidedTrees {
     public SurveyEntry survey(long treeId) {
         tree(treeId);
         return surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(treeId)
-                .orElseThrow(() -> new NotFound("survey of tree", treeId));
+                .orElseThrow(() -> new NotFound("surveyOfTree", treeId));
     }
 
     /** Id of the newest survey of a tree. */
@@ -157,7 +157,7 @@ public class DecidedTrees {
             try {
                 operations.add(decisions.marks().get(i).toOperation());
             } catch (ImpossibleCut e) {
-                throw new ImpossibleCut("marks[" + i + "]." + e.field(), e.getMessage());
+                throw new ImpossibleCut("marks[" + i + "]." + e.field(), e.what());
             }
         }
         return operations;

@@ -13,6 +13,7 @@ import umbel.app.people.Person;
 import umbel.app.people.PersonRepository;
 import umbel.app.survey.SurveyEntry;
 import umbel.assess.Mark;
+import umbel.text.Statement;
 
 /** What advisers mark: kept beside what the grower decided, and never in its place. */
 @Service
@@ -71,7 +72,7 @@ class Suggestions {
                 .findByTreeIdAndSurveyIdAndSuggestedByAndState(tree.id(), survey.id(), adviser, Suggestion.OPEN)
                 .orElse(null);
         if ((before == null ? NONE_YET : before.version()) != version) {
-            throw new StaleVersion("Your suggestion was changed in another window, or has been answered meanwhile.");
+            throw new StaleVersion(Statement.of("problem.suggestion-changed"));
         }
         Suggestion kept = before == null ? new Suggestion(tree, survey, adviser) : before;
         kept.suggest(JSON.writeValueAsString(decisions), clock.instant());

@@ -138,7 +138,8 @@ public final class TreeAnswers {
             List<Cut> cuts,
             List<Moved> moved,
             List<Effects> effects,
-            List<Assessment.FindingAnswer> findings) {}
+            List<Assessment.FindingAnswer> findings,
+            List<AfterLine> afterwards) {}
 
     /** One mark in words and numbers, with where the flag stands on the drawing; how a limb is held where it is bent. */
     public record Effects(

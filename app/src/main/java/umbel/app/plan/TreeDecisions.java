@@ -10,6 +10,7 @@ import umbel.app.orchard.OrchardTree;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.assess.Mark;
+import umbel.text.Statement;
 
 /** What is decided on each tree, kept until it is done. Decisions go by a survey; a newer one leaves them behind. */
 @Component
@@ -61,7 +62,7 @@ public class TreeDecisions {
         SavedDecisions work = works.findByTreeId(tree.id()).orElse(null);
         long current = work == null ? NONE_YET : work.version();
         if (current != version) {
-            throw new StaleVersion("This tree's marks were changed in another window. Load it again to see them.");
+            throw new StaleVersion(Statement.of("problem.marks-changed"));
         }
         SavedDecisions kept = work == null ? new SavedDecisions(tree) : work;
         kept.decide(survey, JSON.writeValueAsString(decisions));

@@ -59,7 +59,8 @@ public class TreeMarking {
                                 read.tree(),
                                 read.school(),
                                 TreeReader.findings(
-                                        cut.left(), read.school(), sum.light(), limits.reach(), read.neighbours())));
+                                        cut.left(), read.school(), sum.light(), limits.reach(), read.neighbours())),
+                AfterLine.of(read.afterwards(cut, sum.light()), Reader.speech()::say));
     }
 
     /**

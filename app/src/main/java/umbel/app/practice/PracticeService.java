@@ -263,7 +263,7 @@ class PracticeService {
             try {
                 operations.add(marks.get(i).toOperation());
             } catch (ImpossibleCut e) {
-                throw new ImpossibleCut("marks[" + i + "]." + e.field(), e.getMessage());
+                throw new ImpossibleCut("marks[" + i + "]." + e.field(), e.what());
             }
         }
         return operations;

@@ -21,6 +21,8 @@ import umbel.practice.ExerciseMaker;
 import umbel.practice.Fault;
 import umbel.survey.InvalidSurvey;
 import umbel.survey.Survey;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /** The trees of exercises, made up or of the holding, by their codes; keeps nothing but what it worked out. */
 @Component
@@ -51,15 +53,14 @@ class PracticeTrees {
         Fault fault = wish.fault() == null
                 ? null
                 : Fault.of(wish.fault())
-                        .orElseThrow(() -> new NotSupported("fault", "There is no fault '" + wish.fault() + "'."));
+                        .orElseThrow(() -> new NotSupported(
+                                "fault",
+                                Statement.of("problem.no-such-fault").with("fault", Value.name(wish.fault()))));
         long seed = wish.seed() == null ? ThreadLocalRandom.current().nextInt(SEEDS) : wish.seed();
         return new ExerciseMaker(knowledge)
                 .make(new ExerciseMaker.Wish(wish.level(), wish.species(), wish.system(), fault), seed)
                 .map(exercise -> new PracticeAnswers.PracticeMade(exercise.code()))
-                .orElseThrow(() -> new Refused(
-                        HttpStatus.CONFLICT,
-                        "No such tree",
-                        "No tree of this kind and system shows this fault. Choose another fault, kind or system."));
+                .orElseThrow(() -> new Refused(HttpStatus.CONFLICT, Statement.of("problem.no-exercise")));
     }
 
     /** The faults of a minute's drill, in an order nobody knows: such as are seen on a limb. */

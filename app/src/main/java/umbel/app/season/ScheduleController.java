@@ -28,10 +28,7 @@ class ScheduleController {
 
     /** Where a piece of work is put by hand. */
     public record PutThere(
-            long personId,
-
-            @NotNull(message = "Say on which day.") @FutureOrPresent(message = "The day has passed.")
-            LocalDate date) {}
+            long personId, @NotNull @FutureOrPresent LocalDate date) {}
 
     /** The schedule as it stands, with what it breaks. */
     @GetMapping

@@ -40,6 +40,7 @@ import umbel.crew.CrewSchedule;
 import umbel.crew.Scheduler;
 import umbel.crew.WorkPackage;
 import umbel.season.DayAdvice;
+import umbel.text.Statement;
 
 /**
  * The crew's schedule: made in the background from what is left to do, kept, checked whenever it is looked at, and changed by
@@ -67,13 +68,15 @@ public class ScheduleService {
     });
     private final AtomicBoolean stop = new AtomicBoolean();
     private final Object byHand = new Object();
-    private volatile Run run = new Run("idle", null, 0, "");
-    private volatile ScheduleAnswers.MadeAgain again;
+    private volatile Run run = new Run("idle", null, 0, null);
+    private volatile Again again;
     private ScheduledFuture<?> waiting;
     private LocalDate lookedOn;
 
     /** How the making of the schedule stands: idle, running or failed. */
-    private record Run(String state, Instant since, int betterments, String trouble) {}
+    private record Again(Statement because, Instant at, int moved) {}
+
+    private record Run(String state, Instant since, int betterments, Statement trouble) {}
 
     ScheduleService(
             SeasonService season,
@@ -103,7 +106,7 @@ public class ScheduleService {
         synchronized (this) {
             if (!run.state().equals("running")) {
                 stop.set(false);
-                run = new Run("running", Instant.now(), 0, "");
+                run = new Run("running", Instant.now(), 0, null);
                 worker.submit(() -> make(SECONDS));
             }
         }
@@ -121,7 +124,7 @@ public class ScheduleService {
         }
     }
 
-    private void makeAgain(String because) {
+    private void makeAgain(Statement because) {
         try {
             List<ScheduleAnswers.PlacedLine> before = transactions.execute(status -> lines());
             if (before.isEmpty()) {
@@ -129,11 +132,11 @@ public class ScheduleService {
             }
             synchronized (this) {
                 stop.set(false);
-                run = new Run("running", Instant.now(), 0, "");
+                run = new Run("running", Instant.now(), 0, null);
             }
             make(SECONDS_AGAIN);
             List<ScheduleAnswers.PlacedLine> after = transactions.execute(status -> lines());
-            again = new ScheduleAnswers.MadeAgain(because, Instant.now(), moved(before, after));
+            again = new Again(because, Instant.now(), moved(before, after));
         } catch (RuntimeException e) {
             LOG.warn("The schedule could not be made again.", e);
         }
@@ -166,7 +169,7 @@ public class ScheduleService {
             boolean another = lookedOn != null && !lookedOn.equals(today);
             lookedOn = today;
             if (another) {
-                changed(new ScheduleInputChanged("a day has passed, and with it the weather", null));
+                changed(new ScheduleInputChanged(Statement.of("schedule-again.day"), null));
             }
         }
     }
@@ -179,7 +182,7 @@ public class ScheduleService {
     private void make(int seconds) {
         try {
             if (disk.full()) {
-                run = new Run("failed", null, 0, "The disk is full: the schedule is made once there is room on it.");
+                run = new Run("failed", null, 0, Statement.of("problem.schedule-disk-full"));
                 return;
             }
             Basis basis = transactions.execute(status -> basis());
@@ -188,16 +191,16 @@ public class ScheduleService {
                     draft,
                     seconds,
                     stop::get,
-                    better -> run = new Run("running", run.since(), run.betterments() + 1, ""));
+                    better -> run = new Run("running", run.since(), run.betterments() + 1, null));
             if (!keepUnlessPinned(best, basis)) {
                 LOG.info("Work was put somewhere by hand meanwhile: the schedule is made again round it.");
                 make(SECONDS_AGAIN);
                 return;
             }
-            run = new Run("idle", null, run.betterments(), "");
+            run = new Run("idle", null, run.betterments(), null);
         } catch (IOException | RuntimeException e) {
             LOG.warn("The schedule could not be made.", e);
-            run = new Run("failed", null, 0, "The schedule could not be made. Try again; the log tells more.");
+            run = new Run("failed", null, 0, Statement.of("problem.schedule-failed"));
         }
     }
 
@@ -298,8 +301,11 @@ public class ScheduleService {
                         : (int) Duration.between(now.since(), Instant.now()).toSeconds(),
                 SECONDS,
                 now.betterments(),
-                now.trouble(),
-                again,
+                Reader.speech().say(now.trouble()),
+                again == null
+                        ? null
+                        : new ScheduleAnswers.MadeAgain(
+                                Reader.speech().say(again.because()), again.at(), again.moved()),
                 lines(),
                 waits(basis),
                 Conflicts.of(as, basis.works(), basis.crew()).stream()
@@ -369,6 +375,6 @@ public class ScheduleService {
     }
 
     private ScheduledWork find(long id) {
-        return placed.findById(id).orElseThrow(() -> new NotFound("piece of work", id));
+        return placed.findById(id).orElseThrow(() -> new NotFound("pieceOfWork", id));
     }
 }

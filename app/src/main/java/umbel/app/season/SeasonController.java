@@ -16,13 +16,14 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import umbel.app.http.FieldProblem;
 import umbel.app.http.NotFound;
 import umbel.app.orchard.Holding;
 import umbel.app.orchard.HoldingRepository;
 import umbel.app.orchard.ScheduleInputChanged;
-import umbel.format.FieldError;
 import umbel.season.Weather;
 import umbel.season.WeatherCsv;
+import umbel.text.Statement;
 
 /** When to cut what: the year's days by block, one day's order, and the weather behind them. */
 @RestController
@@ -57,7 +58,7 @@ class SeasonController {
      * @param written whether it was kept, or only looked at
      */
     public record WeatherImport(
-            int days, LocalDate from, LocalDate to, int forecastDays, boolean written, List<FieldError> errors) {}
+            int days, LocalDate from, LocalDate to, int forecastDays, boolean written, List<FieldProblem> errors) {}
 
     /** Every block's year of days. */
     @GetMapping("/season")
@@ -107,7 +108,7 @@ class SeasonController {
                         .filter(day -> day.kind() == Weather.Kind.FORECAST)
                         .count(),
                 written,
-                read.errors());
+                FieldProblem.of(read.errors()));
     }
 
     /** Forgets what was imported: the station's own weather counts again. */
@@ -120,7 +121,7 @@ class SeasonController {
 
     /** What was gathered before is forgotten once the change is kept, so that nobody gathers the old days again. */
     private void afterCommit() {
-        events.publishEvent(new ScheduleInputChanged("the weather is another", null));
+        events.publishEvent(new ScheduleInputChanged(Statement.of("schedule-again.weather"), null));
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {

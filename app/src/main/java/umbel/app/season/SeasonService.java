@@ -344,7 +344,10 @@ public class SeasonService {
                 waiting.daysLeft(),
                 waiting.windowEnd(),
                 hands <= 0 ? null : Units.round(one.allHours() / hands, 1),
-                List.copyOf(one.facts().diseases()),
+                one.facts().diseases().stream()
+                        .map(Reader.speech()::knowledge)
+                        .sorted()
+                        .toList(),
                 SeasonAnswers.SeasonDates.of(year),
                 SeasonAnswers.spans(one.days()));
     }

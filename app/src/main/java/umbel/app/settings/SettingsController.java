@@ -23,11 +23,9 @@ class SettingsController {
 
     /** The address under which phones reach the program; empty until it is set. */
     public record AddressEntry(
-            @NotNull(message = "Say the address.")
-            @Size(max = 200, message = "At most 200 characters.")
-            @Pattern(
-                    regexp = "|https?://[A-Za-z0-9.\\[\\]:-]+",
-                    message = "Write it as https://umbel.example, without a path.")
+            @NotNull
+            @Size(max = 200)
+            @Pattern(regexp = "|https?://[A-Za-z0-9.\\[\\]:-]+", message = "problem.bad-address")
             String address) {}
 
     /** The address that stands on labels. */

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import umbel.app.plan.AfterLine;
 import umbel.assess.Mark;
 
 /**
@@ -11,7 +12,9 @@ import umbel.assess.Mark;
  *
  * @param surveyId the survey it was made from, to be sent with the visit
  * @param lastVisit the newest visit known when it was made; 0 where there was none
+ * @param kind of plant and how it is trained, by language
  * @param timeZone the holding's, in which its days are counted
+ * @param afterwards what is done after the last cut, by language
  * @param words fixed words by language
  * @param south the tree from the south with its numbered cuts, as SVG
  */
@@ -22,7 +25,7 @@ public record FieldSheet(
         String block,
         int row,
         int place,
-        String kind,
+        Map<String, String> kind,
         LocalDate surveyedOn,
         long surveyId,
         long lastVisit,
@@ -32,6 +35,7 @@ public record FieldSheet(
         double sawMinutes,
         List<FieldStep> steps,
         List<FieldLimb> limbs,
+        Map<String, List<AfterLine>> afterwards,
         Map<String, List<String>> cautions,
         Map<String, Map<String, String>> words,
         String south,

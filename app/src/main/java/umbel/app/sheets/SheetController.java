@@ -20,13 +20,13 @@ import umbel.app.orchard.BlockRepository;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
 import umbel.app.settings.PublicAddress;
+import umbel.text.Catalogue;
+import umbel.text.Statement;
 
 /** The work as it is taken to the row: on paper, on a phone, and the tags that lead to it. */
 @RestController
 @RequestMapping("/api")
 class SheetController {
-
-    private static final String LANGUAGE = "en|es";
 
     private final SheetService sheets;
     private final SheetPdf pdf;
@@ -66,7 +66,7 @@ class SheetController {
     @GetMapping(value = "/trees/{id}/sheet.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> pdf(
             @PathVariable long id,
-            @RequestParam(defaultValue = "en") @Pattern(regexp = LANGUAGE, message = "en or es.") String lang) {
+            @RequestParam(defaultValue = "en") @Pattern(regexp = Catalogue.ANY_LANGUAGE) String lang) {
         FieldSheet sheet = sheets.of(id);
         return file(sheet.label() + ".pdf", pdf.sheets(List.of(sheet), lang, sheet.label()));
     }
@@ -76,7 +76,7 @@ class SheetController {
     ResponseEntity<byte[]> pdf(
             @PathVariable long id,
             @RequestParam(required = false) Integer row,
-            @RequestParam(defaultValue = "en") @Pattern(regexp = LANGUAGE, message = "en or es.") String lang) {
+            @RequestParam(defaultValue = "en") @Pattern(regexp = Catalogue.ANY_LANGUAGE) String lang) {
         String name = block(id).name() + (row == null ? "" : " " + row);
         return file(name + ".pdf", pdf.sheets(sheets.ofBlock(id, row), lang, name));
     }
@@ -87,10 +87,7 @@ class SheetController {
     public ResponseEntity<byte[]> labels(@PathVariable long id) {
         Block block = block(id);
         String here = address.get()
-                .orElseThrow(() -> new Refused(
-                        HttpStatus.CONFLICT,
-                        "No address yet",
-                        "Set the address under which phones reach Umbel first: it stands on every label."));
+                .orElseThrow(() -> new Refused(HttpStatus.CONFLICT, Statement.of("problem.address-missing")));
         List<SheetPdf.Label> labels = trees.findByBlockIdOrderByRowNoAscPlaceNoAsc(id).stream()
                 .map(tree -> new SheetPdf.Label(
                         tree.rowNo() + "-" + tree.placeNo(), block.name(), TagCode.svg(tag(here, tree), 110)))

@@ -12,15 +12,18 @@ import java.util.TreeMap;
 import java.util.function.Function;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import umbel.aftercare.AfterTask;
 import umbel.app.http.NotFound;
 import umbel.app.log.RecordRepository;
 import umbel.app.log.WorkRecord;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
+import umbel.app.plan.AfterLine;
 import umbel.app.plan.DecidedTrees;
 import umbel.app.plan.MarkedLabour;
 import umbel.app.plan.SavedDecisions;
 import umbel.app.plan.SavedDecisionsRepository;
+import umbel.app.reader.Reader;
 import umbel.assess.CrewText;
 import umbel.assess.Mark;
 import umbel.cut.Effect;
@@ -30,13 +33,16 @@ import umbel.knowledge.Knowledge;
 import umbel.plant.Plant;
 import umbel.plant.PlantFacts;
 import umbel.plant.Visit;
+import umbel.text.Catalogue;
+import umbel.text.UnitSystem;
+import umbel.text.Value;
 import umbel.wood.Units;
 
 /** Writes what is marked on trees as sheets for the row. */
 @Service
 class SheetService {
 
-    private static final List<String> FIXED = List.of("who", "time", "note", "caution", "south", "east");
+    private static final List<String> FIXED = List.of("who", "time", "note", "caution", "afterwards", "south", "east");
 
     private final TreeRepository trees;
     private final SavedDecisionsRepository works;
@@ -103,6 +109,7 @@ class SheetService {
         PlantFacts facts = plant.facts();
         Visit visit = plant.visit(marks);
         SafetyLimits limits = place.safetyLimits();
+        List<AfterTask> afterwards = plant.afterwards(marks);
         List<FieldSheet.FieldStep> steps = new ArrayList<>();
         Set<Caution> needed = new LinkedHashSet<>();
         for (Visit.Step step : visit.steps()) {
@@ -127,7 +134,8 @@ class SheetService {
                 place.block().name(),
                 place.rowNo(),
                 place.placeNo(),
-                facts.kind() + ", " + facts.system().toLowerCase(Locale.ROOT),
+                inEach(words -> words.knowledge(facts.kind()) + ", "
+                        + words.knowledge(facts.system()).toLowerCase(Locale.ROOT)),
                 facts.surveyedOn(),
                 surveyId,
                 records.findByTreeIdOrderByDoneOnDescIdDesc(place.id()).stream()
@@ -145,6 +153,7 @@ class SheetService {
                                 Math.round(Units.toMm(limb.diameter())),
                                 Math.round(Units.toCm(limb.length()))))
                         .toList(),
+                inEach(words -> AfterLine.of(afterwards, words::say)),
                 cautions,
                 inEach(words -> {
                     Map<String, String> fixed = new TreeMap<>();
@@ -161,10 +170,7 @@ class SheetService {
                 number,
                 step.mark(),
                 inEach(words -> plant.title(step.mark(), words)),
-                inEach(words -> !plant.hasHeight(step)
-                        ? ""
-                        : words.say("at", Math.round(Units.toCm(effect.height())))
-                                + (effect.mass() >= 1 ? ", " + words.say("mass", Math.round(effect.mass())) : "")),
+                inEach(words -> !plant.hasHeight(step) ? "" : where(words, effect)),
                 inEach(words -> {
                     List<String> warnings = new ArrayList<>();
                     if (stop) {
@@ -183,9 +189,19 @@ class SheetService {
                 Units.round(effect.minutes(), 1));
     }
 
+    /** How high the cut is, and what falls from it. */
+    private static String where(CrewText words, Effect effect) {
+        String at = words.say(CrewText.statement("at").with("height", Value.length(effect.height())));
+        return effect.mass() < 1
+                ? at
+                : at + ", "
+                        + words.say(CrewText.statement("mass").with("mass", new Value.Mass(Math.rint(effect.mass()))));
+    }
+
     private static <T> Map<String, T> inEach(Function<CrewText, T> said) {
         Map<String, T> all = new LinkedHashMap<>();
-        CrewText.LANGUAGES.stream().sorted().forEach(language -> all.put(language, said.apply(CrewText.in(language))));
+        UnitSystem units = Reader.speech().units();
+        Catalogue.LANGUAGES.forEach(language -> all.put(language, said.apply(CrewText.in(language, units))));
         return all;
     }
 }

@@ -41,6 +41,8 @@ import umbel.practice.TypicalTree;
 import umbel.reading.OddCounts;
 import umbel.survey.Survey;
 import umbel.survey.SurveyReader;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Tree;
 
 /** Surveys: drawn while they are entered, saved, listed and given back as the open format. */
@@ -186,7 +188,8 @@ class SurveyController {
         }
         surveys.saveAndFlush(entry);
         events.publishEvent(new ScheduleInputChanged(
-                "a survey of " + entry.tree().label() + " was withdrawn or restored",
+                Statement.of("schedule-again.survey")
+                        .with("tree", Value.name(entry.tree().label())),
                 entry.tree().block().id()));
         return line(entry);
     }

@@ -6,6 +6,8 @@ import java.util.List;
 import umbel.app.orchard.Holding;
 import umbel.format.FieldError;
 import umbel.survey.InvalidSurvey;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /** The day a survey counts for. */
 public final class SurveyDay {
@@ -24,10 +26,10 @@ public final class SurveyDay {
         LocalDate day = surveyedOn == null ? today : surveyedOn;
         if (day.isAfter(today)) {
             throw new InvalidSurvey(List.of(new FieldError(
-                    "surveyedOn", "The day lies in the future: today is " + today + " at the holding.")));
+                    "surveyedOn", Statement.of("problem.day-in-future").with("today", new Value.Day(today)))));
         }
         if (day.isBefore(EARLIEST)) {
-            throw new InvalidSurvey(List.of(new FieldError("surveyedOn", "The day lies before 1900.")));
+            throw new InvalidSurvey(List.of(FieldError.of("surveyedOn", "problem.day-too-early")));
         }
         return day;
     }

@@ -24,6 +24,8 @@ import umbel.reading.FruitingCentre;
 import umbel.reading.Neighbours;
 import umbel.survey.Survey;
 import umbel.survey.SurveyReader;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Tree;
 import umbel.wood.Units;
 
@@ -78,7 +80,9 @@ public class TreeReadings {
     public CountedPlant counted(SurveyEntry survey) {
         if (!survey.isCounted()) {
             throw new Refused(
-                    HttpStatus.CONFLICT, "Not a counted plant", survey.tree().label() + " is surveyed limb by limb.");
+                    HttpStatus.CONFLICT,
+                    Statement.of("problem.not-a-counted-plant")
+                            .with("plant", Value.name(survey.tree().label())));
         }
         return counted.get(
                 survey.id(), () -> CountedPlant.read(CountReader.read(JSON.readTree(survey.document())), knowledge));
@@ -94,8 +98,8 @@ public class TreeReadings {
         if (survey.isCounted()) {
             throw new Refused(
                     HttpStatus.CONFLICT,
-                    "A counted plant",
-                    survey.tree().label() + " is a bush, a cane row or a vine; its page is the plant's.");
+                    Statement.of("problem.a-counted-plant")
+                            .with("plant", Value.name(survey.tree().label())));
         }
         return kept.get(key(survey, school, lines, reachM, neighbours), () -> {
             AssessRequest request = new AssessRequest(

@@ -74,7 +74,7 @@ class FollowUpController {
     @PutMapping("/{id}")
     @Transactional
     FollowUpLine done(@PathVariable long id, @RequestBody SeenTo seenTo) {
-        FollowUpEntry entry = followUps.findById(id).orElseThrow(() -> new NotFound("follow-up", id));
+        FollowUpEntry entry = followUps.findById(id).orElseThrow(() -> new NotFound("followUp", id));
         entry.done(seenTo.done() ? LocalDate.now(clock) : null);
         return line(followUps.saveAndFlush(entry));
     }

@@ -110,6 +110,7 @@ public class RecordController {
                 one.survey().surveyedOn(),
                 one.savedAt(),
                 one.tools(),
+                one.afterwards(),
                 one.worked(),
                 correctedBy == null ? alsoBy(one, all) : List.of(),
                 one.outcome() == null ? null : JSON.readValue(one.outcome(), VisitAnswers.VisitOutcome.class));

@@ -13,6 +13,7 @@ public final class VisitAnswers {
     /**
      * A recorded visit.
      *
+     * @param afterwards what was looked after when the last cut was made; null where nobody said
      * @param worked whether anything was done
      * @param correctedBy the entry that corrects it
      * @param alsoBy other visits that count and say to have done one of its steps as well
@@ -29,6 +30,7 @@ public final class VisitAnswers {
             LocalDate surveyedOn,
             Instant savedAt,
             String tools,
+            List<String> afterwards,
             boolean worked,
             List<OtherVisit> alsoBy,
             VisitOutcome outcome) {}

@@ -5,6 +5,7 @@ import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
@@ -18,32 +19,30 @@ import umbel.assess.Mark;
  * @param corrects the entry it corrects; null where it is a visit of its own
  * @param surveyId the survey its sheet was made from; null takes the newest
  * @param knownVisit the newest visit its sheet knew of; those after it are told in the answer
+ * @param afterwards what was looked after when the last cut was made; null where nobody says
  */
 public record VisitEntry(
-        @NotNull(message = "Say on which day it was done.") LocalDate doneOn,
+        @NotNull LocalDate doneOn,
 
-        @NotBlank(message = "Say who did it.") @Size(max = 120, message = "At most 120 characters.")
-        String who,
+        @NotBlank @Size(max = 120) String who,
 
-        @DecimalMin(value = "0", message = "Minutes cannot be negative.")
-        @DecimalMax(value = "1440", message = "More minutes than a day has.")
-        double minutes,
+        @DecimalMin(value = "0") @DecimalMax(value = "1440") double minutes,
 
-        @Size(max = 2000, message = "At most 2000 characters.")
-        String note,
+        @Size(max = 2000) String note,
 
-        @NotNull(message = "Say which steps.") @Size(max = 300, message = "At most 300 steps.")
-        List<@NotNull(message = "Say what the step was.") @Valid DoneStep> steps,
+        @NotNull @Size(max = 300) List<@NotNull @Valid DoneStep> steps,
 
         Long corrects,
 
-        @Size(max = 200, message = "At most 200 characters.")
-        String tools,
+        @Size(max = 200) String tools,
 
-        @Size(max = 40, message = "At most 40 characters.") String clientId,
+        @Size(max = 40) String clientId,
 
         Long surveyId,
-        Long knownVisit) {
+        Long knownVisit,
+
+        @Size(max = 5)
+        List<@NotNull @Pattern(regexp = "wounds|bark|tools|diseased-prunings|prunings") String> afterwards) {
 
     /**
      * One step as it went.
@@ -54,15 +53,13 @@ public record VisitEntry(
      * @param reason why it was changed, skipped or added
      */
     public record DoneStep(
-            @NotNull(message = "Say which step.") Mark mark,
+            @NotNull Mark mark,
 
-            @NotBlank(message = "Say what the step was.") @Size(max = 200)
-            String title,
+            @NotBlank @Size(max = 200) String title,
 
-            @NotBlank(message = "Say how it went.") String outcome,
+            @NotBlank String outcome,
 
-            @Size(max = 500, message = "At most 500 characters.")
-            String reason) {
+            @Size(max = 500) String reason) {
 
         /** How it went; empty where the word is none of the known ones. */
         Optional<StepOutcome> how() {

@@ -13,6 +13,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
+import umbel.aftercare.AfterTask;
 import umbel.app.cache.ComputedCache;
 import umbel.app.http.NotFound;
 import umbel.app.http.Refused;
@@ -35,8 +36,11 @@ import umbel.knowledge.Knowledge;
 import umbel.plant.Plant;
 import umbel.plant.Visit;
 import umbel.plant.VisitTotals;
+import umbel.season.FollowUps;
 import umbel.season.Phenology;
 import umbel.survey.InvalidSurvey;
+import umbel.text.Statement;
+import umbel.text.Value;
 
 /**
  * Keeps a visit: what was done, what it came to by the same sums the plan was made with, and what must be come back for. The
@@ -136,6 +140,7 @@ public class VisitService {
                         effects == null ? null : JSON.writeValueAsString(effects.outcome()),
                         entry.tools() == null ? "" : entry.tools().strip(),
                         entry.clientId())
+                .lookedAfter(entry.afterwards())
                 .worked(worked(entry))
                 .shaded(
                         effects == null ? null : effects.before().shade(),
@@ -149,7 +154,9 @@ public class VisitService {
             scheduleFollowUps(saved, effects);
         }
         events.publishEvent(new ScheduleInputChanged(
-                "work was recorded in " + tree.block().name(), tree.block().id()));
+                Statement.of("schedule-again.work")
+                        .with("block", Value.name(tree.block().name())),
+                tree.block().id()));
         return new Saved(saved, true, meanwhile(treeId, entry, saved));
     }
 
@@ -157,8 +164,8 @@ public class VisitService {
         if (!before.tree().id().equals(treeId)) {
             throw new Refused(
                     HttpStatus.CONFLICT,
-                    "Sent for another tree",
-                    "A visit with this id was saved for " + before.tree().label() + ". Send it with an id of its own.");
+                    Statement.of("problem.visit-of-another-tree")
+                            .with("tree", Value.name(before.tree().label())));
         }
         return new Saved(before, false, meanwhile(treeId, entry, before));
     }
@@ -180,9 +187,7 @@ public class VisitService {
         records.findFirstByCorrectsId(id).ifPresent(later -> {
             throw new Refused(
                     HttpStatus.CONFLICT,
-                    "Corrected already",
-                    later.who()
-                            + " has corrected this entry already. Load the record again and correct the newer entry.");
+                    Statement.of("problem.corrected-already").with("person", Value.name(later.who())));
         });
         return old;
     }
@@ -198,7 +203,7 @@ public class VisitService {
                     .orElseThrow(() -> new NotFound("survey", entry.surveyId()));
         }
         return surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(treeId)
-                .orElseThrow(() -> new NotFound("survey of tree", treeId));
+                .orElseThrow(() -> new NotFound("surveyOfTree", treeId));
     }
 
     private static List<Mark> marks(VisitEntry entry, Predicate<StepOutcome> which) {
@@ -261,26 +266,48 @@ public class VisitService {
                 .filter(one -> one.to().isAfter(LocalDate.now(clock).minusYears(1)))
                 .map(one -> new FollowUpEntry(saved, one))
                 .forEach(followUps::save);
+        if (leftLying(saved, effects)) {
+            followUps.save(new FollowUpEntry(
+                    saved,
+                    FollowUps.clearing(
+                            saved.doneOn(), knowledge.parameters().season().followUp())));
+        }
+    }
+
+    /** Whether diseased prunings were left where they fell; only where somebody said what was looked after. */
+    private static boolean leftLying(WorkRecord saved, VisitEffects effects) {
+        String clearing = AfterTask.Kind.DISEASED_PRUNINGS.word();
+        List<Mark> marks = effects.done().steps().stream().map(Visit.Step::mark).toList();
+        return saved.afterwards() != null
+                && !saved.afterwards().contains(clearing)
+                && effects.plant().afterwards(marks).stream()
+                        .anyMatch(task -> task.kind().word().equals(clearing));
     }
 
     private void check(OrchardTree tree, VisitEntry entry) {
         List<FieldError> errors = new ArrayList<>();
         LocalDate today = LocalDate.now(clock.withZone(tree.block().holding().timeZone()));
         if (entry.doneOn().isAfter(today)) {
-            errors.add(new FieldError("doneOn", "The day lies in the future: today is " + today + " at the holding."));
+            errors.add(new FieldError(
+                    "doneOn", Statement.of("problem.day-in-future").with("today", new Value.Day(today))));
         }
         if (entry.steps().isEmpty() && (entry.note() == null || entry.note().isBlank())) {
-            errors.add(new FieldError("steps", "There is no step to record, and no note."));
+            errors.add(FieldError.of("steps", "problem.nothing-to-record"));
         }
         for (int i = 0; i < entry.steps().size(); i++) {
             VisitEntry.DoneStep step = entry.steps().get(i);
             String field = "steps[" + i + "]";
             StepOutcome how = step.how().orElse(null);
             if (how == null) {
-                errors.add(new FieldError(field + ".outcome", "Must be one of " + StepOutcome.words() + "."));
+                errors.add(new FieldError(
+                        field + ".outcome",
+                        Statement.of("problem.one-of")
+                                .with("values", Value.name(String.join(", ", StepOutcome.words())))));
             } else if (how.needsReason()
                     && (step.reason() == null || step.reason().isBlank())) {
-                errors.add(new FieldError(field + ".reason", "Say why it was " + how.word() + "."));
+                errors.add(new FieldError(
+                        field + ".reason",
+                        Statement.of("problem.reason-missing").with("outcome", Value.choice(how.word()))));
             }
         }
         if (!errors.isEmpty()) {

@@ -4,12 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.Statement;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.zip.ZipEntry;
@@ -20,6 +22,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import umbel.app.RunningUmbel;
+import umbel.app.photo.Pictures;
 import umbel.app.survey.SurveyRepository;
 
 /** A backup is looked at before it takes anybody's place, and nothing in it is run. */
@@ -51,7 +54,7 @@ class RestoreTest {
         assertThat(report.surveys())
                 .isEqualTo(umbel.part(SurveyRepository.class).count());
         try (var files = Files.list(data)) {
-            assertThat(files.map(file -> file.getFileName().toString()))
+            assertThat(files.map(file -> file.getFileName().toString()).filter(name -> !name.equals("photos")))
                     .hasSize(2)
                     .anyMatch(name -> name.startsWith("umbel-before-"))
                     .contains("umbel.mv.db");
@@ -67,6 +70,36 @@ class RestoreTest {
         entries.put("knowledge/species/quince.yaml", "id: quince".getBytes(StandardCharsets.UTF_8));
         BackupFile.restore(write(entries), data);
         assertThat(data.resolve("knowledge/species/quince.yaml")).hasContent("id: quince");
+    }
+
+    @Test
+    void thePhotographsAreInIt() throws IOException {
+        String who = "/api/trees/22/photos?clientId=backed-up&takenOn=2026-01-10&moment=seen&who=Ines";
+        assertThat(umbel.send(who, Pictures.jpeg(), "image/jpeg").status()).isIn(200, 201);
+        long id = umbel.get("/api/trees/22/photos").json().at("/0/id").asLong();
+        Files.write(zip, umbel.bytes("/api/backup"));
+        Files.createDirectories(data.resolve("photos"));
+        Files.writeString(data.resolve("photos/old.jpg"), "what was there");
+        BackupFile.restore(zip, data);
+        try (var files = Files.list(data.resolve("photos"))) {
+            byte[] shown = umbel.bytes("/api/trees/22/photos/" + id);
+            assertThat(files)
+                    .isNotEmpty()
+                    .allMatch(file -> file.getFileName().toString().matches("[0-9a-f]{64}\\.jpg"))
+                    .anyMatch(file -> Arrays.equals(shown, read(file)));
+        }
+        try (var folders = Files.list(data)) {
+            assertThat(folders.map(folder -> folder.getFileName().toString()))
+                    .anyMatch(name -> name.startsWith("photos-before-"));
+        }
+    }
+
+    private static byte[] read(Path file) {
+        try {
+            return Files.readAllBytes(file);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     @Test
@@ -122,7 +155,14 @@ class RestoreTest {
     void whatIsNoBackupIsRefusedAndChangesNothing() throws IOException {
         Files.writeString(data.resolve("umbel.mv.db"), "what was there");
         byte[] text = "no database".getBytes(StandardCharsets.UTF_8);
-        for (String name : new String[] {"../umbel.mv.db", "/etc/cron.d/x", "knowledge/../../x.yaml", "other.txt"}) {
+        for (String name : new String[] {
+            "../umbel.mv.db",
+            "/etc/cron.d/x",
+            "knowledge/../../x.yaml",
+            "photos/../x.jpg",
+            "photos/page.html",
+            "other.txt"
+        }) {
             assertThatThrownBy(() -> BackupFile.restore(write(new LinkedHashMap<>(Map.of(name, text))), data))
                     .isInstanceOf(NotABackup.class);
         }

@@ -63,6 +63,7 @@ class AccountsInBrowserTest {
         BROWSER.button("Save").click();
         BROWSER.sees("Saved");
         changeOwnPassword("nine windfalls", "ten windfalls");
+        BROWSER.button("More").click();
         BROWSER.button("Sign out").click();
         BROWSER.sees("Sign in");
         BROWSER.type(BROWSER.field("Login"), "pau");
@@ -75,9 +76,16 @@ class AccountsInBrowserTest {
         BROWSER.open(url + "/accounts");
         BROWSER.sees("Work in the rows");
         assertThat(BROWSER.bodyText()).doesNotContain("Who may sign in");
+        BROWSER.find(By.linkText("Practice")).click();
+        BROWSER.sees("One fault at a time");
+        BROWSER.sees("Rootstock shoot");
+        assertThat(BROWSER.bodyText()).doesNotContain("Holding").doesNotContain("The crew");
+        BROWSER.find(By.linkText("Guide")).click();
+        BROWSER.sees("What to look for");
     }
 
     private static void changeOwnPassword(String old, String fresh) {
+        BROWSER.button("More").click();
         BROWSER.find(By.linkText("Password")).click();
         BROWSER.sees("Your password");
         BROWSER.type(BROWSER.field("The one you have"), "no such word");
@@ -100,10 +108,13 @@ class AccountsInBrowserTest {
         BROWSER.type(BROWSER.field("In the row"), "99");
         BROWSER.type(BROWSER.field("Between rows"), "5");
         BROWSER.button("Add the block").click();
-        BROWSER.sees("At most 30 m.");
+        BROWSER.sees("Must be at most 30.0 m.");
         BROWSER.type(BROWSER.field("In the row"), "4");
         BROWSER.button("Add the block").click();
         BROWSER.sees("40 apple trees");
         BROWSER.sees("of work left");
+        BROWSER.button("Survey a tree").click();
+        BROWSER.button("Begin").click();
+        BROWSER.sees("Pound Row 1-1, first survey");
     }
 }

@@ -57,6 +57,23 @@ class AfterwardsInBrowserTest {
     }
 
     @Test
+    void whatWasLookedAfterIsTickedAndKeptWithTheVisit() {
+        String limb = umbel.get("/api/trees/20").json().at("/limbs/0/id").asString();
+        umbel.send(
+                "PUT",
+                "/api/trees/20/work",
+                "{\"version\": -1, \"decisions\": {\"marks\": [{\"operation\": \"remove\", \"limb\": \"" + limb
+                        + "\"}]}}",
+                "application/json");
+        BROWSER.open(umbel.url() + "/trees/20/record");
+        BROWSER.sees("After the last cut");
+        BROWSER.find(By.xpath("//label[contains(., 'tools')]")).click();
+        BROWSER.type(BROWSER.field("By whom"), "Ines");
+        BROWSER.button("Save the record").click();
+        BROWSER.sees("aftercare done: tools");
+    }
+
+    @Test
     void whatWasPickedIsWrittenDownAndShownByYear() {
         BROWSER.open(umbel.url() + "/blocks/8");
         BROWSER.sees("Picked and thinned");
@@ -67,7 +84,7 @@ class AfterwardsInBrowserTest {
                 .contains("640");
         BROWSER.find(By.cssSelector("button[aria-label^='Delete the entry of']"))
                 .click();
-        BROWSER.sees("Nothing is written down yet");
+        BROWSER.sees("Nothing recorded yet");
     }
 
     @Test

@@ -136,6 +136,21 @@ final class Browser implements BeforeAllCallback, AfterAllCallback {
         waiting().until(d -> language.equals(script("return document.documentElement.lang")));
     }
 
+    /** Shows figures in metric or US customary units. */
+    void measuring(String units) {
+        size(1280, 800);
+        if (all("button[data-units]").isEmpty()) {
+            button("More").click();
+        }
+        waiting()
+                .until(d -> find(By.cssSelector("button[data-units=" + units + "]")))
+                .click();
+        waiting()
+                .until(d -> "true"
+                        .equals(find(By.cssSelector("button[data-units=" + units + "]"))
+                                .getAttribute("aria-pressed")));
+    }
+
     String bodyText() {
         return String.valueOf(script("return document.body.innerText"));
     }

@@ -1,5 +1,6 @@
 package umbel.app.browser;
 
+import java.util.Comparator;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -7,6 +8,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import umbel.app.RunningUmbel;
+import umbel.text.Catalogue;
 
 /** No page scrolls sideways, on a phone, a tablet or in an office window. */
 @ExtendWith(RunningUmbel.class)
@@ -21,10 +23,30 @@ class EveryWidthInBrowserTest {
     private static final String WIDTH = "const main = document.querySelector('main');"
             + "return Math.max(document.documentElement.scrollWidth, main ? main.scrollWidth : 0)";
 
+    /** How much of the main navigation is out of sight, in pixels. */
+    private static final String HIDDEN =
+            "const nav = document.querySelector('header nav'); return nav ? nav.scrollWidth - nav.clientWidth : 0";
+
+    /** The language whose texts are the longest. */
+    private static final String LONGEST = longest();
+
     private final RunningUmbel umbel;
 
     EveryWidthInBrowserTest(RunningUmbel umbel) {
         this.umbel = umbel;
+    }
+
+    private static String longest() {
+        return Catalogue.LANGUAGES.stream()
+                .max(Comparator.comparingLong(EveryWidthInBrowserTest::length))
+                .orElseThrow();
+    }
+
+    private static long length(String language) {
+        Catalogue texts = Catalogue.of(language);
+        return texts.codes().stream()
+                .mapToLong(code -> texts.message(code).length())
+                .sum();
     }
 
     @AfterEach
@@ -65,13 +87,16 @@ class EveryWidthInBrowserTest {
         BROWSER.open(umbel.url() + page);
         BROWSER.waiting()
                 .until(d -> !BROWSER.bodyText().isBlank() && !BROWSER.bodyText().contains("Loading"));
-        BROWSER.speaking("es"); // the longer words
+        BROWSER.speaking(LONGEST);
         for (int width : WIDTHS) {
             BROWSER.size(width, 800);
             widths.assertThat(((Number) BROWSER.script(WIDTH)).intValue())
                     .as("%s at %d", page, width)
                     .isLessThanOrEqualTo(width);
         }
+        widths.assertThat(((Number) BROWSER.script(HIDDEN)).intValue())
+                .as("%s: hidden of the way about, in an office window", page)
+                .isLessThanOrEqualTo(0);
         BROWSER.speaking("en");
         widths.assertAll();
     }

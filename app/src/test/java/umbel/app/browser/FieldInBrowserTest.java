@@ -2,6 +2,9 @@ package umbel.app.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Map;
@@ -15,6 +18,7 @@ import org.openqa.selenium.WebElement;
 import org.openqa.selenium.support.ui.Select;
 import tools.jackson.databind.JsonNode;
 import umbel.app.RunningUmbel;
+import umbel.app.photo.Pictures;
 
 /** A pruner with a phone in the row: ticks, skips, loses the signal, goes on, and nothing is lost or doubled. */
 @ExtendWith(RunningUmbel.class)
@@ -111,6 +115,66 @@ class FieldInBrowserTest {
         assertThat(left.path("steps").size())
                 .as("what was handed over stays marked")
                 .isEqualTo(1);
+    }
+
+    @Test
+    void photographsTakenWithoutSignalArriveWithTheirVisit() throws IOException {
+        mark();
+        Path picture = Files.write(Files.createTempFile("tree", ".jpg"), Pictures.jpeg());
+        int before = umbel.get("/api/trees/" + TREE + "/photos").json().size();
+        BROWSER.open(umbel.url() + "/field");
+        BROWSER.script("localStorage.clear()");
+        BROWSER.open(umbel.url() + "/field/trees/" + TREE);
+        BROWSER.sees("3 steps not ticked yet");
+        signal(false);
+        WebElement files = BROWSER.driver().findElement(By.cssSelector("input[aria-label='Photographs to add']"));
+        files.sendKeys(picture.toString());
+        BROWSER.find(By.cssSelector("img[alt='before']"));
+        tap(By.xpath("(//button[starts-with(@aria-label, 'Done:')])[1]"));
+        files.sendKeys(picture.toString());
+        BROWSER.find(By.cssSelector("img[alt='after']"));
+        BROWSER.type(BROWSER.field("Who"), "Lucia");
+        BROWSER.button("Finish, leave the rest").click();
+        BROWSER.sees("2 photographs wait for signal.");
+        assertThat(umbel.get("/api/trees/" + TREE + "/photos").json().size()).isEqualTo(before);
+        signal(true);
+        BROWSER.script("window.dispatchEvent(new Event('online'))");
+        BROWSER.seesNo("for signal");
+        JsonNode photos = umbel.get("/api/trees/" + TREE + "/photos").json();
+        long visit =
+                umbel.get("/api/trees/" + TREE + "/records").json().at("/0/id").asLong();
+        assertThat(photos.size()).isEqualTo(before + 2);
+        assertThat(photos.get(0).path("recordId").asLong()).isEqualTo(visit);
+        assertThat(photos.get(0).path("moment").asString()).isEqualTo("after");
+        assertThat(photos.get(1).path("moment").asString()).isEqualTo("before");
+        BROWSER.open(umbel.url() + "/trees/" + TREE + "/record");
+        tap(By.xpath("//section[@aria-labelledby='history']//button[contains(., ', before')]"));
+        BROWSER.find(By.xpath("//div[@role='dialog']//img[@width='80']"));
+    }
+
+    @Test
+    void damageIsReportedByAPhotographWhereNothingIsMarked() throws IOException {
+        long tree = 1;
+        while (!umbel.get("/api/field/trees/" + tree).json().path("steps").isEmpty()) {
+            tree++;
+        }
+        Path picture = Files.write(Files.createTempFile("tree", ".jpg"), Pictures.jpeg());
+        BROWSER.open(umbel.url() + "/field/trees/" + tree);
+        BROWSER.sees("Report damage or leave a note");
+        BROWSER.driver()
+                .findElement(By.cssSelector("input[aria-label='Photographs to add']"))
+                .sendKeys(picture.toString());
+        BROWSER.find(By.cssSelector("img[alt='as seen']"));
+        BROWSER.type(BROWSER.field("Who"), "Lucia");
+        BROWSER.button("Send the report").click();
+        BROWSER.sees("Saved on this phone.");
+        BROWSER.seesNo("for signal");
+        JsonNode visit = umbel.get("/api/trees/" + tree + "/records").json().get(0);
+        assertThat(visit.path("note").asString()).isEqualTo("Photograph");
+        assertThat(visit.path("worked").asBoolean()).isFalse();
+        JsonNode photo = umbel.get("/api/trees/" + tree + "/photos").json().get(0);
+        assertThat(photo.path("recordId").asLong()).isEqualTo(visit.path("id").asLong());
+        assertThat(photo.path("moment").asString()).isEqualTo("seen");
     }
 
     @Test

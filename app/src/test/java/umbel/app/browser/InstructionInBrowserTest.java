@@ -46,7 +46,7 @@ class InstructionInBrowserTest {
         BROWSER.sees("Which trees to survey");
         BROWSER.button("Find the instruction").click();
         BROWSER.sees("What it brings");
-        BROWSER.sees("of what each tree’s own plan would gain");
+        BROWSER.sees("of the gain from each tree’s own plan");
         BROWSER.button("Use for the block").click();
         BROWSER.sees("Stop using it");
 

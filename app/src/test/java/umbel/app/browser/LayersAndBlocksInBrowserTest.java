@@ -148,11 +148,11 @@ class LayersAndBlocksInBrowserTest {
         BROWSER.sees("Survey tables");
         BROWSER.driver().findElement(By.cssSelector("input[type=file]")).sendKeys(bad.toString());
         BROWSER.sees("Nothing was written.");
-        BROWSER.sees("There is no limb 'trnk'");
+        BROWSER.sees("There is no limb trnk");
         BROWSER.driver().findElement(By.cssSelector("input[type=file]")).sendKeys(good.toString());
         BROWSER.sees("new tree");
         BROWSER.button("Write these").click();
-        BROWSER.sees("Written: 1 surveys.");
+        BROWSER.sees("Written: 1 survey.");
     }
 
     @Test
@@ -182,6 +182,6 @@ class LayersAndBlocksInBrowserTest {
         BROWSER.button("Read the table").click();
         BROWSER.sees("Kiln Field 4-13, 2 limbs: new tree");
         BROWSER.button("Write these").click();
-        BROWSER.sees("Written: 1 surveys.");
+        BROWSER.sees("Written: 1 survey.");
     }
 }

@@ -63,6 +63,23 @@ class NothingLostInBrowserTest {
     }
 
     @Test
+    void theSheetAndTheRecordShowWhatWasMarkedAMomentBefore() {
+        takeAllAndGoAtOnce(18, "sheet");
+        BROWSER.sees("seen from the south");
+        takeAllAndGoAtOnce(16, "record");
+        BROWSER.sees("Change only what went otherwise");
+    }
+
+    /** Takes the plan and opens another page of the tree before the save has begun. */
+    private void takeAllAndGoAtOnce(long tree, String page) {
+        BROWSER.open(umbel.url() + "/trees/" + tree);
+        BROWSER.sees("Take all");
+        BROWSER.script(
+                "[...document.querySelectorAll('button')].find(b => b.textContent.startsWith('Take all')).click();"
+                        + "document.querySelector('header a[href$=\"/" + page + "\"]').click()");
+    }
+
+    @Test
     void aMarkMadeWithoutTheServerIsSentWhenItIsThere() {
         BROWSER.open(umbel.url() + "/trees/23");
         BROWSER.sees("Nothing marked yet");
@@ -243,11 +260,11 @@ class NothingLostInBrowserTest {
                         + "const v = JSON.parse(localStorage[k]); v.who = 'x'.repeat(200); localStorage[k] = JSON.stringify(v)");
         BROWSER.driver().navigate().refresh();
         BROWSER.button("Tree is done").click();
-        BROWSER.sees("At most 120 characters.");
+        BROWSER.sees("Too long: at most 120 characters.");
         BROWSER.find(By.linkText("Correct it")).click();
         BROWSER.type(BROWSER.field("Who"), "Lucia");
         BROWSER.button("Tree is done").click();
-        BROWSER.seesNo("At most 120 characters.");
+        BROWSER.seesNo("Too long: at most 120 characters.");
         BROWSER.waiting().until(d -> umbel.get("/api/trees/20/records").text().contains("Lucia"));
         BROWSER.open(umbel.url() + "/field");
         BROWSER.script("localStorage.clear()");

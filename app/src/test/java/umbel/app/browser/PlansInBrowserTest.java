@@ -67,7 +67,7 @@ class PlansInBrowserTest {
         BROWSER.open(umbel.url() + "/trees/" + SLENDER_APPLE);
         BROWSER.sees("Recommended");
         choose("Firmer");
-        BROWSER.sees("The same cuts as recommended: more would cost more than it brings.");
+        BROWSER.sees("The same cuts as recommended: more would cost more than it gains.");
         choose("Gentler");
         BROWSER.seesNo("The same cuts as recommended");
     }
@@ -147,12 +147,12 @@ class PlansInBrowserTest {
     @Test
     void aTreeWorkedOnSinceItsSurveyLeadsToTheTreeAsExpectedNow() {
         BROWSER.open(umbel.url() + "/trees/25");
-        BROWSER.sees("Worked on since it was surveyed");
+        BROWSER.sees("This tree was worked on after the survey");
         BROWSER.find(By.linkText("Confirm the tree as it is expected now")).click();
         BROWSER.sees("surveyed again");
         BROWSER.open(umbel.url() + "/trees/26");
         BROWSER.sees("Recommended");
-        BROWSER.seesNo("Worked on since it was surveyed");
+        BROWSER.seesNo("This tree was worked on after the survey");
     }
 
     @Test
@@ -166,7 +166,7 @@ class PlansInBrowserTest {
             assertThat(stops).isNotEmpty();
             BROWSER.open(umbel.url() + "/trees/2");
             BROWSER.sees("Recommended");
-            BROWSER.sees("Stop: past the holding’s limits");
+            BROWSER.sees("Stop: beyond the holding’s limits");
         } finally {
             limit(holding, "{}");
         }
@@ -186,10 +186,10 @@ class PlansInBrowserTest {
         BROWSER.sees("Import blocks and rows");
         mapFile().sendKeys(wrong.toString());
         BROWSER.sees("Nothing was changed.");
-        BROWSER.sees("There is no block 'Nowhere Step' here");
+        BROWSER.sees("There is no block “Nowhere Step” here");
         Path same = Files.writeString(folder.resolve("same.geojson"), was);
         mapFile().sendKeys(same.toString());
-        BROWSER.sees("The file would lay out:");
+        BROWSER.sees("The file would create:");
         BROWSER.sees("Sun Step: moved 0 m");
         assertThat(umbel.get("/api/holding.geojson").text()).isEqualTo(was);
     }

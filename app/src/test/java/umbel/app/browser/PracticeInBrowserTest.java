@@ -58,6 +58,44 @@ class PracticeInBrowserTest {
         BROWSER.sees("of 1");
     }
 
+    /** Whatever is touched is answered at once, and the last tree ends the round. */
+    @Test
+    void aMinuteForTheEyeAnswersEveryTouch() {
+        BROWSER.open(umbel.url() + "/practice");
+        BROWSER.find(By.linkText("A minute for the eye")).click();
+        BROWSER.button("Start the minute").click();
+        for (int tree = 0; tree < 3; tree++) {
+            BROWSER.sees("Find:");
+            BROWSER.waiting()
+                    .until(d -> !BROWSER.all("aside [role=group] button").isEmpty());
+            BROWSER.all("aside [role=group] button").get(0).click();
+            BROWSER.waiting()
+                    .until(d -> BROWSER.bodyText().contains("Right.")
+                            || BROWSER.bodyText().contains("Not there"));
+            BROWSER.button("Next tree").click();
+        }
+        BROWSER.sees("s left");
+    }
+
+    /** A kind, a system and a fault of one's own choice, in Spanish. */
+    @Test
+    void anExerciseIsChosenInSpanish() {
+        BROWSER.open(umbel.url() + "/practice");
+        BROWSER.sees("Choose an exercise");
+        BROWSER.speaking("es");
+        BROWSER.sees("Elegir un ejercicio");
+        BROWSER.field("Especie").sendKeys("Peral");
+        BROWSER.waiting().until(d -> BROWSER.bodyText().contains("Sistema"));
+        BROWSER.button("Crear este ejercicio").click();
+        BROWSER.sees("¿Qué le pasa a este árbol?");
+        BROWSER.button("Pasar a los cortes").click();
+        BROWSER.button("Entregar").click();
+        BROWSER.sees("Todavía no");
+        BROWSER.sees("Lo que además habría ayudado");
+        BROWSER.speaking("en");
+        BROWSER.sees("Not yet");
+    }
+
     private static WebElement limb(String number) {
         return BROWSER.find(By.cssSelector("aside button[aria-label='Limb " + number + "']"));
     }

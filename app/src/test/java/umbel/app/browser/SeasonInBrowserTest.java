@@ -86,6 +86,6 @@ class SeasonInBrowserTest {
         BROWSER.type(BROWSER.named("Hours a day of Noor"), "30");
         BROWSER.script("document.querySelectorAll('form').forEach(form => form.noValidate = true)");
         BROWSER.button("Save").click();
-        BROWSER.sees("At most 14 hours.");
+        BROWSER.sees("Must be at most 14.");
     }
 }

@@ -72,7 +72,7 @@ class SuggestionsInBrowserTest {
         BROWSER.type(BROWSER.field("Login"), login);
         BROWSER.type(BROWSER.field("Password"), password);
         BROWSER.find(By.cssSelector("button[type=submit]")).click();
-        BROWSER.sees("Sign out");
+        BROWSER.sees("More");
     }
 
     private static int marksOf(long tree) {

@@ -76,7 +76,7 @@ class SurveyAndRecordInBrowserTest {
         BROWSER.sees("surveyed again");
         WebElement angle = BROWSER.find(By.cssSelector("[data-cell='2-angle_deg']"));
         BROWSER.type(angle, "400");
-        BROWSER.sees("Angle: Must be at most 180.");
+        BROWSER.sees("Angle: Must be at most 180°.");
         assertThat(angle.getAttribute("aria-invalid")).isEqualTo("true");
         assertThat(BROWSER.button("Save survey").isEnabled()).isFalse();
         BROWSER.driver().navigate().refresh();
@@ -84,10 +84,10 @@ class SurveyAndRecordInBrowserTest {
         assertThat(BROWSER.find(By.cssSelector("[data-cell='2-angle_deg']")).getAttribute("value"))
                 .isEqualTo("400");
         BROWSER.type(BROWSER.find(By.cssSelector("[data-cell='2-angle_deg']")), "85");
-        BROWSER.seesNo("Must be at most 180.");
+        BROWSER.seesNo("Must be at most 180°.");
         BROWSER.waiting().until(d -> BROWSER.button("Save survey").isEnabled());
         BROWSER.type(BROWSER.find(By.cssSelector("[data-cell='3-at_cm']")), "9999");
-        BROWSER.sees("At: Must be at most 2500.");
+        BROWSER.sees("At: Must be at most 2,500 cm.");
         BROWSER.type(BROWSER.find(By.cssSelector("[data-cell='3-at_cm']")), "900");
         BROWSER.sees("beyond the end of its parent");
         BROWSER.button("Start over").click();
@@ -121,6 +121,26 @@ class SurveyAndRecordInBrowserTest {
                         .equals(wanted));
         BROWSER.seesNo("could not be imported");
         BROWSER.button("Start over").click();
+    }
+
+    @Test
+    void aFirstSurveyBeginsFromATypicalTree() {
+        long block = umbel.get("/api/holding").json().at("/blocks/0/id").asLong();
+        long id = umbel.post("/api/trees", "{\"blockId\":" + block + ",\"row\":1,\"place\":9}")
+                .json()
+                .at("/id")
+                .asLong();
+        BROWSER.open(umbel.url() + "/trees/" + id + "/survey");
+        BROWSER.sees("first survey");
+        assertThat(BROWSER.bodyText()).doesNotContain("missing or wrong");
+        BROWSER.button("Begin from a typical tree").click();
+        BROWSER.waiting().until(d -> BROWSER.all("[data-cell$='-length_cm']").size() > 8);
+        BROWSER.sees("pieces of wood");
+        BROWSER.button("Undo").click();
+        BROWSER.sees("Begin from a typical tree");
+        BROWSER.button("Redo").click();
+        BROWSER.button("Save survey").click();
+        BROWSER.sees("Recommended");
     }
 
     @Test
@@ -162,7 +182,7 @@ class SurveyAndRecordInBrowserTest {
         BROWSER.button("Save the record").click();
         BROWSER.sees("Say why it was skipped");
         BROWSER.type(BROWSER.field("Why, and what instead"), "wasps in the hollow");
-        BROWSER.type(BROWSER.field("Note for whoever"), "Look again in June");
+        BROWSER.type(BROWSER.field("Note for next year"), "Look again in June");
         BROWSER.button("Save the record").click();
         BROWSER.sees("skipped: wasps in the hollow");
         BROWSER.sees("Look again in June");

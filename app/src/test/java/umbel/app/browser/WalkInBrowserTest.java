@@ -95,7 +95,7 @@ class WalkInBrowserTest {
         BROWSER.seesNo("above the trunk’s top");
         tap("Next");
         BROWSER.type(BROWSER.field("Bearing from north"), "400");
-        BROWSER.sees("Must be at most 360.");
+        BROWSER.sees("Must be at most 360°.");
     }
 
     @Test

@@ -85,7 +85,7 @@ class AssessApiTest {
         ((ObjectNode) request.at("/survey/tree")).put("species", "moonfruit");
         RunningUmbel.Answer answer = umbel.post("/api/assess", request.toString());
         assertThat(answer.status()).isEqualTo(422);
-        assertThat(answer.json().get("title").asString()).isEqualTo("Unknown");
+        assertThat(answer.json().get("code").asString()).isEqualTo("problem.not-supported");
     }
 
     @Test

@@ -98,6 +98,9 @@ class AccountsApiTest {
             assertThat(pruner.status("GET", path, "")).as(path).isEqualTo(403);
         }
         assertThat(pruner.status("POST", "/api/crew", person("Nobody"))).isEqualTo(403);
+        assertThat(pruner.status("GET", "/api/trees/999/photos", "")).isEqualTo(404);
+        assertThat(photo(pruner)).as("let in, not there").isEqualTo(404);
+        assertThat(pruner.status("DELETE", "/api/trees/999/photos/1", "")).isEqualTo(403);
     }
 
     @Test
@@ -111,6 +114,8 @@ class AccountsApiTest {
                 .isEqualTo(404);
         assertThat(adviser.status("POST", "/api/trees/999/records", "{}")).isEqualTo(403);
         assertThat(adviser.status("POST", "/api/schedule", "")).isEqualTo(403);
+        assertThat(adviser.status("GET", "/api/trees/999/photos", "")).isEqualTo(404);
+        assertThat(photo(adviser)).isEqualTo(403);
     }
 
     @Test
@@ -201,6 +206,16 @@ class AccountsApiTest {
     }
 
     private static final String PASSWORD = "eleven pears";
+
+    private static int photo(Visitor by) throws Exception {
+        return by.ask(
+                        "POST",
+                        "/api/trees/999/photos?clientId=a&takenOn=2026-01-10&moment=seen&who=Paula",
+                        "no picture",
+                        "Content-Type",
+                        "image/jpeg")
+                .statusCode();
+    }
 
     private static String person(String name) {
         return "{\"name\":\"" + name

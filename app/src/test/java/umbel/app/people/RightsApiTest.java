@@ -101,6 +101,29 @@ class RightsApiTest {
     }
 
     @Test
+    void aPrunerPractisesAndReadsTheGuideAndSeesNoMore() throws Exception {
+        account("learner", "pruner");
+        Visitor learner = new Visitor(() -> url).signIn("learner", PASSWORD);
+        assertThat(learner.status("GET", "/api/practice/choices", "")).isEqualTo(200);
+        assertThat(learner.status("GET", "/api/guide", "")).isEqualTo(200);
+        assertThat(learner.status("GET", "/api/guide/rules", "")).isEqualTo(200);
+        HttpResponse<String> made = learner.ask("POST", "/api/practice/exercises", "{\"level\":\"first\",\"seed\":3}");
+        assertThat(made.statusCode()).isEqualTo(200);
+        String code = JSON.readTree(made.body()).get("code").asString();
+        assertThat(learner.status("POST", "/api/practice/exercises/" + code + "/answer", "{\"marks\":[]}"))
+                .isEqualTo(200);
+        assertThat(learner.json("/api/practice/progress").at("/exercises").asInt())
+                .isEqualTo(1);
+        assertThat(learner.status("GET", "/api/practice/crew", "")).isEqualTo(403);
+        assertThat(learner.status("GET", "/api/holding", "")).isEqualTo(403);
+        JsonNode crew = grower.json("/api/practice/crew");
+        assertThat(crew.at("/people/0/name").asString()).isEqualTo("learner");
+        assertThat(grower.json("/api/audit").toString())
+                .as("practice is no change to the holding")
+                .doesNotContain("/api/practice");
+    }
+
+    @Test
     void aSessionEndsWhenThePasswordIsReset() throws Exception {
         long id = account("reset", "foreman");
         Visitor person = new Visitor(() -> url).signIn("reset", PASSWORD);

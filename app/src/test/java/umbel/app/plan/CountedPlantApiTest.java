@@ -1,6 +1,7 @@
 package umbel.app.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -187,6 +188,31 @@ class CountedPlantApiTest {
         assertThat(seasons.at("/0/measures/0/measure").asString()).isEqualTo("new-canes");
         assertThat(seasons.at("/0/measures/0/found").asDouble()).isEqualTo(3);
         assertThat(seasons.at("/0/measures/1/measure").asString()).isEqualTo("crop");
+    }
+
+    /** The demo's red currants were counted in three winters: what came corrects the forecasts of their block, and theirs alone. */
+    @Test
+    void whatCameCorrectsTheForecastsOfTheKindInItsBlock() {
+        long bush = id("Blue Bank 1-9");
+        JsonNode page = umbel.get("/api/plants/" + bush).json();
+        JsonNode learned = page.at("/learned");
+        assertThat(learned.at("/seasons").asInt()).isEqualTo(2);
+        double crop = learned.at("/crop").asDouble();
+        assertThat(crop).isBetween(0.5, 2.0).isNotEqualTo(1);
+        JsonNode block = umbel.get("/api/blocks/" + page.at("/name/blockId").asLong() + "/learned")
+                .json();
+        assertThat(block.at("/counted/0/crop").asDouble()).isEqualTo(crop);
+        assertThat(block.at("/counted/0/kind").asString()).isNotEmpty();
+        double told = page.at("/looked/assessment/reading/crop/marketable_kg").asDouble();
+        double unlearned = umbel.post("/api/plants/preview", page.at("/survey").toString())
+                .json()
+                .at("/assessment/reading/crop/marketable_kg")
+                .asDouble();
+        assertThat(told).isCloseTo(unlearned * crop, within(0.02));
+        long other = id("Slope Vines 1-4");
+        assertThat(umbel.get("/api/plants/" + other).json().at("/learned/crop").asDouble())
+                .as("another kind in another block")
+                .isNotEqualTo(crop);
     }
 
     @Test

@@ -65,7 +65,9 @@ class SheetOfACountedPlantTest {
 
         FieldSheet sheet = sheets.of(PLACE);
 
-        assertThat(sheet.kind()).isEqualTo("blueberry, bush");
+        assertThat(sheet.kind().get("en")).isEqualTo("blueberry, bush");
+        assertThat(sheet.kind().get("es")).isEqualTo("arándano, arbusto");
+        assertThat(sheet.afterwards().get("en")).isEmpty();
         assertThat(sheet.steps()).hasSize(1);
         assertThat(sheet.steps().get(0).mark()).isEqualTo(OLD_CANE);
         assertThat(sheet.steps().get(0).title().get("en")).isEqualTo("Out at the ground: cane c2");

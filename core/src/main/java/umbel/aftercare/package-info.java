@@ -1,0 +1,2 @@
+/** What is done after the last cut of a visit: wounds, bared bark, tools and prunings. */
+package umbel.aftercare;
