@@ -26,6 +26,7 @@ import { RecordPage } from './record/RecordPage';
 import { SchedulePage } from './season/SchedulePage';
 import { SeasonPage } from './season/SeasonPage';
 import { SheetPage } from './sheets/SheetPage';
+import { PhotoSurveyPage } from './photosurvey/PhotoSurveyPage';
 import { PlantPage } from './plant/PlantPage';
 import { PlantRecordPage } from './plant/PlantRecordPage';
 import { SurveyPage } from './survey/SurveyPage';
@@ -60,6 +61,7 @@ const router = createBrowserRouter([
       { path: 'trees/:id', element: <TreePage /> },
       { path: 'trees/:id/survey', element: <SurveyPage /> },
       { path: 'trees/:id/walk', element: <WalkPage /> },
+      { path: 'trees/:id/photographs', element: <PhotoSurveyPage /> },
       { path: 'plants/:id', element: <PlantPage /> },
       { path: 'plants/:id/survey', element: <SurveyPage /> },
       { path: 'plants/:id/record', element: <PlantRecordPage /> },

@@ -2,7 +2,11 @@ import type { PlantingOption } from '../api/client';
 import { NumberField } from '../plant/CountFields';
 import { useSay } from '../text/say';
 import { named } from '../text/term';
+import type { Unit } from '../text/units';
 import type { Planting } from './request';
+
+/** The units of assumptions that another is told for in customary units. */
+const CONVERTED: Record<string, Unit> = { 'per-ha': 'perHa', 'per-ha-year': 'perHa', 'kg-per-hour': 'kg' };
 
 /** Every figure an option is calculated with, to be set otherwise. */
 export function Assumed({
@@ -29,6 +33,7 @@ export function Assumed({
                 name: named('planting-figure', one.name),
                 unit: named('planting-unit', one.unit),
               })}
+              unit={CONVERTED[one.unit]}
               value={option.costs?.[one.name] ?? one.value}
               set={(value) => {
                 const others = Object.entries(option.costs ?? {}).filter(([name]) => name !== one.name);

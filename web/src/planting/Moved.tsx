@@ -1,6 +1,7 @@
 import type { PlantingOption } from '../api/client';
 import { locale } from '../text/language';
 import { useSay } from '../text/say';
+import { inUnits } from '../text/units';
 
 /** What one thing moved at a time does to the value: the widest first. */
 export function Moved({ option }: { option: PlantingOption }) {
@@ -46,5 +47,5 @@ export function Moved({ option }: { option: PlantingOption }) {
 }
 
 function compact(value: number): string {
-  return value.toLocaleString(locale(), { notation: 'compact', maximumFractionDigits: 1 });
+  return inUnits(value, 'perHa').toLocaleString(locale(), { notation: 'compact', maximumFractionDigits: 1 });
 }

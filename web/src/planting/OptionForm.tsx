@@ -86,6 +86,7 @@ export function OptionForm({
         />
         <NumberField
           name={say('plantings.price-a-kg')}
+          unit="perKg"
           width="w-16"
           value={option.price_perKg}
           set={(price_perKg) => {

@@ -6,6 +6,7 @@ import { Problem } from '../api/problem';
 import { NumberField, NumberFields } from '../plant/CountFields';
 import { locale } from '../text/language';
 import { useSay } from '../text/say';
+import { inUnits } from '../text/units';
 import { Button } from '../ui/Button';
 import { Failed } from '../ui/States';
 import { useSettled } from '../ui/useSettled';
@@ -18,6 +19,7 @@ import { FIRST, fromAddress, LEAST_OPTIONS, MOST_OPTIONS, withCopy, withOption }
 
 const ASK_AFTER_MS = 300;
 const MOST_TYPED = 4;
+const KG_IN_TONNE = 1000;
 
 /** Which trees to plant, in which system, and what it comes to: options side by side; the address holds them all. */
 export function PlantingsPage() {
@@ -152,14 +154,14 @@ export function PlantingsPage() {
                 title={say('plantings.money-so-far', { currency: compared.data?.currency ?? '' })}
                 lines={results.map((one) => ({
                   name: one.name,
-                  values: one.years.map((year) => year.cumulative),
+                  values: one.years.map((year) => inUnits(year.cumulative, 'perHa')),
                 }))}
               />
               <Lines
                 title={say('plantings.tonnes')}
                 lines={results.map((one) => ({
                   name: one.name,
-                  values: one.years.map((year) => year.yield_kgPerHa / 1000),
+                  values: one.years.map((year) => inUnits(year.yield_kgPerHa / KG_IN_TONNE, 'tha')),
                 }))}
               />
             </div>
@@ -197,27 +199,28 @@ export function PlantingsPage() {
 /** The figures of all options, an option a column. */
 function Figures({ results }: { results: PlantingOption[] }) {
   const say = useSay();
-  const money = (value: number) => Math.round(value).toLocaleString(locale());
+  const perArea = (value: number) => Math.round(inUnits(value, 'perHa')).toLocaleString(locale());
   const best = Math.max(...results.map((one) => one.npv));
   const full = (one: PlantingOption) => one.years.at(-1);
   const rows: [string, (one: PlantingOption) => string][] = [
-    [say('plantings.trees-a-ha'), (one) => money(one.treesPerHa)],
-    [say('plantings.capital'), (one) => money(one.capital.total)],
+    [say('plantings.trees-a-ha'), (one) => perArea(one.treesPerHa)],
+    [say('plantings.capital'), (one) => perArea(one.capital.total)],
     [
       say('plantings.first-crop'),
       (one) => `${one.years.find((year) => year.yield_kgPerHa > 0)?.year ?? '–'}`,
     ],
-    [say('plantings.hours-last'), (one) => money(hoursOf(full(one)))],
+    [say('plantings.hours-last'), (one) => perArea(hoursOf(full(one)))],
     [say('plantings.paid-back'), (one) => `${one.paybackYear ?? '–'}`],
-    [say('plantings.value'), (one) => money(one.npv)],
+    [say('plantings.value'), (one) => perArea(one.npv)],
     [
       say('plantings.in-eight-of-ten'),
-      (one) => say('instruction.range', { low: money(one.ranges.p10), high: money(one.ranges.p90) }),
+      (one) => say('instruction.range', { low: perArea(one.ranges.p10), high: perArea(one.ranges.p90) }),
     ],
     [say('plantings.return'), (one) => (one.irr == null ? '–' : rate(one.irr))],
     [
       say('plantings.break-even'),
-      (one) => (one.breakEvenPrice_perKg == null ? '–' : price(one.breakEvenPrice_perKg)),
+      (one) =>
+        one.breakEvenPrice_perKg == null ? '–' : twoDigits(inUnits(one.breakEvenPrice_perKg, 'perKg')),
     ],
     [say('plantings.to-win'), (one) => (one.toWin.length === 0 ? '–' : toWin(one))],
   ];
@@ -225,10 +228,10 @@ function Figures({ results }: { results: PlantingOption[] }) {
     return one.toWin
       .map((need) =>
         need.what === 'price'
-          ? say('plantings.win-price', { price: price(need.value) })
+          ? say('plantings.win-price', { price: twoDigits(inUnits(need.value, 'perKg')) })
           : need.what === 'yield'
-            ? say('plantings.win-yield', { factor: price(need.value) })
-            : say('plantings.win-capital', { capital: money(need.value) }),
+            ? say('plantings.win-yield', { factor: twoDigits(need.value) })
+            : say('plantings.win-capital', { capital: perArea(need.value) }),
       )
       .join('; ');
   }
@@ -280,7 +283,7 @@ function Figures({ results }: { results: PlantingOption[] }) {
 }
 
 /** A price or a factor with two figures behind the point. */
-function price(value: number): string {
+function twoDigits(value: number): string {
   return value.toLocaleString(locale(), { minimumFractionDigits: 2, maximumFractionDigits: 2 });
 }
 

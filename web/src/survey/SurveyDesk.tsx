@@ -200,6 +200,12 @@ export function SurveyDesk({ id, label, first, again }: Props) {
             >
               {say('survey-desk.step-by-step')}
             </Link>
+            <Link
+              to={`/trees/${id}/photographs`}
+              className="min-h-9 rounded-md border border-muted/50 px-3 py-1.5 text-[14px] font-semibold hover:bg-sand"
+            >
+              {say('survey-desk.from-photographs')}
+            </Link>
             <FileButton
               accept=".json,application/json"
               label={say('survey-desk.survey-file-to-take-in')}

@@ -1,7 +1,7 @@
 import { inUnits, told, unitSign, type Unit, type UnitSystem } from './units';
 
-const MEASURE = /\{(\w+)\}\s?\{(cm|mm|m2|m|kg|tha|degC)\}/g;
-const SIGN = /\{(cm|mm|m2|m|kg|tha|degC)\}/g;
+const MEASURE = /\{(\w+)\}\s?\{(cm|mm|m2|m|kg|ha|tha|degC)\}/g;
+const SIGN = /\{(cm|mm|m2|m|kg|ha|tha|degC)\}/g;
 const NUMBER = /\d+(?:\.\d+)?/g;
 
 /** A measure of a text: the placeholder of its figure, and the unit the figure comes in. */

@@ -13,9 +13,20 @@ import {
   type Unit,
 } from './units';
 
-const UNITS: Unit[] = ['cm', 'mm', 'm', 'kg', 'm2', 'tha', 'degC'];
+const UNITS: Unit[] = ['cm', 'mm', 'm', 'kg', 'm2', 'ha', 'tha', 'perHa', 'perKg', 'degC'];
 /** Half a step of what is typed, in the metric unit: what a figure may be off after it went there and back. */
-const OFF: Record<Unit, number> = { cm: 0.18, mm: 0.18, m: 0.021, kg: 0.03, m2: 0.06, tha: 0.17, degC: 0.35 };
+const OFF: Record<Unit, number> = {
+  cm: 0.18,
+  mm: 0.18,
+  m: 0.021,
+  kg: 0.03,
+  m2: 0.06,
+  ha: 0.003,
+  tha: 0.17,
+  perHa: 0.7,
+  perKg: 0.002,
+  degC: 0.35,
+};
 
 describe('units', () => {
   it('come back as they were typed, within what is typed', () => {
@@ -34,6 +45,9 @@ describe('units', () => {
     expect(inUnits(100, 'kg', 'us')).toBe(220.5);
     expect(inUnits(10, 'm2', 'us')).toBe(108);
     expect(inUnits(40, 'tha', 'us')).toBe(17.8);
+    expect(inUnits(1, 'ha', 'us')).toBe(2.47);
+    expect(inUnits(1000, 'perHa', 'us')).toBe(404.7);
+    expect(inUnits(1, 'perKg', 'us')).toBe(0.454);
     expect(inUnits(0, 'degC', 'us')).toBe(32);
     expect(inUnits(-40, 'degC', 'us')).toBe(-40);
   });

@@ -4,8 +4,8 @@ import { useSyncExternalStore } from 'react';
 export const UNIT_SYSTEMS = ['metric', 'us'] as const;
 export type UnitSystem = (typeof UNIT_SYSTEMS)[number];
 
-/** The metric units figures come in. */
-export type Unit = 'cm' | 'mm' | 'm' | 'kg' | 'm2' | 'tha' | 'degC';
+/** The metric units figures come in; <code>perHa</code> and <code>perKg</code> are sums or counts for one of them. */
+export type Unit = 'cm' | 'mm' | 'm' | 'kg' | 'm2' | 'ha' | 'tha' | 'perHa' | 'perKg' | 'degC';
 
 interface Customary {
   /** How many of the metric unit one of it is. */
@@ -30,7 +30,10 @@ const SIGNS: Record<Unit, string> = {
   m: 'm',
   kg: 'kg',
   m2: 'm²',
+  ha: 'ha',
   tha: 't/ha',
+  perHa: '/ha',
+  perKg: '/kg',
   degC: '°C',
 };
 
@@ -40,12 +43,26 @@ const CUSTOMARY: Record<Unit, Customary> = {
   m: { metric: FOOT_M, sign: 'ft', digits: 1 },
   kg: { metric: POUND_KG, sign: 'lb', digits: 1 },
   m2: { metric: FOOT_M * FOOT_M, sign: 'ft²', digits: 0 },
+  ha: { metric: ACRE_HA, sign: 'ac', digits: 2 },
   tha: { metric: SHORT_TON_T / ACRE_HA, sign: 'ton/ac', digits: 1 },
+  perHa: { metric: 1 / ACRE_HA, sign: '/ac', digits: 1 },
+  perKg: { metric: 1 / POUND_KG, sign: '/lb', digits: 3 },
   degC: { metric: 5 / 9, shift: 32, sign: '°F', digits: 0 },
 };
 
 /** How finely a typed figure is stored, in the metric unit. */
-const STORED_DIGITS: Record<Unit, number> = { cm: 1, mm: 1, m: 2, kg: 2, m2: 2, tha: 1, degC: 1 };
+const STORED_DIGITS: Record<Unit, number> = {
+  cm: 1,
+  mm: 1,
+  m: 2,
+  kg: 2,
+  m2: 2,
+  ha: 3,
+  tha: 1,
+  perHa: 0,
+  perKg: 3,
+  degC: 1,
+};
 
 const CHOSEN = 'umbel.units';
 const listeners = new Set<() => void>();
@@ -89,7 +106,7 @@ export function isUnit(word: string | undefined): word is Unit {
 
 /** The unit a field of a document is in, by the ending of its name, as <code>length_cm</code>. */
 export function unitOfField(name: string): Unit | undefined {
-  const ending = /_(cm|mm|m2|m|kg)$/.exec(name)?.[1];
+  const ending = /_(cm|mm|m2|m|kg|ha)$/.exec(name)?.[1];
   return ending as Unit | undefined;
 }
 

@@ -3,12 +3,12 @@ package umbel.drawing;
 import java.util.Locale;
 
 /** Pieces of SVG with their numbers filled in, written with a point as the format asks. */
-final class Svg {
+public final class Svg {
 
     private Svg() {}
 
     /** A piece by its pattern, as {@link String#format} reads it. */
-    static String of(String pattern, Object... values) {
+    public static String of(String pattern, Object... values) {
         return String.format(Locale.ROOT, pattern, values);
     }
 }

@@ -44,6 +44,7 @@ public final class Knowledge {
     private final PracticeParameters practice;
     private final List<CutCard> cutCards;
     private final PlantingParameters planting;
+    private final PhotographParameters photographs;
     private final List<Cultivar> cultivars;
     private final List<Rootstock> rootstocks;
     private final Parameters parameters;
@@ -71,6 +72,7 @@ public final class Knowledge {
         practice = shippedFile("practice.yaml").as(PracticeParameters.class);
         cutCards = shippedFile("cuts.yaml").as(CutCard.Cards.class).cuts();
         planting = shippedFile("planting.yaml").as(PlantingParameters.class);
+        photographs = shippedFile("photographs.yaml").as(PhotographParameters.class);
         Contents contents = shippedFile("contents.yaml").as(Contents.class);
         load("species", contents.species(), own).forEach((id, file) -> species.put(id, file.as(Species.class)));
         Map<String, KnowledgeFile> systemFiles = load("systems", contents.systems(), own);
@@ -205,6 +207,11 @@ public final class Knowledge {
     /** What a plan weighs. */
     public PlanParameters plan() {
         return plan;
+    }
+
+    /** How a tree is measured in photographs. */
+    public PhotographParameters photographs() {
+        return photographs;
     }
 
     /** What a planting costs and takes where nobody says otherwise. */

@@ -25,7 +25,7 @@ import umbel.wood.TreeBuilder;
  * How sure each finding is: the survey is read again many times with plausible measuring errors drawn, and a finding is as
  * sure as it comes back often. Where it wavers, the measurement whose error goes with it most is the one to take next.
  *
- * <p>Errors are independent and normal with the survey's one-sigma errors; counts and flower buds err in proportion, light
+ * <p>Errors are independent and normal with one sigma as a limb states it, else as a quick survey by hand has it; counts and flower buds err in proportion, light
  * follows from the tree built anew. Re-readings use a coarse grid and few directions; the mean error of that on the
  * undisturbed tree is taken off. The same survey and seed give the same answer.
  *
@@ -38,6 +38,7 @@ public final class FindingConfidence {
     private static final double LEAST_LINK = 0.33;
 
     private static final int MOST_MEASURES = 2;
+    private static final Survey.MeasureError BY_HAND = new Survey.MeasureError(null, null, null, null, null);
     private static final int SITES_LOOKED_AT = 700;
 
     private FindingConfidence() {}
@@ -255,7 +256,8 @@ public final class FindingConfidence {
             double top = Math.max(height, lowest);
             lengths.put(Survey.TRUNK, top);
             for (Survey.LimbMeasure limb : survey.limbs()) {
-                lengths.put(limb.id(), inProportion(limb.id(), "length", limb.lengthCm(), sigma.lengthShare()));
+                double share = shareOf(of(limb).lengthCm(), limb.lengthCm(), sigma.lengthShare());
+                lengths.put(limb.id(), inProportion(limb.id(), "length", limb.lengthCm(), share));
             }
             List<Survey.LimbMeasure> limbs =
                     survey.limbs().stream().map(this::limb).toList();
@@ -271,8 +273,12 @@ public final class FindingConfidence {
 
         private Survey.LimbMeasure limb(Survey.LimbMeasure limb) {
             String id = limb.id();
-            double turn = by(id, "angle", error -> error * sigma.angleDeg());
-            double at = limb.atCm() + by(id, "height", error -> error * sigma.heightCm() / 2);
+            Survey.MeasureError own = of(limb);
+            double angle = orElse(own.angleDeg(), sigma.angleDeg());
+            double height = orElse(own.atCm(), sigma.heightCm() / 2);
+            double bearing = orElse(own.bearingDeg(), sigma.bearingDeg());
+            double turn = by(id, "angle", error -> error * angle);
+            double at = limb.atCm() + by(id, "height", error -> error * height);
             double length = lengths.get(id);
             // a sucker stays below the union: from where it comes is seen, not measured
             boolean low = survey.trunk().unionAtCm() != null
@@ -280,11 +286,15 @@ public final class FindingConfidence {
             double most = lengths.get(limb.parent());
             return limb.placed(
                             low ? Math.min(limb.atCm(), most) : Math.max(0, Math.min(most, at)),
-                            (limb.bearingDeg() + by(id, "bearing", error -> error * sigma.bearingDeg()) + 720) % 360,
+                            (limb.bearingDeg() + by(id, "bearing", error -> error * bearing) + 720) % 360,
                             within(limb.angleDeg() + turn),
                             limb.tipAngleDeg() == null ? null : within(limb.tipAngleDeg() + turn))
                     .sized(
-                            inProportion(id, "diameter", limb.diameterMm(), sigma.diameterShare()),
+                            inProportion(
+                                    id,
+                                    "diameter",
+                                    limb.diameterMm(),
+                                    shareOf(own.diameterMm(), limb.diameterMm(), sigma.diameterShare())),
                             length,
                             limb.ageY(),
                             limb.lastGrowthCm() == null
@@ -293,6 +303,18 @@ public final class FindingConfidence {
                                             length,
                                             inProportion(id, "last growth", limb.lastGrowthCm(), sigma.lengthShare())))
                     .bearing(wood(id, limb.wood()));
+        }
+
+        private static Survey.MeasureError of(Survey.LimbMeasure limb) {
+            return limb.error() == null ? BY_HAND : limb.error();
+        }
+
+        private static double orElse(Double own, double usual) {
+            return own == null ? usual : own;
+        }
+
+        private static double shareOf(Double own, double measure, double usual) {
+            return own == null ? usual : own / measure;
         }
 
         private Survey.SmallWood wood(String id, Survey.SmallWood wood) {

@@ -136,6 +136,7 @@ public record Survey(
      * @param lengthCm along the limb
      * @param ageY years; a shoot of last season is 1
      * @param lastGrowthCm length grown in the last season
+     * @param error how well its measures are known; null as for a quick survey by hand
      */
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record LimbMeasure(
@@ -153,10 +154,47 @@ public record Survey(
             List<String> condition,
             String disease,
             String note,
-            SmallWood wood) {
+            SmallWood wood,
+            MeasureError error) {
 
         public LimbMeasure {
             condition = condition == null ? List.of() : List.copyOf(condition);
+        }
+
+        /** A limb measured by hand. */
+        public LimbMeasure(
+                String id,
+                String parent,
+                String role,
+                double atCm,
+                double bearingDeg,
+                double angleDeg,
+                Double tipAngleDeg,
+                double diameterMm,
+                double lengthCm,
+                Integer ageY,
+                Double lastGrowthCm,
+                List<String> condition,
+                String disease,
+                String note,
+                SmallWood wood) {
+            this(
+                    id,
+                    parent,
+                    role,
+                    atCm,
+                    bearingDeg,
+                    angleDeg,
+                    tipAngleDeg,
+                    diameterMm,
+                    lengthCm,
+                    ageY,
+                    lastGrowthCm,
+                    condition,
+                    disease,
+                    note,
+                    wood,
+                    null);
         }
 
         /** The same limb under another name, on its parent of another name. */
@@ -176,7 +214,8 @@ public record Survey(
                     condition,
                     disease,
                     note,
-                    wood);
+                    wood,
+                    error);
         }
 
         /** The same limb leaving its parent elsewhere, or another way; cm and degrees. */
@@ -220,9 +259,21 @@ public record Survey(
                     condition,
                     disease,
                     note,
-                    otherWood);
+                    otherWood,
+                    error);
         }
     }
+
+    /**
+     * How well a limb's measures are known: one sigma of each; null where it is that of a quick survey by hand.
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record MeasureError(
+            @JsonProperty("at_cm") Double atCm,
+            @JsonProperty("bearing_deg") Double bearingDeg,
+            @JsonProperty("angle_deg") Double angleDeg,
+            @JsonProperty("length_cm") Double lengthCm,
+            @JsonProperty("diameter_mm") Double diameterMm) {}
 
     /**
      * Small wood as counted on one limb. A null part was not counted and is estimated.

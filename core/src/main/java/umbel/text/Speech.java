@@ -102,9 +102,12 @@ public final class Speech {
         return String.valueOf(valueOf(value));
     }
 
-    /** What a knowledge file says, in this language; as it stands where it has no translation. */
+    /**
+     * What a knowledge file says, in this language and these units; in its own words where it has no translation.
+     */
     public String knowledge(String text) {
-        return catalogue.knowledge(text);
+        String said = catalogue.knowledge(text);
+        return said == null || units == UnitSystem.METRIC ? said : MeasuresInProse.customary(said, this::number);
     }
 
     /** Several statements one after another, as sentences. */

@@ -1,6 +1,7 @@
 package umbel.season;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.LocalDate;
 import java.util.List;
@@ -109,5 +110,62 @@ class DayOrderTest {
         assertThat(placed.get(0).waiting()).isEqualTo(apple);
         assertThat(placed.get(1).go()).isFalse();
         assertThat(Speech.english().say(placed.get(1).why())).contains("better days to come");
+    }
+
+    /** What the second of two blocks is told, in the words of each ground. */
+    @Test
+    void whoIsNotGoneToIsToldByWhatTheFirstIsAhead() {
+        assertThat(groundOf(waiting("apricot", 9, Verdict.ALLOWED, 60, 6), waiting("apple", 22, Verdict.BETTER, 9, 60)))
+                .contains("apricot 9 would run out of days");
+        assertThat(groundOf(waiting("apple", 8, Verdict.BETTER, 12, 60), waiting("apple", 22, Verdict.ALLOWED, 9, 60)))
+                .contains("the day suits apple 8 better");
+        assertThat(groundOf(waiting("apple", 22, Verdict.ALLOWED, 12, 60), waiting("apple", 8, Verdict.ALLOWED, 9, 60)))
+                .contains("apple 22 has the older trees");
+        assertThat(groundOf(waiting("apple", 8, Verdict.ALLOWED, 12, 60), waiting("apple", 8, Verdict.ALLOWED, 9, 60)))
+                .contains("apple 8 comes first");
+    }
+
+    private static String groundOf(DayOrder.Waiting first, DayOrder.Waiting second) {
+        List<DayOrder.Placed> placed = DayOrder.of(List.of(second, first), 12);
+        List<DayOrder.Placed> stable =
+                placed.get(0).waiting() == first ? placed : DayOrder.of(List.of(first, second), 12);
+        assertThat(stable.get(0).waiting()).isEqualTo(first);
+        assertThat(stable.get(1).go()).isFalse();
+        return Speech.english().say(stable.get(1).why());
+    }
+
+    /** Days that count are those of the main work until the first window closes; three weeks without end it. */
+    @Test
+    void daysLeftAreThoseOfTheWindowThatIsOpen() {
+        DayOrder.Waiting apple = waiting("apple", 8, Verdict.ALLOWED, 10, 60);
+        List<DayAdvice> days = List.of(
+                day(TOMORROW.minusDays(1), Verdict.BETTER, true),
+                day(TOMORROW, Verdict.ALLOWED, true),
+                day(TOMORROW.plusDays(1), Verdict.NOT, true),
+                day(TOMORROW.plusDays(2), Verdict.BETTER, true),
+                day(TOMORROW.plusDays(3), Verdict.BETTER, false),
+                day(TOMORROW.plusDays(40), Verdict.BETTER, true));
+        DayOrder.Waiting waiting = DayOrder.waiting(4, "block", apple.block(), days, TOMORROW, 10);
+        assertThat(waiting.daysLeft()).isEqualTo(2);
+        assertThat(waiting.windowEnd()).isEqualTo(TOMORROW.plusDays(2));
+        assertThat(waiting.advice().date()).isEqualTo(TOMORROW);
+        assertThat(waiting.pressure(10)).isEqualTo(0.5);
+        DayOrder.Waiting closed =
+                DayOrder.waiting(4, "block", apple.block(), List.of(day(TOMORROW, Verdict.NOT, true)), TOMORROW, 10);
+        assertThat(closed.daysLeft()).isZero();
+        assertThat(closed.windowEnd()).isNull();
+        assertThatThrownBy(() -> DayOrder.waiting(4, "block", apple.block(), days, TOMORROW.plusDays(9), 10))
+                .isInstanceOf(IllegalArgumentException.class);
+    }
+
+    private static DayAdvice day(LocalDate date, Verdict verdict, boolean main) {
+        return new DayAdvice(
+                date,
+                main ? "dormant" : "summer",
+                verdict,
+                List.of(new Reason("phase", Statement.of("season.done"))),
+                true,
+                true,
+                null);
     }
 }

@@ -20,7 +20,7 @@ class AuditFilter extends OncePerRequestFilter {
 
     private static final Set<String> CHANGING = Set.of("POST", "PUT", "DELETE");
     private static final Pattern ASKING = Pattern.compile(
-            "/api/(assess|plantings/compare|practice/.*|plants/(preview|\\d+/(marks|plans))|survey/preview|blocks/\\d+/(reading|surveys/preview)|readings/\\d+|trees/\\d+/(limbs/.*|marks|plans(/first)?|schools|sheet|years.*))");
+            "/api/(assess|plantings/compare|practice/.*|plants/(preview|\\d+/(marks|plans))|survey/(preview|photographs)|blocks/\\d+/(reading|surveys/preview)|readings/\\d+|trees/\\d+/(limbs/.*|marks|plans(/first)?|schools|sheet|years.*))");
     private static final int LONGEST_PATH = 300;
 
     private final AuditRepository trail;

@@ -37,6 +37,7 @@ class Security {
     /** POSTs that only compute: whoever reads may ask for them. */
     private static final String[] COMPUTING = {
         "/api/survey/preview",
+        "/api/survey/photographs",
         "/api/plants/*/marks",
         "/api/plants/*/plans",
         "/api/plantings/compare",
