@@ -162,32 +162,6 @@ function PhotoSurveyDesk({
               ))}
             </span>
           )}
-          <span className="ml-auto flex gap-1">
-            {!moving && (next === 'bend' || next === 'top') && (
-              <Button
-                onClick={() => {
-                  setPicture(passedOver(picture));
-                }}
-              >
-                {next === 'top' ? say('photosurvey.no-top') : say('photosurvey.straight')}
-              </Button>
-            )}
-            <Button
-              aria-pressed={moving}
-              weight={moving ? 'ink' : 'plain'}
-              onClick={() => {
-                setMoving(!moving);
-              }}
-            >
-              {say('photosurvey.move')}
-            </Button>
-            <Button onClick={history.undo} disabled={!history.canUndo}>
-              {say('survey-desk.undo')}
-            </Button>
-            <Button onClick={history.redo} disabled={!history.canRedo}>
-              {say('survey-desk.redo')}
-            </Button>
-          </span>
         </div>
         <div className="min-h-0 flex-1">
           <PictureBoard
@@ -201,6 +175,34 @@ function PhotoSurveyDesk({
             }
             moving={moving}
             chosen={chosen}
+            tools={
+              <>
+                {!moving && (next === 'bend' || next === 'top') && (
+                  <Button
+                    onClick={() => {
+                      setPicture(passedOver(picture));
+                    }}
+                  >
+                    {next === 'top' ? say('photosurvey.no-top') : say('photosurvey.straight')}
+                  </Button>
+                )}
+                <Button
+                  aria-pressed={moving}
+                  weight={moving ? 'ink' : 'plain'}
+                  onClick={() => {
+                    setMoving(!moving);
+                  }}
+                >
+                  {say('photosurvey.move')}
+                </Button>
+                <Button onClick={history.undo} disabled={!history.canUndo}>
+                  {say('survey-desk.undo')}
+                </Button>
+                <Button onClick={history.redo} disabled={!history.canRedo}>
+                  {say('survey-desk.redo')}
+                </Button>
+              </>
+            }
             onTouch={(at) => {
               setPicture(touched(picture, view, at));
             }}

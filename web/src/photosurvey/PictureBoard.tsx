@@ -1,4 +1,4 @@
-import { useRef, useState, type PointerEvent } from 'react';
+import { useRef, useState, type PointerEvent, type ReactNode } from 'react';
 import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
 import { nearestHandle, type Handle, type Picture, type Point, type Trace } from './tracing';
@@ -18,13 +18,25 @@ interface Props {
   /** Whether a press takes hold of a point that is there instead of setting the next. */
   moving: boolean;
   chosen: string | null;
+  /** What else can be done with the picture, beside the zoom. */
+  tools: ReactNode;
   onTouch: (at: Point) => void;
   onMove: (handle: Handle, to: Point) => void;
   onChoose: (limb: string | null) => void;
 }
 
 /** A picture with what was touched in it. A press shows the place enlarged; letting go sets the point, or moves one. */
-export function PictureBoard({ url, picture, prompt, moving, chosen, onTouch, onMove, onChoose }: Props) {
+export function PictureBoard({
+  url,
+  picture,
+  prompt,
+  moving,
+  chosen,
+  tools,
+  onTouch,
+  onMove,
+  onChoose,
+}: Props) {
   const say = useSay();
   const scroller = useRef<HTMLDivElement>(null);
   const sheet = useRef<HTMLDivElement>(null);
@@ -94,7 +106,8 @@ export function PictureBoard({ url, picture, prompt, moving, chosen, onTouch, on
         <p className="text-[15px] font-semibold" aria-live="polite">
           {prompt}
         </p>
-        <span className="flex gap-1">
+        <span className="flex flex-wrap justify-end gap-1">
+          {tools}
           <Button
             aria-label={say('photosurvey.smaller')}
             disabled={zoom === 0}

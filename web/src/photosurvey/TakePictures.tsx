@@ -24,6 +24,28 @@ interface Chosen {
   height: number;
 }
 
+/** A drawn picture as a photograph would be: pixels. */
+async function rasterised(drawn: Blob): Promise<Blob> {
+  const url = URL.createObjectURL(drawn);
+  try {
+    const image = new Image();
+    image.src = url;
+    await image.decode();
+    const canvas = document.createElement('canvas');
+    canvas.width = image.naturalWidth;
+    canvas.height = image.naturalHeight;
+    canvas.getContext('2d')?.drawImage(image, 0, 0);
+    return await new Promise((done, failed) => {
+      canvas.toBlob((picture) => {
+        if (picture) done(picture);
+        else failed(new Error());
+      }, 'image/jpeg');
+    });
+  } finally {
+    URL.revokeObjectURL(url);
+  }
+}
+
 /** The beginning: how to take the pictures, and the pictures themselves. */
 export function TakePictures({
   id,
@@ -64,7 +86,7 @@ export function TakePictures({
       for (const at of [0, 1]) {
         const got = await fetch(`/api/survey/photographs/samples/${at + 1}`);
         if (!got.ok) throw new Error(say('photosurvey.no-sample'));
-        await choose(at, await got.blob());
+        await choose(at, await rasterised(await got.blob()));
       }
     } catch {
       setFailed(say('photosurvey.no-sample'));

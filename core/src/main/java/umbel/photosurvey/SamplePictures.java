@@ -34,13 +34,13 @@ public final class SamplePictures {
     private static final int LEAF = 5;
 
     private static final List<Camera> CAMERAS = List.of(
-            new Camera(0, 4.4, 1.53, Math.toRadians(0.8), Math.toRadians(-2.2), Math.toRadians(0.4), FOCAL),
+            new Camera(0, 3.2, 1.53, Math.toRadians(0.8), Math.toRadians(-1.2), Math.toRadians(0.4), FOCAL),
             new Camera(
                     Math.toRadians(93),
-                    4.7,
+                    3.4,
                     1.48,
                     Math.toRadians(-0.6),
-                    Math.toRadians(-1.4),
+                    Math.toRadians(-0.6),
                     Math.toRadians(-0.5),
                     FOCAL));
 
@@ -106,7 +106,7 @@ public final class SamplePictures {
                     pixel(picture, axis.course().at(from)),
                     pixel(picture, axis.course().at(to)),
                     Math.max(THINNEST_PX, wide),
-                    axis.kind() == AxisKind.LIMB ? "#4d4038" : "#7d6a58");
+                    axis.isFrame() ? "#4d4038" : "#7d6a58");
         }
     }
 

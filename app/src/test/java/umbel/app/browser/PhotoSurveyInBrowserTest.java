@@ -90,7 +90,7 @@ class PhotoSurveyInBrowserTest {
         BROWSER.button("Use these 3 limbs").click();
         BROWSER.sees("Limbs, from the lowest up");
         assertThat(BROWSER.driver().getCurrentUrl()).endsWith("/trees/" + tree + "/survey");
-        BROWSER.type(BROWSER.field("Diameter"), "52");
+        BROWSER.type(BROWSER.field("Trunk"), "52");
         BROWSER.waiting().until(d -> BROWSER.button("Save survey").isEnabled());
         BROWSER.button("Save survey").click();
         BROWSER.sees("Recommended");
