@@ -6,7 +6,7 @@ import { locale } from '../text/language';
 import { CLASSES, keyOf, UPRIGHTS, type ByGauge } from './measured';
 import type { Picture } from './tracing';
 
-const FIELD = 'min-h-9 rounded-md border border-muted/50 bg-paper px-1 text-[14px]';
+const FIELD = 'min-h-9 max-w-[68px] rounded-md border border-muted/50 bg-paper px-0.5 text-[14px]';
 
 type Pairs = { first: string; second: string | null }[];
 
@@ -127,7 +127,7 @@ export function Measured({
             const lit = chosen !== null && chosen === limb.first;
             return (
               <tr key={key} className={`border-b border-line ${lit ? 'bg-sand' : ''}`}>
-                <td className="py-1">
+                <td className="py-0.5 whitespace-nowrap">
                   <button
                     type="button"
                     className="font-semibold underline-offset-4 hover:underline"
@@ -142,16 +142,16 @@ export function Measured({
                     {limb.sure ? '' : ' ?'}
                   </span>
                 </td>
-                <td className="px-1 text-right">{cm(limb.at_cm)}</td>
-                <td className="px-1 text-right">
+                <td className="px-1 text-right whitespace-nowrap">{cm(limb.at_cm)}</td>
+                <td className="px-1 text-right whitespace-nowrap">
                   {Math.round(limb.bearing_deg)}
                   <Sigma value={limb.error.bearing_deg} />
                 </td>
-                <td className="px-1 text-right">
+                <td className="px-1 text-right whitespace-nowrap">
                   {Math.round(limb.angle_deg)}
                   <Sigma value={limb.error.angle_deg} />
                 </td>
-                <td className="px-1 text-right">
+                <td className="px-1 text-right whitespace-nowrap">
                   {cm(limb.length_cm)}
                   <Sigma value={inUnits(limb.error.length_cm ?? 0, 'cm', units)} />
                 </td>

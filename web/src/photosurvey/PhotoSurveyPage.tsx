@@ -252,7 +252,7 @@ function PhotoSurveyDesk({
           }}
         />
         {measured.data && measured.data.limbs.length > 0 && (
-          <div className="mt-4 border-t-2 border-ink pt-3">
+          <div className="sticky -bottom-3 mt-4 border-t-2 border-ink bg-paper py-3">
             <label className="flex items-center gap-2 text-[14px]">
               <input
                 type="checkbox"

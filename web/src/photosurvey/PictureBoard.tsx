@@ -249,20 +249,20 @@ function LimbLine({ limb, unit, lit }: { limb: Trace; unit: number; lit: boolean
           key={`${at.x} ${at.y}`}
           cx={at.x}
           cy={at.y}
-          r={2.6 * unit}
+          r={2.1 * unit}
           className="fill-paper stroke-ink"
           strokeWidth={unit}
         />
       ))}
-      <g fontSize={11 * unit} fontWeight={700} textAnchor="middle">
+      <g fontSize={9 * unit} fontWeight={700} textAnchor="middle">
         <circle
           cx={label.x}
-          cy={label.y - 11 * unit}
-          r={8 * unit}
+          cy={label.y - 9 * unit}
+          r={6.4 * unit}
           className="fill-paper stroke-ink"
           strokeWidth={unit}
         />
-        <text x={label.x} y={label.y - 7.2 * unit} className="fill-ink">
+        <text x={label.x} y={label.y - 5.8 * unit} className="fill-ink">
           {limb.id}
         </text>
       </g>

@@ -38,39 +38,47 @@ record Camera(double bearing, double distance, double height, double yaw, double
         return new Vec(-distance * Math.sin(bearing), -distance * Math.cos(bearing), height);
     }
 
-    private Vec forward() {
+    /** Its place and axes, worked out once for many points. */
+    Frame frame() {
         double direction = bearing + yaw;
-        return new Vec(Math.sin(direction) * Math.cos(pitch), Math.cos(direction) * Math.cos(pitch), Math.sin(pitch));
+        Vec level = new Vec(Math.cos(direction), -Math.sin(direction), 0);
+        Vec forward =
+                new Vec(Math.sin(direction) * Math.cos(pitch), Math.cos(direction) * Math.cos(pitch), Math.sin(pitch));
+        Vec upright = level.cross(forward);
+        return new Frame(
+                place(),
+                forward,
+                level.times(Math.cos(roll)).plus(upright.times(Math.sin(roll))),
+                upright.times(Math.cos(roll)).minus(level.times(Math.sin(roll))),
+                focal);
     }
 
-    private Vec level() {
-        double direction = bearing + yaw;
-        return new Vec(Math.cos(direction), -Math.sin(direction), 0);
-    }
+    /** Where a camera stands and where its axes point to. */
+    record Frame(Vec place, Vec forward, Vec right, Vec up, double focal) {
 
-    private Vec right() {
-        Vec level = level();
-        return level.times(Math.cos(roll)).plus(level.cross(forward()).times(Math.sin(roll)));
-    }
+        /** Where a point of space stands in the picture. */
+        Point project(Vec point) {
+            Vec seen = point.minus(place);
+            double depth = Math.max(NEAREST, seen.dot(forward));
+            return new Point(focal * seen.dot(right) / depth, focal * seen.dot(up) / depth);
+        }
 
-    private Vec up() {
-        Vec level = level();
-        return level.cross(forward()).times(Math.cos(roll)).minus(level.times(Math.sin(roll)));
+        /** The direction a point of the picture is seen in; of length one. */
+        Vec ray(Point point) {
+            return forward.plus(right.times(point.right() / focal))
+                    .plus(up.times(point.up() / focal))
+                    .unit();
+        }
     }
 
     /** Where a point of space stands in the picture. */
     Point project(Vec point) {
-        Vec seen = point.minus(place());
-        double depth = Math.max(NEAREST, seen.dot(forward()));
-        return new Point(focal * seen.dot(right()) / depth, focal * seen.dot(up()) / depth);
+        return frame().project(point);
     }
 
     /** The direction a point of the picture is seen in; of length one. */
     Vec ray(Point point) {
-        return forward()
-                .plus(right().times(point.right() / focal))
-                .plus(up().times(point.up() / focal))
-                .unit();
+        return frame().ray(point);
     }
 
     /** How far away a point is. */

@@ -57,6 +57,7 @@ final class JointAdjustment {
     private final PhotographParameters.Errors errors;
     private final boolean hasTop;
     private final int unknowns;
+    private final int many;
 
     private JointAdjustment(
             List<View> views,
@@ -78,6 +79,7 @@ final class JointAdjustment {
         }
         this.hasTop = views.stream().anyMatch(view -> view.trunkTop() != null);
         this.unknowns = next;
+        this.many = countOfResiduals();
     }
 
     /**
@@ -110,7 +112,7 @@ final class JointAdjustment {
         LeastSquaresOptimizer.Optimum best = new LevenbergMarquardtOptimizer()
                 .optimize(new LeastSquaresBuilder()
                         .start(start())
-                        .target(new double[residuals(start()).length])
+                        .target(new double[many])
                         .model(this::model)
                         .maxEvaluations(MOST_ROUNDS * 4)
                         .maxIterations(MOST_ROUNDS * 4)
@@ -212,7 +214,7 @@ final class JointAdjustment {
         int at = firstPoint.get(pair);
         List<Vec> points = new ArrayList<>();
         for (int i = 0; i < pointsOf(pair); i++) {
-            points.add(new Vec(x[at + 3 * i], x[at + 3 * i + 1], x[at + 3 * i + 2]));
+            points.add(point(x, at + 3 * i));
         }
         return points;
     }
@@ -220,7 +222,7 @@ final class JointAdjustment {
     /** How far the touches of a limb lie from where its points are seen: the root mean square over both pictures, metres at the tree. */
     private double residual(double[] x, LimbPairing.Paired pair) {
         double sum = 0;
-        int many = 0;
+        int seen = 0;
         List<Vec> points = points(x, pair);
         for (int k = 0; k < 2; k++) {
             Camera camera = camera(x, k);
@@ -230,29 +232,29 @@ final class JointAdjustment {
                         * camera.away(points.get(i))
                         / camera.focal();
                 sum += off * off;
-                many++;
+                seen++;
             }
         }
-        return Math.sqrt(sum / many);
+        return Math.sqrt(sum / seen);
     }
 
     /** Every residual against its error: touches first, then what is known beforehand. */
     private double[] residuals(double[] x) {
-        List<Double> off = new ArrayList<>();
+        Residuals off = new Residuals(many);
         Vec staffHead = new Vec(staff * x[STAFF_LEAN], staff * x[STAFF_LEAN + 1], staff);
         for (int k = 0; k < 2; k++) {
             View view = views.get(k);
-            Camera camera = camera(x, k);
-            add(off, camera, Vec.UP.times(0), point(k, view.staff().foot()), px[k]);
-            add(off, camera, staffHead, point(k, view.staff().head()), px[k]);
+            Camera.Frame camera = camera(x, k).frame();
+            off.add(camera, Vec.UP.times(0), point(k, view.staff().foot()), px[k]);
+            off.add(camera, staffHead, point(k, view.staff().head()), px[k]);
             if (view.trunkTop() != null) {
-                add(off, camera, onTrunk(x, x[TOP]), point(k, view.trunkTop()), px[k]);
+                off.add(camera, onTrunk(x, x[TOP]), point(k, view.trunkTop()), px[k]);
             }
             for (LimbPairing.Paired pair : pairs) {
-                List<Vec> points = points(x, pair);
+                int at = firstPoint.get(pair);
                 List<Camera.Point> touched = touched(pair, k);
-                for (int i = 0; i < points.size(); i++) {
-                    add(off, camera, points.get(i), touched.get(i), px[k]);
+                for (int i = 0; i < touched.size(); i++) {
+                    off.add(camera, point(x, at + 3 * i), touched.get(i), px[k]);
                 }
             }
             int at = CAMERAS + A_CAMERA * k;
@@ -270,23 +272,54 @@ final class JointAdjustment {
         }
         double base = Units.fromCm(errors.baseCm());
         for (LimbPairing.Paired pair : pairs) {
-            Vec at = points(x, pair).get(0);
+            Vec at = point(x, firstPoint.get(pair));
             Vec from = pair.bearer() == null ? onTrunk(x, at.z()) : PolyLine.nearest(at, points(x, pair.bearer()));
             Vec away = at.minus(from);
             off.add(away.x() / base);
             off.add(away.y() / base);
             off.add(away.z() / base);
         }
-        return off.stream().mapToDouble(one -> one).toArray();
+        return off.all();
+    }
+
+    /** How many residuals there are. */
+    private int countOfResiduals() {
+        int touches =
+                views.stream().mapToInt(view -> view.trunkTop() == null ? 2 : 3).sum();
+        int ofLimbs = pairs.stream().mapToInt(pair -> 2 * pointsOf(pair)).sum();
+        return 2 * (touches + ofLimbs) + 2 * 2 + 6 + (hasTop ? 0 : 1) + 3 * pairs.size();
+    }
+
+    private static Vec point(double[] x, int at) {
+        return new Vec(x[at], x[at + 1], x[at + 2]);
+    }
+
+    /** Residuals one after the other. */
+    private static final class Residuals {
+
+        private final double[] all;
+        private int next;
+
+        Residuals(int many) {
+            all = new double[many];
+        }
+
+        void add(double residual) {
+            all[next++] = residual;
+        }
+
+        void add(Camera.Frame camera, Vec point, Camera.Point touched, double error) {
+            Camera.Point seen = camera.project(point);
+            add((seen.right() - touched.right()) / error);
+            add((seen.up() - touched.up()) / error);
+        }
+
+        double[] all() {
+            return all;
+        }
     }
 
     private static Vec onTrunk(double[] x, double height) {
         return new Vec(height * x[LEAN], height * x[LEAN + 1], height);
-    }
-
-    private static void add(List<Double> off, Camera camera, Vec point, Camera.Point touched, double error) {
-        Camera.Point seen = camera.project(point);
-        off.add((seen.right() - touched.right()) / error);
-        off.add((seen.up() - touched.up()) / error);
     }
 }

@@ -8,6 +8,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -38,7 +39,13 @@ class PhotoSurveyTest {
             int limbs,
             int asked) {}
 
-    private static Tree tree(int seed) {
+    private static final Map<Integer, Tree> BUILT = new ConcurrentHashMap<>();
+
+    private static Tree tree(int number) {
+        return BUILT.computeIfAbsent(number, PhotoSurveyTest::built);
+    }
+
+    private static Tree built(int seed) {
         return TreeBuilder.build(PracticeTree.survey("apple", "tall-spindle", 6, seed), Knowledge.shipped(), seed);
     }
 

@@ -62,6 +62,7 @@ class EveryWidthInBrowserTest {
                 "/trees/6",
                 "/trees/6/survey",
                 "/trees/6/walk",
+                "/trees/6/photographs",
                 "/trees/6/sheet",
                 "/trees/6/record",
                 "/season",

@@ -23,7 +23,7 @@ class PhotoSurveyInBrowserTest {
     @RegisterExtension
     static final Browser BROWSER = new Browser();
 
-    private static final int LIMBS = 3;
+    private static final int LIMBS = 2;
 
     private final RunningUmbel umbel;
 
@@ -87,7 +87,7 @@ class PhotoSurveyInBrowserTest {
         BROWSER.sees(LIMBS + " limbs measured");
         new Select(BROWSER.named("Thickness of limb 1")).selectByValue("22.5");
         new Select(BROWSER.named("Strong uprights on limb 1")).selectByValue("1");
-        BROWSER.button("Use these 3 limbs").click();
+        BROWSER.button("Use these 2 limbs").click();
         BROWSER.sees("Limbs, from the lowest up");
         assertThat(BROWSER.driver().getCurrentUrl()).endsWith("/trees/" + tree + "/survey");
         BROWSER.type(BROWSER.field("Trunk"), "52");
