@@ -9,6 +9,7 @@ import { untouched, type Picture } from './tracing';
 const QUARTER = 90;
 const CIRCLE = 360;
 const USUAL_STAFF_CM = 200;
+const BEST_DISTANCE_M = '3–5';
 const ADVICE: Code[] = [
   'photosurvey.advice-staff',
   'photosurvey.advice-place',
@@ -106,7 +107,7 @@ export function TakePictures({
       <p className="text-[15px] text-muted">{say('photosurvey.what-it-does')}</p>
       <ol className="mt-4 grid list-decimal gap-1.5 pl-5 text-[15px]">
         {ADVICE.map((code) => (
-          <li key={code}>{say(code)}</li>
+          <li key={code}>{say(code, { range: BEST_DISTANCE_M })}</li>
         ))}
       </ol>
       <div className="mt-5 grid grid-cols-2 gap-4 max-sm:grid-cols-1">

@@ -51,7 +51,7 @@ class InstructionInBrowserTest {
         BROWSER.sees("Stop using it");
 
         BROWSER.type(BROWSER.field("Whose trees"), "Lucia");
-        BROWSER.find(By.cssSelector("[aria-label='Trees looked at: one more']")).click();
+        BROWSER.find(By.cssSelector("[aria-label='Trees checked: one more']")).click();
         BROWSER.find(By.cssSelector("[aria-label^='Faults: Unsound wood'][aria-label$='one more']"))
                 .click();
         BROWSER.button("Save the check").click();

@@ -115,7 +115,7 @@ class LayersAndBlocksInBrowserTest {
         BROWSER.button("Change thresholds").click();
         BROWSER.sees("line by line");
         BROWSER.type(BROWSER.field("limb against the stem it grows from"), "0.9");
-        BROWSER.button("Judge by these").click();
+        BROWSER.button("Use these thresholds").click();
         BROWSER.sees("1 line of the school set otherwise here");
         BROWSER.find(By.xpath("//button[@role='tab'][contains(., 'What is wrong')]"))
                 .click();
@@ -123,7 +123,7 @@ class LayersAndBlocksInBrowserTest {
         BROWSER.find(By.xpath("//button[@role='tab'][contains(., 'Plan')]")).click();
         BROWSER.unfold("For:");
         BROWSER.button("Change thresholds").click();
-        BROWSER.button("Put all back").click();
+        BROWSER.button("Reset all").click();
         BROWSER.seesNo("set otherwise here");
     }
 

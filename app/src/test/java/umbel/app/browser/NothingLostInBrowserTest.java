@@ -215,7 +215,7 @@ class NothingLostInBrowserTest {
         BROWSER.waiting().until(d -> !umbel.get("/api/blocks").text().contains("Sun Steps"));
         BROWSER.button("Archive").click();
         BROWSER.sees("Archived: it is no longer worked.");
-        BROWSER.button("Work it again").click();
+        BROWSER.button("Restore").click();
         BROWSER.seesNo("Archived: it is no longer worked.");
         BROWSER.button("Delete").click();
         BROWSER.sees("Archive the block instead; its records stay.");

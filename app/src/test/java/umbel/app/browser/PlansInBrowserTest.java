@@ -102,7 +102,7 @@ class PlansInBrowserTest {
         wood.clear();
         wood.sendKeys("10");
         BROWSER.find(By.xpath("//label[contains(., 'Crop')]//input")).sendKeys(Keys.END);
-        BROWSER.find(By.xpath("//button[.='Plan by these']")).click();
+        BROWSER.find(By.xpath("//button[.='Plan with these']")).click();
         BROWSER.sees("of 10%");
         BROWSER.sees("Limits of your own.");
         String own = "{\"hold\":{\"woodShare\":0.1,\"bigCuts\":6,\"reachM\":2.4}}";

@@ -63,11 +63,11 @@ class SeasonInBrowserTest {
                 .until(d -> !BROWSER.all("button[draggable=true]").isEmpty()
                         && BROWSER.bodyText().contains("Plan again"));
         BROWSER.find(By.cssSelector("button[draggable=true]")).click();
-        WebElement form = BROWSER.find(By.cssSelector("form[aria-label='Put it elsewhere']"));
+        WebElement form = BROWSER.find(By.cssSelector("form[aria-label='Move it']"));
         date(
                 form.findElement(By.cssSelector("input[type=date]")),
                 LocalDate.now().plusDays(250));
-        BROWSER.button("Put it there").click();
+        BROWSER.button("Move it there").click();
         BROWSER.sees("What does not work out");
         BROWSER.sees("may not be cut on "
                 + DateTimeFormatter.ofLocalizedDate(FormatStyle.MEDIUM)

@@ -73,7 +73,7 @@ class TreeInBrowserTest {
         BROWSER.find(By.xpath("//button[@role='tab'][contains(., 'Limbs')]")).click();
         BROWSER.find(By.xpath("//ul[@aria-label='Limbs']//button[.//b[text()='3']]"))
                 .click();
-        BROWSER.sees("Against parent");
+        BROWSER.sees("Ratio to parent");
         BROWSER.keys("x");
         BROWSER.waiting().until(d -> !gauge("Small wood taken").startsWith("0 of"));
         BROWSER.control("z", false);
