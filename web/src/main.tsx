@@ -22,6 +22,7 @@ import { GuidePage } from './guide/GuidePage';
 import { HoldingPage } from './holding/HoldingPage';
 import './index.css';
 import { language, onLanguage, setLanguage } from './text/language';
+import { LimbPage } from './limb/LimbPage';
 import { RecordPage } from './record/RecordPage';
 import { SchedulePage } from './season/SchedulePage';
 import { SeasonPage } from './season/SeasonPage';
@@ -66,6 +67,7 @@ const router = createBrowserRouter([
       { path: 'plants/:id/survey', element: <SurveyPage /> },
       { path: 'plants/:id/record', element: <PlantRecordPage /> },
       { path: 'plantings', element: <PlantingsPage /> },
+      { path: 'limb', element: <LimbPage /> },
       { path: 'practice', element: <PracticePage /> },
       { path: 'practice/minute', element: <DrillPage /> },
       { path: 'practice/:code', element: <ExercisePage /> },

@@ -53,6 +53,12 @@ export function FieldHome() {
         >
           {say('app.practice')}
         </Link>
+        <Link
+          to="/limb"
+          className="ml-6 inline-block min-h-11 py-2 font-semibold underline underline-offset-4"
+        >
+          {say('one-limb.title')}
+        </Link>
       </p>
       {who.state === 'signed-in' && (
         <p className="mt-6 text-[16px]">

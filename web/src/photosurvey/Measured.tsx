@@ -3,10 +3,13 @@ import { Problem } from '../api/problem';
 import { useSay } from '../text/say';
 import { inUnits, unitSign, useUnits } from '../text/units';
 import { locale } from '../text/language';
-import { CLASSES, keyOf, UPRIGHTS, type ByGauge } from './measured';
+import { CLASSES, keyOf, UPRIGHTS, USUAL, type ByGauge } from './measured';
 import type { Picture } from './tracing';
 
 const FIELD = 'min-h-9 max-w-[68px] rounded-md border border-muted/50 bg-paper px-0.5 text-[14px]';
+
+/** mm. */
+const USUAL_RANGE = `${USUAL.over}–${USUAL.upTo}`;
 
 type Pairs = { first: string; second: string | null }[];
 
@@ -201,7 +204,7 @@ export function Measured({
           })}
         </tbody>
       </table>
-      <p className="mt-1 text-[13px] text-muted">{say('photosurvey.errors-note')}</p>
+      <p className="mt-1 text-[13px] text-muted">{say('photosurvey.errors-note', { range: USUAL_RANGE })}</p>
     </section>
   );
 }

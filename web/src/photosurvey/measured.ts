@@ -12,6 +12,9 @@ export const CLASSES = [
   { upTo: 90, mm: 75 },
 ] as const;
 
+/** What a limb is taken for whose thickness nobody entered, mm. */
+export const USUAL = { over: CLASSES[0].upTo, ...CLASSES[1] };
+
 /** One sigma of a thickness taken by class, as a share of it. */
 const CLASS_ERROR_SHARE = 0.1;
 
@@ -37,7 +40,7 @@ export function formOf(
   gauge: Readonly<Record<string, ByGauge>>,
 ): SurveyForm {
   const limbs: SurveyDocument['limbs'] = answer.limbs.map((limb) => {
-    const { thickness = CLASSES[1].mm, uprights } = gauge[keyOf(limb)] ?? {};
+    const { thickness = USUAL.mm, uprights } = gauge[keyOf(limb)] ?? {};
     return {
       id: limb.id,
       parent: limb.parent,

@@ -193,11 +193,8 @@ function Stand({
       view={view}
       onView={setView}
       showing={showing}
-      flags={[]}
-      lines={[]}
       names={names}
       label={say('exercise.drawing', { kind: page.speciesName, limbs: page.limbs.length })}
-      cutting={false}
       onPick={(hit) => {
         if (hit) touch(hit.axis.limb);
       }}

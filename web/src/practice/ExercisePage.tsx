@@ -116,7 +116,6 @@ function Exercise({ code, page }: { code: string; page: PracticeTreePage }) {
           lines={lines}
           names={names}
           label={say('exercise.drawing', { kind: page.speciesName, limbs: page.limbs.length })}
-          cutting={false}
           onPick={picked}
           onFlag={(i) => {
             const mark = shown[i];

@@ -61,6 +61,13 @@ export function PracticePage() {
           {' – '}
           {say('drill.what-it-is')}
         </p>
+        <p className="mt-2 text-[15px]">
+          <Link to="/limb" className="font-semibold underline underline-offset-4">
+            {say('one-limb.title')}
+          </Link>
+          {' – '}
+          {say('one-limb.in-short')}
+        </p>
         <Wish
           choices={choices.data}
           busy={make.isPending}

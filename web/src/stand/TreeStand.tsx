@@ -16,17 +16,17 @@ interface Props {
   view: View;
   onView: (view: View) => void;
   showing: Showing;
-  flags: Flag[];
-  lines: HeightLine[];
+  flags?: Flag[];
+  lines?: HeightLine[];
   label: string;
   /** Names to write at limb tips. */
   names: ReadonlyMap<string, string>;
   /** While true, a click says where to cut. */
-  cutting: boolean;
-  onPick: (picked: Picked | null) => void;
-  onFlag: (index: number) => void;
+  cutting?: boolean;
+  onPick?: (picked: Picked | null) => void;
+  onFlag?: (index: number) => void;
   /** What a cut at the place under the pointer would be, in a few words. */
-  cutWords: (picked: Picked) => string;
+  cutWords?: (picked: Picked) => string;
   margins?: { top: number; side: number; bottom: number };
   /** Size to fit in the picture instead of the tree's own, to show two at one scale. */
   frame?: { top: number; radius: number };
@@ -46,14 +46,19 @@ export interface Extras {
 }
 
 const NO_HANDLES: readonly Handle[] = [];
+const NO_FLAGS: Flag[] = [];
+const NO_LINES: HeightLine[] = [];
+const nothing = () => undefined;
+const noWords = () => '';
 const TURN = 0.008;
 const CLICK = 5;
 const REACH = 12;
 
 /** The tree in the open, walked round by dragging or with the arrow keys. */
 export function TreeStand(props: Props) {
-  const { stand, view, onView, showing, flags, lines, label, names, cutting, onPick, onFlag, cutWords } =
-    props;
+  const { stand, view, onView, showing, label, names } = props;
+  const { flags = NO_FLAGS, lines = NO_LINES, cutting = false } = props;
+  const { onPick = nothing, onFlag = nothing, cutWords = noWords } = props;
   const canvas = useRef<HTMLCanvasElement>(null);
   const drawn = useRef<Drawn[]>([]);
   const placed = useRef<Placed[]>([]);

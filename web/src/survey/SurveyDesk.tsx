@@ -22,8 +22,6 @@ import { usePreview } from './usePreview';
 
 const USUAL_LEAF = 6;
 const MARGINS = { top: 24, side: 36, bottom: 150 };
-const nothing = () => undefined;
-const noWords = () => '';
 
 interface Props {
   id: number;
@@ -288,17 +286,12 @@ export function SurveyDesk({ id, label, first, again }: Props) {
               view={view}
               onView={setView}
               showing={showing}
-              flags={[]}
-              lines={[]}
               names={names}
               label={say('survey-desk.the-tree-as-typed-so', { length: form.limbs.length })}
-              cutting={false}
               onPick={(hit) => {
                 const row = form.limbs.find((limb) => limb.id === hit?.axis.limb);
                 setChosen(row?.key ?? null);
               }}
-              onFlag={nothing}
-              cutWords={noWords}
               margins={MARGINS}
               handles={handles}
               onHandle={reshape}

@@ -17,8 +17,6 @@ import { Big, Stepper } from './Thumb';
 import { usePreview } from './usePreview';
 
 const MARGINS = { top: 14, side: 16, bottom: 22 };
-const nothing = () => undefined;
-const noWords = () => '';
 /** Where the surveyor is: at the trunk, at a limb's question, or looking over the list. */
 type Place = { at: 'trunk' } | { at: 'limb'; key: string; step: number } | { at: 'list' };
 
@@ -112,17 +110,12 @@ export function Walk({ id, label, first }: { id: number; label: string; first: S
             view={view}
             onView={setView}
             showing={showing}
-            flags={[]}
-            lines={[]}
             names={names}
             label={say('walk.the-tree-so-far-length', { length: form.limbs.length })}
-            cutting={false}
             onPick={(hit) => {
               const row = form.limbs.find((one) => one.id === hit?.axis.limb);
               if (row) setPlace({ at: 'limb', key: row.key, step: 0 });
             }}
-            onFlag={nothing}
-            cutWords={noWords}
             margins={MARGINS}
           />
         ) : (

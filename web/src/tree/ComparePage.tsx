@@ -15,8 +15,6 @@ import { percent } from '../ui/words';
 
 const MARGINS = { top: 70, side: 30, bottom: 44 };
 const NONE: ReadonlyMap<string, string> = new Map();
-const nothing = () => undefined;
-const noWords = () => '';
 const LAYERS = (): [Layer, string][] => [
   ['wood', say('compare-page.wood')],
   ['light', say('compare-page.light')],
@@ -178,17 +176,11 @@ function Drawn({
       view={view}
       onView={onView}
       showing={showing}
-      flags={[]}
-      lines={[]}
       names={NONE}
       label={say('compare-page.label-top-m-tall', {
         label: page.name.label,
         top: page.drawing.top.toFixed(1),
       })}
-      cutting={false}
-      onPick={nothing}
-      onFlag={nothing}
-      cutWords={noWords}
       margins={MARGINS}
     />
   );

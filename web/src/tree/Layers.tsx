@@ -64,6 +64,9 @@ const LAYERS: { id: Shown; words: string; tells: string }[] = [
   },
 ];
 
+/** What can be shown, by its word in the address. */
+export const SHOWN: readonly Shown[] = LAYERS.map((layer) => layer.id);
+
 interface Props {
   shown: Shown;
   onShown: (shown: Shown) => void;

@@ -9,6 +9,7 @@ import { keyOf, limbOf } from '../api/marks';
 import { Button } from '../ui/Button';
 import { Failed } from '../ui/States';
 import { percent } from '../ui/words';
+import { OptionNumbers } from './OptionNumbers';
 import type { Work } from './useWork';
 
 interface Props {
@@ -80,7 +81,6 @@ export function LimbPanel({ id, limb, page, light, work, onClose, onSelect }: Pr
         {(options.data ?? []).map((option) => {
           const key = keyOf(option.mark);
           const on = work.marks.some((mark) => keyOf(mark) === key && mark.toLimb === option.mark.toLimb);
-          const lightChange = option.shadeBefore - option.shadeAfter;
           return (
             <li
               key={key + (option.mark.toLimb ?? '')}
@@ -90,19 +90,7 @@ export function LimbPanel({ id, limb, page, light, work, onClose, onSelect }: Pr
                 <b>{option.title}</b>
                 <p className="text-[13px] text-muted">{option.place}</p>
                 <p className="text-[13px]">
-                  {say('limb-panel.numbers-takes-woodshare-of-the', {
-                    numbers: option.numbers,
-                    woodShare: percent(option.woodShare),
-                    flowerShare: percent(option.flowerShare),
-                    part:
-                      Math.abs(lightChange) >= 0.005
-                        ? say('limb-panel.shade-shadebefore-shadeafter', {
-                            shadeBefore: percent(option.shadeBefore),
-                            shadeAfter: percent(option.shadeAfter),
-                          })
-                        : say('limb-panel.light-stays-as-it-is'),
-                    part2: option.answer ? ` ${option.answer}` : '',
-                  })}
+                  <OptionNumbers option={option} />
                 </p>
               </div>
               <Button

@@ -12,12 +12,13 @@ import { LimbClock } from '../stand/LimbClock';
 import type { Picked, Showing } from '../stand/paint';
 import { TreeStand } from '../stand/TreeStand';
 import { Button } from '../ui/Button';
+import { useInAddress } from '../ui/useInAddress';
 import { day } from '../ui/words';
 import { cutFrom } from './cutFrom';
 import { CutWalk } from './CutWalk';
 import { FindingsPanel } from './FindingsPanel';
 import { Gauges } from './Gauges';
-import { Layers, useLayers, type Shown } from './Layers';
+import { Layers, SHOWN, useLayers, type Shown } from './Layers';
 import { LimbPanel } from './LimbPanel';
 import { ExportLinks } from './ExportLinks';
 import { LimbsPanel } from './LimbsPanel';
@@ -36,16 +37,18 @@ import { YearsPanel } from './YearsPanel';
 /** Operations that take a limb whole. */
 const WHOLE: ReadonlySet<string> = new Set(['remove', 'renew-bevel', 'rub']);
 const NO_FLAGS: Flag[] = [];
+const PANELS = ['plan', 'years', 'findings', 'limbs'] as const;
 
 /** The heart: the drawing, the gauges and the list of the work, all of one selection. */
 export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
   const say = useSay();
   const work = useWork(id, page);
   const [view, setView] = useState<View>(() => firstViewOf(page.drawing));
-  const [selected, setSelected] = useState<string | null>(null);
+  const [limb, setLimb] = useInAddress<string>('limb', '');
+  const selected = page.limbs.some((one) => one.id === limb) || limb === 'trunk' ? limb : null;
   const [pointed, setPointed] = useState<string[]>([]);
-  const [tab, setTab] = useState('plan');
-  const [shown, setShown] = useState<Shown>('wood');
+  const [tab, setTab] = useInAddress<(typeof PANELS)[number]>('panel', 'plan', PANELS);
+  const [shown, setShown] = useInAddress<Shown>('layer', 'wood', SHOWN);
   const [target, setTarget] = useState(false);
   const [along, setAlong] = useState(() => facesRow(view, page.drawing.rowBearingDeg));
   const layers = useLayers(id, shown, selected !== null);
@@ -94,10 +97,13 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
     [work.marks],
   );
 
-  const select = useCallback((limb: string | null) => {
-    setSelected(limb);
-    setPointed([]);
-  }, []);
+  const select = useCallback(
+    (next: string | null) => {
+      setLimb(next ?? '');
+      setPointed([]);
+    },
+    [setLimb],
+  );
 
   const picked = (hit: Picked | null) => {
     if (!hit) {
@@ -118,7 +124,9 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
     select,
     cut: setCutting,
     stage: setStage,
-    shown: setShown,
+    light: useCallback(() => {
+      setShown(shown === 'light' ? 'wood' : 'light');
+    }, [setShown, shown]),
     target: setTarget,
   });
 
@@ -289,7 +297,13 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
             onSelect={select}
           />
         ) : (
-          <Tabs.Root value={tab} onValueChange={setTab} className="flex min-h-0 flex-1 flex-col">
+          <Tabs.Root
+            value={tab}
+            onValueChange={(next) => {
+              setTab(next as (typeof PANELS)[number]);
+            }}
+            className="flex min-h-0 flex-1 flex-col"
+          >
             <Tabs.List
               aria-label={say('tree-desk.lists')}
               className="flex items-end gap-5 border-b border-line px-5"

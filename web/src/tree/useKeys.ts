@@ -3,7 +3,6 @@ import type { TreePage } from '../api/client';
 import { keyOf } from '../api/marks';
 import { inField, singleKeysOn } from '../ui/singleKeys';
 import type { Showing } from '../stand/paint';
-import type { Shown } from './Layers';
 import type { Work } from './useWork';
 
 /** What the keys of the tree view change. */
@@ -11,13 +10,14 @@ interface Changes {
   select: (limb: string | null) => void;
   cut: Dispatch<SetStateAction<boolean>>;
   stage: Dispatch<SetStateAction<Showing['stage']>>;
-  shown: Dispatch<SetStateAction<Shown>>;
+  /** Shows the light, or the wood again. */
+  light: () => void;
   target: Dispatch<SetStateAction<boolean>>;
 }
 
 /** Single keys at the tree: next and previous limb, take it off, cut, undo, light, target, after. */
 export function useKeys(page: TreePage, work: Work, selected: string | null, change: Changes) {
-  const { select, cut, stage, shown, target } = change;
+  const { select, cut, stage, light, target } = change;
   const limbIds = useMemo(() => ['trunk', ...page.limbs.map((limb) => limb.id)], [page.limbs]);
   useEffect(() => {
     const keys = (event: KeyboardEvent) => {
@@ -44,7 +44,7 @@ export function useKeys(page: TreePage, work: Work, selected: string | null, cha
         else work.take({ operation: 'remove', limb: selected });
       } else if (key === 'c') cut((now) => !now);
       else if (key === 'h') stage((now) => (now === 'after' ? 'marks' : 'after'));
-      else if (key === 'l') shown((now) => (now === 'light' ? 'wood' : 'light'));
+      else if (key === 'l') light();
       else if (key === 't') target((now) => !now);
       else if (key === 'escape') {
         cut(false);
@@ -55,5 +55,5 @@ export function useKeys(page: TreePage, work: Work, selected: string | null, cha
     return () => {
       window.removeEventListener('keydown', keys);
     };
-  }, [selected, limbIds, select, cut, stage, shown, target, work]);
+  }, [selected, limbIds, select, cut, stage, light, target, work]);
 }

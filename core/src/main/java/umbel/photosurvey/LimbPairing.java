@@ -1,6 +1,7 @@
 package umbel.photosurvey;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -215,7 +216,7 @@ final class LimbPairing {
             }
         }
         int[] partner = new int[rows];
-        java.util.Arrays.fill(partner, -1);
+        Arrays.fill(partner, -1);
         for (DefaultWeightedEdge edge :
                 new KuhnMunkresMinimalWeightBipartitePerfectMatching<>(graph, left, right).getMatching()) {
             int i = Math.min(graph.getEdgeSource(edge), graph.getEdgeTarget(edge));

@@ -223,6 +223,27 @@ public record Survey(
             return withMeasures(at, bearing, angle, tipAngle, diameterMm, lengthCm, ageY, lastGrowthCm, wood);
         }
 
+        /** The same limb, its measures known to other errors. */
+        public LimbMeasure known(MeasureError otherError) {
+            return new LimbMeasure(
+                    id,
+                    parent,
+                    role,
+                    atCm,
+                    bearingDeg,
+                    angleDeg,
+                    tipAngleDeg,
+                    diameterMm,
+                    lengthCm,
+                    ageY,
+                    lastGrowthCm,
+                    condition,
+                    disease,
+                    note,
+                    wood,
+                    otherError);
+        }
+
         /** The same limb of another size and age; mm, cm, years. */
         public LimbMeasure sized(double diameter, double length, Integer age, Double lastGrowth) {
             return withMeasures(atCm, bearingDeg, angleDeg, tipAngleDeg, diameter, length, age, lastGrowth, wood);

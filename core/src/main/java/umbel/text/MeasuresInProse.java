@@ -2,6 +2,7 @@ package umbel.text;
 
 import java.util.Map;
 import java.util.function.DoubleUnaryOperator;
+import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -46,7 +47,7 @@ final class MeasuresInProse {
         String write(double value, int digits);
     }
 
-    private static String told(java.util.regex.MatchResult found, Figures figures) {
+    private static String told(MatchResult found, Figures figures) {
         double first = number(found.group(1));
         boolean range = found.group(3) != null;
         double last = range ? number(found.group(3)) : first;

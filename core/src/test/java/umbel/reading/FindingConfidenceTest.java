@@ -42,6 +42,23 @@ class FindingConfidenceTest {
         assertThat(find(of(survey), "tight-crotch").confidence()).isBetween(low, high);
     }
 
+    /** Two degrees under the line are two sigmas where the angle is known to one degree: surer than by hand, at 98 %. */
+    @Test
+    void aLimbMeasuredMoreExactlyIsJudgedMoreSurely() {
+        Survey byHand =
+                Surveys.apple().leaf(5).scaffold("1", 80, 0, 38, 30, 150).survey();
+        Survey.LimbMeasure limb = byHand.limbs().get(0);
+        Survey exact = new Survey(
+                byHand.format(),
+                byHand.tree(),
+                byHand.site(),
+                byHand.surveyedOn(),
+                byHand.trunk(),
+                List.of(limb.known(new Survey.MeasureError(0.5, 1.0, 1.0, 1.0, 0.5))));
+        assertThat(find(of(byHand), "tight-crotch").confidence()).isLessThan(0.8);
+        assertThat(find(of(exact), "tight-crotch").confidence()).isGreaterThan(0.9);
+    }
+
     @Test
     void whatWasSeenIsSure() {
         Survey survey = Surveys.apple()

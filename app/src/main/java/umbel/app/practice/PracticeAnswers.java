@@ -203,4 +203,19 @@ public final class PracticeAnswers {
 
     /** How the crew practises. */
     public record PracticeCrew(List<PracticePerson> people, List<PracticeCommon> common) {}
+
+    /**
+     * What to do with one limb that was asked about.
+     *
+     * @param limb its name on the tree drawn
+     * @param findings what speaks against it, the gravest first
+     * @param step what is recommended; null to leave it as it is
+     * @param options what could be done to it, and what each would do
+     */
+    public record LimbVerdict(
+            String limb,
+            StandDrawing drawing,
+            List<Assessment.FindingAnswer> findings,
+            Assessment.StepAnswer step,
+            List<TreeAnswers.Option> options) {}
 }

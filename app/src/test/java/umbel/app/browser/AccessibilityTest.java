@@ -40,6 +40,7 @@ class AccessibilityTest {
         "/plantings, Present value, light/dark",
         "/practice, One fault at a time, light/dark",
         "/practice/apple_tall-spindle_7_3_8, On to the cuts, light",
+        "/limb, What could be done, light",
         "/compare, In shade, light",
         "/guide, What to look for, light",
         "/guide?tab=schools, Intensive wall, dark",

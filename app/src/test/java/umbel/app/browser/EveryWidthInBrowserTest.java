@@ -71,6 +71,7 @@ class EveryWidthInBrowserTest {
                 "/compare",
                 "/plantings",
                 "/practice",
+                "/limb",
                 "/practice/apple_tall-spindle_7_3_8",
                 "/blocks/2/instruction",
                 "/guide",

@@ -112,4 +112,20 @@ class PracticeInBrowserTest {
         BROWSER.button("Back").click();
         BROWSER.sees("Your cuts");
     }
+
+    /** A learner asks about one limb; the answer follows what is typed, and the address holds the question. */
+    @Test
+    void oneLimbIsAskedAbout() {
+        BROWSER.open(umbel.url() + "/practice");
+        BROWSER.find(By.linkText("One limb")).click();
+        BROWSER.sees("What could be done, and what each would do");
+        BROWSER.type(BROWSER.field("Thickness"), "38");
+        BROWSER.sees("by a bevel cut");
+        BROWSER.type(BROWSER.field("Thickness"), "12");
+        BROWSER.type(BROWSER.field("Angle from vertical"), "92");
+        BROWSER.sees("Leave it as it is");
+        BROWSER.waiting().until(d -> d.getCurrentUrl().contains("diameterMm=12"));
+        BROWSER.type(BROWSER.field("Angle from vertical"), "200");
+        BROWSER.sees("Angle: ");
+    }
 }
