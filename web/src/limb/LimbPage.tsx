@@ -6,13 +6,15 @@ import { Problem } from '../api/problem';
 import { useRuleNames } from '../guide/useRules';
 import { ChipField, ChoiceField, NumberField } from '../plant/CountFields';
 import { firstViewOf, type View } from '../stand/camera';
-import { prepare } from '../stand/geometry';
+import { prepare, type Stand } from '../stand/geometry';
 import type { Showing } from '../stand/paint';
 import { TreeStand } from '../stand/TreeStand';
 import { CONDITIONS } from '../survey/form';
+import { endsOf } from '../survey/reshape';
 import { useSay } from '../text/say';
 import { term } from '../text/term';
 import { OptionNumbers } from '../tree/OptionNumbers';
+import { besides } from '../tree/useCutWalk';
 import { Failed } from '../ui/States';
 import { useSettled } from '../ui/useSettled';
 import { percent } from '../ui/words';
@@ -215,7 +217,7 @@ function Verdict({ verdict }: { verdict: LimbVerdict }) {
         </ul>
       )}
       <div className="mt-4 grid grid-cols-2 gap-6 max-md:grid-cols-1">
-        <Drawn verdict={verdict} />
+        <Drawn key={verdict.limb} verdict={verdict} />
         <div>
           <h3 className="border-b-2 border-ink pb-1 text-[15px] font-bold">
             {say('limb-panel.what-could-be-done-and')}
@@ -243,11 +245,20 @@ function Verdict({ verdict }: { verdict: LimbVerdict }) {
   );
 }
 
+/** The tree turned so that the limb is seen from its side. */
+function fromTheSide(verdict: LimbVerdict, stand: Stand): View {
+  const first = firstViewOf(verdict.drawing);
+  const ends = endsOf(stand, verdict.limb);
+  if (!ends) return first;
+  const heads = Math.atan2(ends.tip[0] - ends.base[0], ends.tip[1] - ends.base[1]);
+  return { ...first, bearing: besides(first.bearing, heads) };
+}
+
 /** The typical tree with the limb on it. */
 function Drawn({ verdict }: { verdict: LimbVerdict }) {
   const say = useSay();
   const stand = useMemo(() => prepare(verdict.drawing), [verdict.drawing]);
-  const [view, setView] = useState<View>(() => firstViewOf(verdict.drawing));
+  const [view, setView] = useState<View>(() => fromTheSide(verdict, stand));
   const showing: Showing = useMemo(
     () => ({ layer: 'wood', stage: 'found', cuts: new Map(), lit: new Set([verdict.limb]) }),
     [verdict.limb],

@@ -1,7 +1,7 @@
 import { say, useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type LightLayer, type TreePage } from '../api/client';
-import { percent } from '../ui/words';
+import { listed, percent } from '../ui/words';
 import type { Layer } from '../stand/paint';
 
 /** What the drawing can show, in the order a grower asks. */
@@ -205,12 +205,14 @@ function Key({
         {light && light.shades.length > 0 && (
           <p>
             {say('layers.a-window-would-open-most', {
-              shades: light.shades
-                .slice(0, 2)
-                .map((shade) =>
-                  say('layers.limb-limb-fromtree', { limb: shade.limb, fromTree: percent(shade.fromTree) }),
-                )
-                .join(' and '),
+              shades: listed(
+                light.shades.slice(0, 2).map((shade) =>
+                  say('layers.limb-limb-fromtree', {
+                    limb: shade.limb,
+                    fromTree: percent(shade.fromTree),
+                  }),
+                ),
+              ),
             })}
           </p>
         )}

@@ -201,3 +201,8 @@ export function sureness(confidence: number): string {
 export function capital(word: string): string {
   return word.charAt(0).toUpperCase() + word.slice(1);
 }
+
+/** Several things in a row, as the language joins them: “one, two and three”. */
+export function listed(things: readonly string[]): string {
+  return new Intl.ListFormat(locale(), { style: 'long', type: 'conjunction' }).format(things);
+}
