@@ -28,9 +28,11 @@ const PROBLEM_FIELDS = 3;
 export function LimbPage() {
   const say = useSay();
   const [search, setSearch] = useSearchParams();
-  const question = useMemo(() => fromAddress(search), [search]);
+  const [question, setQuestion] = useState(() => fromAddress(search));
   const set = (part: Partial<LimbQuestion>) => {
-    setSearch(toAddress({ ...question, ...part }), { replace: true });
+    const next = { ...question, ...part };
+    setQuestion(next);
+    setSearch(toAddress(next), { replace: true });
   };
   const settled = useSettled(question, ASK_AFTER_MS);
   const asked = useQuery({

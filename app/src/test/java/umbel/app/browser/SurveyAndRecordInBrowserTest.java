@@ -139,6 +139,8 @@ class SurveyAndRecordInBrowserTest {
         BROWSER.button("Undo").click();
         BROWSER.sees("Begin from a typical tree");
         BROWSER.button("Redo").click();
+        BROWSER.waiting().until(d -> BROWSER.all("[data-cell$='-length_cm']").size() > 8);
+        BROWSER.waiting().until(d -> BROWSER.button("Save survey").isEnabled());
         BROWSER.button("Save survey").click();
         BROWSER.sees("Recommended");
     }
@@ -154,7 +156,7 @@ class SurveyAndRecordInBrowserTest {
         BROWSER.open(umbel.url() + "/trees/14/sheet");
         BROWSER.sees("seen from the south");
         BROWSER.sees("seen from the east");
-        BROWSER.sees("Bring");
+        BROWSER.sees("Tools");
         BROWSER.sees("Local codes and licensed practice come before this sheet");
         int steps = BROWSER.all("article ol > li").size();
         assertThat(steps).isPositive();
