@@ -1,4 +1,4 @@
-import { useCallback } from 'react';
+import { useCallback, useState } from 'react';
 import { useSearchParams } from 'react-router';
 
 /**
@@ -12,8 +12,11 @@ export function useInAddress<T extends string>(
 ): [T, (next: T) => void] {
   const [params, setParams] = useSearchParams();
   const told = params.get(name);
+  // an address is written a moment later than a key is pressed
+  const [chosen, setChosen] = useState(() => (told === null ? first : inChoices(told, first, choices)));
   const set = useCallback(
     (next: T) => {
+      setChosen(next);
       setParams(
         (before) => {
           const after = new URLSearchParams(before);
@@ -26,7 +29,7 @@ export function useInAddress<T extends string>(
     },
     [setParams, name, first],
   );
-  return [told === null ? first : inChoices(told, first, choices), set];
+  return [chosen, set];
 }
 
 /** A word if it is one of the choices, or if any word is. */

@@ -65,8 +65,10 @@ class LanguageInBrowserTest {
         BROWSER.open(umbel.url() + path);
         BROWSER.speaking("es");
         BROWSER.sees(shows);
-        String text = BROWSER.bodyText();
-        assertThat(ENGLISH).as(text).noneMatch(text::contains);
+        // what the server said before the switch stands until it has said it again
+        BROWSER.waiting()
+                .withMessage(BROWSER::bodyText)
+                .until(d -> ENGLISH.stream().noneMatch(BROWSER.bodyText()::contains));
     }
 
     /** Shown and typed in inches, stored in millimetres: back in metric units the field holds what was typed. */
