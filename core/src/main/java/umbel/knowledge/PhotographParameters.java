@@ -1,11 +1,14 @@
 package umbel.knowledge;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
+import java.util.List;
 
 /**
  * How a tree is measured in photographs. Read from {@code knowledge/photographs.yaml}; see docs/model/photographs.md.
  *
  * @param againCm residual from which a limb is to be touched again, cm
+ * @param staffCm length of the staff where nobody says otherwise
+ * @param uprights strong uprights of a limb as they are asked for; the last stands for more
  * @param bendLeast a bend of so many of its own errors is told; a smaller one is taken as straight
  */
 public record PhotographParameters(
@@ -16,7 +19,10 @@ public record PhotographParameters(
         Pairing pairing,
         OneView oneView,
         @JsonProperty("again_cm") double againCm,
-        double bendLeast) {
+        double bendLeast,
+        @JsonProperty("staff_cm") double staffCm,
+        Gauge gauge,
+        List<Integer> uprights) {
 
     /** One-sigma error of a touch, as a share of the picture's height, and the most it is taken for. */
     public record Click(
@@ -48,10 +54,25 @@ public record PhotographParameters(
             @JsonProperty("base_cm") double baseCm,
             @JsonProperty("direction_deg") double directionDeg) {}
 
-    /** Between which directions two pictures should differ. */
+    /**
+     * Between which directions two pictures should differ.
+     *
+     * @param refusedDeg directions so near to each other, or to opposite, tell no depth
+     */
     public record Between(
             @JsonProperty("least_deg") double leastDeg,
-            @JsonProperty("most_deg") double mostDeg) {}
+            @JsonProperty("most_deg") double mostDeg,
+            @JsonProperty("refused_deg") double refusedDeg) {}
+
+    /**
+     * Thickness by classes at the tree.
+     *
+     * @param edgesMm where classes begin and end, rising
+     * @param usualMm taken for a limb whose class nobody entered
+     */
+    public record Gauge(
+            @JsonProperty("edges_mm") List<Double> edgesMm,
+            @JsonProperty("usual_mm") double usualMm) {}
 
     /**
      * What speaks against two traces being the same limb.

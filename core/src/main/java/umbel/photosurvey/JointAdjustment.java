@@ -13,6 +13,7 @@ import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresBuilder;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresOptimizer;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOptimizer;
 import org.hipparchus.util.Pair;
+import umbel.compute.Cancellation;
 import umbel.knowledge.PhotographParameters;
 import umbel.photosurvey.PhotoSurveyRequest.View;
 import umbel.wood.Units;
@@ -35,6 +36,7 @@ final class JointAdjustment {
     private static final int POINTS = TOP + 1;
     private static final double STEP = 1e-6;
     private static final int MOST_ROUNDS = 60;
+    private static final int MOST_EVALUATIONS = 10_000;
     private static final double ENOUGH = 1e-7;
 
     /** One limb's points in space, base first, and what they are known to. */
@@ -114,8 +116,8 @@ final class JointAdjustment {
                         .start(start())
                         .target(new double[many])
                         .model(this::model)
-                        .maxEvaluations(MOST_ROUNDS * 4)
-                        .maxIterations(MOST_ROUNDS * 4)
+                        .maxEvaluations(MOST_EVALUATIONS)
+                        .maxIterations(MOST_EVALUATIONS)
                         .checker((iteration, before, now) -> iteration >= MOST_ROUNDS
                                 || Math.abs(before.getCost() - now.getCost()) < ENOUGH * before.getCost())
                         .build());
@@ -172,6 +174,7 @@ final class JointAdjustment {
     }
 
     private Pair<RealVector, RealMatrix> model(RealVector at) {
+        Cancellation.check();
         double[] x = at.toArray();
         double[] here = residuals(x);
         double[][] slope = new double[here.length][unknowns];

@@ -11,6 +11,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.format.FieldError;
 import umbel.format.FormatCheck;
+import umbel.knowledge.PhotographParameters;
 import umbel.photosurvey.PhotoSurveyRequest.Pair;
 import umbel.photosurvey.PhotoSurveyRequest.Pixel;
 import umbel.photosurvey.PhotoSurveyRequest.Trace;
@@ -35,9 +36,10 @@ public final class PhotoSurveyReader {
     /**
      * Reads what was touched from a parsed document.
      *
+     * @param parameters by which two pictures are too much alike
      * @throws InvalidSurvey naming each faulty field
      */
-    public static PhotoSurveyRequest read(JsonNode document) {
+    public static PhotoSurveyRequest read(JsonNode document, PhotographParameters parameters) {
         if (document == null || !document.isObject()) {
             throw new InvalidSurvey(List.of(FieldError.of("", "problem.photo-survey-not-object")));
         }
@@ -54,6 +56,7 @@ public final class PhotoSurveyReader {
         }
         PhotoSurveyReader reader = new PhotoSurveyReader();
         reader.check(request);
+        reader.apart(request, parameters.between());
         if (!reader.errors.isEmpty()) {
             throw new InvalidSurvey(reader.errors);
         }
@@ -73,6 +76,20 @@ public final class PhotoSurveyReader {
             limbs(at + ".limbs", view);
         }
         pairs(request);
+    }
+
+    /** Two pictures from the same side, or from opposite ones, tell no depth. */
+    private void apart(PhotoSurveyRequest request, PhotographParameters.Between between) {
+        if (request.views().size() < 2) {
+            return;
+        }
+        double turn = Math.abs(Math.IEEEremainder(
+                request.views().get(1).bearingDeg() - request.views().get(0).bearingDeg(), 180));
+        if (turn < between.refusedDeg()) {
+            errors.add(new FieldError(
+                    "views[1].bearing_deg",
+                    Statement.of("problem.pictures-alike").with("least", Value.degrees(between.refusedDeg()))));
+        }
     }
 
     private void limbs(String at, View view) {

@@ -25,9 +25,9 @@ import umbel.wood.TreeBuilder;
  * How sure each finding is: the survey is read again many times with plausible measuring errors drawn, and a finding is as
  * sure as it comes back often. Where it wavers, the measurement whose error goes with it most is the one to take next.
  *
- * <p>Errors are independent and normal with one sigma as a limb states it, else as a quick survey by hand has it; counts and flower buds err in proportion, light
- * follows from the tree built anew. Re-readings use a coarse grid and few directions; the mean error of that on the
- * undisturbed tree is taken off. The same survey and seed give the same answer.
+ * <p>Errors are independent and normal, with the one sigma a limb states for its measures, else that of a quick survey by hand;
+ * counts and flower buds err in proportion, light follows from the tree built anew. Re-readings use a coarse grid and few
+ * directions; the mean error of that on the undisturbed tree is taken off. The same survey and seed give the same answer.
  *
  * <p>Cost: as many builds and glances as draws, in parallel.
  */

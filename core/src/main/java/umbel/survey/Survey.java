@@ -199,10 +199,9 @@ public record Survey(
 
         /** The same limb under another name, on its parent of another name. */
         public LimbMeasure named(String otherId, String otherParent) {
-            return new LimbMeasure(
+            return with(
                     otherId,
                     otherParent,
-                    role,
                     atCm,
                     bearingDeg,
                     angleDeg,
@@ -211,24 +210,38 @@ public record Survey(
                     lengthCm,
                     ageY,
                     lastGrowthCm,
-                    condition,
-                    disease,
-                    note,
                     wood,
                     error);
         }
 
         /** The same limb leaving its parent elsewhere, or another way; cm and degrees. */
         public LimbMeasure placed(double at, double bearing, double angle, Double tipAngle) {
-            return withMeasures(at, bearing, angle, tipAngle, diameterMm, lengthCm, ageY, lastGrowthCm, wood);
+            return with(
+                    id, parent, at, bearing, angle, tipAngle, diameterMm, lengthCm, ageY, lastGrowthCm, wood, error);
         }
 
-        /** The same limb, its measures known to other errors. */
-        public LimbMeasure known(MeasureError otherError) {
-            return new LimbMeasure(
+        /** The same limb of another size and age; mm, cm, years. */
+        public LimbMeasure sized(double diameter, double length, Integer age, Double lastGrowth) {
+            return with(
                     id,
                     parent,
-                    role,
+                    atCm,
+                    bearingDeg,
+                    angleDeg,
+                    tipAngleDeg,
+                    diameter,
+                    length,
+                    age,
+                    lastGrowth,
+                    wood,
+                    error);
+        }
+
+        /** The same limb with other small wood on it; null where it was not counted. */
+        public LimbMeasure bearing(SmallWood otherWood) {
+            return with(
+                    id,
+                    parent,
                     atCm,
                     bearingDeg,
                     angleDeg,
@@ -237,25 +250,30 @@ public record Survey(
                     lengthCm,
                     ageY,
                     lastGrowthCm,
-                    condition,
-                    disease,
-                    note,
+                    otherWood,
+                    error);
+        }
+
+        /** The same limb, its measures known to other errors. */
+        public LimbMeasure known(MeasureError otherError) {
+            return with(
+                    id,
+                    parent,
+                    atCm,
+                    bearingDeg,
+                    angleDeg,
+                    tipAngleDeg,
+                    diameterMm,
+                    lengthCm,
+                    ageY,
+                    lastGrowthCm,
                     wood,
                     otherError);
         }
 
-        /** The same limb of another size and age; mm, cm, years. */
-        public LimbMeasure sized(double diameter, double length, Integer age, Double lastGrowth) {
-            return withMeasures(atCm, bearingDeg, angleDeg, tipAngleDeg, diameter, length, age, lastGrowth, wood);
-        }
-
-        /** The same limb with other small wood on it; null where it was not counted. */
-        public LimbMeasure bearing(SmallWood otherWood) {
-            return withMeasures(
-                    atCm, bearingDeg, angleDeg, tipAngleDeg, diameterMm, lengthCm, ageY, lastGrowthCm, otherWood);
-        }
-
-        private LimbMeasure withMeasures(
+        private LimbMeasure with(
+                String otherId,
+                String otherParent,
                 double at,
                 double bearing,
                 double angle,
@@ -264,10 +282,11 @@ public record Survey(
                 double length,
                 Integer age,
                 Double lastGrowth,
-                SmallWood otherWood) {
+                SmallWood otherWood,
+                MeasureError otherError) {
             return new LimbMeasure(
-                    id,
-                    parent,
+                    otherId,
+                    otherParent,
                     role,
                     at,
                     bearing,
@@ -281,7 +300,7 @@ public record Survey(
                     disease,
                     note,
                     otherWood,
-                    error);
+                    otherError);
         }
     }
 

@@ -107,7 +107,7 @@ public final class Speech {
      */
     public String knowledge(String text) {
         String said = catalogue.knowledge(text);
-        return said == null || units == UnitSystem.METRIC ? said : MeasuresInProse.customary(said, this::number);
+        return said == null || units == UnitSystem.METRIC ? said : MeasuresInProse.told(said, this::value);
     }
 
     /** Several statements one after another, as sentences. */

@@ -9,6 +9,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.format.FieldError;
+import umbel.knowledge.Knowledge;
 import umbel.survey.InvalidSurvey;
 
 class PhotoSurveyReaderTest {
@@ -17,7 +18,9 @@ class PhotoSurveyReaderTest {
     private static final String POINTS = "'base':{'x':500,'y':1200},'tip':{'x':700,'y':900}";
 
     private static PhotoSurveyRequest read(String document) {
-        return PhotoSurveyReader.read(JsonMapper.builder().build().readTree(document.replace('\'', '"')));
+        return PhotoSurveyReader.read(
+                JsonMapper.builder().build().readTree(document.replace('\'', '"')),
+                Knowledge.shipped().photographs());
     }
 
     private static String document(String limbs, String more) {
@@ -87,5 +90,18 @@ class PhotoSurveyReaderTest {
             })
     void whatIsNoSurveyIsRefused(String document) {
         assertThat(faults(document)).isNotEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0, false", "10, false", "20, true", "90, true", "175, false", "350, false", "330, true"})
+    void picturesFromTheSameOrTheOppositeSideAreRefused(int bearing, boolean taken) {
+        String one = "{'width_px':1000,'height_px':2000,'bearing_deg':0," + STAFF + ",'limbs':[]}";
+        String both = "{'format':'umbel-photo-survey/1','staff_cm':200,'views':[" + one + ","
+                + one.replace("'bearing_deg':0", "'bearing_deg':" + bearing) + "]}";
+        if (taken) {
+            assertThat(read(both).views()).hasSize(2);
+        } else {
+            assertThat(faults(both)).containsExactly("views[1].bearing_deg");
+        }
     }
 }

@@ -12,10 +12,12 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import umbel.knowledge.Knowledge;
 import umbel.photosurvey.PhotoSurveyRequest.Pair;
+import umbel.photosurvey.PhotoSurveyRequest.Pixel;
 import umbel.photosurvey.PhotoSurveyRequest.Trace;
 import umbel.photosurvey.PhotoSurveyRequest.View;
 import umbel.photosurvey.Photographer.True;
@@ -309,5 +311,79 @@ class PhotoSurveyTest {
         List<True> real = Photographer.limbsOf(tree(seed));
         assertThat(survey(seed, real, 3, 5, 0).limbs())
                 .isEqualTo(survey(seed, real, 3, 5, 0).limbs());
+    }
+
+    /** Touches anywhere, limbs on limbs, one picture or two: there is always an answer, and every figure in it is one. */
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2})
+    void touchesAtRandomAreAnswered(int pictures) {
+        for (int seed = 0; seed < 60; seed++) {
+            Random random = new Random(seed);
+            List<View> views = new ArrayList<>();
+            for (int k = 0; k < pictures; k++) {
+                List<Trace> traces = new ArrayList<>();
+                for (int i = 0; i < random.nextInt(7); i++) {
+                    traces.add(new Trace(
+                            k + "." + i,
+                            i > 0 && random.nextInt(4) == 0 ? k + "." + random.nextInt(i) : null,
+                            anywhere(random),
+                            random.nextBoolean() ? anywhere(random) : null,
+                            anywhere(random),
+                            random.nextInt(3) == 0 ? (double) random.nextInt(361) : null));
+                }
+                views.add(new View(
+                        1500,
+                        2000,
+                        null,
+                        null,
+                        k == 0 ? 0 : 20 + random.nextInt(140),
+                        new PhotoSurveyRequest.Staff(new Pixel(700, 1900), new Pixel(720, 400 + random.nextInt(1400))),
+                        random.nextBoolean() ? anywhere(random) : null,
+                        traces));
+            }
+            PhotoSurvey survey =
+                    PhotoSurvey.of(request(views), Knowledge.shipped().photographs());
+            for (PhotoLimb limb : survey.limbs()) {
+                assertThat(List.of(
+                                limb.at(),
+                                limb.bearing(),
+                                limb.angle(),
+                                limb.tipAngle(),
+                                limb.length(),
+                                limb.residual(),
+                                limb.errors().at(),
+                                limb.errors().bearing(),
+                                limb.errors().angle(),
+                                limb.errors().length()))
+                        .as("seed %d, limb %s", seed, limb)
+                        .allMatch(Double::isFinite)
+                        .allMatch(figure -> figure >= 0);
+            }
+            int traced = views.stream().mapToInt(view -> view.limbs().size()).sum();
+            long told = survey.limbs().stream()
+                            .mapToInt(limb ->
+                                    limb.first().isEmpty() || limb.second().isEmpty() ? 1 : 2)
+                            .sum()
+                    + survey.left().size();
+            assertThat(told)
+                    .as("every touched limb is measured or said to be left")
+                    .isEqualTo(traced);
+        }
+    }
+
+    private static Pixel anywhere(Random random) {
+        return random.nextInt(20) == 0 ? new Pixel(700, 1900) : new Pixel(random.nextInt(1501), random.nextInt(2001));
+    }
+
+    /** As many limbs as the format takes: still no matter of minutes. */
+    @Test
+    @Timeout(30)
+    void sixtyLimbsAreMeasuredInSeconds() {
+        List<True> many = new ArrayList<>();
+        for (int i = 0; i < 60; i++) {
+            many.add(limb("" + i, 0.5 + 0.04 * i, (137 * i) % 360, 60 + i % 30, 0.4 + 0.01 * (i % 40)));
+        }
+        PhotoSurvey survey = survey(9, many, 2, 3, 0);
+        assertThat(survey.limbs()).hasSizeGreaterThan(54);
     }
 }

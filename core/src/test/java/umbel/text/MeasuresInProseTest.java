@@ -16,10 +16,11 @@ class MeasuresInProseTest {
             value = {
                 "Head at 70 to 80 cm; union 10 cm above the soil.|Head at 28 to 31 in; union 4 in above the soil.",
                 "Limbs of 20 to 25 mm out.|Limbs of 0.8 to 1.0 in out.",
-                "A wire at 4 m.|A wire at 13 ft.",
+                "A wire at 4 m.|A wire at 13.1 ft.",
                 "Sprouts of 100 to 120 cm.|Sprouts of 3.3 to 3.9 ft.",
+                "Canes of 80 to 100 cm.|Canes of 31 in to 3.3 ft.",
                 "A limb of 60 kg.|A limb of 132 lb.",
-                "Not below 10 °C.|Not below 50 °F.",
+                "Not below 10 °C.|Not below 50°F.",
                 "About 2 to 3 mm.|About 0.1 in."
             })
     void measuresAreToldInCustomaryUnits(String metric, String customary) {

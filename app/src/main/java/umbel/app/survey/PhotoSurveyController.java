@@ -12,6 +12,7 @@ import umbel.app.computing.Computing;
 import umbel.app.http.NotFound;
 import umbel.app.reader.Reader;
 import umbel.knowledge.Knowledge;
+import umbel.photosurvey.PhotoFigures;
 import umbel.photosurvey.PhotoSurvey;
 import umbel.photosurvey.PhotoSurveyAnswer;
 import umbel.photosurvey.PhotoSurveyReader;
@@ -24,10 +25,17 @@ class PhotoSurveyController {
 
     private final Knowledge knowledge;
     private final Computing computing;
+    private SamplePictures samples;
 
     PhotoSurveyController(Knowledge knowledge, Computing computing) {
         this.knowledge = knowledge;
         this.computing = computing;
+    }
+
+    /** What the survey is asked by. */
+    @GetMapping("/api/survey/photographs")
+    PhotoFigures figures() {
+        return PhotoFigures.of(knowledge.photographs());
     }
 
     /** Directions, angles, lengths and places of the limbs touched, with their errors. */
@@ -37,7 +45,7 @@ class PhotoSurveyController {
                             content = @Content(schema = @Schema(implementation = PhotoSurveyRequest.class)))
                     @RequestBody
                     JsonNode body) {
-        PhotoSurveyRequest request = PhotoSurveyReader.read(body);
+        PhotoSurveyRequest request = PhotoSurveyReader.read(body, knowledge.photographs());
         return computing.answer(
                 Computing.Lane.PLANS,
                 () -> PhotoSurveyAnswer.of(PhotoSurvey.of(request, knowledge.photographs()), Reader.speech()));
@@ -53,6 +61,14 @@ class PhotoSurveyController {
         if (number < 1 || number > SamplePictures.COUNT) {
             throw new NotFound("photo", number);
         }
-        return new SamplePictures(knowledge).svg(number - 1);
+        return samples().svg(number - 1);
+    }
+
+    /** Made when somebody first asks for them. */
+    private synchronized SamplePictures samples() {
+        if (samples == null) {
+            samples = new SamplePictures(knowledge);
+        }
+        return samples;
     }
 }
