@@ -24,6 +24,7 @@ export type PlantingRequest = Schemas['PlantingRequest'];
 export type PlantingOption = Schemas['PlantingOption'];
 export type LimbQuestion = Schemas['LimbQuestion'];
 export type LimbVerdict = Schemas['LimbVerdict'];
+export type PhotoFigures = Schemas['PhotoFigures'];
 export type PhotoSurveyRequest = Schemas['PhotoSurveyRequest'];
 export type PhotoSurveyAnswer = Schemas['PhotoSurveyAnswer'];
 export type GeoRead = Schemas['GeoRead'];

@@ -22,7 +22,6 @@ import { fromAddress, toAddress } from './question';
 
 const ASK_AFTER_MS = 400;
 const MARGINS = { top: 16, side: 24, bottom: 40 };
-const PROBLEM_FIELDS = 3;
 
 /** One limb, asked about without a survey of its tree: what speaks against it, what to do, and what else could be done. */
 export function LimbPage() {
@@ -152,7 +151,7 @@ export function LimbPage() {
       <div className="min-w-0" aria-busy={asked.isFetching} aria-live="polite">
         {problem && problem.errors.length > 0 ? (
           <ul role="alert" className="border-l-4 border-lichen bg-lichen-wash px-3 py-2 text-[14px]">
-            {problem.errors.slice(0, PROBLEM_FIELDS).map((one) => (
+            {problem.errors.map((one) => (
               <li key={one.field}>
                 {say('one-limb.field-wrong', { field: one.field, message: one.message })}
               </li>
@@ -242,7 +241,7 @@ function Verdict({ verdict }: { verdict: LimbVerdict }) {
           </ul>
         </div>
       </div>
-      <p className="mt-2 text-[13px] text-muted">{say('one-limb.typical')}</p>
+      <p className="mt-2 text-[13px] text-muted">{say('one-limb.typical', { limb: verdict.limb })}</p>
     </>
   );
 }
@@ -265,7 +264,7 @@ function Drawn({ verdict }: { verdict: LimbVerdict }) {
     () => ({ layer: 'wood', stage: 'found', cuts: new Map(), lit: new Set([verdict.limb]) }),
     [verdict.limb],
   );
-  const names = useMemo(() => new Map([[verdict.limb, say('one-limb.this-one')]]), [verdict.limb, say]);
+  const names = useMemo(() => new Map([[verdict.limb, verdict.limb]]), [verdict.limb]);
   return (
     <div className="h-[340px] border border-line">
       <TreeStand

@@ -1,15 +1,13 @@
-import type { PhotoSurveyAnswer } from '../api/client';
+import type { PhotoFigures, PhotoSurveyAnswer } from '../api/client';
 import { Problem } from '../api/problem';
 import { useSay } from '../text/say';
 import { inUnits, unitSign, useUnits } from '../text/units';
 import { locale } from '../text/language';
-import { CLASSES, keyOf, UPRIGHTS, USUAL, type ByGauge } from './measured';
+import type { ByGauge } from './kept';
+import { nameOfLimb } from './measured';
 import type { Picture } from './tracing';
 
 const FIELD = 'min-h-9 max-w-[68px] rounded-md border border-muted/50 bg-paper px-0.5 text-[14px]';
-
-/** mm. */
-const USUAL_RANGE = `${USUAL.over}–${USUAL.upTo}`;
 
 type Pairs = { first: string; second: string | null }[];
 
@@ -19,6 +17,7 @@ export function Measured({
   pictures,
   measured,
   error,
+  figures,
   gauge,
   setGauge,
   pairs,
@@ -31,6 +30,7 @@ export function Measured({
   pictures: readonly Picture[];
   measured: PhotoSurveyAnswer | undefined;
   error: Error | null;
+  figures: PhotoFigures;
   gauge: Readonly<Record<string, ByGauge>>;
   setGauge: (gauge: Record<string, ByGauge>) => void;
   pairs: Pairs;
@@ -62,6 +62,7 @@ export function Measured({
     );
   }
   if (!measured) return <p className="mt-3 text-muted">{say('photosurvey.measuring')}</p>;
+  const usual = figures.classes.find((one) => one.taken_mm === figures.usual_mm);
   const letters = pictures[1]?.limbs.filter((limb) => limb.tip) ?? [];
   return (
     <section aria-label={say('photosurvey.measured')} className="mt-3">
@@ -122,7 +123,7 @@ export function Measured({
         </thead>
         <tbody>
           {measured.limbs.map((limb) => {
-            const key = keyOf(limb);
+            const key = nameOfLimb(limb);
             const own = gauge[key] ?? {};
             const set = (part: ByGauge) => {
               setGauge({ ...gauge, [key]: { ...own, ...part } });
@@ -170,11 +171,11 @@ export function Measured({
                     <option value="" disabled>
                       –
                     </option>
-                    {CLASSES.map(({ upTo, mm }, i) => (
-                      <option key={mm} value={mm}>
+                    {figures.classes.map(({ from_mm, to_mm, taken_mm }) => (
+                      <option key={taken_mm} value={taken_mm}>
                         {say('photosurvey.class', {
-                          from: String(inUnits(CLASSES[i - 1]?.upTo ?? 0, 'mm', units)),
-                          to: String(inUnits(upTo, 'mm', units)),
+                          from: inUnits(from_mm, 'mm', units),
+                          to: inUnits(to_mm, 'mm', units),
                         })}
                       </option>
                     ))}
@@ -192,9 +193,9 @@ export function Measured({
                     <option value="" disabled>
                       –
                     </option>
-                    {UPRIGHTS.map((count) => (
+                    {figures.uprights.map((count, i) => (
                       <option key={count} value={count}>
-                        {say('photosurvey.uprights', { count })}
+                        {i === figures.uprights.length - 1 ? say('photosurvey.more-uprights') : count}
                       </option>
                     ))}
                   </select>
@@ -204,7 +205,9 @@ export function Measured({
           })}
         </tbody>
       </table>
-      <p className="mt-1 text-[13px] text-muted">{say('photosurvey.errors-note', { range: USUAL_RANGE })}</p>
+      <p className="mt-1 text-[13px] text-muted">
+        {say('photosurvey.errors-note', { range: usual ? `${usual.from_mm}–${usual.to_mm}` : '' })}
+      </p>
     </section>
   );
 }

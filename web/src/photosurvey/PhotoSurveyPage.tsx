@@ -1,7 +1,7 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { answer, api, sendPicture } from '../api/client';
+import { answer, api, sendPicture, type PhotoFigures } from '../api/client';
 import { newId } from '../api/newId';
 import { useWho } from '../people/who';
 import { shrunk } from '../photo/shrunk';
@@ -11,10 +11,18 @@ import type { SurveyForm } from '../survey/form';
 import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
+import { readNumber } from '../ui/numbers';
 import { useUndoKeys } from '../ui/useUndoKeys';
-import { dropPhotoDraft, keepPhotoDraft, keptPhotoDraft, type PhotoDraft, type Touches } from './kept';
+import {
+  dropPhotoDraft,
+  keepPhotoDraft,
+  keptPhotoDraft,
+  type PhotoDraft,
+  type PictureFile,
+  type Touches,
+} from './kept';
 import { Measured } from './Measured';
-import { formOf, type ByGauge } from './measured';
+import { formOf } from './measured';
 import { PictureBoard } from './PictureBoard';
 import { PictureFacts } from './PictureFacts';
 import { TakePictures } from './TakePictures';
@@ -41,8 +49,14 @@ export function PhotoSurveyPage() {
     gcTime: 0,
     staleTime: Infinity,
   });
+  const figures = useQuery({
+    queryKey: ['photo-figures'],
+    queryFn: () => answer(api.GET('/api/survey/photographs')),
+    staleTime: Infinity,
+  });
   if (start.isError) return <Failed error={start.error} retry={() => void start.refetch()} />;
-  if (start.isPending || kept.isPending)
+  if (figures.isError) return <Failed error={figures.error} retry={() => void figures.refetch()} />;
+  if (start.isPending || kept.isPending || figures.isPending)
     return <Loading what={say('survey-page.getting-the-survey-ready')} />;
   return (
     <PhotoSurveyDesk
@@ -51,35 +65,37 @@ export function PhotoSurveyPage() {
       label={start.data.label}
       first={start.data.form}
       kept={kept.data ?? null}
+      figures={figures.data}
     />
   );
 }
 
-const NOTHING: Touches = { staff_cm: 200, pictures: [], pairs: [] };
+const NOTHING: Touches = { staff_cm: 0, pictures: [], pairs: [], gauge: {} };
 
 function PhotoSurveyDesk({
   id,
   label,
   first,
   kept,
+  figures,
 }: {
   id: number;
   label: string;
   first: SurveyForm;
   kept: PhotoDraft | null;
+  figures: PhotoFigures;
 }) {
   const say = useSay();
   const go = useNavigate();
   const { name: who } = useWho();
   const { touches, ...history } = useTouches(kept ?? NOTHING);
-  const [files, setFiles] = useState<Blob[]>(kept?.files ?? []);
+  const [files, setFiles] = useState<PictureFile[]>(kept?.files ?? []);
   const [view, setView] = useState(0);
   const [chosen, setChosen] = useState<string | null>(null);
   const [moving, setMoving] = useState(false);
-  const [gauge, setGauge] = useState<Record<string, ByGauge>>({});
   const [isKept, setIsKept] = useState(true);
   const [keepPictures, setKeepPictures] = useState(true);
-  const urls = useMemo(() => files.map((file) => URL.createObjectURL(file)), [files]);
+  const urls = useMemo(() => files.map((file) => URL.createObjectURL(file.picture)), [files]);
   useEffect(
     () => () => {
       urls.forEach((url) => {
@@ -102,14 +118,15 @@ function PhotoSurveyDesk({
     staleTime: Infinity,
     placeholderData: (before) => before,
   });
+  const begun = useMemo(() => keptDraft(id) ?? first, [id, first]);
   const use = useMutation({
     mutationFn: async () => {
       if (!measured.data) return;
-      keepDraft(id, formOf(keptDraft(id) ?? first, measured.data, gauge));
+      keepDraft(id, formOf(begun, measured.data, touches.gauge, figures));
       if (keepPictures) {
         for (const file of files) {
-          const asked = new URLSearchParams({ clientId: newId(), moment: 'seen', who });
-          await sendPicture(`/api/trees/${id}/photos?${asked.toString()}`, await shrunk(file));
+          const asked = new URLSearchParams({ clientId: file.id, moment: 'seen', who });
+          await sendPicture(`/api/trees/${id}/photos?${asked.toString()}`, await shrunk(file.picture));
         }
       }
       await dropPhotoDraft(id);
@@ -130,9 +147,10 @@ function PhotoSurveyDesk({
       <TakePictures
         label={label}
         id={id}
-        rowBearing={Number(first.rowBearing) || 0}
+        rowBearing={readNumber(first.rowBearing) ?? 0}
+        figures={figures}
         taken={(pictures, blobs, staff_cm) => {
-          setFiles(blobs);
+          setFiles(blobs.map((picture) => ({ id: newId(), picture })));
           history.begin({ ...NOTHING, staff_cm, pictures });
         }}
       />
@@ -223,6 +241,7 @@ function PhotoSurveyDesk({
           view={view}
           picture={picture}
           staff_cm={touches.staff_cm}
+          usual_mm={figures.focal35_mm}
           chosen={chosen}
           choose={setChosen}
           setStaff={(staff_cm) => {
@@ -239,8 +258,11 @@ function PhotoSurveyDesk({
           pictures={touches.pictures}
           measured={measured.data}
           error={measured.error}
-          gauge={gauge}
-          setGauge={setGauge}
+          figures={figures}
+          gauge={touches.gauge}
+          setGauge={(gauge) => {
+            history.set({ ...touches, gauge });
+          }}
           pairs={touches.pairs}
           setPairs={(pairs) => {
             history.set({ ...touches, pairs });
@@ -263,6 +285,9 @@ function PhotoSurveyDesk({
               />
               {say('photosurvey.keep-pictures')}
             </label>
+            {begun.limbs.length > 0 && (
+              <p className="mt-1 text-[14px]">{say('photosurvey.replaces', { count: begun.limbs.length })}</p>
+            )}
             <Button
               weight="ink"
               className="mt-2"
@@ -290,7 +315,6 @@ function PhotoSurveyDesk({
             onClick={() => {
               void dropPhotoDraft(id);
               setFiles([]);
-              setGauge({});
               setView(0);
               history.begin(NOTHING);
             }}

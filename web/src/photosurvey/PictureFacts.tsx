@@ -1,16 +1,16 @@
 import { NumberField } from '../plant/CountFields';
 import { useSay } from '../text/say';
-import type { Picture, Trace } from './tracing';
-import { told } from './tracing';
+import { told, withAllOn, type Picture, type Trace } from './tracing';
 
-/** Lenses of a phone, as on 35 mm film; the usual one needs not be told. */
-const LENSES = [26, 13, 52, 77] as const;
+/** A phone's other lenses, as on 35 mm film. */
+const OTHER_LENSES = [13, 52, 77] as const;
 
 /** What is told about a picture beside its touches, and the limbs touched in it. */
 export function PictureFacts({
   view,
   picture,
   staff_cm,
+  usual_mm,
   chosen,
   choose,
   setStaff,
@@ -20,6 +20,8 @@ export function PictureFacts({
   view: number;
   picture: Picture;
   staff_cm: number;
+  /** Focal length of a phone's usual lens. */
+  usual_mm: number;
   chosen: string | null;
   choose: (limb: string | null) => void;
   setStaff: (cm: number) => void;
@@ -65,14 +67,14 @@ export function PictureFacts({
             {say('photosurvey.lens')}
             <select
               className="min-h-10 rounded-md border border-muted/50 bg-paper px-2 text-[15px] text-ink"
-              value={picture.focal35_mm ?? LENSES[0]}
+              value={picture.focal35_mm ?? usual_mm}
               onChange={(event) => {
                 set({ ...picture, focal35_mm: Number(event.target.value) });
               }}
             >
-              {LENSES.map((mm) => (
+              {[usual_mm, ...OTHER_LENSES].map((mm) => (
                 <option key={mm} value={mm}>
-                  {say('photosurvey.lens-mm', { focal: mm, kind: mm === LENSES[0] ? 'usual' : 'other' })}
+                  {say('photosurvey.lens-mm', { focal: mm, kind: mm === usual_mm ? 'usual' : 'other' })}
                 </option>
               ))}
             </select>
@@ -83,6 +85,7 @@ export function PictureFacts({
         <LimbFacts
           limb={limb}
           others={picture.limbs}
+          onIt={withAllOn(picture, limb.id)}
           set={(part) => {
             set(told(picture, limb.id, part));
           }}
@@ -102,12 +105,15 @@ export function PictureFacts({
 function LimbFacts({
   limb,
   others,
+  onIt,
   set,
   remove,
   close,
 }: {
   limb: Trace;
   others: readonly Trace[];
+  /** The limb itself and what stands on it: it cannot grow from these. */
+  onIt: ReadonlySet<string>;
   set: (part: Partial<Trace>) => void;
   remove: () => void;
   close: () => void;
@@ -127,7 +133,7 @@ function LimbFacts({
         >
           <option value="trunk">{say('photosurvey.trunk')}</option>
           {others
-            .filter((one) => one.id !== limb.id && !standsOn(one, limb.id, others))
+            .filter((one) => !onIt.has(one.id))
             .map((one) => (
               <option key={one.id} value={one.id}>
                 {say('photosurvey.limb', { limb: one.id })}
@@ -150,17 +156,4 @@ function LimbFacts({
       </button>
     </div>
   );
-}
-
-/** Whether a limb stands on another, by whatever way. */
-function standsOn(limb: Trace, id: string, all: readonly Trace[]): boolean {
-  const seen = new Set<string>();
-  let at: Trace | undefined = limb;
-  while (at && !seen.has(at.id)) {
-    if (at.parent === id) return true;
-    seen.add(at.id);
-    const parent: string = at.parent;
-    at = all.find((one) => one.id === parent);
-  }
-  return false;
 }

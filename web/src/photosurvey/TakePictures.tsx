@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
+import type { PhotoFigures } from '../api/client';
 import { NumberField } from '../plant/CountFields';
 import { useSay, type Code } from '../text/say';
 import { Button } from '../ui/Button';
@@ -8,8 +9,6 @@ import { untouched, type Picture } from './tracing';
 
 const QUARTER = 90;
 const CIRCLE = 360;
-const USUAL_STAFF_CM = 200;
-const BEST_DISTANCE_M = '3–5';
 const ADVICE: Code[] = [
   'photosurvey.advice-staff',
   'photosurvey.advice-place',
@@ -52,17 +51,19 @@ export function TakePictures({
   id,
   label,
   rowBearing,
+  figures,
   taken,
 }: {
   id: number;
   label: string;
   /** Degrees from north. */
   rowBearing: number;
+  figures: PhotoFigures;
   taken: (pictures: Picture[], files: Blob[], staff_cm: number) => void;
 }) {
   const say = useSay();
   const [chosen, setChosen] = useState<(Chosen | undefined)[]>([undefined, undefined]);
-  const [staff, setStaff] = useState<number | undefined>(USUAL_STAFF_CM);
+  const [staff, setStaff] = useState<number | undefined>(figures.staff_cm);
   const [failed, setFailed] = useState('');
   const bearings = [rowBearing, (rowBearing + QUARTER) % CIRCLE];
 
@@ -98,7 +99,7 @@ export function TakePictures({
     taken(
       chosen.flatMap((one, i) => (one ? [untouched(one.width, one.height, bearings[i] ?? 0)] : [])),
       both.map((one) => one.file),
-      staff ?? USUAL_STAFF_CM,
+      staff ?? figures.staff_cm,
     );
   };
   return (
@@ -107,7 +108,7 @@ export function TakePictures({
       <p className="text-[15px] text-muted">{say('photosurvey.what-it-does')}</p>
       <ol className="mt-4 grid list-decimal gap-1.5 pl-5 text-[15px]">
         {ADVICE.map((code) => (
-          <li key={code}>{say(code, { range: BEST_DISTANCE_M })}</li>
+          <li key={code}>{say(code, { range: `${figures.bestFrom_m}–${figures.bestTo_m}` })}</li>
         ))}
       </ol>
       <div className="mt-5 grid grid-cols-2 gap-4 max-sm:grid-cols-1">

@@ -1,16 +1,31 @@
 import { createStore, del, get, set, type UseStore } from 'idb-keyval';
 import type { Picture } from './tracing';
 
-/** What was touched in a tree's pictures. */
+/** What pictures do not tell about a limb. */
+export interface ByGauge {
+  /** mm. */
+  thickness?: number | undefined;
+  uprights?: number | undefined;
+}
+
+/** What was touched in a tree's pictures, and entered beside it. */
 export interface Touches {
   staff_cm: number;
   pictures: Picture[];
   pairs: { first: string; second: string | null }[];
+  /** By the limb's name in the pictures. */
+  gauge: Readonly<Record<string, ByGauge>>;
 }
 
 /** A survey from photographs that was begun on this device: the pictures themselves, and what was touched in them. */
 export interface PhotoDraft extends Touches {
-  files: Blob[];
+  files: PictureFile[];
+}
+
+/** A picture, and the name under which it is sent to be kept: sent again, it is kept once. */
+export interface PictureFile {
+  id: string;
+  picture: Blob;
 }
 
 let store: UseStore | undefined;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import type { PhotoSurveyAnswer } from '../api/client';
+import type { PhotoFigures, PhotoSurveyAnswer } from '../api/client';
 import { formFrom, surveyFrom } from '../survey/form';
-import { formOf, keyOf } from './measured';
+import { formOf, nameOfLimb } from './measured';
 
 const ERROR = { at_cm: 1, bearing_deg: 2, angle_deg: 1.2, length_cm: 2.5 };
 const ANSWER: PhotoSurveyAnswer = {
@@ -44,6 +44,19 @@ const ANSWER: PhotoSurveyAnswer = {
   statements: [],
 };
 
+const FIGURES: PhotoFigures = {
+  staff_cm: 200,
+  focal35_mm: 26,
+  bestFrom_m: 3,
+  bestTo_m: 5,
+  classes: [
+    { from_mm: 10, to_mm: 15, taken_mm: 12.5, error_mm: 1.4 },
+    { from_mm: 20, to_mm: 25, taken_mm: 22.5, error_mm: 1.4 },
+  ],
+  usual_mm: 12.5,
+  uprights: [0, 1, 2, 4],
+};
+
 const BEGUN = {
   ...formFrom({
     format: 'umbel-survey/1',
@@ -56,7 +69,7 @@ const BEGUN = {
 
 describe('a survey from photographs', () => {
   it('is the survey that was begun, with the limbs and the trunk’s top as measured', () => {
-    const sent = surveyFrom(formOf(BEGUN, ANSWER, { '2/a': { thickness: 22.5, uprights: 4 } }));
+    const sent = surveyFrom(formOf(BEGUN, ANSWER, { '2': { thickness: 22.5, uprights: 4 } }, FIGURES));
     expect(sent.tree).toMatchObject({ species: 'apple', label: 'Wall 3-4' });
     expect(sent.surveyedOn).toBe('2026-01-10');
     expect(sent.trunk).toMatchObject({ diameter_mm: 51, height_cm: 288.4 });
@@ -68,17 +81,17 @@ describe('a survey from photographs', () => {
       bearing_deg: 118.5,
       tipAngle_deg: 80,
       diameter_mm: 22.5,
-      error: { ...ERROR, diameter_mm: 2.3 },
+      error: { ...ERROR, diameter_mm: 1.4 },
       wood: { shoots: [{ class: 'strong', attitude: 'up', count: 4 }] },
     });
     expect(sent.limbs?.[1]).toMatchObject({ parent: '1', diameter_mm: 12.5 });
     expect(sent.limbs?.[1]?.wood).toBeUndefined();
   });
 
-  it('keeps a top that no picture shows, and knows limbs by their names in both pictures', () => {
+  it('keeps a top that no picture shows, and knows limbs by their names in the pictures', () => {
     const unseen: PhotoSurveyAnswer = { ...ANSWER };
     delete unseen.trunkHeight_cm;
-    expect(surveyFrom(formOf(BEGUN, unseen, {})).trunk?.height_cm).toBe(250);
-    expect(ANSWER.limbs.map(keyOf)).toEqual(['2/a', '3/']);
+    expect(surveyFrom(formOf(BEGUN, unseen, {}, FIGURES)).trunk?.height_cm).toBe(250);
+    expect(ANSWER.limbs.map(nameOfLimb)).toEqual(['2', '3']);
   });
 });

@@ -1,36 +1,10 @@
-import type { PhotoSurveyAnswer, SurveyDocument } from '../api/client';
+import type { PhotoFigures, PhotoSurveyAnswer, SurveyDocument } from '../api/client';
 import { formFrom, type SurveyForm } from '../survey/form';
+import type { ByGauge } from './kept';
 
-/** Thickness by gauge at the tree: what a class is taken for, mm; the last is typed over where it matters. */
-export const CLASSES = [
-  { upTo: 10, mm: 8 },
-  { upTo: 15, mm: 12.5 },
-  { upTo: 20, mm: 17.5 },
-  { upTo: 25, mm: 22.5 },
-  { upTo: 40, mm: 32 },
-  { upTo: 60, mm: 50 },
-  { upTo: 90, mm: 75 },
-] as const;
-
-/** What a limb is taken for whose thickness nobody entered, mm. */
-export const USUAL = { over: CLASSES[0].upTo, ...CLASSES[1] };
-
-/** One sigma of a thickness taken by class, as a share of it. */
-const CLASS_ERROR_SHARE = 0.1;
-
-/** Strong uprights on a limb: what is asked and what is counted for it. */
-export const UPRIGHTS = [0, 1, 2, 4] as const;
-
-/** What pictures do not tell about a limb. */
-export interface ByGauge {
-  /** mm. */
-  thickness?: number | undefined;
-  uprights?: number | undefined;
-}
-
-/** A limb's key among those measured: its names in both pictures, which stay when the order changes. */
-export function keyOf(limb: { first: string; second: string }): string {
-  return `${limb.first}/${limb.second}`;
+/** A limb's name in the pictures: in the first where it is seen there, else in the second. */
+export function nameOfLimb(limb: { first: string; second: string }): string {
+  return limb.first === '' ? limb.second : limb.first;
 }
 
 /** The survey form with its limbs as measured; what pictures do not show of tree and trunk stays as it was. */
@@ -38,9 +12,11 @@ export function formOf(
   form: SurveyForm,
   answer: PhotoSurveyAnswer,
   gauge: Readonly<Record<string, ByGauge>>,
+  figures: PhotoFigures,
 ): SurveyForm {
   const limbs: SurveyDocument['limbs'] = answer.limbs.map((limb) => {
-    const { thickness = USUAL.mm, uprights } = gauge[keyOf(limb)] ?? {};
+    const { thickness = figures.usual_mm, uprights } = gauge[nameOfLimb(limb)] ?? {};
+    const error_mm = figures.classes.find((one) => one.taken_mm === thickness)?.error_mm;
     return {
       id: limb.id,
       parent: limb.parent,
@@ -50,22 +26,17 @@ export function formOf(
       tipAngle_deg: limb.tipAngle_deg,
       length_cm: limb.length_cm,
       diameter_mm: thickness,
-      error: { ...limb.error, diameter_mm: Math.round(10 * thickness * CLASS_ERROR_SHARE) / 10 },
+      error: { ...limb.error, ...(error_mm === undefined ? {} : { diameter_mm: error_mm }) },
       ...(uprights === undefined
         ? {}
         : { wood: { shoots: [{ class: 'strong', attitude: 'up', count: uprights }] } }),
     };
   });
-  const measured = formFrom({ ...form.base, limbs });
+  const trunk = answer.trunkHeight_cm == null ? {} : { height_cm: answer.trunkHeight_cm };
+  const measured = formFrom({ ...form.base, trunk: { ...form.base.trunk, ...trunk }, limbs });
   return {
     ...form,
-    trunkHeight:
-      answer.trunkHeight_cm == null
-        ? form.trunkHeight
-        : formFrom({
-            ...form.base,
-            trunk: { ...form.base.trunk, height_cm: answer.trunkHeight_cm },
-          }).trunkHeight,
+    trunkHeight: answer.trunkHeight_cm == null ? form.trunkHeight : measured.trunkHeight,
     limbs: measured.limbs,
   };
 }

@@ -11,6 +11,7 @@ import {
   told,
   untouched,
   wanted,
+  withAllOn,
   without,
   type Picture,
 } from './tracing';
@@ -81,6 +82,7 @@ describe('points', () => {
 
   it('go with their limb, and with what stands on it', () => {
     const picture = told(told(after(12), '2', { parent: '1' }), '3', { parent: '2' });
+    expect(withAllOn(picture, '2')).toEqual(new Set(['2', '3']));
     expect(without(picture, '1').limbs).toEqual([]);
     expect(without(picture, '2').limbs.map((limb) => limb.id)).toEqual(['1']);
   });

@@ -130,14 +130,20 @@ export function told(picture: Picture, id: string, part: Partial<Trace>): Pictur
   return { ...picture, limbs: picture.limbs.map((limb) => (limb.id === id ? { ...limb, ...part } : limb)) };
 }
 
-/** The picture without a limb, and without those that stood on it. */
-export function without(picture: Picture, id: string): Picture {
-  const gone = new Set([id]);
+/** A limb and all that stand on it, by whatever way. */
+export function withAllOn(picture: Picture, id: string): ReadonlySet<string> {
+  const all = new Set([id]);
   for (let more = true; more;) {
-    const found = picture.limbs.find((limb) => gone.has(limb.parent) && !gone.has(limb.id));
-    if (found) gone.add(found.id);
+    const found = picture.limbs.find((limb) => all.has(limb.parent) && !all.has(limb.id));
+    if (found) all.add(found.id);
     more = found !== undefined;
   }
+  return all;
+}
+
+/** The picture without a limb, and without those that stood on it. */
+export function without(picture: Picture, id: string): Picture {
+  const gone = withAllOn(picture, id);
   return { ...picture, limbs: picture.limbs.filter((limb) => !gone.has(limb.id)) };
 }
 

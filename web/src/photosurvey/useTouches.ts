@@ -1,17 +1,19 @@
 import { useReducer } from 'react';
 import type { Touches } from './kept';
 
-interface History {
+export interface History {
   past: Touches[];
   now: Touches;
   future: Touches[];
 }
 
-type Step = { kind: 'set'; next: Touches } | { kind: 'undo' | 'redo' } | { kind: 'begin'; from: Touches };
+export type Step =
+  { kind: 'set'; next: Touches } | { kind: 'undo' | 'redo' } | { kind: 'begin'; from: Touches };
 
 const MOST_STEPS_BACK = 300;
 
-function stepped(history: History, step: Step): History {
+/** The history after a step. */
+export function stepped(history: History, step: Step): History {
   const { past, now, future } = history;
   if (step.kind === 'begin') return { past: [], now: step.from, future: [] };
   if (step.kind === 'set')

@@ -7,7 +7,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Clock;
 import java.util.Set;
-import java.util.regex.Pattern;
 import org.springframework.security.authentication.AnonymousAuthenticationToken;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -19,8 +18,6 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class AuditFilter extends OncePerRequestFilter {
 
     private static final Set<String> CHANGING = Set.of("POST", "PUT", "DELETE");
-    private static final Pattern ASKING = Pattern.compile(
-            "/api/(assess|plantings/compare|practice/.*|plants/(preview|\\d+/(marks|plans))|survey/(preview|photographs)|blocks/\\d+/(reading|surveys/preview)|readings/\\d+|trees/\\d+/(limbs/.*|marks|plans(/first)?|schools|sheet|years.*))");
     private static final int LONGEST_PATH = 300;
 
     private final AuditRepository trail;
@@ -34,9 +31,7 @@ class AuditFilter extends OncePerRequestFilter {
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {
         String path = request.getRequestURI();
-        return !CHANGING.contains(request.getMethod())
-                || !path.startsWith("/api/")
-                || ASKING.matcher(path).matches();
+        return !CHANGING.contains(request.getMethod()) || !path.startsWith("/api/") || Asking.changesNothing(path);
     }
 
     @Override

@@ -34,26 +34,6 @@ class Security {
     private static final String PRUNER = Role.PRUNER.name();
     private static final String ADVISER = Role.ADVISER.name();
 
-    /** POSTs that only compute: whoever reads may ask for them. */
-    private static final String[] COMPUTING = {
-        "/api/survey/preview",
-        "/api/survey/photographs",
-        "/api/plants/*/marks",
-        "/api/plants/*/plans",
-        "/api/plantings/compare",
-        "/api/plants/preview",
-        "/api/trees/*/limbs/*/options",
-        "/api/trees/*/marks",
-        "/api/trees/*/plans",
-        "/api/trees/*/plans/first",
-        "/api/trees/*/schools",
-        "/api/trees/*/sheet",
-        "/api/trees/*/years",
-        "/api/trees/*/years/*/drawing",
-        "/api/blocks/*/reading",
-        "/api/blocks/*/surveys/preview",
-    };
-
     private static final String[] GROWERS_OWN = {
         "/api/accounts/**",
         "/api/keys/**",
@@ -136,7 +116,7 @@ class Security {
                         .hasAnyRole(GROWER, FOREMAN, PRUNER, ADVISER)
                         .requestMatchers(HttpMethod.GET, "/api/**")
                         .hasAnyRole(GROWER, FOREMAN, ADVISER)
-                        .requestMatchers(HttpMethod.POST, COMPUTING)
+                        .requestMatchers(HttpMethod.POST, Asking.computing())
                         .hasAnyRole(GROWER, FOREMAN, ADVISER)
                         .requestMatchers(HttpMethod.PUT, "/api/trees/*/work")
                         .hasAnyRole(GROWER, FOREMAN, ADVISER)

@@ -87,6 +87,14 @@ class PhotoSurveyInBrowserTest {
         BROWSER.sees(LIMBS + " limbs measured");
         new Select(BROWSER.named("Thickness of limb 1")).selectByValue("22.5");
         new Select(BROWSER.named("Strong uprights on limb 1")).selectByValue("1");
+        BROWSER.waiting().until(d -> {
+            BROWSER.driver().navigate().refresh();
+            BROWSER.sees(LIMBS + " limbs measured");
+            return "1".equals(BROWSER.named("Strong uprights on limb 1").getAttribute("value"));
+        });
+        assertThat(BROWSER.named("Thickness of limb 1").getAttribute("value"))
+                .as("what was entered survives a reload")
+                .isEqualTo("22.5");
         BROWSER.button("Use these 2 limbs").click();
         BROWSER.sees("Limbs, from the lowest up");
         assertThat(BROWSER.driver().getCurrentUrl()).endsWith("/trees/" + tree + "/survey");

@@ -73,6 +73,16 @@ class PhotoSurveyApiTest {
     }
 
     @Test
+    void itSaysWhatItIsAskedBy() {
+        JsonNode figures = umbel.get(MEASURE).json();
+        assertThat(figures.at("/bestFrom_m").asDouble())
+                .isLessThan(figures.at("/bestTo_m").asDouble());
+        assertThat(figures.at("/classes").size()).isGreaterThan(4);
+        assertThat(figures.at("/classes/0/from_mm").asDouble())
+                .isLessThan(figures.at("/classes/0/to_mm").asDouble());
+    }
+
+    @Test
     void theSamplePicturesAreThere() {
         for (int number : new int[] {1, 2}) {
             RunningUmbel.Answer picture = umbel.get(MEASURE + "/samples/" + number);
