@@ -171,6 +171,7 @@ function Verdict({ verdict }: { verdict: LimbVerdict }) {
   const say = useSay();
   const ruleName = useRuleNames();
   const { step, findings, options } = verdict;
+  const others = findings.filter((finding) => finding.reason !== step?.reason);
   return (
     <>
       <section aria-label={say('one-limb.answer')} className="border-l-4 border-ink bg-sand px-4 py-3">
@@ -199,9 +200,9 @@ function Verdict({ verdict }: { verdict: LimbVerdict }) {
           </p>
         )}
       </section>
-      {findings.length > 0 && (
+      {others.length > 0 && (
         <ul className="mt-3">
-          {findings.map((finding) => (
+          {others.map((finding) => (
             <li key={finding.rule} className="border-b border-line py-1.5 text-[14.5px]">
               <Link
                 to={`/guide?rule=${finding.rule}`}

@@ -7,7 +7,8 @@ import type { ByGauge } from './kept';
 import { nameOfLimb } from './measured';
 import type { Picture } from './tracing';
 
-const FIELD = 'min-h-9 max-w-[68px] rounded-md border border-muted/50 bg-paper px-0.5 text-[14px]';
+const FIELD =
+  'min-h-9 max-w-[68px] max-sm:max-w-[58px] rounded-md border border-muted/50 bg-paper px-0.5 text-[14px]';
 
 type Pairs = { first: string; second: string | null }[];
 
@@ -141,7 +142,7 @@ export function Measured({
                   >
                     {limb.id}
                   </button>{' '}
-                  <span className="text-[12.5px] text-muted">
+                  <span className="text-[12.5px] text-muted max-sm:block">
                     {[limb.first, limb.second].filter((id) => id !== '').join('·')}
                     {limb.sure ? '' : ' ?'}
                   </span>
@@ -215,6 +216,6 @@ export function Measured({
 /** One sigma of a measure, small behind it. */
 function Sigma({ value }: { value: number | null | undefined }) {
   return value == null ? null : (
-    <span className="text-[12px] text-muted"> ±{Math.max(1, Math.round(value))}</span>
+    <span className="text-[12px] text-muted max-sm:hidden"> ±{Math.max(1, Math.round(value))}</span>
   );
 }
