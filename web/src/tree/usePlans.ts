@@ -31,6 +31,8 @@ export function usePlans(id: number, decisions: Decisions, round: Mark[]) {
   const first = useQuery({
     queryKey: ['first-plan', ...key],
     queryFn: () => answer(api.POST('/api/trees/{id}/plans/first', { params: { path: { id } }, body })),
+    // the choices stand beside the plan: they must not go while a new one is thought out
+    placeholderData: keepPreviousData,
     staleTime: Infinity,
   });
   const all = useQuery({
