@@ -23,6 +23,7 @@ import { HoldingPage } from './holding/HoldingPage';
 import './index.css';
 import { language, onLanguage, setLanguage } from './text/language';
 import { LimbPage } from './limb/LimbPage';
+import { LookPage } from './look/LookPage';
 import { RecordPage } from './record/RecordPage';
 import { SchedulePage } from './season/SchedulePage';
 import { SeasonPage } from './season/SeasonPage';
@@ -68,6 +69,7 @@ const router = createBrowserRouter([
       { path: 'plants/:id/record', element: <PlantRecordPage /> },
       { path: 'plantings', element: <PlantingsPage /> },
       { path: 'limb', element: <LimbPage /> },
+      { path: 'look', element: <LookPage /> },
       { path: 'practice', element: <PracticePage /> },
       { path: 'practice/minute', element: <DrillPage /> },
       { path: 'practice/:code', element: <ExercisePage /> },

@@ -121,6 +121,12 @@ export function HoldingPage() {
             <option value="marked">{say('holding-page.marked')}</option>
             <option value="done">{say('holding-page.done')}</option>
           </select>
+          <Link
+            to="/look"
+            className={`min-h-10 content-center rounded-md px-3 text-[14px] font-semibold ${blocks.length === 0 ? 'bg-ink text-paper hover:opacity-90' : 'border border-muted/50 hover:bg-sand'}`}
+          >
+            {say('look.link')}
+          </Link>
           {mayChange && <NewTree blocks={blocks} />}
         </div>
       </div>

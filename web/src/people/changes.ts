@@ -43,6 +43,7 @@ const CHANGES: readonly (readonly [path: RegExp, what: string])[] = (
     ['session/password', 'password'],
     ['settings/public-address', 'public-address'],
     ['suggestions/N', 'suggestion'],
+    ['survey/kept', 'survey'],
     ['surveys/N/withdrawal', 'survey-withdrawal'],
     ['trees', 'tree'],
     ['trees/N', 'tree'],

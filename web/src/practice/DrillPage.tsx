@@ -199,7 +199,7 @@ function Stand({
         if (hit) touch(hit.axis.limb);
       }}
       onFlag={() => undefined}
-      cutWords={() => ''}
+      placeWords={() => ''}
     />
   );
 }

@@ -121,7 +121,7 @@ function Exercise({ code, page }: { code: string; page: PracticeTreePage }) {
             const mark = shown[i];
             if (mark && attempt.stage === 'cut') setSelected(limbOf(mark));
           }}
-          cutWords={() => ''}
+          placeWords={() => ''}
         />
         <div className="pointer-events-none absolute top-4 left-5 max-w-[360px] text-[#241f1c] dark:text-[#f1ece3]">
           <h1 className="text-[24px] font-bold">{page.own ? page.label : say('exercise.practice-tree')}</h1>

@@ -5,8 +5,8 @@ import { flagAt, paintFlags, placeFlags, type Flag, type Placed } from './flags'
 import type { Stand } from './geometry';
 import { draggedTo, handleAt, paintHandles, type Handle } from './handles';
 import { paintSection, paintTarget, paintTraining } from './overlays';
-import { paintFruit } from './layers';
-import { paintTree, pick, type Drawn, type Picked, type Showing } from './paint';
+import { paintFruit, paintSprouts } from './layers';
+import { hidesWood, paintTree, pick, type Drawn, type Picked, type Showing } from './paint';
 import { paletteNow } from './palette';
 import { paintNeighbours, paintScenery, paintShadow } from './scenery';
 import { lineWords, paintStaff, type HeightLine } from './staff';
@@ -21,12 +21,12 @@ interface Props {
   label: string;
   /** Names to write at limb tips. */
   names: ReadonlyMap<string, string>;
-  /** While true, a click says where to cut. */
-  cutting?: boolean;
+  /** While true, a click says where on the wood something is to be done. */
+  placing?: boolean;
   onPick?: (picked: Picked | null) => void;
   onFlag?: (index: number) => void;
-  /** What a cut at the place under the pointer would be, in a few words. */
-  cutWords?: (picked: Picked) => string;
+  /** What would be done at the place under the pointer, in a few words. */
+  placeWords?: (picked: Picked) => string;
   margins?: { top: number; side: number; bottom: number };
   /** Size to fit in the picture instead of the tree's own, to show two at one scale. */
   frame?: { top: number; radius: number };
@@ -37,12 +37,14 @@ interface Props {
   onHandle?: (handle: Handle, to: [number, number, number]) => void;
 }
 
-/** The outline wanted at its age, a slice through the light, fruit where it hangs, what holds bent limbs. */
+/** The outline wanted at its age, a slice through the light, fruit where it hangs, what holds bent limbs, sprouts to come. */
 export interface Extras {
   target?: TargetShape | undefined;
   section?: LightLayer['sections'][number] | undefined;
   fruit?: { hung: HarvestLayer['hung']; diameter: number } | undefined;
   held?: TrainingAnswer[] | undefined;
+  /** Upright shoots expected about the cuts. */
+  sprouts?: { at: readonly number[]; count: number }[] | undefined;
 }
 
 const NO_HANDLES: readonly Handle[] = [];
@@ -57,8 +59,8 @@ const REACH = 12;
 /** The tree in the open, walked round by dragging or with the arrow keys. */
 export function TreeStand(props: Props) {
   const { stand, view, onView, showing, label, names } = props;
-  const { flags = NO_FLAGS, lines = NO_LINES, cutting = false } = props;
-  const { onPick = nothing, onFlag = nothing, cutWords = noWords } = props;
+  const { flags = NO_FLAGS, lines = NO_LINES, placing = false } = props;
+  const { onPick = nothing, onFlag = nothing, placeWords = noWords } = props;
   const canvas = useRef<HTMLCanvasElement>(null);
   const drawn = useRef<Drawn[]>([]);
   const placed = useRef<Placed[]>([]);
@@ -123,27 +125,31 @@ export function TreeStand(props: Props) {
       const colours = paletteNow();
       paintScenery(g, camera, stand, colours);
       paintNeighbours(g, camera, stand, colours);
-      paintStaff(g, camera, stand, lines, colours);
+      if (!hidesWood(showing)) paintStaff(g, camera, stand, lines, colours);
       paintShadow(g, camera, stand, colours);
       if (extras?.target) {
         paintTarget(g, camera, extras.target, stand.rowBearing, colours);
       }
       drawn.current = paintTree(g, camera, stand, showing, colours, turning);
+      if (hidesWood(showing)) paintStaff(g, camera, stand, lines, colours);
       if (extras?.section) {
         paintSection(g, camera, extras.section, colours);
       }
       if (extras?.held && extras.held.length > 0) {
         paintTraining(g, camera, extras.held, colours);
       }
+      if (extras?.sprouts) {
+        paintSprouts(g, camera, extras.sprouts, colours.sprout);
+      }
       if (extras?.fruit) {
-        paintFruit(g, camera, extras.fruit.hung, extras.fruit.diameter, colours);
+        paintFruit(g, camera, extras.fruit.hung, extras.fruit.diameter, stand.foliage.fruit, colours);
       }
       paintNames(g, drawn.current, names, colours);
       placed.current = showing.stage === 'marks' ? placeFlags(flags, camera, lineWords(camera, lines)) : [];
       paintFlags(g, placed.current, colours);
       paintHandles(g, handles, camera, dragged, colours);
-      if (cutting && hover) {
-        paintCut(g, hover, cutWords(hover), colours);
+      if (placing && hover) {
+        paintCut(g, hover, placeWords(hover), colours);
       }
     });
     return () => {
@@ -158,8 +164,8 @@ export function TreeStand(props: Props) {
     names,
     size,
     hover,
-    cutting,
-    cutWords,
+    placing,
+    placeWords,
     dusk,
     extras,
     turning,
@@ -241,7 +247,7 @@ export function TreeStand(props: Props) {
       tabIndex={0}
       role="img"
       aria-label={label}
-      className={`block h-full w-full touch-none select-none ${cutting ? 'cursor-crosshair' : 'cursor-grab'}`}
+      className={`block h-full w-full touch-none select-none ${placing ? 'cursor-crosshair' : 'cursor-grab'}`}
       onKeyDown={keys}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
@@ -263,7 +269,7 @@ export function TreeStand(props: Props) {
         }
         const from = drag.current;
         if (!from) {
-          setHover(cutting ? pick(drawn.current, ...place(event), REACH) : null);
+          setHover(placing ? pick(drawn.current, ...place(event), REACH) : null);
           return;
         }
         const dx = event.clientX - from.x;
@@ -299,7 +305,7 @@ export function TreeStand(props: Props) {
         }
         const [x, y] = place(event);
         const flag = flagAt(placed.current, x, y);
-        if (flag !== null && !cutting) {
+        if (flag !== null && !placing) {
           onFlag(flag);
         } else {
           onPick(pick(drawn.current, x, y, REACH));

@@ -26,6 +26,10 @@ export interface StandAxis {
   sites: number;
   /** Side branches of a fruiting lateral: x, y, z of foot and end in turn. */
   twigs: Float64Array;
+  /** Leaf it carries in the coming summer, m². */
+  leaf: number;
+  /** Where the shoot that grows on from its end will end; empty where none does. */
+  coming: readonly number[];
 }
 
 /** Where an axis and its side branches stand after a bend. */
@@ -42,6 +46,8 @@ export interface Stand {
   inRow: number;
   betweenRows: number;
   rowBearing: number;
+  /** How leaf, flowers and fruit of its kind look. */
+  foliage: Drawing['foliage'];
 }
 
 type Vec = [number, number, number];
@@ -196,6 +202,8 @@ function ready(line: AxisLine, index: number, lines: AxisLine[], moved: Moved): 
     light: line.light ?? null,
     sites: line.sites,
     twigs: Float64Array.from(moved.twigs),
+    leaf: line.leaf,
+    coming: line.coming,
   };
 }
 
@@ -232,5 +240,6 @@ export function prepare(drawing: Drawing, moved: ReadonlyMap<number, Moved> = ne
     inRow: drawing.inRowM,
     betweenRows: drawing.betweenRowsM,
     rowBearing: (drawing.rowBearingDeg * Math.PI) / 180,
+    foliage: drawing.foliage,
   };
 }

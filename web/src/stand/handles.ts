@@ -3,7 +3,7 @@ import type { Palette } from './palette';
 
 /** A point of the tree that can be dragged. */
 export interface Handle {
-  id: 'base' | 'tip';
+  id: 'base' | 'tip' | 'thickness';
   at: [number, number, number];
 }
 
@@ -56,8 +56,17 @@ export function paintHandles(
     g.fillStyle = colours.paper;
     g.beginPath();
     if (handle.id === 'tip') g.arc(x, y, RADIUS, 0, 2 * Math.PI);
-    else g.rect(x - RADIUS + 1, y - RADIUS + 1, 2 * RADIUS - 2, 2 * RADIUS - 2);
+    else if (handle.id === 'base') g.rect(x - RADIUS + 1, y - RADIUS + 1, 2 * RADIUS - 2, 2 * RADIUS - 2);
+    else diamond(g, x, y);
     g.fill();
     g.stroke();
   }
+}
+
+function diamond(g: CanvasRenderingContext2D, x: number, y: number): void {
+  g.moveTo(x, y - RADIUS - 1);
+  g.lineTo(x + RADIUS + 1, y);
+  g.lineTo(x, y + RADIUS + 1);
+  g.lineTo(x - RADIUS - 1, y);
+  g.closePath();
 }

@@ -159,6 +159,7 @@ export function paintFruit(
   camera: Camera,
   fruit: { fruits: number; place: number[] }[],
   diameter: number,
+  colour: string,
   colours: Palette,
 ): void {
   const seen = fruit
@@ -169,7 +170,7 @@ export function paintFruit(
       1.6,
       (diameter / 2) * at.scale * Math.sqrt(Math.min(6, Math.max(0.25, one.fruits))),
     );
-    g.fillStyle = colours.fruit;
+    g.fillStyle = colour;
     g.strokeStyle = colours.fruitEdge;
     g.lineWidth = 0.8;
     g.beginPath();
@@ -178,3 +179,52 @@ export function paintFruit(
     g.stroke();
   }
 }
+
+/** The upright shoots that are expected about the cuts by the height of summer: so many at each, always the same. */
+export function paintSprouts(
+  g: CanvasRenderingContext2D,
+  camera: Camera,
+  sprouts: { at: readonly number[]; count: number }[],
+  colour: string,
+): void {
+  g.strokeStyle = colour;
+  g.lineCap = 'round';
+  for (const { at, count } of sprouts) {
+    const [x = 0, y = 0, z = 0] = at;
+    for (let k = 0; k < count; k++) {
+      const turn = 2.39996 * k;
+      const lean = 0.12 + 0.05 * (k % 3);
+      const high = SPROUT_M * (0.7 + 0.15 * (k % 4));
+      const foot = camera.see(x + 0.02 * Math.cos(turn), y + 0.02 * Math.sin(turn), z);
+      const end = camera.see(x + lean * high * Math.cos(turn), y + lean * high * Math.sin(turn), z + high);
+      g.lineWidth = Math.max(1.4, 0.008 * foot.scale);
+      g.beginPath();
+      g.moveTo(foot.x, foot.y);
+      g.lineTo(end.x, end.y);
+      g.stroke();
+      // a leaf on either side in turn
+      for (let leaf = 1; leaf <= SPROUT_LEAVES; leaf++) {
+        const share = leaf / SPROUT_LEAVES;
+        const [px, py] = [foot.x + (end.x - foot.x) * share, foot.y + (end.y - foot.y) * share];
+        const long = 0.045 * foot.scale * (1.2 - 0.6 * share);
+        const side = leaf % 2 === 0 ? 1 : -1;
+        g.fillStyle = colour;
+        g.beginPath();
+        g.ellipse(
+          px + side * long * 0.7,
+          py - long * 0.3,
+          long * 0.75,
+          long * 0.3,
+          -side * 0.5,
+          0,
+          2 * Math.PI,
+        );
+        g.fill();
+      }
+    }
+  }
+}
+
+/** A strong upright of July, metres. */
+const SPROUT_M = 0.5;
+const SPROUT_LEAVES = 7;

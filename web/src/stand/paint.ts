@@ -1,12 +1,19 @@
 import { Camera } from './camera';
 import type { Stand, StandAxis } from './geometry';
 import { paintInjury } from './injuries';
+import { foliageOf, type Foliage } from './foliage';
 import { cropWood, lightWood, seenWood } from './layers';
+import { paintFlowers, paintLeaf } from './sprays';
 import { mixed, type Palette } from './palette';
 import { between, placesOn, project, ribbon, solid, thin, trace, traceTwigs, type Drawn } from './strokes';
 
-/** What the drawing tells: wood by age, light, flower buds, fruit at harvest, or how much of it was measured. */
-export type Layer = 'wood' | 'light' | 'crop' | 'harvest' | 'seen';
+/**
+ * What the drawing tells: wood by age, light, flower buds, how much of it was measured; or the tree in bloom, in the leaf of
+ * summer, and with its fruit at harvest.
+ */
+export type Layer = 'wood' | 'light' | 'crop' | 'seen' | 'bloom' | 'summer' | 'harvest';
+
+const IN_SEASON: ReadonlySet<Layer> = new Set(['bloom', 'summer', 'harvest']);
 
 /** How the tree is shown. */
 export interface Showing {
@@ -43,6 +50,7 @@ export function paintTree(
   quick = false,
 ): Drawn[] {
   const drawn = stand.axes.map((axis) => project(camera, axis)).sort((a, b) => b.depth - a.depth);
+  const season = hidesWood(showing) ? foliageFor(stand) : null;
   g.lineCap = 'round';
   g.lineJoin = 'round';
   if (showing.lit.size > 0) {
@@ -54,6 +62,7 @@ export function paintTree(
     if (!cut) {
       wood(g, one, 0, one.axis.length, fog, showing, colours, quick);
       if (showing.layer === 'wood') paintInjury(g, one, colours);
+      if (season) inSeason(g, camera, one, stand, season, showing, fog);
       continue;
     }
     if (cut.kept > 0) {
@@ -67,6 +76,36 @@ export function paintTree(
     }
   }
   return drawn;
+}
+
+/** Whether leaf or flowers stand before the wood, and before what is drawn behind it. */
+export function hidesWood(showing: Showing): boolean {
+  return IN_SEASON.has(showing.layer);
+}
+
+const placed = new WeakMap<Stand, Foliage>();
+
+function foliageFor(stand: Stand): Foliage {
+  const before = placed.get(stand);
+  const foliage = before ?? foliageOf(stand);
+  if (!before) placed.set(stand, foliage);
+  return foliage;
+}
+
+/** Leaf or flowers of one axis, over its wood and under what stands nearer. */
+function inSeason(
+  g: CanvasRenderingContext2D,
+  camera: Camera,
+  one: Drawn,
+  stand: Stand,
+  foliage: Foliage,
+  showing: Showing,
+  fog: number,
+): void {
+  const dim = showing.lit.size > 0 && !showing.lit.has(one.axis.limb) ? 0.6 : 0;
+  const haze = Math.min(0.9, Math.max(0, fog - 0.1) + dim);
+  if (showing.layer === 'bloom') paintFlowers(g, camera, one.axis, foliage, stand.foliage, haze);
+  else paintLeaf(g, camera, one.axis, foliage, stand.foliage.leaf, haze);
 }
 
 /** A light rim round held-out limbs, under everything, so they part from the tangle behind. */

@@ -26,8 +26,8 @@ export interface Palette {
   measured: [number, number, number];
   counted: [number, number, number];
   expected: [number, number, number];
-  fruit: string;
   fruitEdge: string;
+  sprout: string;
   target: string;
   /** Spreaders, strings and weights. */
   held: string;
@@ -72,7 +72,7 @@ export const DAY: Palette = {
   measured: [66, 56, 50],
   counted: [150, 92, 62],
   expected: [122, 132, 138],
-  fruit: '#c9952f',
+  sprout: '#7fae3c',
   fruitEdge: '#6b4a10',
   target: '#3f6a33',
   held: '#2b4f7a',
@@ -116,7 +116,7 @@ export const DUSK: Palette = {
   measured: [226, 216, 204],
   counted: [214, 160, 124],
   expected: [150, 162, 170],
-  fruit: '#e2b552',
+  sprout: '#a5cf66',
   fruitEdge: '#5a3f10',
   target: '#b5d59a',
   held: '#9dc3ee',

@@ -73,6 +73,14 @@ export function paintStaff(
     g.setLineDash([]);
     const beside = y - LABEL_UP >= NAME_BOTTOM;
     g.textAlign = beside ? 'left' : 'right';
-    g.fillText(text, beside ? LABEL_X : camera.width - 18, y - LABEL_UP);
+    const x = beside ? LABEL_X : camera.width - 18;
+    g.save();
+    // leaf may stand behind the words
+    g.setLineDash([]);
+    g.lineWidth = 3;
+    g.strokeStyle = colours.paper;
+    g.strokeText(text, x, y - LABEL_UP);
+    g.restore();
+    g.fillText(text, x, y - LABEL_UP);
   }
 }

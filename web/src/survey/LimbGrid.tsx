@@ -4,17 +4,9 @@ import { term } from '../text/term';
 import { say, useSay } from '../text/say';
 import { useRef, useState } from 'react';
 import { Button } from '../ui/Button';
-import {
-  branchesOf,
-  CONDITIONS,
-  nextLimb,
-  renamed,
-  ROLES,
-  withoutLimb,
-  type LimbRow,
-  type SurveyForm,
-} from './form';
+import { branchesOf, CONDITIONS, renamed, ROLES, withoutLimb, type LimbRow, type SurveyForm } from './form';
 import type { SurveyQuery } from '../api/client';
+import { nextLimb } from './newLimb';
 import { oddities } from './odd';
 import { SmallWood } from './SmallWood';
 

@@ -48,7 +48,7 @@ export function SmallWood({ limb, change }: { limb: LimbRow; change: (next: Part
                     <input
                       aria-label={say('small-wood.classwords-shoots-pointing-attitude', {
                         CLASSWORDS: CLASS_WORDS[shootClass] ?? shootClass,
-                        attitude,
+                        attitude: term(attitude),
                       })}
                       inputMode="numeric"
                       value={limb.shoots[cell] ?? ''}

@@ -4,11 +4,6 @@ import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answer, api, type SurveyDocument } from '../api/client';
 import { Problem } from '../api/problem';
-import { FIRST_VIEW, type View } from '../stand/camera';
-import { prepare } from '../stand/geometry';
-import type { Handle } from '../stand/handles';
-import type { Showing } from '../stand/paint';
-import { TreeStand } from '../stand/TreeStand';
 import { Button } from '../ui/Button';
 import { FileButton } from '../ui/FileButton';
 import { readNumber } from '../ui/numbers';
@@ -16,12 +11,11 @@ import { useUndoKeys } from '../ui/useUndoKeys';
 import { dropDraft, useDraft } from './draft';
 import { byField, formFrom, surveyFrom, type SurveyForm } from './form';
 import { LimbGrid } from './LimbGrid';
-import { endsOf, withBase, withTip } from './reshape';
 import { TreeFacts } from './TreeFacts';
+import { TreeShaper } from './TreeShaper';
 import { usePreview } from './usePreview';
 
 const USUAL_LEAF = 6;
-const MARGINS = { top: 24, side: 36, bottom: 150 };
 
 interface Props {
   id: number;
@@ -45,7 +39,6 @@ export function SurveyDesk({ id, label, first, again }: Props) {
     queries: countQueries,
   } = usePreview(form);
   const [chosen, setChosen] = useState<string | null>(null);
-  const [view, setView] = useState<View>(FIRST_VIEW);
   const go = useNavigate();
   const queries = useQueryClient();
   const known = useQuery({
@@ -128,40 +121,6 @@ export function SurveyDesk({ id, label, first, again }: Props) {
   };
 
   const faults = useMemo(() => byField(errors), [errors]);
-  const stand = useMemo(() => (drawing ? prepare(drawing) : null), [drawing]);
-  const chosenLimb = form.limbs.find((limb) => limb.key === chosen)?.id;
-  const showing: Showing = useMemo(
-    () => ({ layer: 'wood', stage: 'found', cuts: new Map(), lit: new Set(chosenLimb ? [chosenLimb] : []) }),
-    [chosenLimb],
-  );
-  const ends = useMemo(() => (stand && chosenLimb ? endsOf(stand, chosenLimb) : null), [stand, chosenLimb]);
-  const handles: Handle[] = useMemo(
-    () =>
-      ends
-        ? [
-            { id: 'tip', at: ends.tip },
-            { id: 'base', at: ends.base },
-          ]
-        : [],
-    [ends],
-  );
-  const reshape = (handle: Handle, to: [number, number, number]) => {
-    if (!stand || !ends) return;
-    change({
-      limbs: form.limbs.map((row) =>
-        row.key !== chosen ? row : handle.id === 'tip' ? withTip(row, ends, to) : withBase(row, stand, to),
-      ),
-    });
-  };
-  const names = useMemo(
-    () =>
-      new Map(
-        form.limbs
-          .filter((limb) => limb.parent === 'trunk' || limb.id === chosenLimb)
-          .map((limb) => [limb.id, limb.id]),
-      ),
-    [form.limbs, chosenLimb],
-  );
   const elsewhere = errors.filter(
     (error) => !error.field.startsWith('limbs[') && !/^(survey\.)?(tree|trunk|surveyedOn)/.test(error.field),
   );
@@ -279,22 +238,17 @@ export function SurveyDesk({ id, label, first, again }: Props) {
         />
       </form>
       <div className="relative flex min-h-0 flex-col border-l border-line max-lg:h-[520px]">
-        {stand ? (
+        {drawing ? (
           <div className="min-h-0 flex-1">
-            <TreeStand
-              stand={stand}
-              view={view}
-              onView={setView}
-              showing={showing}
-              names={names}
-              label={say('survey-desk.the-tree-as-typed-so', { length: form.limbs.length })}
-              onPick={(hit) => {
-                const row = form.limbs.find((limb) => limb.id === hit?.axis.limb);
-                setChosen(row?.key ?? null);
+            <TreeShaper
+              form={form}
+              drawing={drawing}
+              chosen={chosen}
+              onChoose={setChosen}
+              change={(limbs) => {
+                change({ limbs });
               }}
-              margins={MARGINS}
-              handles={handles}
-              onHandle={reshape}
+              label={say('survey-desk.the-tree-as-typed-so', { length: form.limbs.length })}
             />
           </div>
         ) : (

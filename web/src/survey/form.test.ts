@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { LimbMeasure, SurveyDocument } from '../api/client';
-import { branchesOf, copyOf, formFrom, nextLimb, renamed, surveyFrom, withoutLimb } from './form';
+import { branchesOf, formFrom, renamed, surveyFrom, withoutLimb } from './form';
+import { copyOf, nextLimb } from './newLimb';
 
 /** A field that may be there, be null, or be missing; and something the form knows nothing of. */
 const maybe = <T>(value: fc.Arbitrary<T>) => fc.option(value, { nil: undefined });

@@ -1,6 +1,6 @@
 import type { LimbMeasure, SurveyDocument } from '../api/client';
 import type { FieldError } from '../api/problem';
-import { readNumber, sentNumber, showNumber } from '../ui/numbers';
+import { sentNumber, showNumber } from '../ui/numbers';
 
 /** A limb as it is typed: every cell text, beside the measure it began with; what is not typed over stays as it was. */
 export interface LimbRow {
@@ -88,9 +88,6 @@ export const CONDITIONS = [
   'splitting',
   'decayed',
 ];
-
-const BEARING_STEP = 137;
-const HEIGHT_STEP = 15;
 
 let nextKey = 0;
 
@@ -234,7 +231,8 @@ function conditionShown(base: Partial<LimbMeasure>): string {
   return base.condition?.find((one) => one !== 'sound') ?? 'sound';
 }
 
-function rowFrom(base: Partial<LimbMeasure>): LimbRow {
+/** A limb laid out for typing. */
+export function rowFrom(base: Partial<LimbMeasure>): LimbRow {
   const texts = Object.fromEntries(
     Object.entries(LIMB_FIELDS).map(([field, { path }]) => [field, shownAt(base, path)]),
   ) as Record<LimbField, string>;
@@ -303,34 +301,6 @@ export function surveyFrom(form: SurveyForm): SurveyDocument {
   return same && form.base.limbs !== undefined ? document : { ...document, limbs };
 }
 
-const STRAYS = new Set(['water-sprout', 'sucker', 'hanger']);
-
-/** The next limb, walking up and round: like the last of the frame, a hand higher, a good third of the clock on. */
-export function nextLimb(limbs: LimbRow[]): LimbRow {
-  const last = [...limbs].reverse().find((limb) => !STRAYS.has(limb.role)) ?? limbs[limbs.length - 1];
-  const used = new Set(limbs.map((limb) => limb.id));
-  let id = limbs.length + 1;
-  while (used.has(String(id))) {
-    id += 1;
-  }
-  const plus = (value: string | undefined, add: number) => {
-    const number = readNumber(value ?? '');
-    return number === undefined || Number.isNaN(number) ? undefined : number + add;
-  };
-  return {
-    ...rowFrom({}),
-    id: String(id),
-    parent: last?.parent ?? 'trunk',
-    role: last?.role ?? 'scaffold',
-    at_cm: showNumber(plus(last?.at_cm, HEIGHT_STEP) ?? 70),
-    bearing_deg: showNumber((plus(last?.bearing_deg, BEARING_STEP) ?? 0) % 360),
-    angle_deg: last?.angle_deg ?? '55',
-    diameter_mm: last?.diameter_mm ?? '20',
-    length_cm: last?.length_cm ?? '80',
-    age_y: last?.age_y ?? '',
-  };
-}
-
 /** The limb ids that stand on a limb, and on those again. */
 export function branchesOf(id: string, limbs: LimbRow[]): LimbRow[] {
   const own = limbs.filter((limb) => limb.parent === id && limb.id !== id);
@@ -356,19 +326,6 @@ export function renamed(row: number, id: string, limbs: LimbRow[]): LimbRow[] {
     if (i === row) return { ...limb, id };
     return alone && before !== '' && limb.parent === before ? { ...limb, parent: id } : limb;
   });
-}
-
-/** A limb like another, under its own number, a little further round. */
-export function copyOf(limb: LimbRow, limbs: LimbRow[]): LimbRow {
-  const fresh = nextLimb(limbs);
-  const bearing = readNumber(limb.bearing_deg);
-  return {
-    ...limb,
-    key: fresh.key,
-    id: fresh.id,
-    bearing_deg:
-      bearing === undefined || Number.isNaN(bearing) ? limb.bearing_deg : showNumber((bearing + 30) % 360),
-  };
 }
 
 /** Faults by the field they lie in. */

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { Camera } from '../stand/camera';
 import type { Stand, StandAxis } from '../stand/geometry';
 import { formFrom, type LimbRow } from './form';
-import { endsOf, withBase, withTip } from './reshape';
+import { endsOf, gripOf, withBase, withThickness, withTip } from './reshape';
 
 const axis = (id: string, kind: string, points: number[], along: number[]): StandAxis =>
   ({
@@ -14,6 +14,7 @@ const axis = (id: string, kind: string, points: number[], along: number[]): Stan
 
 // a trunk of two metres and a limb that leaves it level to the east at one metre, one metre long
 const STAND = {
+  top: 2,
   axes: [
     axis('trunk', 'trunk', [0, 0, 0, 0.08, 0, 0, 1, 0.06, 0, 0, 2, 0.04], [0, 1, 2]),
     axis('3', 'limb', [0, 0, 1, 0.02, 1, 0, 1, 0.01], [0, 1]),
@@ -81,5 +82,27 @@ describe('a place on the screen', () => {
     expect(back[0]).toBeCloseTo(0.7, 9);
     expect(back[1]).toBeCloseTo(-0.4, 9);
     expect(back[2]).toBeCloseTo(1.8, 9);
+  });
+
+  it('is taken hold of beside its middle, at right angles to the limb and to the line of sight', () => {
+    // the limb heads east: from the south the grip is above it, from the east it cannot be beside it
+    const grip = gripOf(STAND, '3', Math.PI);
+    if (!grip) throw new Error('no grip');
+    expect(grip.away[2]).toBeCloseTo(1, 9);
+    expect(grip.at[2]).toBeCloseTo(1 + grip.reach, 9);
+    expect(gripOf(STAND, '3', Math.PI / 2)?.away).toEqual([0, 0, 1]);
+    expect(gripOf(STAND, '9', 0)).toBeNull();
+  });
+
+  it('is twice as thick where its grip is pulled out once as far, and never thinner than a shoot', () => {
+    const grip = gripOf(STAND, '3', Math.PI);
+    if (!grip) throw new Error('no grip');
+    const [x, y, z] = grip.at;
+    expect(withThickness(LIMB, grip, [x, y, z + grip.reach]).diameter_mm).toBe('40');
+    expect(withThickness(LIMB, grip, [x, y, z - grip.reach / 2]).diameter_mm).toBe('10');
+    // along the limb nothing changes
+    expect(withThickness(LIMB, grip, [x + 1, y, z]).diameter_mm).toBe('20');
+    expect(withThickness({ ...LIMB, diameter_mm: '5' }, grip, [x, y, z - 10]).diameter_mm).toBe('3');
+    expect(withThickness({ ...LIMB, diameter_mm: '' }, grip, [x, y, z + 1]).diameter_mm).toBe('');
   });
 });

@@ -5,6 +5,12 @@ import type { LimbRow } from './form';
 const LEAST_LENGTH_CM = 5;
 const LEAST_AT_CM = 1;
 const UPRIGHT_MOST_DEG = 180;
+const LEAST_THICKNESS_MM = 3;
+/** A limb becomes at most so many times as thick or as thin by one pull. */
+const MOST_THICKER = 4;
+/** How far beside its limb the thickness is taken hold of, as a share of the tree's height. */
+const BESIDE = 0.055;
+const MIDDLE = 0.45;
 const CM = 100;
 
 type Point = [number, number, number];
@@ -73,4 +79,52 @@ export function withBase(row: LimbRow, stand: Stand, to: Point): LimbRow {
     }
   }
   return { ...row, at_cm: rounded(Math.max(LEAST_AT_CM, best * CM)) };
+}
+
+/** Where the thickness of a limb is taken hold of: beside its middle, as far as one pull doubles it. */
+export interface Grip {
+  at: Point;
+  /** Unit vector away from the limb, as the viewer sees it. */
+  away: Point;
+  /** Metres from the limb. */
+  reach: number;
+}
+
+/** The grip of a limb for a viewer at a bearing (radians from north); null where the limb is not drawn. */
+export function gripOf(stand: Stand, limb: string, viewer: number): Grip | null {
+  const axis = stand.axes.find((one) => one.id === limb && one.kind === 'limb');
+  if (!axis) return null;
+  const count = axis.points.length / 4;
+  const middle = pointOf(axis, Math.round(MIDDLE * (count - 1)));
+  const base = pointOf(axis, 0);
+  const tip = pointOf(axis, count - 1);
+  const [dx, dy, dz] = [tip[0] - base[0], tip[1] - base[1], tip[2] - base[2]];
+  const [fx, fy] = [-Math.sin(viewer), -Math.cos(viewer)];
+  // at right angles to the limb and to the line of sight
+  const across: Point = [-dz * fy, dz * fx, dx * fy - dy * fx];
+  const size = Math.hypot(...across);
+  const length = Math.hypot(dx, dy, dz);
+  const towardsViewer = size < 0.05 * length;
+  const sign = across[2] < 0 ? -1 : 1;
+  const away: Point = towardsViewer
+    ? [0, 0, 1]
+    : [(sign * across[0]) / size, (sign * across[1]) / size, (sign * across[2]) / size];
+  const reach = BESIDE * stand.top;
+  return {
+    at: [middle[0] + away[0] * reach, middle[1] + away[1] * reach, middle[2] + away[2] * reach],
+    away,
+    reach,
+  };
+}
+
+/** A limb whose grip was pulled: twice as thick a reach further out, thinner towards the limb. */
+export function withThickness(row: LimbRow, grip: Grip, to: Point): LimbRow {
+  const thick = readNumber(row.diameter_mm);
+  if (thick === undefined || Number.isNaN(thick)) return row;
+  const pulled =
+    (to[0] - grip.at[0]) * grip.away[0] +
+    (to[1] - grip.at[1]) * grip.away[1] +
+    (to[2] - grip.at[2]) * grip.away[2];
+  const times = Math.max(1 / MOST_THICKER, Math.min(MOST_THICKER, 1 + pulled / grip.reach));
+  return { ...row, diameter_mm: rounded(Math.max(LEAST_THICKNESS_MM, thick * times)) };
 }

@@ -4,7 +4,7 @@ import type { Totals, TreePage } from '../api/client';
 import { Gauge } from '../ui/Gauge';
 import { minutes, percent } from '../ui/words';
 import { LimitGauges } from './LimitGauges';
-import { SaveNote, SaveTrouble } from './SaveNote';
+import { SaveTrouble } from './SaveNote';
 import type { Work } from './useWork';
 
 interface Props {
@@ -27,11 +27,11 @@ export function Gauges({ reading, limits, totals, work }: Props) {
   const times = target > 0 ? fruits / target : 0;
   return (
     <div
-      className="border-b border-line px-5 pt-3.5 pb-2.5"
+      className="border-b border-line px-5 pt-2.5 pb-2"
       aria-live="polite"
       aria-label={say('gauges.what-the-marks-come-to')}
     >
-      <div className="grid grid-cols-2 gap-x-6 gap-y-2.5">
+      <div className="grid grid-cols-2 gap-x-6 gap-y-2">
         <LimitGauges wood={wood} big={big} limits={limits} />
         <Gauge
           name={say('name.fruiting-wood-in-shade')}
@@ -53,31 +53,24 @@ export function Gauges({ reading, limits, totals, work }: Props) {
         />
       </div>
       <Harvest reading={reading} totals={totals} />
-      <p className="mt-2 flex justify-between gap-2 text-[13px] text-muted">
-        <span>
-          {totals && totals.cuts > 0 ? (
-            <>
-              {say('gauges.cuts-cuts-minutes-part-part2', {
-                cuts: totals.cuts,
-                minutes: minutes(totals.minutes),
-                part:
-                  totals.ladderMinutes >= 0.5
-                    ? say('gauges.ladderminutes-on-a-ladder', {
-                        ladderMinutes: minutes(totals.ladderMinutes),
-                      })
-                    : '',
-                part2:
-                  totals.newSprouts > 0
-                    ? say('gauges.about-newsprouts-sprouts-to-follow', { newSprouts: totals.newSprouts })
-                    : '',
-              })}
-            </>
-          ) : (
-            say('gauges.nothing-to-do-yet')
-          )}
-        </span>
-        <SaveNote work={work} />
-      </p>
+      {totals && totals.cuts > 0 && (
+        <p className="mt-0.5 text-[13px] text-muted">
+          {say('gauges.cuts-cuts-minutes-part-part2', {
+            cuts: totals.cuts,
+            minutes: minutes(totals.minutes),
+            part:
+              totals.ladderMinutes >= 0.5
+                ? say('gauges.ladderminutes-on-a-ladder', {
+                    ladderMinutes: minutes(totals.ladderMinutes),
+                  })
+                : '',
+            part2:
+              totals.newSprouts > 0
+                ? say('gauges.about-newsprouts-sprouts-to-follow', { newSprouts: totals.newSprouts })
+                : '',
+          })}
+        </p>
+      )}
       <SaveTrouble work={work} />
       {error && (
         <p role="alert" className="mt-1 text-[13px] font-semibold text-lichen">
@@ -97,26 +90,33 @@ function Harvest({ reading, totals }: Pick<Props, 'reading' | 'totals'>) {
     [say('gauges.leaf-over-ground'), fixed(reading.light.leafOverGround, 1), fixed(light.leafOverGround, 1)],
     [say('gauges.light-caught'), percent(reading.light.interception), percent(light.interception)],
     [
-      say('gauges.crop'),
-      say('measure.kg', { kg: tenthsUnderTen(reading.crop.kgPerTree) }),
-      say('measure.kg', { kg: tenthsUnderTen(crop.kgPerTree) }),
-    ],
-    [
       say('gauges.yield'),
       say('measure.tha', { tha: Math.round(reading.crop.tonnesPerHa) }),
       say('measure.tha', { tha: Math.round(crop.tonnesPerHa) }),
     ],
     [say('gauges.first-class'), firstClass(reading.crop), firstClass(crop)],
   ];
+  const changed = (before: string, after: string) => (before === after ? before : `${before} → ${after}`);
   return (
-    <dl className="mt-2.5 grid grid-cols-5 gap-x-3 text-[13px]">
-      {figures.map(([name, before, after]) => (
-        <div key={name}>
-          <dt className="text-[12px] leading-tight text-muted">{name}</dt>
-          <dd className="font-semibold tabular-nums">{before === after ? before : `${before} → ${after}`}</dd>
-        </div>
-      ))}
-    </dl>
+    <details className="mt-1.5 text-[13px]">
+      <summary>
+        {say('gauges.crop-and-class', {
+          crop: changed(
+            say('measure.kg', { kg: tenthsUnderTen(reading.crop.kgPerTree) }),
+            say('measure.kg', { kg: tenthsUnderTen(crop.kgPerTree) }),
+          ),
+          share: changed(firstClass(reading.crop), firstClass(crop)),
+        })}
+      </summary>
+      <dl className="mt-1 grid grid-cols-4 gap-x-3">
+        {figures.map(([name, before, after]) => (
+          <div key={name}>
+            <dt className="text-[12px] leading-tight text-muted">{name}</dt>
+            <dd className="font-semibold tabular-nums">{changed(before, after)}</dd>
+          </div>
+        ))}
+      </dl>
+    </details>
   );
 }
 

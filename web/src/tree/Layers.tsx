@@ -1,6 +1,7 @@
 import { say, useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type LightLayer, type TreePage } from '../api/client';
+import { fixed } from '../ui/numbers';
 import { listed, percent } from '../ui/words';
 import type { Layer } from '../stand/paint';
 
@@ -45,15 +46,6 @@ const LAYERS: { id: Shown; words: string; tells: string }[] = [
     },
   },
   {
-    id: 'harvest',
-    get words() {
-      return say('layers.harvest');
-    },
-    get tells() {
-      return say('layers.the-tree-under-the-crop');
-    },
-  },
-  {
     id: 'seen',
     get words() {
       return say('layers.seen');
@@ -64,8 +56,39 @@ const LAYERS: { id: Shown; words: string; tells: string }[] = [
   },
 ];
 
+/** The tree through the year, in the order of the seasons; winter is the wood alone. */
+const MOMENTS: typeof LAYERS = [
+  {
+    id: 'bloom',
+    get words() {
+      return say('layers.bloom');
+    },
+    get tells() {
+      return say('layers.the-tree-in-bloom');
+    },
+  },
+  {
+    id: 'summer',
+    get words() {
+      return say('layers.summer');
+    },
+    get tells() {
+      return say('layers.the-tree-in-leaf');
+    },
+  },
+  {
+    id: 'harvest',
+    get words() {
+      return say('layers.harvest');
+    },
+    get tells() {
+      return say('layers.the-tree-under-the-crop');
+    },
+  },
+];
+
 /** What can be shown, by its word in the address. */
-export const SHOWN: readonly Shown[] = LAYERS.map((layer) => layer.id);
+export const SHOWN: readonly Shown[] = [...LAYERS, ...MOMENTS].map((layer) => layer.id);
 
 interface Props {
   shown: Shown;
@@ -86,31 +109,15 @@ export function Layers(props: Props) {
   const say = useSay();
   const { shown, onShown, target, onTarget, numbered, onNumbered, along, onAlong, page, waiting, light } =
     props;
-  const look = (on: boolean) =>
-    `min-h-8 px-2.5 text-[14px] ${on ? 'bg-ink font-semibold text-paper' : 'hover:bg-sand'}`;
   return (
     <>
       <div className="flex max-w-full flex-wrap justify-end gap-2">
-        <div
-          className="flex flex-wrap bg-paper/90 p-1"
-          role="group"
-          aria-label={say('layers.what-the-drawing-shows')}
-        >
-          {LAYERS.map((layer) => (
-            <button
-              key={layer.id}
-              type="button"
-              aria-pressed={shown === layer.id}
-              title={layer.tells}
-              onClick={() => {
-                onShown(layer.id);
-              }}
-              className={look(shown === layer.id)}
-            >
-              {layer.words}
-            </button>
-          ))}
-        </div>
+        <Choices
+          name={say('layers.what-the-drawing-shows')}
+          layers={LAYERS}
+          shown={shown}
+          onShown={onShown}
+        />
         <div className="flex bg-paper/90 p-1" role="group" aria-label={say('layers.what-is-drawn-with-it')}>
           <button
             type="button"
@@ -135,6 +142,14 @@ export function Layers(props: Props) {
           </button>
         </div>
       </div>
+      <Choices
+        name={say('layers.through-the-year')}
+        layers={MOMENTS}
+        shown={shown}
+        onShown={(next) => {
+          onShown(next === shown ? 'wood' : next);
+        }}
+      />
       <div className="max-w-[330px] bg-paper/90 px-3 py-1.5 text-[12.5px]" aria-live="polite">
         {waiting ? (
           say('layers.working-it-out')
@@ -153,6 +168,41 @@ export function Layers(props: Props) {
         )}
       </div>
     </>
+  );
+}
+
+function look(on: boolean): string {
+  return `min-h-8 px-2.5 text-[14px] ${on ? 'bg-ink font-semibold text-paper' : 'hover:bg-sand'}`;
+}
+
+function Choices({
+  name,
+  layers,
+  shown,
+  onShown,
+}: {
+  name: string;
+  layers: typeof LAYERS;
+  shown: Shown;
+  onShown: (shown: Shown) => void;
+}) {
+  return (
+    <div className="flex flex-wrap bg-paper/90 p-1" role="group" aria-label={name}>
+      {layers.map((layer) => (
+        <button
+          key={layer.id}
+          type="button"
+          aria-pressed={shown === layer.id}
+          title={layer.tells}
+          onClick={() => {
+            onShown(layer.id);
+          }}
+          className={look(shown === layer.id)}
+        >
+          {layer.words}
+        </button>
+      ))}
+    </div>
   );
 }
 
@@ -249,6 +299,20 @@ function Key({
       </p>
     );
   }
+  if (shown === 'bloom') {
+    const { crop } = page.reading;
+    return <p>{say('layers.in-bloom', { buds: crop.flowerBuds, fruits: crop.targetFruits })}</p>;
+  }
+  if (shown === 'summer') {
+    const { light } = page.reading;
+    const leaf = page.drawing.axes.reduce((sum, axis) => sum + axis.leaf, 0);
+    return (
+      <p>
+        {say('layers.in-leaf', { leaf: fixed(leaf, 1), over: fixed(light.leafOverGround, 1) })}{' '}
+        {say('layers.sprouts-shown')}
+      </p>
+    );
+  }
   if (shown === 'harvest') {
     return <HarvestKey page={page} />;
   }
@@ -256,7 +320,7 @@ function Key({
     <Swatches
       label={say('layers.how-much-of-it-was')}
       rows={[
-        ['#423832', 'measured'],
+        ['#423832', say('layers.measured')],
         ['#965c3e', say('layers.counted-arranged-by-chance')],
         ['#7a848a', say('layers.expected-for-its-kind-and')],
       ]}

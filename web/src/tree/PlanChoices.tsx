@@ -38,14 +38,14 @@ export function PlanChoices({
   const winters = decisions.winters ?? USUAL_WINTERS;
   return (
     <details className="border-b border-line">
-      <summary className="px-5 py-1.5 text-[13.5px]">
+      <summary className="px-5 py-1 text-[13px]">
         {say('plan-choices.planned', {
           purpose: purposes.find((one) => one.id === purpose)?.name ?? say('plan-choices.your-own'),
           school: schools.find((one) => one.id === school)?.name ?? school,
           phase: PHASES[decisions.phase ?? 'dormant'] ?? '',
           winters,
         })}{' '}
-        <b className={timing.verdict === 'not' ? 'text-lichen' : 'text-moss'}>
+        <b className={`float-right ${timing.verdict === 'not' ? 'text-lichen' : 'text-moss'}`}>
           {TIMING_WORDS[timing.verdict]}
         </b>
       </summary>

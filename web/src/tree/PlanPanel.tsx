@@ -15,6 +15,9 @@ import type { Plans } from './usePlans';
 import type { Work } from './useWork';
 import { Winters } from './Winters';
 
+/** Four commands side by side in a narrow column. */
+const SMALL = 'px-2 text-[13px]';
+
 interface Props {
   id: number;
   limits: TreePage['limits'];
@@ -102,7 +105,7 @@ export function PlanPanel({
             onClick={() => {
               setName(one.name);
             }}
-            className={`flex-1 px-1 py-2 leading-tight ${plan.name === one.name ? 'bg-sand font-semibold' : 'text-muted hover:bg-sand'}`}
+            className={`flex-1 px-1 py-1 leading-tight ${plan.name === one.name ? 'bg-sand font-semibold' : 'text-muted hover:bg-sand'}`}
           >
             {PLAN_WORDS[one.name]}
             <Sum plan={one} known={!plans.following || one.name === 'recommended'} />
@@ -110,7 +113,7 @@ export function PlanPanel({
         ))}
         {choices.length === 1 &&
           STILL_TO_COME.map((one) => (
-            <span key={one} className="flex-1 px-1 py-2 text-center leading-tight text-muted">
+            <span key={one} className="flex-1 px-1 py-1 text-center leading-tight text-muted">
               {PLAN_WORDS[one]}
               <span className="block text-[12px]">…</span>
             </span>
@@ -138,9 +141,10 @@ export function PlanPanel({
           })}
         </p>
       ) : (
-        <div className="flex flex-wrap items-center gap-2 px-5 pt-2">
+        <div className="flex flex-wrap items-center gap-1.5 px-5 pt-1.5">
           <Button
             weight="ink"
+            className={SMALL}
             disabled={missing.length === 0}
             onClick={() => {
               const all: Mark[] = [
@@ -157,18 +161,21 @@ export function PlanPanel({
                 : say('plan-panel.take-the-other-length', { length: missing.length })}
           </Button>
           {plan === choices[0] && now.length > 0 && (
-            <Button onClick={onWalk}>{say('cut-walk.one-at-a-time')}</Button>
+            <Button className={SMALL} onClick={onWalk}>
+              {say('cut-walk.one-at-a-time')}
+            </Button>
           )}
           {work.marks.length > 0 && (
             <>
               <Button
+                className={SMALL}
                 onClick={onRethink}
                 disabled={thinking}
                 title={say('plan-panel.plan-again-round-what-is')}
               >
                 {thinking ? say('plan-panel.thinking') : say('plan-panel.think-again')}
               </Button>
-              <Button weight="quiet" onClick={work.clear}>
+              <Button className={SMALL} weight="quiet" onClick={work.clear}>
                 {say('plan-panel.clear')}
               </Button>
             </>
@@ -181,9 +188,7 @@ export function PlanPanel({
       )}
       {stages.map((stage) => (
         <section key={stage} aria-label={STAGE_WORDS[stage] ?? stage}>
-          <h3 className="px-5 pt-4 pb-1 text-[13.5px] font-semibold text-muted">
-            {STAGE_WORDS[stage] ?? stage}
-          </h3>
+          <h3 className="px-5 pt-2 text-[13px] font-semibold text-muted">{STAGE_WORDS[stage] ?? stage}</h3>
           <StepList
             steps={now.filter((step) => step.stage === stage)}
             taken={taken}
@@ -222,24 +227,19 @@ function sameAsRecommended(plan: Plan, recommended: Plan | undefined): string | 
     : say('plan-panel.the-same-cuts-as-recommended-2');
 }
 
-/** What a plan comes to, in two short lines; dots while it is thought out anew. */
+/** What a plan comes to, in a short line; dots while it is searched again. */
 function Sum({ plan, known }: { plan: Plan; known: boolean }) {
   const say = useSay();
-  const cuts = `${plan.totals.cuts} ${say('plan-panel.cuts', { cuts: plan.totals.cuts })}`;
-  const lines =
+  const sum =
     plan.name === 'nothing'
-      ? [
-          say('plan-panel.underfruitlight-in-shade', {
-            underFruitLight: percent(plan.totals.lightAfter.underFruitLight),
-          }),
-          '',
-        ]
-      : [cuts, minutes(plan.totals.minutes)];
-  return lines.map((line, i) => (
-    <span key={i} className="block text-[12px] font-normal">
-      {known || line === '' ? line : '…'}
-    </span>
-  ));
+      ? say('plan-panel.underfruitlight-in-shade', {
+          underFruitLight: percent(plan.totals.lightAfter.underFruitLight),
+        })
+      : say('plan-panel.cuts-and-minutes', {
+          cuts: plan.totals.cuts,
+          minutes: minutes(plan.totals.minutes),
+        });
+  return <span className="block text-[12px] font-normal">{known ? sum : '…'}</span>;
 }
 
 /** The plans to choose from: a renovation in one winter stands before no cuts. */

@@ -26,7 +26,7 @@ export function StepHead({
       type="button"
       aria-expanded={open}
       onClick={onOpen}
-      className="flex w-full items-start gap-3 px-5 py-2 text-left"
+      className="flex w-full items-start gap-3 px-5 py-1.5 text-left"
     >
       <span
         className={`mt-0.5 grid h-6 min-w-8 place-items-center px-1 text-[13px] font-semibold ${

@@ -22,7 +22,9 @@ const SMALL_JOBS: Record<string, string> = {
   get remove() {
     return say('step-list.take-shoots-on');
   },
-  'short-spur': 'Short-spur',
+  get 'short-spur'() {
+    return say('step-list.short-spur');
+  },
   get 'thin-spurs'() {
     return say('step-list.thin-the-spurs-on');
   },
@@ -45,7 +47,7 @@ export function StepList({ steps, ...rest }: Props) {
   const folds = new Map<string, Step[]>();
   for (const step of steps) {
     const small = step.operation in SMALL_JOBS && (step.operation !== 'remove' || step.limb.includes('/'));
-    const name = small ? step.operation + step.reason.replace(/\d+/g, '') : keyOf(step);
+    const name = small ? `${step.operation} ${step.rules.join(' ')}` : keyOf(step);
     folds.set(name, [...(folds.get(name) ?? []), step]);
   }
   return (
@@ -106,7 +108,7 @@ function Fold({ steps, ...rest }: Props) {
         onPoint([]);
       }}
     >
-      <div className="flex items-start gap-3 px-5 py-2">
+      <div className="flex items-start gap-3 px-5 py-1.5">
         <button
           type="button"
           aria-expanded={unfolded}

@@ -27,6 +27,7 @@ import { StageBar } from './StageBar';
 import { SuggestionList } from './SuggestionList';
 import { TreeSetup } from './TreeSetup';
 import { useCutWalk } from './useCutWalk';
+import { SaveNote } from './SaveNote';
 import { useKeys } from './useKeys';
 import { usePlans } from './usePlans';
 import { useWork } from './useWork';
@@ -152,13 +153,13 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
               limbs: name.limbs,
               top: page.drawing.top.toFixed(1),
             })}
-            cutting={cutting}
+            placing={cutting}
             onPick={picked}
             onFlag={(i) => {
               const mark = work.marks[i];
               if (mark) select(limbOf(mark));
             }}
-            cutWords={cutWords}
+            placeWords={cutWords}
             extras={extras}
           />
           {ahead && (
@@ -397,11 +398,14 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
             </Tabs.Content>
           </Tabs.Root>
         )}
-        <div className="flex items-center justify-between gap-3 border-t border-line px-5 py-2.5">
+        <div className="flex items-center justify-between gap-3 border-t border-line px-5 py-2">
           <span className="text-[14px] text-muted">
             {work.marks.length === 0
               ? say('tree-desk.nothing-marked-yet')
               : say('tree-desk.length-steps-marked', { length: work.marks.length })}
+            <span className="block text-[13px]">
+              <SaveNote work={work} />
+            </span>
           </span>
           <span className="flex gap-2">
             <Link

@@ -11,6 +11,7 @@ import type { Ahead, YearsToCome } from './useYears';
 const NO_NAMES: ReadonlyMap<string, string> = new Map();
 const NO_CUTS: Showing['cuts'] = new Map();
 const FEW_NAMES = 4;
+const IN_LEAF: ReadonlySet<Shown> = new Set(['summer', 'harvest']);
 
 interface Looking {
   page: TreePage;
@@ -43,7 +44,7 @@ export function useScene({
   pointed,
 }: Looking) {
   const say = useSay();
-  const layer: Layer = shown === 'section' || (ahead && shown === 'harvest') ? 'wood' : shown;
+  const layer: Layer = shown === 'section' ? 'wood' : ahead && shown === 'harvest' ? 'summer' : shown;
   // without a bend the drawing stays the very same, so that a mark need not shape it anew
   const hanging = shown === 'harvest' ? layers.harvest?.moved : undefined;
   const bent = hanging ?? (stage === 'found' ? undefined : marked?.moved);
@@ -77,8 +78,14 @@ export function useScene({
           ? { hung: layers.harvest.hung, diameter: layers.harvest.fruitDiameterM }
           : undefined,
       held: ahead ? undefined : held,
+      sprouts:
+        IN_LEAF.has(shown) && stage !== 'found' && !ahead
+          ? (marked?.effects ?? [])
+              .map((effect) => ({ at: effect.flag, count: Math.round(effect.sprouts) }))
+              .filter((one) => one.count > 0)
+          : undefined,
     }),
-    [target, page.target, shown, layers.light, layers.harvest, along, ahead, held],
+    [target, page.target, shown, layers.light, layers.harvest, along, ahead, held, stage, marked],
   );
   const flags = useMemo(() => flagsOf(marked, selected), [marked, selected]);
   const names = useMemo(() => {

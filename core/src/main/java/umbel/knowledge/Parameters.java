@@ -18,6 +18,7 @@ public record Parameters(
         LightParameters light,
         CanopyParameters canopy,
         CropParameters crop,
+        CropCountParameters cropCount,
         ReadingParameters reading,
         TrainingParameters training,
         FirstYearsParameters firstYears,

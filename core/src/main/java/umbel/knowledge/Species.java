@@ -29,6 +29,7 @@ public record Species(
         Season season,
         Growth growth,
         Canopy canopy,
+        Look look,
         List<String> cautions,
         Hardness hardness,
         Response response,
@@ -128,6 +129,25 @@ public record Species(
             double shadeFactor,
             @JsonProperty("spread_cm") double spreadCm,
             Lateral lateral) {}
+
+    /** How the tree is drawn; the usual where its file says nothing. */
+    public Look look() {
+        return look == null ? Look.USUAL : look;
+    }
+
+    /**
+     * Colours of its leaf in summer, its flowers and its ripe fruit, as {@code #rrggbb}; for the drawing only.
+     *
+     * @param blossomCm width of what opens from one flower bud
+     */
+    public record Look(
+            String leaf,
+            String blossom,
+            @JsonProperty("blossom_cm") double blossomCm,
+            String fruit) {
+
+        private static final Look USUAL = new Look("#4f7a38", "#f8f0ec", 4, "#b5392c");
+    }
 
     /**
      * How fruiting laterals stand.

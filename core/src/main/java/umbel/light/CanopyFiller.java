@@ -18,8 +18,6 @@ final class CanopyFiller {
 
     private static final double[][] AROUND = evenlyAround(12, 5);
     private static final double[][] AROUND_ESTIMATED = evenlyAround(4, 1);
-    private static final double GROWN_ON = 0.7;
-    private static final double GROWN_ON_MOST = 1.3;
 
     private final CanopyGrid grid;
     private final Tree tree;
@@ -47,12 +45,7 @@ final class CanopyFiller {
         this.coming = coming;
         setting = tree.setting();
         canopy = setting.species().canopy();
-        season = canopy.seasonShoot()
-                * setting.parameters()
-                        .canopy()
-                        .stocks()
-                        .get(setting.cultivar().stock())
-                        .shoots();
+        season = ComingShoot.season(setting);
         every = 0.8 * cell;
         // spreading over cells and reading between them moves leaf by a root mean square of about one cell edge already
         double wanted = canopy.spreadCm() / 100;
@@ -117,12 +110,8 @@ final class CanopyFiller {
         }
         if (coming) {
             Vec end = axis.course().at(axis.length());
-            Vec heading = axis.course()
-                    .directionAt(axis.length())
-                    .plus(Vec.UP.times(canopy.rise()))
-                    .unit();
-            double further = Math.min(GROWN_ON * span, GROWN_ON_MOST * season);
-            alongLine(end, end.plus(heading.times(further)), axis.leafArea() / 2, AROUND);
+            ComingShoot shoot = ComingShoot.of(axis, setting, season);
+            alongLine(end, end.plus(shoot.heading().times(shoot.length())), axis.leafArea() / 2, AROUND);
         }
     }
 

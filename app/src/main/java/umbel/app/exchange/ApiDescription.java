@@ -85,6 +85,8 @@ class ApiDescription {
             Map.entry("Assessment", Set.of("inOneWinter")),
             Map.entry("Plans", Set.of("inOneWinter")),
             Map.entry("SchedulePage", Set.of("again")),
+            Map.entry("WhereKept", Set.of("place", "block")),
+            Map.entry("NewBlock", Set.of("holding")),
             Map.entry("StageAnswer", Set.of("fruits", "sprouts", "summer")),
             Map.entry("CountedReading", Set.of("light", "canes", "nodes")),
             Map.entry("CountedStep", Set.of("skipped")),

@@ -150,6 +150,7 @@ public final class TreeAnswers {
             String answer,
             double minutes,
             double woodShare,
+            double sprouts,
             double[] flag,
             Assessment.TrainingAnswer training,
             List<String> cautions,

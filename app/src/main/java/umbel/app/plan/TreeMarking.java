@@ -129,6 +129,7 @@ public class TreeMarking {
                     text.answer(operation, effect),
                     Units.round(effect.minutes(), 2),
                     Units.round(effect.woodShare(), 3),
+                    Units.round(effect.sprouts(), 1),
                     CutAnswers.flag(cut, operation),
                     assessor.in(Reader.speech()).telling().trainingOf(cut.found(), operation),
                     StepText.cautions(cut.found(), operation, effect, knowledge.cautions()).stream()

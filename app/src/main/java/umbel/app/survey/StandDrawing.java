@@ -5,8 +5,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import umbel.knowledge.Species;
+import umbel.light.ComingShoot;
 import umbel.light.LightReading;
 import umbel.wood.Axis;
+import umbel.wood.AxisKind;
 import umbel.wood.Condition;
 import umbel.wood.LateralTwigs;
 import umbel.wood.Setting;
@@ -28,7 +31,29 @@ public record StandDrawing(
         double rowBearingDeg,
         double unionM,
         String species,
+        Foliage foliage,
         List<AxisLine> axes) {
+
+    /**
+     * How leaf, flowers and fruit of its kind are drawn: colours as {@code #rrggbb}.
+     *
+     * @param leaf colour in summer
+     * @param blossomM width of what opens from one flower bud, metres
+     * @param fruit colour of ripe fruit
+     * @param spreadM root mean square distance of leaf from the wood that carries it, metres
+     */
+    public record Foliage(String leaf, String blossom, double blossomM, String fruit, double spreadM) {
+
+        static Foliage of(Species species) {
+            Species.Look look = species.look();
+            return new Foliage(
+                    look.leaf(),
+                    look.blossom(),
+                    look.blossomCm() / 100,
+                    look.fruit(),
+                    species.canopy().spreadCm() / 100);
+        }
+    }
 
     /**
      * One axis.
@@ -45,6 +70,8 @@ public record StandDrawing(
      * @param light mean light of its fruiting sites, 0…1; null where it has none
      * @param sites fruiting sites on it
      * @param twigs side branches of a fruiting lateral: x, y, z of foot and end in turn, metres
+     * @param leaf leaf it will carry in the coming summer, m²
+     * @param coming where the shoot that will grow on from its end comes to an end: x, y, z in metres; empty where none grows on
      */
     public record AxisLine(
             String id,
@@ -63,7 +90,9 @@ public record StandDrawing(
             double flowerBuds,
             Double light,
             double sites,
-            double[] twigs) {}
+            double[] twigs,
+            double leaf,
+            double[] coming) {}
 
     /** The drawing of a tree whose light was read. */
     public static StandDrawing of(Tree tree, LightReading light) {
@@ -86,6 +115,7 @@ public record StandDrawing(
                 Units.round(Units.toDegrees(setting.place().rowBearing()), 1),
                 setting.unionAt(),
                 setting.species().id(),
+                Foliage.of(setting.species()),
                 lines);
     }
 
@@ -112,7 +142,19 @@ public record StandDrawing(
                 Units.round(axis.flowerBuds(), 2),
                 light,
                 Units.round(axis.siteWeight(), 1),
-                twigs(axis, setting));
+                twigs(axis, setting),
+                Units.round(axis.leafArea(), 4),
+                coming(axis, setting));
+    }
+
+    private static double[] coming(Axis axis, Setting setting) {
+        if (axis.leafArea() <= 0 || axis.isUnmeasured() || axis.kind() == AxisKind.SPUR) {
+            return new double[0];
+        }
+        ComingShoot shoot = ComingShoot.of(axis, setting);
+        double[] place = new double[3];
+        put(place, 0, axis.course().at(axis.length()).plus(shoot.heading().times(shoot.length())));
+        return place;
     }
 
     /** x, y, z, diameter of each point of an axis in turn, metres. */
