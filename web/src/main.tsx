@@ -8,6 +8,7 @@ import { createBrowserRouter, Navigate, RouterProvider, useParams } from 'react-
 import { askAgain } from './api/problem';
 import { App } from './App';
 import { BlockPage } from './block/BlockPage';
+import { CropCountPage } from './cropcount/CropCountPage';
 import { FieldHome } from './field/FieldHome';
 import { PlantingsPage } from './planting/PlantingsPage';
 import { DrillPage } from './practice/DrillPage';
@@ -75,6 +76,7 @@ const router = createBrowserRouter([
       { path: 'practice/:code', element: <ExercisePage /> },
       { path: 'blocks/:id', element: <BlockPage /> },
       { path: 'blocks/:id/instruction', element: <InstructionPage /> },
+      { path: 'blocks/:id/count', element: <CropCountPage /> },
       { path: 'season', element: <SeasonPage /> },
       { path: 'season/crew', element: <SchedulePage /> },
       { path: 'due', element: <DuePage /> },

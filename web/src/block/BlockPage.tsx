@@ -100,6 +100,11 @@ function Papers({
           {say('block-page.instruction-for-the-crew')}
         </Link>
       )}
+      {instructed && (
+        <Link className="font-semibold underline underline-offset-4" to={`/blocks/${id}/count`}>
+          {say('block-page.crop-count')}
+        </Link>
+      )}
       <Link className="font-semibold underline underline-offset-4" to={`/field/blocks/${id}`}>
         {say('block-page.work-on-the-phone')}
       </Link>

@@ -44,6 +44,9 @@ export function FieldBlockPage() {
   const first = sheets.data[0];
   return (
     <div className="mx-auto max-w-[640px] px-4 py-4 text-[18px]">
+      <Link to="/field" className="text-[16px] font-semibold underline underline-offset-4">
+        {say('field-block-page.all-rows')}
+      </Link>
       <div className="flex items-center justify-between gap-3">
         <h1 className="text-[26px] font-bold">
           {first ? `${first.block}${row ? ` ${row}` : ''}` : (instruction.data?.block ?? say('field.rows'))}

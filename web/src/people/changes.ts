@@ -15,6 +15,8 @@ const CHANGES: readonly (readonly [path: RegExp, what: string])[] = (
     ['blocks', 'block'],
     ['blocks/N', 'block'],
     ['blocks/N/archived', 'archiving'],
+    ['blocks/N/crop-counts', 'crop-count'],
+    ['blocks/N/crop-counts/N', 'crop-count'],
     ['blocks/N/instruction', 'instruction'],
     ['blocks/N/instruction/checks', 'work-check'],
     ['blocks/N/instruction/search', 'instruction'],

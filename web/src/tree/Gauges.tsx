@@ -2,7 +2,7 @@ import { fixed, tenthsUnderTen } from '../ui/numbers';
 import { useSay } from '../text/say';
 import type { Totals, TreePage } from '../api/client';
 import { Gauge } from '../ui/Gauge';
-import { minutes, percent } from '../ui/words';
+import { day, minutes, percent } from '../ui/words';
 import { LimitGauges } from './LimitGauges';
 import { SaveTrouble } from './SaveNote';
 import type { Work } from './useWork';
@@ -12,10 +12,12 @@ interface Props {
   limits: TreePage['limits'];
   totals: Totals | undefined;
   work: Work;
+  /** A count in its block by which its crop is corrected. */
+  counted: TreePage['counted'];
 }
 
 /** What the marks come to, each against its limit. */
-export function Gauges({ reading, limits, totals, work }: Props) {
+export function Gauges({ reading, limits, totals, work, counted }: Props) {
   const say = useSay();
   const { markError: error } = work;
   const wood = totals?.woodShare ?? 0;
@@ -53,6 +55,11 @@ export function Gauges({ reading, limits, totals, work }: Props) {
         />
       </div>
       <Harvest reading={reading} totals={totals} />
+      {counted && (
+        <p className="text-[13px] text-muted">
+          {say('crop-count.corrected', { day: day(counted.countedOn), factor: counted.factor })}
+        </p>
+      )}
       {totals && totals.cuts > 0 && (
         <p className="mt-0.5 text-[13px] text-muted">
           {say('gauges.cuts-cuts-minutes-part-part2', {

@@ -272,7 +272,13 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
         className="flex min-h-0 flex-col border-l border-line bg-paper max-lg:border-l-0"
         aria-label={say('tree-desk.the-work-on-this-tree')}
       >
-        <Gauges reading={page.reading} limits={limits} totals={work.marked?.totals} work={work} />
+        <Gauges
+          reading={page.reading}
+          limits={limits}
+          totals={work.marked?.totals}
+          work={work}
+          counted={page.counted}
+        />
         {walk.at !== null && walk.steps.length > 0 ? (
           <CutWalk
             steps={walk.steps}

@@ -57,7 +57,7 @@ public final class SurveyedTree implements Plant {
         this.request = request;
         this.neighbours = neighbours;
         this.school = assessor.school(request);
-        this.tree = assessor.tree(request);
+        this.tree = neighbours.applied(assessor.tree(request));
         this.reach = assessor.limits(request, tree).reach();
         this.reading = TreeReader.read(tree, school, reach, neighbours);
     }

@@ -127,7 +127,7 @@ public final class FindingConfidence {
             long drawSeed) {
         Map<String, Double> errors = new LinkedHashMap<>();
         Survey disturbed = new Disturbed(survey, knowledge.parameters().survey().errors(), drawSeed, errors).survey();
-        Tree tree = TreeBuilder.build(disturbed, knowledge, seed);
+        Tree tree = neighbours.applied(TreeBuilder.build(disturbed, knowledge, seed));
         LightReading coarse = LightModel.readCoarse(tree, stride(tree));
         double[] shifted = coarse.light();
         for (int s = 0; s < shifted.length; s++) {

@@ -101,6 +101,27 @@ public record Setting(
                 estimated);
     }
 
+    /** The same tree where so many times as many flowers set as usual. */
+    public Setting settingFruit(double times) {
+        return new Setting(
+                label,
+                species,
+                system,
+                parameters,
+                leaf,
+                new Cultivated(
+                        cultivar.habit(),
+                        cultivar.setFactor() * times,
+                        cultivar.stock(),
+                        cultivar.vigourFactor(),
+                        cultivar.fruitMass()),
+                place,
+                trunkSection,
+                unionAt,
+                grownMeasured,
+                estimated);
+    }
+
     /** Size of the full tree against what the system's usual stocks make, by cultivar and stock. */
     public double sizeFactor() {
         double usual = system.stocks().stream()

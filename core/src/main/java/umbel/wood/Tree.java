@@ -40,6 +40,11 @@ public final class Tree {
         return setting;
     }
 
+    /** The same wood with other facts about what it is and where it stands. */
+    public Tree in(Setting other) {
+        return new Tree(other, axes);
+    }
+
     /** Every axis, parents before children; the trunk is first. */
     public List<Axis> axes() {
         return axes;

@@ -42,6 +42,11 @@ public final class ComputedCache<K, V> {
         return known;
     }
 
+    /** Forgets every answer. */
+    public void forget() {
+        cache.invalidateAll();
+    }
+
     /** Puts a new answer in the place of the one kept for a key, worked out from that; from null where there was none. */
     public V renew(K key, UnaryOperator<V> work) {
         V fresh = work.apply(cache.getIfPresent(key));

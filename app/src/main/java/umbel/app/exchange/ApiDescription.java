@@ -87,6 +87,8 @@ class ApiDescription {
             Map.entry("SchedulePage", Set.of("again")),
             Map.entry("WhereKept", Set.of("place", "block")),
             Map.entry("NewBlock", Set.of("holding")),
+            Map.entry("TreePage", Set.of("counted")),
+            Map.entry("CountSent", Set.of("note")),
             Map.entry("StageAnswer", Set.of("fruits", "sprouts", "summer")),
             Map.entry("CountedReading", Set.of("light", "canes", "nodes")),
             Map.entry("CountedStep", Set.of("skipped")),

@@ -25,6 +25,7 @@ final class Asking {
             "/api/trees/*/sheet",
             "/api/trees/*/years",
             "/api/trees/*/years/*/drawing",
+            "/api/blocks/*/crop-counts/preview",
             "/api/blocks/*/reading",
             "/api/blocks/*/surveys/preview");
 

@@ -3,6 +3,7 @@ package umbel.app.plan;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import umbel.app.survey.SeasonCounts;
 import umbel.app.survey.StandDrawing;
 import umbel.assess.Assessment;
 import umbel.assess.Mark;
@@ -48,6 +49,7 @@ public final class TreeAnswers {
      * @param workVersion -1 while nothing was decided
      * @param suggestions what advisers marked, for the grower to accept or refuse; each with its titles in the order of its marks
      * @param workedOn the day of the last visit since it was surveyed; empty where there was none
+     * @param counted flowers or fruits counted in its block since it was surveyed, by which its crop is corrected; null where none were
      * @param together by operation, those that may be marked on the same limb beside it
      */
     public record TreePage(
@@ -62,6 +64,7 @@ public final class TreeAnswers {
             boolean workOutdated,
             List<SuggestionLine> suggestions,
             String workedOn,
+            SeasonCounts.Counted counted,
             Map<String, List<String>> together) {}
 
     /** What an adviser suggests, and how its marks are said. */

@@ -8,6 +8,7 @@ import umbel.app.reader.Reader;
 import umbel.app.survey.StandDrawing;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
+import umbel.app.survey.TreeReadings;
 import umbel.assess.Assessor;
 import umbel.assess.StepText;
 import umbel.cut.OperationKind;
@@ -25,6 +26,7 @@ class TreePageService {
     private final Suggestions suggestions;
     private final RecordRepository records;
     private final Assessor assessor;
+    private final TreeReadings readings;
 
     TreePageService(
             DecidedTrees trees,
@@ -32,7 +34,9 @@ class TreePageService {
             TreeDecisions decided,
             Suggestions suggestions,
             RecordRepository records,
-            Assessor assessor) {
+            Assessor assessor,
+            TreeReadings readings) {
+        this.readings = readings;
         this.trees = trees;
         this.surveys = surveys;
         this.decided = decided;
@@ -75,6 +79,7 @@ class TreePageService {
                 records.findLastThatCounts(treeId, survey.id(), survey.surveyedOn())
                         .map(visit -> visit.doneOn().toString())
                         .orElse(""),
+                readings.countedAfter(survey).orElse(null),
                 OperationKind.together());
     }
 

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
@@ -40,6 +41,7 @@ public class TreeReadings {
     private final Assessor assessor;
     private final SurveyRepository surveys;
     private final Knowledge knowledge;
+    private final SeasonCounts counts;
     private final ComputedCache<Long, CountedPlant> counted = ComputedCache.atMost(MOST);
     private final ComputedCache<Key, SurveyedTree> kept = ComputedCache.atMost(MOST);
     private final ComputedCache<Key, FindingConfidence.Answer> sure = ComputedCache.atMost(MOST);
@@ -53,7 +55,8 @@ public class TreeReadings {
         return new Key(survey.id(), school == null ? School.USUAL : school, reachM, lines, neighbours);
     }
 
-    public TreeReadings(Assessor assessor, SurveyRepository surveys, Knowledge knowledge) {
+    public TreeReadings(Assessor assessor, SurveyRepository surveys, Knowledge knowledge, SeasonCounts counts) {
+        this.counts = counts;
         this.knowledge = knowledge;
         this.assessor = assessor;
         this.surveys = surveys;
@@ -146,11 +149,26 @@ public class TreeReadings {
                 .findFirst()
                 .orElse(null);
         if (earlier == null) {
-            return new Neighbours(median, null, 0);
+            return new Neighbours(median, null, 0).counted(fruitFactor(survey));
         }
         Tree before = assessor.tree(AssessRequest.of(SurveyReader.read(earlier.document())));
         double years = ChronoUnit.DAYS.between(earlier.surveyedOn(), survey.surveyedOn()) / DAYS_A_YEAR;
-        return new Neighbours(median, FruitingCentre.of(before, LightModel.read(before)), years);
+        return new Neighbours(median, FruitingCentre.of(before, LightModel.read(before)), years)
+                .counted(fruitFactor(survey));
+    }
+
+    private double fruitFactor(SurveyEntry survey) {
+        return countedAfter(survey).map(SeasonCounts.Counted::factor).orElse(1.0);
+    }
+
+    /** What was counted in its block in the season after a survey; its reading is corrected by it. */
+    public Optional<SeasonCounts.Counted> countedAfter(SurveyEntry survey) {
+        return counts.after(survey.tree().block().id(), survey.surveyedOn());
+    }
+
+    /** Looks around again before the minute is over: something was counted in a block. */
+    public void lookAroundAgain() {
+        companies.forget();
     }
 
     private double trunkSection(SurveyEntry survey) {

@@ -18,8 +18,8 @@ import umbel.survey.SurveyReader;
 
 class TreeReadingsTest {
 
-    private final TreeReadings readings =
-            new TreeReadings(new Assessor(Knowledge.shipped()), mock(SurveyRepository.class), Knowledge.shipped());
+    private final TreeReadings readings = new TreeReadings(
+            new Assessor(Knowledge.shipped()), mock(SurveyRepository.class), Knowledge.shipped(), SeasonCounts.NONE);
 
     @Test
     void aSavedSurveyIsReadOnceForEachSchoolAndReach() {

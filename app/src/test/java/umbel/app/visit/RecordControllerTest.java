@@ -34,6 +34,7 @@ import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
 import umbel.app.plan.TreeDecisions;
 import umbel.app.season.SeasonService;
+import umbel.app.survey.SeasonCounts;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.app.survey.TreeReadings;
@@ -88,7 +89,7 @@ class RecordControllerTest {
                 surveys,
                 followUps,
                 decided,
-                new TreeReadings(new Assessor(knowledge), surveys, Knowledge.shipped()),
+                new TreeReadings(new Assessor(knowledge), surveys, Knowledge.shipped(), SeasonCounts.NONE),
                 mock(SeasonService.class),
                 knowledge,
                 Clock.systemUTC(),
