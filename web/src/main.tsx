@@ -26,6 +26,7 @@ import { language, onLanguage, setLanguage } from './text/language';
 import { LimbPage } from './limb/LimbPage';
 import { LookPage } from './look/LookPage';
 import { RecordPage } from './record/RecordPage';
+import { DayLists } from './season/DayLists';
 import { SchedulePage } from './season/SchedulePage';
 import { SeasonPage } from './season/SeasonPage';
 import { SheetPage } from './sheets/SheetPage';
@@ -79,6 +80,8 @@ const router = createBrowserRouter([
       { path: 'blocks/:id/count', element: <CropCountPage /> },
       { path: 'season', element: <SeasonPage /> },
       { path: 'season/crew', element: <SchedulePage /> },
+      { path: 'season/day', element: <DayLists /> },
+      { path: 'field/day', element: <DayLists /> },
       { path: 'due', element: <DuePage /> },
       { path: 'password', element: <PasswordPage /> },
       { path: 'accounts', element: <AccountsPage /> },

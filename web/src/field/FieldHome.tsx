@@ -48,6 +48,12 @@ export function FieldHome() {
       </ul>
       <p className="mt-6 text-[17px]">
         <Link
+          to="/field/day"
+          className="mr-6 inline-block min-h-11 py-2 font-semibold underline underline-offset-4"
+        >
+          {say('day-lists.tomorrow')}
+        </Link>
+        <Link
           to="/practice"
           className="inline-block min-h-11 py-2 font-semibold underline underline-offset-4"
         >

@@ -9,6 +9,7 @@ import { CrewTable } from '../crew/CrewTable';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
 import { dayName, hours, plusDays, shortDay } from './dates';
+import { GiveUp } from './GiveUp';
 import { Waits } from './Waits';
 
 const DAYS = 14;
@@ -80,6 +81,9 @@ export function SchedulePage() {
                 })}{' '}
             <Link to="/season" className="font-semibold text-ink underline underline-offset-4">
               {say('schedule-page.the-season')}
+            </Link>{' '}
+            <Link to="/season/day" className="ml-3 font-semibold text-ink underline underline-offset-4">
+              {say('day-lists.tomorrow')}
             </Link>
           </p>
         </div>
@@ -133,6 +137,7 @@ export function SchedulePage() {
         <Failed error={make.error ?? move.error ?? letGo.error} />
       )}
       <Waits waits={page?.waits ?? []} />
+      <GiveUp />
       <Conflicts conflicts={page?.conflicts ?? []} planned={work.length > 0} />
       <div className="mt-4 flex items-center gap-2">
         <Button

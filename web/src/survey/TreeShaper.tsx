@@ -12,7 +12,7 @@ import { branchesOf, withoutLimb, type LimbRow, type SurveyForm } from './form';
 import { copyOf, limbAt } from './newLimb';
 import { endsOf, gripOf, withBase, withThickness, withTip } from './reshape';
 
-const MARGINS = { top: 24, side: 36, bottom: 150 };
+const MARGINS = { top: 24, side: 36, bottom: 100 };
 const CM = 100;
 
 /** The tree of a survey as it is drawn, changed on the drawing: limbs are added, copied, removed, and pulled into shape. */

@@ -87,6 +87,7 @@ class ApiDescription {
             Map.entry("SchedulePage", Set.of("again")),
             Map.entry("WhereKept", Set.of("place", "block")),
             Map.entry("NewBlock", Set.of("holding")),
+            Map.entry("WaitingBlock", Set.of("plannedFrom")),
             Map.entry("TreePage", Set.of("counted")),
             Map.entry("CountSent", Set.of("note")),
             Map.entry("StageAnswer", Set.of("fruits", "sprouts", "summer")),

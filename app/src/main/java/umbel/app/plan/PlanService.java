@@ -12,9 +12,11 @@ import umbel.assess.AssessRequest;
 import umbel.assess.Assessor;
 import umbel.assess.PhaseTiming;
 import umbel.assess.SchoolComparison;
+import umbel.crop.CropReading;
 import umbel.cut.SafetyLimits;
 import umbel.growth.BlockCalibration;
 import umbel.knowledge.Knowledge;
+import umbel.light.LightSummary;
 import umbel.plan.Plan;
 import umbel.plan.PlanRequest;
 import umbel.plan.Planning;
@@ -69,6 +71,18 @@ class PlanService {
                 assessor.in(Reader.speech()).telling().plan(plan),
                 stops(survey.tree(), List.of(plan)),
                 PhaseTiming.of(asked.read().tree(), decisions.moment(), Reader.speech()));
+    }
+
+    /** The recommended plan of a survey on which nothing is decided yet, beside the tree as it stands. */
+    record Recommended(Plan plan, LightSummary light, CropReading crop) {}
+
+    /** Plans a survey as if nothing were decided on it. */
+    Recommended recommended(SurveyEntry survey) {
+        Asked asked = asked(survey, Decisions.none());
+        return new Recommended(
+                asked.planning().recommended(),
+                LightSummary.of(asked.sure().light(), asked.sure().lines()),
+                asked.sure().crop());
     }
 
     /** The tree under its school and under another: both plans, and which cuts differ because of which setting. */
