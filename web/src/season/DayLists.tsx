@@ -31,6 +31,10 @@ export function DayLists() {
   if (day.isError) return <Failed error={day.error} retry={() => void day.refetch()} />;
   const { people, waiting, weather, planned } = day.data;
   const at = people.filter((one) => one.pieces.length > 0);
+  const next = waiting
+    .map((one) => one.plannedFrom)
+    .filter((one) => one != null)
+    .sort()[0];
   const free = people.filter((one) => one.pieces.length === 0);
   return (
     <div className="mx-auto max-w-[1080px] px-6 py-6 max-sm:px-4">
@@ -72,7 +76,22 @@ export function DayLists() {
           )}
         </p>
       )}
-      {planned && at.length === 0 && <p className="mt-4 text-[16px]">{say('day-lists.nobody')}</p>}
+      {planned && at.length === 0 && (
+        <p className="mt-4 text-[16px]">
+          {say('day-lists.nobody')}{' '}
+          {next !== undefined && (
+            <button
+              type="button"
+              className="min-h-11 font-semibold underline underline-offset-4"
+              onClick={() => {
+                setSearch({ date: next }, { replace: true });
+              }}
+            >
+              {say('day-lists.next', { day: dayName(next) })}
+            </button>
+          )}
+        </p>
+      )}
       <div className="mt-4 grid grid-cols-2 gap-x-8 gap-y-5 max-md:grid-cols-1">
         {at.map((person) => (
           <section
@@ -105,7 +124,7 @@ export function DayLists() {
           {say('day-lists.free', { people: free.map((one) => one.person).join(', ') })}
         </p>
       )}
-      <WaitingBlocks waiting={waiting} />
+      <WaitingBlocks key={date} waiting={waiting} open={at.length === 0} />
     </div>
   );
 }
@@ -157,11 +176,11 @@ function WeatherWords({ weather }: { weather: CrewDay['weather'] }) {
   );
 }
 
-function WaitingBlocks({ waiting }: { waiting: CrewDay['waiting'] }) {
+function WaitingBlocks({ waiting, open }: { waiting: CrewDay['waiting']; open: boolean }) {
   const say = useSay();
   if (waiting.length === 0) return null;
   return (
-    <details className="no-print mt-6 border-t border-line pt-2">
+    <details className="no-print mt-6 border-t border-line pt-2" open={open}>
       <summary className="min-h-9 content-center font-semibold">
         {say('day-lists.waiting', { blocks: waiting.length })}
       </summary>

@@ -136,7 +136,10 @@ public record BlockInstruction(
         return planned <= 0 ? Double.NaN : kept / planned;
     }
 
-    /** Whether the last two trees moved neither a gauge nor the share by much. */
+    /**
+     * Whether the last two trees taught nothing: what was found without them does as well on all trees as what was found with them, and
+     * the share kept moved little. Sentences may differ where the difference is worth nothing.
+     */
     private static boolean isEnough(
             List<SampleTree> sample,
             InstructionSearch search,
@@ -149,20 +152,17 @@ public record BlockInstruction(
         }
         List<SampleTree> fewer = sample.subList(0, sample.size() - 2);
         List<Sentence> before = search.best(fewer);
-        Map<Form, Double> gauges = new EnumMap<>(Form.class);
-        before.forEach(one -> gauges.put(one.form(), one.gauge()));
-        boolean same = said.size() == before.size()
-                && said.stream()
-                        .allMatch(one -> gauges.containsKey(one.form())
-                                && Math.abs(search.stepOf(one.form(), one.gauge())
-                                                - search.stepOf(one.form(), gauges.get(one.form())))
-                                        <= rules.steadySteps());
-        if (!same) {
+        double gain = gain(sample, search, said);
+        if (gain(sample, search, before) < gain - rules.steadyGain() * Math.abs(gain)) {
             return false;
         }
         List<OnTree> then =
                 fewer.stream().map(tree -> onTree(tree, fewer, search, before)).toList();
         return Math.abs(share - shareOf(fewer, then)) < rules.steadyShare();
+    }
+
+    private static double gain(List<SampleTree> sample, InstructionSearch search, List<Sentence> said) {
+        return sample.stream().mapToDouble(tree -> search.on(tree, said).gain()).sum();
     }
 
     /** Mean with its range on another tree, by the spread of the sample; by the usual spread where there are few trees. */

@@ -60,7 +60,7 @@ public record InstructionParameters(
      * How many trees are enough.
      *
      * @param steadyShare change of the share kept by two more trees under which the sample is enough
-     * @param steadySteps change of a gauge, in steps, that is allowed then
+     * @param steadyGain share of the gain that what was found without them may fall short by
      * @param z of the normal law, for the ranges of cuts and minutes
      * @param variation standard deviation over mean where fewer than three trees tell
      */
@@ -69,7 +69,7 @@ public record InstructionParameters(
             int most,
             int usual,
             double steadyShare,
-            int steadySteps,
+            double steadyGain,
             double z,
             Map<String, Double> variation) {}
 

@@ -24,6 +24,7 @@ import umbel.plant.SurveyedTree;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
 import umbel.reading.Neighbours;
+import umbel.survey.Survey;
 
 /** Instructions of a made-up block of slender trees with faults at random, held against other trees of the same block. */
 class BlockInstructionTest {
@@ -47,6 +48,14 @@ class BlockInstructionTest {
         found = BlockInstruction.of(sample, KNOWLEDGE.instruction());
     }
 
+    /** A tree of another kind of trouble: old, tall and left alone. */
+    private static SampleTree stranger(int number) {
+        return planned(
+                "stranger " + number,
+                PracticeTree.survey(
+                        "tall-spindle", 16, number, Fault.TOO_TALL, Fault.CROWDED_ORIGIN, Fault.STACKED_LIMBS));
+    }
+
     private static SampleTree tree(int number) {
         SplittableRandom random = new SplittableRandom(100 + number);
         Set<Fault> faults = EnumSet.noneOf(Fault.class);
@@ -61,15 +70,19 @@ class BlockInstructionTest {
         for (int i = 0; i < 3; i++) {
             faults.add(usual.get(random.nextInt(usual.size())));
         }
+        return planned(
+                "tree " + number, PracticeTree.survey("tall-spindle", 7, number + 1, faults.toArray(new Fault[0])));
+    }
+
+    private static SampleTree planned(String name, Survey survey) {
         Assessor assessor = new Assessor(KNOWLEDGE);
-        AssessRequest request =
-                AssessRequest.of(PracticeTree.survey("tall-spindle", 7, number + 1, faults.toArray(new Fault[0])));
+        AssessRequest request = AssessRequest.of(survey);
         SurveyedTree read = SurveyedTree.read(assessor, request, Neighbours.NONE);
         PlanRequest wish = assessor.planRequest(request, read.tree(), List.of(), Set.of());
         List<Operation> planned = Planner.recommended(read.tree(), read.reading(), wish, 1).workOf(0).stream()
                 .map(Step::operation)
                 .toList();
-        return new SampleTree("tree " + number, new VisitWorth(read.tree(), read.reading(), wish), planned);
+        return new SampleTree(name, new VisitWorth(read.tree(), read.reading(), wish), planned);
     }
 
     private static double shareOn(List<SampleTree> trees, List<Sentence> said) {
@@ -106,6 +119,18 @@ class BlockInstructionTest {
     void theSameTreesGiveTheSameInstruction() {
         assertThat(BlockInstruction.of(sample, KNOWLEDGE.instruction()).sentences())
                 .isEqualTo(found.sentences());
+    }
+
+    @Test
+    void twelveTreesOfABlockAreEnoughAndTwoStrangersAmongThemAreNot() {
+        List<SampleTree> twelve = new ArrayList<>(sample);
+        twelve.addAll(others);
+        assertThat(BlockInstruction.of(twelve, KNOWLEDGE.instruction()).enough())
+                .isTrue();
+        List<SampleTree> strangers = new ArrayList<>(sample.subList(0, 4));
+        strangers.addAll(List.of(stranger(1), stranger(2)));
+        assertThat(BlockInstruction.of(strangers, KNOWLEDGE.instruction()).enough())
+                .isFalse();
     }
 
     @Test

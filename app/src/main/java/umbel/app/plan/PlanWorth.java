@@ -25,14 +25,12 @@ public class PlanWorth {
      * The worth of a visit.
      *
      * @param gain of all its steps together, as the planner weighs light, crop, structure and health; 0 where there is nothing to do
-     * @param cropKg what the tree can carry, by which trees of different size are compared
      * @param minutes the visit takes
      * @param shadeUndone share of fruiting wood in shade as it stands, and after the visit
      * @param firstClassUndoneKg first-class fruit of the coming harvest as it stands, and after the visit
      */
     public record Worth(
             double gain,
-            double cropKg,
             double minutes,
             double shadeUndone,
             double shadeDone,
@@ -54,7 +52,6 @@ public class PlanWorth {
                         .filter(step -> step.year() == 0)
                         .mapToDouble(Step::gain)
                         .sum(),
-                crop.canFinish() * crop.fruitMass(),
                 plan.totals().minutes(),
                 before.underFruitLight(),
                 plan.totals().light().underFruitLight(),

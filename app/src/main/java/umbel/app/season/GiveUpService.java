@@ -154,7 +154,10 @@ class GiveUpService {
         if (found.isEmpty()) {
             return new Judged(0, 0, 0, 0, 0, 0);
         }
-        double perTree = mean(found, worth -> Math.max(0, worth.gain()) * worth.cropKg());
+        // a hectare counts as a hectare, of young trees too: what they lose is their frame
+        double perTree = mean(found, worth -> Math.max(0, worth.gain()))
+                * block.block().inRowM()
+                * block.block().betweenRowsM();
         int left = Math.max(1, block.block().treeCount() - block.treesDone());
         return new Judged(
                 found.size(),
