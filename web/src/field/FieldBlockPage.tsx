@@ -4,6 +4,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { answer, api } from '../api/client';
+import { useMayChange } from '../people/who';
 import { Failed, Loading } from '../ui/States';
 import { LanguageChoice } from '../text/LanguageChoice';
 import { SyncNote } from './SyncNote';
@@ -16,6 +17,7 @@ export function FieldBlockPage() {
   const [search] = useSearchParams();
   const row = search.get('row');
   const language = useLanguage();
+  const mayChange = useMayChange();
   const queries = useQueryClient();
   const sheets = useQuery({
     queryKey: ['field-block', id, row],
@@ -69,7 +71,7 @@ export function FieldBlockPage() {
         </section>
       )}
       {sheets.data.length === 0 && !instruction.data?.instruction?.inUse && (
-        <p className="mt-3 text-muted">{say('field.nothing')}</p>
+        <p className="mt-3 border-l-4 border-line px-3 text-muted">{say('field.nothing')}</p>
       )}
       <ol className="mt-2">
         {sheets.data.map((sheet) => (
@@ -101,6 +103,16 @@ export function FieldBlockPage() {
           </li>
         ))}
       </ol>
+      {mayChange && (
+        <p className="mt-6 text-[17px]">
+          <Link
+            to={`/blocks/${id}/count`}
+            className="inline-block min-h-11 py-2 font-semibold underline underline-offset-4"
+          >
+            {say('block-page.crop-count')}
+          </Link>
+        </p>
+      )}
     </div>
   );
 }

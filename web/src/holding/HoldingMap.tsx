@@ -1,7 +1,9 @@
-import { useSay } from '../text/say';
+import { say, useSay } from '../text/say';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { api, answer, type BlockLine, type BlockSeason } from '../api/client';
+import { hours, shortDay } from '../season/dates';
+import { placeLabels } from './mapLabels';
 
 interface Feature {
   geometry: { type: string; coordinates: unknown };
@@ -11,6 +13,16 @@ interface Feature {
 type Point = [number, number];
 
 const MARGIN = 8;
+/** About how wide a letter of a label is, pixels. */
+const LETTER = 7;
+
+/** The work that is left in a block and until when, in a few words. */
+function workLeft(year: BlockSeason): string {
+  if (year.hours < 0.05) return say('holding-map.nothing-left');
+  return year.windowEnd == null
+    ? say('holding-map.hours-left', { hours: hours(year.hours) })
+    : say('holding-map.hours-until', { hours: hours(year.hours), day: shortDay(year.windowEnd) });
+}
 
 /** The holding from above, drawn from its own coordinates: rows as they stand, north up; each block leads to its page. */
 export function HoldingMap({ blocks, season }: { blocks: BlockLine[]; season: BlockSeason[] }) {
@@ -68,6 +80,21 @@ function OneHolding({
   const scale = Math.max(width / 720, height / 360);
   const at = ([x, y]: Point): string =>
     `${((x - left) / scale).toFixed(1)},${((top - y) / scale).toFixed(1)}`;
+  const labels = ids.map((id) => {
+    const block = blocks.find((one) => one.id === id);
+    const year = season.find((one) => one.id === id);
+    const corner = outline(id).slice(0, 4);
+    const middle: Point = [
+      corner.reduce((sum, one) => sum + one[0], 0) / 4,
+      corner.reduce((sum, one) => sum + one[1], 0) / 4,
+    ];
+    const [x = 0, y = 0] = at(middle).split(',').map(Number);
+    const label = block?.name ?? '';
+    const note = year ? workLeft(year) : '';
+    const width = LETTER * Math.max(label.length, note.length);
+    return { id, name: label, note, wish: { x, y, width, height: note === '' ? 15 : 29 } };
+  });
+  const placed = placeLabels(labels.map((one) => one.wish));
   return (
     <figure>
       <svg
@@ -80,12 +107,6 @@ function OneHolding({
         {ids.map((id) => {
           const block = blocks.find((one) => one.id === id);
           const year = season.find((one) => one.id === id);
-          const corner = outline(id);
-          const middle: Point = [
-            corner.slice(0, 4).reduce((sum, one) => sum + one[0], 0) / 4,
-            corner.slice(0, 4).reduce((sum, one) => sum + one[1], 0) / 4,
-          ];
-          const [x, y] = at(middle).split(',').map(Number);
           const done = year ? year.treesDone / Math.max(1, year.trees) : 0;
           return (
             <Link
@@ -94,7 +115,7 @@ function OneHolding({
               aria-label={`${block?.name ?? ''}, ${block?.speciesName ?? ''}`}
             >
               <polygon
-                points={corner.map(at).join(' ')}
+                points={outline(id).map(at).join(' ')}
                 className="fill-sand stroke-muted hover:fill-sky"
                 strokeWidth={1}
               />
@@ -113,17 +134,40 @@ function OneHolding({
                     />
                   );
                 })}
+            </Link>
+          );
+        })}
+        {labels.map((label, i) => {
+          const place = placed[i];
+          if (!place) return null;
+          return (
+            <g key={label.id} aria-hidden className="pointer-events-none">
+              {place.moved && (
+                <line
+                  x1={label.wish.x}
+                  y1={label.wish.y}
+                  x2={place.x}
+                  y2={place.y}
+                  className="stroke-muted"
+                  strokeWidth={1}
+                />
+              )}
               <text
-                x={x}
-                y={(y ?? 0) + 5}
+                x={place.x}
+                y={place.y - 1}
                 textAnchor="middle"
                 className="fill-ink stroke-paper text-[13px] font-semibold"
                 strokeWidth={4}
                 paintOrder="stroke"
               >
-                {block?.name}
+                {label.name}
+                {label.note !== '' && (
+                  <tspan x={place.x} dy={14} className="text-[12px] font-normal">
+                    {label.note}
+                  </tspan>
+                )}
               </text>
-            </Link>
+            </g>
           );
         })}
       </svg>

@@ -1,5 +1,6 @@
 import { useSay } from '../text/say';
 import type { Stand } from '../stand/geometry';
+import { outlineOf, type WidePoint } from '../stand/outline';
 
 const SIZE = 150;
 
@@ -29,21 +30,25 @@ export function AboveFigure({
         {stand.axes
           .filter((axis) => axis.kind === 'limb')
           .map((axis) => {
-            const points: string[] = [];
+            const line: WidePoint[] = [];
             for (let i = 0; i < axis.along.length; i++) {
-              points.push(
-                `${(half + (axis.points[4 * i] ?? 0) * scale).toFixed(1)},${(half - (axis.points[4 * i + 1] ?? 0) * scale).toFixed(1)}`,
-              );
+              line.push({
+                x: half + (axis.points[4 * i] ?? 0) * scale,
+                y: half - (axis.points[4 * i + 1] ?? 0) * scale,
+                width: Math.max(1, (axis.points[4 * i + 3] ?? 0) * scale),
+              });
             }
             const going = cuts.has(axis.index);
+            if (!going)
+              return <polygon key={axis.id} points={outlineOf(line)} className="fill-ink stroke-none" />;
             return (
               <polyline
                 key={axis.id}
-                points={points.join(' ')}
+                points={line.map((one) => `${one.x.toFixed(1)},${one.y.toFixed(1)}`).join(' ')}
                 fill="none"
-                className={going ? 'stroke-tape' : 'stroke-ink'}
-                strokeWidth={Math.max(1, (axis.points[7] ?? 0.01) * 55)}
-                strokeDasharray={going ? '4 3' : undefined}
+                className="stroke-tape"
+                strokeWidth={Math.max(1, line[1]?.width ?? 1)}
+                strokeDasharray="4 3"
               />
             );
           })}

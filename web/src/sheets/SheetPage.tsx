@@ -57,19 +57,6 @@ export function SheetPage() {
     return <Loading what={say('sheet-page.writing-the-sheet')} />;
   const { name } = page.data;
   const { totals } = marked.data;
-  if (steps.data.length === 0) {
-    return (
-      <div className="p-8">
-        <h1 className="text-[25px] font-bold">{name.label}</h1>
-        <p className="mt-1 max-w-prose text-muted">{say('sheet-page.nothing-is-marked-on-this')}</p>
-        <p className="mt-3">
-          <Link className="font-semibold underline underline-offset-4" to={`/trees/${id}`}>
-            {say('sheet-page.mark-what-is-to-be')}
-          </Link>
-        </p>
-      </div>
-    );
-  }
   const cuts = new Map(marked.data.cuts.map((cut) => [cut.axis, cut]));
   const flags = marked.data.effects.map((effect) => effect.flag as [number, number, number]);
   const tools = [...new Set(steps.data.map((step) => step.tool))].filter((tool) => tool !== 'hand');
@@ -77,7 +64,11 @@ export function SheetPage() {
   return (
     <article className="mx-auto max-w-[900px] px-8 py-6 text-[16px] print:max-w-none print:p-0">
       <div className="no-print mb-4 flex items-center justify-between gap-4 border-b border-line pb-3">
-        <p className="text-[14px] text-muted">{say('sheet-page.one-page-for-the-row')}</p>
+        <p className="text-[14px] text-muted">
+          {steps.data.length === 0
+            ? say('sheet-page.nothing-is-marked-on-this')
+            : say('sheet-page.one-page-for-the-row')}
+        </p>
         <span className="flex items-center gap-4 text-[14px] font-semibold whitespace-nowrap">
           <PaperLinks path={`/api/trees/${id}/sheet.pdf`} what={say('sheet-page.pdf')} />
           <Link className="underline underline-offset-4" to={`/field/trees/${id}`}>
@@ -106,7 +97,7 @@ export function SheetPage() {
             })}
           </p>
         </div>
-        <p className="text-right text-[15px]">
+        <p className={`text-right text-[15px] ${steps.data.length === 0 ? 'hidden' : ''}`}>
           <b>{say('sheet-page.cuts-cuts', { cuts: totals.cuts })}</b>, {minutes(totals.minutes)}
           {totals.ladderMinutes >= 0.5 && (
             <span className="block">
@@ -135,6 +126,7 @@ export function SheetPage() {
         />
         <AboveFigure stand={stand} cuts={cuts} />
       </div>
+      {steps.data.length === 0 && <BlankLines id={id} />}
       <ol className="border-t border-ink">
         {steps.data.map((step, i) => (
           <li
@@ -170,7 +162,7 @@ export function SheetPage() {
         </p>
       )}
       <footer className="mt-3 grid grid-cols-[170px_1fr] gap-6 text-[14px]">
-        <div>
+        <div className={tools.length === 0 ? 'hidden' : ''}>
           <b>{say('sheet-page.bring')}</b>
           <ul>
             {tools.map((tool) => (
@@ -190,5 +182,30 @@ export function SheetPage() {
         </div>
       </footer>
     </article>
+  );
+}
+
+const BLANK_LINES = 8;
+
+/** Where nothing is marked: lines to write on at the tree, and where to mark instead. */
+function BlankLines({ id }: { id: number }) {
+  const say = useSay();
+  return (
+    <>
+      <p className="no-print py-2 text-[15px]">
+        <Link className="font-semibold underline underline-offset-4" to={`/trees/${id}`}>
+          {say('sheet-page.mark-what-is-to-be')}
+        </Link>
+      </p>
+      <ol aria-label={say('sheet-page.lines-to-write-on')}>
+        {Array.from({ length: BLANK_LINES }, (_, i) => (
+          <li key={i} className="flex h-11 items-end gap-3 border-b border-line pb-1">
+            <span className="grid h-7 w-9 place-items-center border-2 border-line text-[15px] text-muted">
+              {i + 1}
+            </span>
+          </li>
+        ))}
+      </ol>
+    </>
   );
 }

@@ -2,6 +2,7 @@ import { useSay } from '../text/say';
 import { Camera, FIRST_VIEW } from '../stand/camera';
 import { placeFlags } from '../stand/flags';
 import type { Stand, StandAxis } from '../stand/geometry';
+import { outlineOf, type WidePoint } from '../stand/outline';
 
 interface Props {
   stand: Stand;
@@ -15,6 +16,8 @@ interface Props {
 const WIDTH = 340;
 const HEIGHT = 330;
 const MARGINS = { top: 14, side: 40, bottom: 16 };
+/** Wood from so many pixels on is drawn as it tapers; thinner wood as one stroke. */
+const BODY_FROM = 1.6;
 
 /** The tree from one side in line, for paper: what stays is solid, what goes is broken, each cut has its number. */
 export function SideFigure({ stand, bearing, words, cuts, flags }: Props) {
@@ -39,6 +42,19 @@ export function SideFigure({ stand, bearing, words, cuts, flags }: Props) {
     }
     return points.join(' ');
   };
+  const body = (axis: StandAxis, to: number): WidePoint[] => {
+    const points: WidePoint[] = [];
+    for (let i = 0; i < axis.along.length; i++) {
+      if ((axis.along[i] ?? 0) > to + 1e-6 && points.length > 1) break;
+      const at = camera.see(
+        axis.points[4 * i] ?? 0,
+        axis.points[4 * i + 1] ?? 0,
+        axis.points[4 * i + 2] ?? 0,
+      );
+      points.push({ x: at.x, y: at.y, width: Math.max(0.8, (axis.points[4 * i + 3] ?? 0) * at.scale) });
+    }
+    return points;
+  };
   const axes = stand.axes.filter((axis) => axis.kind !== 'spur');
   return (
     <figure>
@@ -56,7 +72,10 @@ export function SideFigure({ stand, bearing, words, cuts, flags }: Props) {
           const kept = cut ? cut.kept : axis.length;
           return (
             <g key={axis.index} fill="none" strokeLinecap="round">
-              {kept > 0 && (
+              {kept > 0 && width >= BODY_FROM && (
+                <polygon points={outlineOf(body(axis, kept))} className="fill-ink stroke-none" />
+              )}
+              {kept > 0 && width < BODY_FROM && (
                 <polyline
                   points={line(axis, 0, kept)}
                   className={fine ? 'stroke-muted' : 'stroke-ink'}
@@ -68,7 +87,7 @@ export function SideFigure({ stand, bearing, words, cuts, flags }: Props) {
                 <polyline
                   points={line(axis, cut.kept, axis.length)}
                   className="stroke-tape"
-                  strokeWidth={Math.max(1, width * 0.7)}
+                  strokeWidth={Math.max(1, (body(axis, cut.kept).at(-1)?.width ?? width) * 0.7)}
                   strokeDasharray="5 4"
                 />
               )}

@@ -62,7 +62,7 @@ export function paintTree(
     if (!cut) {
       wood(g, one, 0, one.axis.length, fog, showing, colours, quick);
       if (showing.layer === 'wood') paintInjury(g, one, colours);
-      if (season) inSeason(g, camera, one, stand, season, showing, fog);
+      if (season) inSeason(g, camera, one, stand, season, showing, fog, quick);
       continue;
     }
     if (cut.kept > 0) {
@@ -101,11 +101,12 @@ function inSeason(
   foliage: Foliage,
   showing: Showing,
   fog: number,
+  quick: boolean,
 ): void {
   const dim = showing.lit.size > 0 && !showing.lit.has(one.axis.limb) ? 0.6 : 0;
   const haze = Math.min(0.9, Math.max(0, fog - 0.1) + dim);
-  if (showing.layer === 'bloom') paintFlowers(g, camera, one.axis, foliage, stand.foliage, haze);
-  else paintLeaf(g, camera, one.axis, foliage, stand.foliage.leaf, haze);
+  if (showing.layer === 'bloom') paintFlowers(g, camera, one.axis, foliage, stand.foliage, haze, quick);
+  else paintLeaf(g, camera, one.axis, foliage, stand.foliage.leaf, haze, quick);
 }
 
 /** A light rim round held-out limbs, under everything, so they part from the tangle behind. */
@@ -155,7 +156,8 @@ function wood(
   }
   const base = axis.dead ? colours.dead : null;
   if (axis.kind === 'fruiting-lateral') {
-    lateral(g, one, haze, colours, quick);
+    // while the tree turns, its leaf hides it
+    if (!quick || !hidesWood(showing)) lateral(g, one, haze, colours, quick);
     return;
   }
   if ((one.ws[0] ?? 0) < (quick ? THIN_WHILE_TURNING : THIN)) {

@@ -13,6 +13,8 @@ const TONES = [0.62, 0.86, 1.12];
 const TONE_FROM = [0.35, 0.65];
 const LEAVES = 10;
 const PETALS = 5;
+/** While the tree turns, one spray in so many is drawn. */
+const QUICK_EVERY = 4;
 
 const kept = new Map<string, Sprite[]>();
 
@@ -97,10 +99,14 @@ function setDown(
   wide: number,
   pictures: Sprite[],
   seed: number,
+  quick: boolean,
 ): void {
-  for (let i = 0; i < places.length; i += 3) {
+  // while the tree turns, fewer and wider ones
+  const step = quick ? 3 * QUICK_EVERY : 3;
+  const wider = quick ? wide * Math.sqrt(QUICK_EVERY) : wide;
+  for (let i = 3 * (seed % (step / 3)); i < places.length; i += step) {
     const at = camera.see(places[i] ?? 0, places[i + 1] ?? 0, places[i + 2] ?? 0);
-    const size = Math.max(2.5, wide * at.scale);
+    const size = Math.max(2.5, wider * at.scale);
     const picture = pictures[(seed + i / 3) % VARIANTS];
     if (picture) g.drawImage(picture, at.x - size / 2, at.y - size / 2, size, size);
   }
@@ -114,13 +120,14 @@ export function paintLeaf(
   foliage: Foliage,
   colour: string,
   haze: number,
+  quick: boolean,
 ): void {
   const places = foliage.leaf.get(axis.index);
   if (!places) return;
   const light = axis.light ?? 1;
   const tone = TONES[TONE_FROM.filter((from) => light >= from).length] ?? 1;
   g.globalAlpha = 1 - haze * 0.7;
-  setDown(g, camera, places, foliage.sprayM, leafSprites(colour, tone), axis.index);
+  setDown(g, camera, places, foliage.sprayM, leafSprites(colour, tone), axis.index, quick);
   g.globalAlpha = 1;
 }
 
@@ -137,16 +144,25 @@ export function paintFlowers(
   foliage: Foliage,
   look: { leaf: string; blossom: string; blossomM: number },
   haze: number,
+  quick: boolean,
 ): void {
   g.globalAlpha = 1 - haze * 0.7;
   const leaves = foliage.leaf.get(axis.index);
-  if (leaves) {
-    setDown(g, camera, leaves, foliage.sprayM * YOUNG.size, leafSprites(look.leaf, YOUNG.tone), axis.index);
+  if (leaves && !quick) {
+    setDown(
+      g,
+      camera,
+      leaves,
+      foliage.sprayM * YOUNG.size,
+      leafSprites(look.leaf, YOUNG.tone),
+      axis.index,
+      quick,
+    );
   }
   const open = foliage.flowers.get(axis.index);
   if (open) {
     const pictures = flowerSprites(look.blossom, look.blossomM >= CLUSTER_M);
-    setDown(g, camera, open, look.blossomM * 1.25, pictures, axis.index);
+    setDown(g, camera, open, look.blossomM * 1.25, pictures, axis.index, quick);
   }
   g.globalAlpha = 1;
 }
