@@ -10,11 +10,15 @@ import { inUnits } from '../text/units';
 import { Button } from '../ui/Button';
 import { Failed } from '../ui/States';
 import { useSettled } from '../ui/useSettled';
+import { useMayChange } from '../people/who';
 import { Assumed } from './Assumed';
+import { Carry } from './Carry';
 import { Lines } from './Lines';
 import { Months } from './Months';
 import { Moved } from './Moved';
 import { OptionForm } from './OptionForm';
+import { PlantThis } from './PlantThis';
+import { Rows } from './Rows';
 import { FIRST, fromAddress, LEAST_OPTIONS, MOST_OPTIONS, withCopy, withOption } from './request';
 
 const ASK_AFTER_MS = 300;
@@ -24,6 +28,7 @@ const KG_IN_TONNE = 1000;
 /** Which trees to plant, in which system, and what it comes to: options side by side; the address holds them all. */
 export function PlantingsPage() {
   const say = useSay();
+  const mayChange = useMayChange();
   const [search, setSearch] = useSearchParams();
   const [request, setRequest] = useState<PlantingRequest>(() => fromAddress(search.get('p')) ?? FIRST);
   const settled = useSettled(request, ASK_AFTER_MS);
@@ -129,6 +134,7 @@ export function PlantingsPage() {
             {say('plantings.start-over')}
           </Button>
         </div>
+        <Carry request={request} results={results} take={set} />
       </div>
       <div className="min-w-0" aria-busy={compared.isFetching}>
         {compared.isPending && (
@@ -166,11 +172,20 @@ export function PlantingsPage() {
               />
             </div>
             <Figures results={results} />
+            <Rows request={settled} />
             <div className="mt-6 grid grid-cols-2 gap-6 max-xl:grid-cols-1">
-              {results.map((one) => (
+              {results.map((one, i) => (
                 <div key={one.name}>
                   <Moved option={one} />
                   <Months option={one} />
+                  {mayChange && options[i] && (
+                    <PlantThis
+                      key={`${one.name} ${one.treesPerHa} ${site.area_ha ?? 1}`}
+                      option={options[i]}
+                      result={one}
+                      areaHa={site.area_ha ?? 1}
+                    />
+                  )}
                 </div>
               ))}
             </div>

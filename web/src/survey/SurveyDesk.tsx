@@ -7,6 +7,7 @@ import { Problem } from '../api/problem';
 import { Button } from '../ui/Button';
 import { FileButton } from '../ui/FileButton';
 import { readNumber } from '../ui/numbers';
+import { saveFile } from '../ui/saveFile';
 import { useUndoKeys } from '../ui/useUndoKeys';
 import { dropDraft, useDraft } from './draft';
 import { byField, formFrom, surveyFrom, type SurveyForm } from './form';
@@ -111,13 +112,11 @@ export function SurveyDesk({ id, label, first, again }: Props) {
   };
 
   const exportFile = () => {
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(
-      new Blob([JSON.stringify(surveyFrom(form), null, 2)], { type: 'application/json' }),
+    saveFile(
+      `${label.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.umbel-survey.json`,
+      JSON.stringify(surveyFrom(form), null, 2),
+      'application/json',
     );
-    link.download = `${label.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.umbel-survey.json`;
-    link.click();
-    URL.revokeObjectURL(link.href);
   };
 
   const faults = useMemo(() => byField(errors), [errors]);

@@ -14,6 +14,9 @@ import { endsOf, gripOf, withBase, withThickness, withTip } from './reshape';
 
 const MARGINS = { top: 24, side: 36, bottom: 100 };
 const CM = 100;
+/** So near its foot a touch on a limb means what the limb leaves. */
+const FOOT_CM = 12;
+const BESIDE_CM = 6;
 
 /** The tree of a survey as it is drawn, changed on the drawing: limbs are added, copied, removed, and pulled into shape. */
 export function TreeShaper({
@@ -83,10 +86,9 @@ export function TreeShaper({
     change(form.limbs.map((row) => (row.key === chosen ? next : row)));
   };
   const addAt = (hit: Picked) => {
-    const onLimb = hit.axis.kind === 'limb';
-    const parent = onLimb ? hit.axis.id : hit.axis.kind === 'trunk' ? 'trunk' : null;
-    if (parent === null) return;
-    const row = limbAt(form, parent, hit.along * CM);
+    const place = bearerAt(hit, form.limbs);
+    if (place === null) return;
+    const row = limbAt(form, place.parent, place.atCm);
     setAdding(false);
     change([...form.limbs, row]);
     onChoose(row.key);
@@ -157,4 +159,16 @@ export function TreeShaper({
       </div>
     </div>
   );
+}
+
+/** What a limb grows from that is begun at a touched place; a limb touched at its very foot stands for what it leaves itself. */
+function bearerAt(hit: Picked, limbs: LimbRow[]): { parent: string; atCm: number } | null {
+  if (hit.axis.kind === 'trunk') return { parent: 'trunk', atCm: hit.along * CM };
+  if (hit.axis.kind !== 'limb') return null;
+  const touched = limbs.find((limb) => limb.id === hit.axis.id);
+  const at = readNumber(touched?.at_cm ?? '');
+  if (hit.along * CM < FOOT_CM && touched && at !== undefined && !Number.isNaN(at)) {
+    return { parent: touched.parent, atCm: at + BESIDE_CM };
+  }
+  return { parent: hit.axis.id, atCm: hit.along * CM };
 }

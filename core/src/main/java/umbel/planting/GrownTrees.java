@@ -81,6 +81,31 @@ public final class GrownTrees {
             int leaf,
             long seed,
             Knowledge knowledge) {
+        Tree tree = typical(option, spacing, latitudeDeg, leaf, seed, knowledge);
+        LightReading light = LightModel.readCoarse(tree, 1);
+        double target = CropReading.target(tree);
+        CropReading crop = CropReading.of(tree, light, target);
+        return new InLeaf(
+                light.interception(),
+                crop.expectedFruits(),
+                Math.min(crop.expectedFruits(), target),
+                crop.firstClassShare(),
+                tree.top(),
+                tree.setting().cultivar().fruitMass());
+    }
+
+    /**
+     * The typical tree of an option in a leaf, as it stands in winter.
+     *
+     * @param leaf years since planting, from 1
+     */
+    public static Tree typical(
+            PlantingRequest.Planting option,
+            PlantingRequest.Distances spacing,
+            double latitudeDeg,
+            int leaf,
+            long seed,
+            Knowledge knowledge) {
         Survey typical = PracticeTree.survey(option.species(), option.system(), leaf, seed);
         Survey.TreeFacts facts = typical.tree();
         Survey placed = new Survey(
@@ -98,17 +123,7 @@ public final class GrownTrees {
                 typical.surveyedOn(),
                 typical.trunk(),
                 typical.limbs());
-        Tree tree = TreeBuilder.build(placed, knowledge, 1);
-        LightReading light = LightModel.readCoarse(tree, 1);
-        double target = CropReading.target(tree);
-        CropReading crop = CropReading.of(tree, light, target);
-        return new InLeaf(
-                light.interception(),
-                crop.expectedFruits(),
-                Math.min(crop.expectedFruits(), target),
-                crop.firstClassShare(),
-                tree.top(),
-                tree.setting().cultivar().fruitMass());
+        return TreeBuilder.build(placed, knowledge, 1);
     }
 
     /** The tree in a leaf; before the first it is nothing, after the last it stays. */

@@ -16,6 +16,7 @@ final class Asking {
             "/api/plants/*/marks",
             "/api/plants/*/plans",
             "/api/plantings/compare",
+            "/api/plantings/rows",
             "/api/plants/preview",
             "/api/trees/*/limbs/*/options",
             "/api/trees/*/marks",

@@ -1,7 +1,6 @@
 package umbel.app.plan;
 
 import org.springframework.stereotype.Component;
-import umbel.app.cache.ComputedCache;
 import umbel.app.survey.SurveyEntry;
 import umbel.crop.CropReading;
 import umbel.light.LightSummary;
@@ -12,10 +11,7 @@ import umbel.plan.Step;
 @Component
 public class PlanWorth {
 
-    private static final int MOST = 2_000;
-
     private final PlanService plans;
-    private final ComputedCache<Long, Worth> kept = ComputedCache.atMost(MOST);
 
     PlanWorth(PlanService plans) {
         this.plans = plans;
@@ -37,12 +33,8 @@ public class PlanWorth {
             double firstClassUndoneKg,
             double firstClassDoneKg) {}
 
-    /** Weighs the plan of a survey; up to a second the first time. */
+    /** Weighs the plan of a survey; up to a second. */
     public Worth of(SurveyEntry survey) {
-        return kept.get(survey.id(), () -> weigh(survey));
-    }
-
-    private Worth weigh(SurveyEntry survey) {
         PlanService.Recommended recommended = plans.recommended(survey);
         Plan plan = recommended.plan();
         LightSummary before = recommended.light();

@@ -81,6 +81,12 @@ final class PlantingAnswers {
     /** What one thing would have to be. */
     public record PlantingToWin(String what, double value, String unit) {}
 
+    /** An option's row in its years. */
+    public record PlantingRow(String name, List<PlantingRowInYear> years) {}
+
+    /** The row in one year, drawn; how high its tree stands. */
+    public record PlantingRowInYear(int year, double topM, String drawing) {}
+
     /** A figure, and whether it is {@code ours} or {@code yours}. */
     public record PlantingAssumed(String name, double value, String unit, String from) {}
 }

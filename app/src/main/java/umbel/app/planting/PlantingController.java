@@ -1,5 +1,6 @@
 package umbel.app.planting;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -10,6 +11,7 @@ import umbel.app.cache.ComputedCache;
 import umbel.app.computing.Computing;
 import umbel.app.computing.Computing.Lane;
 import umbel.app.reader.Reader;
+import umbel.drawing.RowSvg;
 import umbel.knowledge.Knowledge;
 import umbel.planting.GrownTrees;
 import umbel.planting.OptionYears;
@@ -17,6 +19,7 @@ import umbel.planting.PlantingCheck;
 import umbel.planting.PlantingComparison;
 import umbel.planting.PlantingRequest;
 import umbel.text.Statement;
+import umbel.wood.Tree;
 import umbel.wood.Units;
 
 /** Which trees to plant, in which system, and what it comes to; keeps nothing. */
@@ -25,6 +28,11 @@ import umbel.wood.Units;
 class PlantingController {
 
     private static final int MOST_KEPT = 60;
+    private static final List<Integer> DRAWN_YEARS = List.of(1, 3, 5, 8, 15);
+    /** How much a drawing of a row shows beside its tree, and above it, against the highest tree of all options. */
+    private static final double HALF_WIDTH = 0.6;
+
+    private static final double HEADROOM = 1.05;
 
     private final Knowledge knowledge;
     private final Computing computing;
@@ -50,6 +58,48 @@ class PlantingController {
     PlantingAnswers.PlantingsCompared compare(@RequestBody PlantingRequest sent) {
         PlantingRequest request = PlantingCheck.complete(sent, knowledge);
         return computing.answer(Lane.PLANS, () -> answer(request));
+    }
+
+    /** The row of each option drawn in its years, all at one scale. */
+    @PostMapping("/rows")
+    List<PlantingAnswers.PlantingRow> plantingRows(@RequestBody PlantingRequest sent) {
+        PlantingRequest request = PlantingCheck.complete(sent, knowledge);
+        return computing.answer(Lane.PLANS, () -> rows(request));
+    }
+
+    private List<PlantingAnswers.PlantingRow> rows(PlantingRequest request) {
+        double reach = knowledge.parameters().reach();
+        List<List<Tree>> trees = request.options().stream()
+                .map(option -> DRAWN_YEARS.stream()
+                        .map(year -> GrownTrees.typical(
+                                option,
+                                option.spacing(),
+                                request.site().latitudeDeg(),
+                                year,
+                                request.seed(),
+                                knowledge))
+                        .toList())
+                .toList();
+        double top = Math.max(
+                reach,
+                trees.stream()
+                        .flatMap(List::stream)
+                        .mapToDouble(Tree::top)
+                        .max()
+                        .orElse(0));
+        List<PlantingAnswers.PlantingRow> rows = new ArrayList<>();
+        for (int o = 0; o < trees.size(); o++) {
+            List<PlantingAnswers.PlantingRowInYear> years = new ArrayList<>();
+            for (int y = 0; y < DRAWN_YEARS.size(); y++) {
+                Tree tree = trees.get(o).get(y);
+                years.add(new PlantingAnswers.PlantingRowInYear(
+                        DRAWN_YEARS.get(y),
+                        Units.round(tree.top(), 2),
+                        RowSvg.draw(tree, "row" + o + "y" + y, reach, HALF_WIDTH * top, HEADROOM * top)));
+            }
+            rows.add(new PlantingAnswers.PlantingRow(request.options().get(o).name(), years));
+        }
+        return rows;
     }
 
     private PlantingAnswers.PlantingsCompared answer(PlantingRequest request) {

@@ -3,7 +3,7 @@ package umbel.app.season;
 import java.time.LocalDate;
 import java.util.List;
 
-/** What is told of one day of the crew. */
+/** What is told of one day of the crew, and of work to leave where days are missing. */
 public final class CrewDayAnswers {
 
     private CrewDayAnswers() {}
@@ -50,4 +50,35 @@ public final class CrewDayAnswers {
      */
     public record WaitingBlock(
             long blockId, String block, double hours, String verdict, List<String> reasons, LocalDate plannedFrom) {}
+
+    /**
+     * A block's work, and what leaving it would cost.
+     *
+     * @param trees surveyed trees it was judged by; 0 where none is surveyed, so that nothing is said of it
+     * @param lossPerHour against the block whose hours matter most, 0…1
+     * @param shadeUndone share of fruiting wood in shade if it is left, and if it is done
+     * @param firstClassUndoneKg first-class fruit a tree if it is left, and if it is done
+     * @param leaveHours of it to leave for the hours that are missing
+     */
+    public record WorkLine(
+            long blockId,
+            String block,
+            double hours,
+            int trees,
+            double lossPerHour,
+            double shadeUndone,
+            double shadeDone,
+            double firstClassUndoneKg,
+            double firstClassDoneKg,
+            double leaveHours,
+            boolean whole) {}
+
+    /**
+     * What to leave first.
+     *
+     * @param crewHoursADay hours all hands have in a day
+     * @param weighed trees whose plans are weighed so far, of {@code toWeigh}
+     * @param hours that are missing
+     */
+    public record GiveUpPage(double crewHoursADay, int weighed, int toWeigh, double hours, List<WorkLine> blocks) {}
 }

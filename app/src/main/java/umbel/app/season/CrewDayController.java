@@ -24,7 +24,7 @@ class CrewDayController {
 
     /** What to leave first where so many hours are missing. */
     @GetMapping("/api/schedule/give-up")
-    GiveUpService.GiveUpPage giveUp(
+    CrewDayAnswers.GiveUpPage giveUp(
             @RequestParam(defaultValue = "0") @DecimalMin("0") @DecimalMax(MOST_HOURS) double hours) {
         return giveUp.page(hours);
     }

@@ -1,15 +1,20 @@
 package umbel.app.season;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.annotation.PreDestroy;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -31,13 +36,19 @@ class GiveUpService {
     private static final Logger LOG = LoggerFactory.getLogger(GiveUpService.class);
     private static final int TREES_OF_A_BLOCK = 3;
     private static final int AHEAD_DAYS = 330;
+    /** What was learned, counted and decided since changes a plan: it is weighed again after a while. */
+    private static final Duration FRESH = Duration.ofHours(12);
 
     private final SeasonService season;
     private final SurveyRepository surveys;
     private final PlanWorth worths;
     private final TransactionTemplate transactions;
-    private final Map<Long, PlanWorth.Worth> weighed = new ConcurrentHashMap<>();
-    private final Map<Long, Boolean> begun = new ConcurrentHashMap<>();
+    private final Cache<Long, PlanWorth.Worth> weighed =
+            Caffeine.newBuilder().maximumSize(5_000).expireAfterWrite(FRESH).build();
+    private final Set<Long> underWay = ConcurrentHashMap.newKeySet();
+    /** Surveys that cannot be planned, so that nobody waits for them. */
+    private final Set<Long> failed = ConcurrentHashMap.newKeySet();
+
     private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> {
         Thread thread = new Thread(task, "give-up");
         thread.setDaemon(true);
@@ -56,43 +67,12 @@ class GiveUpService {
         worker.shutdownNow();
     }
 
-    /**
-     * A block's work, and what leaving it would cost.
-     *
-     * @param trees surveyed trees it was judged by; 0 where none is surveyed, so that nothing is said of it
-     * @param lossPerHour against the block whose hours matter most, 0…1
-     * @param shadeUndone share of fruiting wood in shade if it is left, and if it is done
-     * @param firstClassUndoneKg first-class fruit a tree if it is left, and if it is done
-     * @param leaveHours of it to leave for the hours that are missing
-     */
-    record WorkLine(
-            long blockId,
-            String block,
-            double hours,
-            int trees,
-            double lossPerHour,
-            double shadeUndone,
-            double shadeDone,
-            double firstClassUndoneKg,
-            double firstClassDoneKg,
-            double leaveHours,
-            boolean whole) {}
-
-    /**
-     * What to leave first.
-     *
-     * @param crewHoursADay hours all hands have in a day
-     * @param weighed trees whose plans are weighed so far, of {@code toWeigh}
-     * @param hours that are missing
-     */
-    record GiveUpPage(double crewHoursADay, int weighed, int toWeigh, double hours, List<WorkLine> blocks) {}
-
     /** What to leave so that so many hours are saved; what is not weighed yet is begun and left out. */
-    GiveUpPage page(double hours) {
+    CrewDayAnswers.GiveUpPage page(double hours) {
         return transactions.execute(status -> page(hours, season.today()));
     }
 
-    private GiveUpPage page(double hours, LocalDate today) {
+    private CrewDayAnswers.GiveUpPage page(double hours, LocalDate today) {
         List<SeasonService.BlockStatus> statuses =
                 season.statuses(today, today.plusDays(AHEAD_DAYS), new HashMap<>()).stream()
                         .filter(one -> one.allHours() > 0)
@@ -121,17 +101,16 @@ class GiveUpService {
         Map<Long, GiveUp.Left> left =
                 GiveUp.of(works, hours).stream().collect(Collectors.toMap(GiveUp.Left::blockId, one -> one));
         double most = works.stream().mapToDouble(GiveUp.Work::lossPerHour).max().orElse(0);
-        List<WorkLine> lines = new ArrayList<>();
+        List<CrewDayAnswers.WorkLine> lines = new ArrayList<>();
         for (SeasonService.BlockStatus one : statuses) {
             lines.add(
                     line(one, judged.get(one.block().id()), left.get(one.block().id()), most));
         }
-        lines.sort(Comparator.comparing((WorkLine line) -> line.trees() == 0).thenComparing(WorkLine::lossPerHour));
-        return new GiveUpPage(
+        lines.sort(Comparator.comparing((CrewDayAnswers.WorkLine line) -> line.trees() == 0)
+                .thenComparing(CrewDayAnswers.WorkLine::lossPerHour));
+        return new CrewDayAnswers.GiveUpPage(
                 Units.round(season.crewHours(), 1),
-                (int) all.stream()
-                        .filter(survey -> weighed.containsKey(survey.id()))
-                        .count(),
+                (int) all.stream().filter(this::isAnswered).count(),
                 all.size(),
                 hours,
                 lines);
@@ -148,7 +127,7 @@ class GiveUpService {
 
     private Judged judged(SeasonService.BlockStatus block, List<SurveyEntry> sample) {
         List<PlanWorth.Worth> found = sample.stream()
-                .map(survey -> weighed.get(survey.id()))
+                .map(survey -> weighed.getIfPresent(survey.id()))
                 .filter(worth -> worth != null)
                 .toList();
         if (found.isEmpty()) {
@@ -168,12 +147,13 @@ class GiveUpService {
                 mean(found, PlanWorth.Worth::firstClassDoneKg));
     }
 
-    private static double mean(List<PlanWorth.Worth> worths, java.util.function.ToDoubleFunction<PlanWorth.Worth> of) {
+    private static double mean(List<PlanWorth.Worth> worths, ToDoubleFunction<PlanWorth.Worth> of) {
         return worths.stream().mapToDouble(of).average().orElse(0);
     }
 
-    private static WorkLine line(SeasonService.BlockStatus one, Judged judged, GiveUp.Left left, double most) {
-        return new WorkLine(
+    private static CrewDayAnswers.WorkLine line(
+            SeasonService.BlockStatus one, Judged judged, GiveUp.Left left, double most) {
+        return new CrewDayAnswers.WorkLine(
                 one.block().id(),
                 one.block().name(),
                 Units.round(one.allHours(), 1),
@@ -187,8 +167,12 @@ class GiveUpService {
                 left != null && left.whole());
     }
 
+    private boolean isAnswered(SurveyEntry survey) {
+        return weighed.getIfPresent(survey.id()) != null || failed.contains(survey.id());
+    }
+
     private void begin(SurveyEntry survey) {
-        if (begun.putIfAbsent(survey.id(), true) == null) {
+        if (!isAnswered(survey) && underWay.add(survey.id())) {
             long id = survey.id();
             worker.submit(() -> weigh(id));
         }
@@ -203,8 +187,10 @@ class GiveUpService {
                 weighed.put(surveyId, worths.of(survey));
             }
         } catch (RuntimeException e) {
-            begun.remove(surveyId);
+            failed.add(surveyId);
             LOG.warn("The plan of survey {} could not be weighed.", surveyId, e);
+        } finally {
+            underWay.remove(surveyId);
         }
     }
 }

@@ -133,7 +133,7 @@ class AfterwardsInBrowserTest {
         BROWSER.open(umbel.url() + "/");
         WebElement plot = BROWSER.find(By.cssSelector("a[aria-label^='Gean Walk,']"));
         BROWSER.script("arguments[0].scrollIntoView({block: 'center'})", plot);
-        plot.findElement(By.tagName("text")).click();
+        plot.findElement(By.tagName("polygon")).click();
         BROWSER.sees("260 sweet cherry trees");
     }
 

@@ -124,15 +124,15 @@ class PlansInBrowserTest {
     @Test
     void workIsPlannedForAnotherTimeOfTheYear() {
         BROWSER.open(umbel.url() + "/trees/" + ESPALIER);
-        BROWSER.sees("dormant, over 3 winters");
+        BROWSER.sees("dormant, 3 winters");
         BROWSER.unfold("For:");
         BROWSER.find(By.xpath("//label[contains(., 'When')]/select/option[.='Summer']"))
                 .click();
-        BROWSER.sees("summer, over 3 winters");
+        BROWSER.sees("summer, 3 winters");
         BROWSER.sees("Thin uprights of this year");
         BROWSER.find(By.xpath("//label[contains(., 'When')]/select/option[.='Dormant']"))
                 .click();
-        BROWSER.sees("dormant, over 3 winters");
+        BROWSER.sees("dormant, 3 winters");
     }
 
     private static void choose(String plan) {

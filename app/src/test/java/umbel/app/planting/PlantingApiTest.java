@@ -2,9 +2,13 @@ package umbel.app.planting;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.StringReader;
 import java.util.List;
+import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.w3c.dom.Element;
+import org.xml.sax.InputSource;
 import tools.jackson.databind.JsonNode;
 import umbel.app.RunningUmbel;
 
@@ -83,5 +87,36 @@ class PlantingApiTest {
         assertThat(umbel.post("/api/plantings/compare", SENT.replace("0.55", "\"cheap\""))
                         .status())
                 .isEqualTo(400);
+    }
+
+    @Test
+    void theRowsAreDrawnInTheirYearsAtOneScale() throws Exception {
+        RunningUmbel.Answer answer = umbel.post("/api/plantings/rows", SENT);
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        assertThat(answer.json()).hasSize(2);
+        double tallest = 0;
+        String scale = null;
+        for (JsonNode option : answer.json()) {
+            double before = 0;
+            assertThat(option.at("/years")).hasSize(5);
+            for (JsonNode year : option.at("/years")) {
+                assertThat(year.at("/topM").asDouble()).isGreaterThan(before - 0.3);
+                before = year.at("/topM").asDouble();
+                tallest = Math.max(tallest, before);
+                Element svg = DocumentBuilderFactory.newInstance()
+                        .newDocumentBuilder()
+                        .parse(new InputSource(
+                                new StringReader(year.at("/drawing").asString())))
+                        .getDocumentElement();
+                String box = svg.getAttribute("viewBox");
+                assertThat(scale == null || scale.equals(box))
+                        .as("one scale: " + box)
+                        .isTrue();
+                scale = box;
+                assertThat(svg.getElementsByTagName("use").getLength()).isGreaterThanOrEqualTo(3);
+            }
+        }
+        double shown = -Double.parseDouble(scale.split(" ")[1]) / 100;
+        assertThat(shown).as("the tallest fits").isGreaterThan(tallest);
     }
 }
