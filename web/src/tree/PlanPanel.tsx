@@ -16,7 +16,7 @@ import type { Work } from './useWork';
 import { Winters } from './Winters';
 
 /** Four commands side by side in a narrow column. */
-const SMALL = 'px-2 text-[13px]';
+const SMALL = 'px-2! text-[13px]!';
 
 interface Props {
   id: number;
