@@ -124,7 +124,7 @@ export function TreeStand(props: Props) {
       g.setTransform(ratio, 0, 0, ratio, 0, 0);
       const colours = paletteNow();
       paintScenery(g, camera, stand, colours);
-      paintNeighbours(g, camera, stand, colours);
+      paintNeighbours(g, camera, stand, colours, turning);
       if (!hidesWood(showing)) paintStaff(g, camera, stand, lines, colours);
       paintShadow(g, camera, stand, colours);
       if (extras?.target) {

@@ -156,8 +156,9 @@ function wood(
   }
   const base = axis.dead ? colours.dead : null;
   if (axis.kind === 'fruiting-lateral') {
-    // while the tree turns, its leaf hides it
-    if (!quick || !hidesWood(showing)) lateral(g, one, haze, colours, quick);
+    // while the tree turns, one in two stands for both, and leaf hides them all
+    const drawn = !quick || (!hidesWood(showing) && axis.index % 2 === 0);
+    if (drawn) lateral(g, one, haze, colours, quick);
     return;
   }
   if ((one.ws[0] ?? 0) < (quick ? THIN_WHILE_TURNING : THIN)) {

@@ -84,12 +84,13 @@ function rows(g: CanvasRenderingContext2D, camera: Camera, stand: Stand, colours
   g.globalAlpha = 1;
 }
 
-/** Neighbours: the same frame at the spacing, as pale as mist. */
+/** Neighbours: the same frame at the spacing, as pale as mist; while the tree turns, their limbs alone. */
 export function paintNeighbours(
   g: CanvasRenderingContext2D,
   camera: Camera,
   stand: Stand,
   colours: Palette,
+  quick = false,
 ): void {
   const along: [number, number] = [Math.sin(stand.rowBearing), Math.cos(stand.rowBearing)];
   const places: [number, number][] = [];
@@ -108,7 +109,7 @@ export function paintNeighbours(
     g.strokeStyle = colours.hillNear;
     g.globalAlpha = 0.3;
     for (const axis of stand.axes) {
-      if (axis.kind !== 'trunk' && axis.kind !== 'limb' && axis.kind !== 'lateral') {
+      if (axis.kind !== 'trunk' && axis.kind !== 'limb' && (quick || axis.kind !== 'lateral')) {
         continue;
       }
       g.beginPath();
