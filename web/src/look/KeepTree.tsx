@@ -36,7 +36,8 @@ export function KeepTree({
   const [latitude, setLatitude] = useState('');
   const [elevation, setElevation] = useState('');
   const own = (blocks.data ?? []).filter((one) => one.species === form.species && !one.archived);
-  const first = holdings.data?.[0];
+  const [chosen, setChosen] = useState('');
+  const into = chosen || String(holdings.data?.[0]?.id ?? '');
   const none = holdings.data?.length === 0;
   const keep = useMutation({
     mutationFn: () =>
@@ -58,7 +59,7 @@ export function KeepTree({
                             timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
                           },
                         }
-                      : { name, ...(first ? { holdingId: first.id } : {}) },
+                      : { name, holdingId: Number(into) },
                   },
           },
         }),
@@ -124,6 +125,15 @@ export function KeepTree({
               </div>
             ) : (
               <Field name={say('look.name-of-block')} value={name} fault={undefined} change={setName} />
+            )}
+            {block === NEW && (holdings.data?.length ?? 0) > 1 && (
+              <Choice
+                name={say('plantings.holding')}
+                value={into}
+                options={(holdings.data ?? []).map((one) => ({ id: String(one.id), name: one.name }))}
+                fault={undefined}
+                change={setChosen}
+              />
             )}
             {block === NEW && none && (
               <>

@@ -31,6 +31,11 @@ class LookInBrowserTest {
 
     @Test
     void aTreeIsShapedByHandAnsweredAndKept() {
+        assertThat(umbel.post(
+                                "/api/holdings",
+                                "{\"name\":\"Look Farm\",\"latitudeDeg\":51,\"elevationM\":80,\"timeZone\":\"UTC\"}")
+                        .status())
+                .isEqualTo(201);
         BROWSER.open(umbel.url());
         BROWSER.text("Look at one tree now").click();
         BROWSER.sees("What to do");
@@ -56,6 +61,8 @@ class LookInBrowserTest {
         BROWSER.sees("What to do");
         BROWSER.button("Save this tree").click();
         BROWSER.type(BROWSER.field("Name of the block"), "Looked Corner");
+        BROWSER.find(By.xpath("//label[contains(., 'Holding')]/select/option[.='Look Farm']"))
+                .click();
         BROWSER.button("Save the tree").click();
         BROWSER.sees("Looked Corner 1-1");
         BROWSER.sees("Recommended");
