@@ -31,7 +31,7 @@ export function LimbFacts({
           [
             ['diameter_mm', say('limb-grid.thick'), 'mm'],
             ['length_cm', say('limb-grid.long'), 'cm'],
-            ['at_cm', say('limb-grid.at'), 'cm'],
+            ['at_cm', say('look.leaves-at'), 'cm'],
             ['angle_deg', say('limb-grid.angle'), '°'],
             ['bearing_deg', say('limb-grid.bearing'), '°'],
           ] as const

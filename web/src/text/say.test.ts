@@ -61,6 +61,22 @@ describe('the catalogues', () => {
     expect(say('winters.smallsteps-small-steps-judged-then', { smallSteps: 2 })).toContain('2 small steps');
   });
 
+  it('tell a word that the code chooses in every language', () => {
+    const chosen = sources('src').flatMap((source) =>
+      [...source.matchAll(/say\(\s*'([^']+)',\s*\{([^{}]*)\}/g)].flatMap(([, code = '', values = '']) =>
+        [...values.matchAll(/(\w+):[^,]*\?\s*'[a-z-]+'\s*:\s*'[a-z-]+'/g)].map(([, name = '']) => ({
+          code,
+          name,
+        })),
+      ),
+    );
+    expect(chosen.length).toBeGreaterThan(2);
+    const bare = chosen.filter(
+      ({ code, name }) => !(en as Record<string, string>)[code]?.includes(`{${name}, select`),
+    );
+    expect(bare).toEqual([]);
+  });
+
   it('hold nothing that nobody says', () => {
     const code = sources('src').join('\n');
     // families whose members are named by a word of the format

@@ -70,7 +70,7 @@ class CropCountService {
     public CropCountAnswers.CropCountAnswer preview(long blockId, CropCountAnswers.CountAsked asked) {
         Block block = block(blockId);
         List<BlockTrees.Read> read = treesOf(block);
-        BlockTrees trees = BlockTrees.of(read.isEmpty() ? List.of(read(typical.of(block))) : read);
+        BlockTrees trees = middling(block, read);
         CropCount count = count(asked.stage(), asked.limbs(), trees);
         PlantingParameters planting = knowledge.planting();
         double wage = asked.wagePerHour() == null ? planting.usual().wagePerHour() : asked.wagePerHour();
@@ -108,8 +108,7 @@ class CropCountService {
         if (before.isPresent()) {
             return line(before.get());
         }
-        List<BlockTrees.Read> read = treesOf(block);
-        BlockTrees trees = BlockTrees.of(read.isEmpty() ? List.of(read(typical.of(block))) : read);
+        BlockTrees trees = middling(block, treesOf(block));
         double factor = count(sent.stage(), sent.limbs(), trees).factor();
         CropCountEntry entry = counts.saveAndFlush(new CropCountEntry(
                 block,
@@ -157,6 +156,11 @@ class CropCountService {
                         .toList(),
                 trees,
                 knowledge.parameters().cropCount());
+    }
+
+    /** The block's middling tree; a typical one of its kind where none was surveyed. */
+    private BlockTrees middling(Block block, List<BlockTrees.Read> surveyed) {
+        return BlockTrees.of(surveyed.isEmpty() ? List.of(read(typical.of(block))) : surveyed);
     }
 
     /** The block's surveyed trees, as they were read before anything was counted. */

@@ -6,9 +6,6 @@ import java.util.Optional;
 /** What was counted in a block after its trees were surveyed, as far as their readings need it. */
 public interface SeasonCounts {
 
-    /** Nothing was counted anywhere. */
-    SeasonCounts NONE = (blockId, surveyedOn) -> Optional.empty();
-
     /**
      * A count of flowers or fruits.
      *

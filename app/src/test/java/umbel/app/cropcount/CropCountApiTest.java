@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
+import umbel.app.NewBlock;
 import umbel.app.RunningUmbel;
 import umbel.practice.PracticeTree;
 import umbel.survey.SurveyReader;
@@ -127,21 +128,6 @@ class CropCountApiTest {
     }
 
     private long block(String name, String species, String system) {
-        long holding = umbel.post(
-                        "/api/holdings",
-                        "{\"name\":\"" + name + " Farm\",\"latitudeDeg\":51,\"elevationM\":80,\"timeZone\":\"UTC\"}")
-                .json()
-                .at("/id")
-                .asLong();
-        return umbel.post(
-                        "/api/blocks",
-                        "{\"holdingId\":" + holding + ",\"name\":\"" + name + "\",\"species\":\"" + species
-                                + "\",\"system\":\"" + system
-                                + "\",\"stock\":\"dwarfing\",\"plantedYear\":2021,"
-                                + "\"treeCount\":40,\"inRowM\":1,\"betweenRowsM\":3.5,\"rowBearingDeg\":0,\"eastM\":0,\"northM\":0,"
-                                + "\"rows\":1,\"placesPerRow\":40}")
-                .json()
-                .at("/id")
-                .asLong();
+        return NewBlock.add(umbel, name, species, system, 40);
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
+import umbel.app.NewBlock;
 import umbel.app.RunningUmbel;
 
 /** A tree that was looked at is kept with all it needs, or not at all. */
@@ -43,7 +44,7 @@ class KeptTreeApiTest {
     void itTakesAFreePlaceOfABlockAndNoOther() {
         JsonNode looked = umbel.get("/api/survey/typical?species=apple&system=tall-spindle&leaf=5")
                 .json();
-        long block = block("Apple Row");
+        long block = NewBlock.add(umbel, "Apple Row", "apple", "tall-spindle", 10);
         String place = "\"place\":{\"blockId\":" + block + ",\"row\":1,\"place\":%d}";
         assertThat(keep(looked, place.formatted(2)).status()).isEqualTo(201);
         RunningUmbel.Answer again = keep(looked, place.formatted(2));
@@ -72,23 +73,5 @@ class KeptTreeApiTest {
 
     private RunningUmbel.Answer keep(JsonNode survey, String where) {
         return umbel.post(KEPT, "{\"survey\":" + survey + ",\"where\":{" + where + "}}");
-    }
-
-    private long block(String name) {
-        long holding = umbel.post(
-                        "/api/holdings",
-                        "{\"name\":\"" + name + " Farm\",\"latitudeDeg\":51,\"elevationM\":80,\"timeZone\":\"UTC\"}")
-                .json()
-                .at("/id")
-                .asLong();
-        return umbel.post(
-                        "/api/blocks",
-                        "{\"holdingId\":" + holding + ",\"name\":\"" + name
-                                + "\",\"species\":\"apple\",\"system\":\"tall-spindle\",\"stock\":\"dwarfing\",\"plantedYear\":2021,"
-                                + "\"treeCount\":10,\"inRowM\":1,\"betweenRowsM\":3.5,\"rowBearingDeg\":0,\"eastM\":0,\"northM\":0,"
-                                + "\"rows\":1,\"placesPerRow\":10}")
-                .json()
-                .at("/id")
-                .asLong();
     }
 }

@@ -6,6 +6,7 @@ import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import umbel.assess.Assessor;
 import umbel.knowledge.Knowledge;
@@ -19,7 +20,10 @@ import umbel.survey.SurveyReader;
 class TreeReadingsTest {
 
     private final TreeReadings readings = new TreeReadings(
-            new Assessor(Knowledge.shipped()), mock(SurveyRepository.class), Knowledge.shipped(), SeasonCounts.NONE);
+            new Assessor(Knowledge.shipped()),
+            mock(SurveyRepository.class),
+            Knowledge.shipped(),
+            (blockId, day) -> Optional.empty());
 
     @Test
     void aSavedSurveyIsReadOnceForEachSchoolAndReach() {

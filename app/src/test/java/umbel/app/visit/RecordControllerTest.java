@@ -34,7 +34,6 @@ import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
 import umbel.app.plan.TreeDecisions;
 import umbel.app.season.SeasonService;
-import umbel.app.survey.SeasonCounts;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.app.survey.TreeReadings;
@@ -89,7 +88,8 @@ class RecordControllerTest {
                 surveys,
                 followUps,
                 decided,
-                new TreeReadings(new Assessor(knowledge), surveys, Knowledge.shipped(), SeasonCounts.NONE),
+                new TreeReadings(
+                        new Assessor(knowledge), surveys, Knowledge.shipped(), (blockId, day) -> Optional.empty()),
                 mock(SeasonService.class),
                 knowledge,
                 Clock.systemUTC(),
