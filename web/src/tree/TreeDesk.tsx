@@ -1,11 +1,11 @@
 import { AfterwardsList } from '../ui/Afterwards';
-import { say, useSay } from '../text/say';
+import { useSay } from '../text/say';
 import { Tabs } from 'radix-ui';
 import { useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Mark, TreePage } from '../api/client';
 import { keyOf, limbOf } from '../api/marks';
-import { useMayChange, useWho } from '../people/who';
+import { useMayChange } from '../people/who';
 import { firstViewOf, facesRow, type View } from '../stand/camera';
 import type { Flag } from '../stand/flags';
 import { LimbClock } from '../stand/LimbClock';
@@ -27,7 +27,8 @@ import { StageBar } from './StageBar';
 import { SuggestionList } from './SuggestionList';
 import { TreeSetup } from './TreeSetup';
 import { useCutWalk } from './useCutWalk';
-import { SaveNote } from './SaveNote';
+import { cutWords } from './cutWords';
+import { DeskFooter } from './DeskFooter';
 import { useKeys } from './useKeys';
 import { usePlans } from './usePlans';
 import { useWork } from './useWork';
@@ -134,7 +135,6 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
   const walk = useCutWalk(page, plans.shown, setView, setPointed);
   const stops = useMemo(() => new Set(plans.shown?.stops ?? []), [plans.shown]);
   const { name } = page;
-  const { role } = useWho();
   const mayChange = useMayChange();
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_400px] max-lg:h-auto max-lg:grid-cols-1">
@@ -404,50 +404,8 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
             </Tabs.Content>
           </Tabs.Root>
         )}
-        <div className="flex items-center justify-between gap-3 border-t border-line px-5 py-2">
-          <span className="text-[14px] text-muted">
-            {work.marks.length === 0
-              ? say('tree-desk.nothing-marked-yet')
-              : say('tree-desk.length-steps-marked', { length: work.marks.length })}
-            <span className="block text-[13px]">
-              <SaveNote work={work} />
-            </span>
-          </span>
-          <span className="flex gap-2">
-            <Link
-              to={`/trees/${id}/sheet`}
-              className="rounded-md border border-muted/50 px-3 py-1.5 text-[14px] font-semibold hover:bg-sand"
-            >
-              {say('tree-desk.sheet')}
-            </Link>
-            {role !== 'adviser' && (
-              <Link
-                to={`/trees/${id}/record`}
-                className="rounded-md bg-ink px-3 py-1.5 text-[14px] font-semibold text-paper hover:opacity-90"
-              >
-                {say('tree-desk.record-it')}
-              </Link>
-            )}
-          </span>
-        </div>
+        <DeskFooter id={id} work={work} />
       </aside>
     </div>
   );
-}
-
-function cutWords(hit: Picked): string {
-  const mark = cutFrom(hit);
-  if (!mark) {
-    return say('tree-desk.the-leader-is-cut-higher');
-  }
-  if (mark.operation === 'remove') {
-    return (mark.limb ?? '').includes('/')
-      ? say('tree-desk.take-these-shoots-on-limb', { limbOf: limbOf(mark) })
-      : say('tree-desk.remove-limb-limbof', { limbOf: limbOf(mark) });
-  }
-  return say('tree-desk.operation-limbof-at-atcm-cm', {
-    operation: mark.operation ?? '',
-    limbOf: limbOf(mark),
-    atcm: Math.round(mark.at_cm ?? 0),
-  });
 }
