@@ -7,7 +7,7 @@ import { LimitGauges } from '../tree/LimitGauges';
 import { Button } from '../ui/Button';
 import { Failed } from '../ui/States';
 import { minutes } from '../ui/words';
-import type { Practising } from './ExercisePage';
+import type { Practising } from './practising';
 import { marksOf } from './exercise';
 import { LimbChips } from './LimbChips';
 

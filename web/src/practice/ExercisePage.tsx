@@ -14,16 +14,9 @@ import { Cutting } from './Cutting';
 import { acted, keepAttempt, keptAttempt, marksOf, type Act, type Attempt } from './exercise';
 import { Looking } from './Looking';
 import { Outcome } from './Outcome';
+import type { Practising } from './practising';
 
 const NO_MARKS: Mark[] = [];
-
-/** What the parts of an exercise share. */
-export interface Practising {
-  code: string;
-  page: PracticeTreePage;
-  attempt: Attempt;
-  act: (act: Act) => void;
-}
 
 /** A tree that cannot be harmed: look, cut, and see what it brings. */
 export function ExercisePage() {

@@ -1,6 +1,6 @@
 import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
-import type { Practising } from './ExercisePage';
+import type { Practising } from './practising';
 import { LimbChips } from './LimbChips';
 
 /** First one looks: where is something wrong? */

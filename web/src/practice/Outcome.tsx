@@ -4,7 +4,7 @@ import { locale } from '../text/language';
 import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
 import { minutes, percent } from '../ui/words';
-import type { Practising } from './ExercisePage';
+import type { Practising } from './practising';
 
 const WIDEST = 1.2;
 

@@ -128,11 +128,6 @@ export function PlanPanel({
           {say('plan-panel.and-the-next-stage-is')}
         </p>
       )}
-      {plans.following && (
-        <p className="px-5 pt-2 text-[13px] text-muted" role="status">
-          {say('plan-panel.gentler-and-firmer-ways-and')}
-        </p>
-      )}
       <PlanChoices decisions={work.decisions} limits={limits} timing={plans.timing} onChange={work.change} />
       {plan.name === 'nothing' ? (
         <p className="px-5 py-4">
@@ -207,6 +202,12 @@ export function PlanPanel({
       <Refused decisions={work.decisions} work={work} />
       {plan.thirdYear && <p className="mx-5 mt-3 text-[14px]">{plan.thirdYear}</p>}
       <LeftAlone plan={plan} onPoint={onPoint} />
+      {/* below the steps, so that nothing moves under the pointer when the rest arrives */}
+      {plans.following && (
+        <p className="px-5 pt-2 text-[13px] text-muted" role="status">
+          {say('plan-panel.gentler-and-firmer-ways-and')}
+        </p>
+      )}
       <PlansBeside plans={choices} words={PLAN_WORDS} />
       <SchoolsBeside id={id} decisions={work.decisions} onPoint={onPoint} />
     </div>

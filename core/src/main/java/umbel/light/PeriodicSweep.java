@@ -1,5 +1,6 @@
 package umbel.light;
 
+import java.util.Arrays;
 import java.util.stream.IntStream;
 import umbel.compute.Cancellation;
 
@@ -21,7 +22,7 @@ public final class PeriodicSweep {
     private final double[][] us;
     private final int[] byLayer;
     private final int[] layerStart;
-    private final boolean[] anyFilled;
+    private final int[][] filledRuns;
 
     /** Points in row axes, metres; {@code x} and {@code y} may lie outside the box and wrap round. */
     public PeriodicSweep(CanopyGrid grid, double[] xs, double[] ys, double[] zs) {
@@ -41,17 +42,34 @@ public final class PeriodicSweep {
         for (int l = 0; l < grid.nz; l++) {
             layerStart[l + 1] += layerStart[l];
         }
-        anyFilled = new boolean[grid.nz];
+        filledRuns = new int[grid.nz][];
         for (int l = 0; l < grid.nz; l++) {
-            for (boolean row : grid.filled[l]) {
-                anyFilled[l] |= row;
-            }
+            filledRuns[l] = runs(grid.filled[l]);
         }
         byLayer = new int[zs.length];
         int[] next = layerStart.clone();
         for (int s = 0; s < zs.length; s++) {
             byLayer[next[layerOf(zs[s])]++] = s;
         }
+    }
+
+    /** The runs of rows with leaf or wood: first row and the row after the last, one pair a run. */
+    private static int[] runs(boolean[] filled) {
+        int[] runs = new int[filled.length + 1];
+        int n = 0;
+        for (int j = 0; j < filled.length; j++) {
+            boolean before = j > 0 && filled[j - 1];
+            if (filled[j] && !before) {
+                runs[n++] = j;
+            }
+            if (!filled[j] && before) {
+                runs[n++] = j;
+            }
+        }
+        if (n % 2 == 1) {
+            runs[n++] = filled.length;
+        }
+        return Arrays.copyOf(runs, n);
     }
 
     /**
@@ -102,15 +120,17 @@ public final class PeriodicSweep {
         double tx = d[0] / d[2] * grid.hz / grid.hx;
         double ty = d[1] / d[2] * grid.hz / grid.hy;
         double path = grid.hz / d[2];
-        float[] depth = new float[nx * ny];
-        float[] above = new float[nx * ny];
+        // rows as far apart as those of the layers: the second half of a row holds nothing of worth
+        float[] depth = new float[2 * nx * ny];
+        float[] above = new float[depth.length];
+        float[] laid = new float[depth.length];
         for (int l = grid.nz - 1; l >= 0; l--) {
             boolean read = layerStart[l + 1] > layerStart[l];
             if (read) {
                 System.arraycopy(depth, 0, above, 0, depth.length);
             }
-            if (anyFilled[l]) {
-                addLayer(l, 0.5 + l * tx, tx, 0.5 + l * ty, ty, path, depth);
+            if (filledRuns[l].length > 0) {
+                addLayer(l, 0.5 + l * tx, tx, 0.5 + l * ty, ty, path, depth, laid);
             }
             for (int n = layerStart[l]; n < layerStart[l + 1]; n++) {
                 int s = byLayer[n];
@@ -119,14 +139,16 @@ public final class PeriodicSweep {
             }
         }
         double reached = 0;
-        for (float t : depth) {
-            reached += exp(t);
+        for (int j = 0; j < ny; j++) {
+            for (int i = 0; i < nx; i++) {
+                reached += exp(depth[2 * j * nx + i]);
+            }
         }
-        return reached / depth.length;
+        return reached / (nx * ny);
     }
 
     /** Adds what rays meet in one layer: piece by piece between the cell walls they cross, x from {@code x0} on and y from {@code y0}. */
-    private void addLayer(int l, double x0, double tx, double y0, double ty, double path, float[] depth) {
+    private void addLayer(int l, double x0, double tx, double y0, double ty, double path, float[] depth, float[] laid) {
         int ox = Math.floorMod((int) Math.floor(x0), grid.nx);
         int oy = Math.floorMod((int) Math.floor(y0), grid.ny);
         double stepX = 1 / Math.abs(tx);
@@ -137,7 +159,7 @@ public final class PeriodicSweep {
         while (at < 1) {
             double next = Math.min(1, Math.min(wallX, wallY));
             if (next > at) {
-                addShifted(l, ox, oy, (float) ((next - at) * path), depth);
+                addShifted(l, ox, oy, (float) ((next - at) * path), depth, laid);
             }
             if (wallX <= next) {
                 ox = neighbour(ox, tx, grid.nx);
@@ -162,22 +184,36 @@ public final class PeriodicSweep {
     }
 
     /** Adds a layer, seen from rays shifted by whole cells, to the depths; rows without leaf or wood are passed over. */
-    private void addShifted(int l, int ox, int oy, float length, float[] depth) {
-        int nx = grid.nx;
-        int ny = grid.ny;
+    private void addShifted(int l, int ox, int oy, float length, float[] depth, float[] laid) {
         float[] layer = grid.layers[l];
-        boolean[] filled = grid.filled[l];
-        for (int j = 0; j < ny; j++) {
-            int source = j + oy < ny ? j + oy : j + oy - ny;
-            if (filled[source]) {
-                addRow(depth, j * nx, layer, source * 2 * nx + ox, nx, length);
-            }
+        int[] runs = filledRuns[l];
+        for (int n = 0; n < runs.length; n += 2) {
+            // rows under the shift lie at their number less oy; the run is cut where that wraps round
+            int cut = Math.max(runs[n], Math.min(runs[n + 1], oy));
+            addRows(depth, runs[n] - oy + grid.ny, layer, runs[n], cut, ox, length, laid);
+            addRows(depth, cut - oy, layer, cut, runs[n + 1], ox, length, laid);
         }
     }
 
-    private static void addRow(float[] depth, int to, float[] layer, int from, int count, float length) {
-        for (int i = 0; i < count; i++) {
-            depth[to + i] += length * layer[from + i];
+    /**
+     * Adds neighbouring rows as one stretch. The stretch is laid where it is added first: only then does the compiler see
+     * that the two cannot overlap, and takes many cells at once.
+     */
+    private void addRows(
+            float[] depth, int row, float[] layer, int fromRow, int toRow, int ox, float length, float[] laid) {
+        if (toRow <= fromRow) {
+            return;
+        }
+        int stride = 2 * grid.nx;
+        int start = row * stride;
+        int end = start + (toRow - fromRow - 1) * stride + grid.nx;
+        System.arraycopy(layer, fromRow * stride + ox, laid, start, end - start);
+        add(depth, laid, start, end, length);
+    }
+
+    private static void add(float[] depth, float[] laid, int start, int end, float length) {
+        for (int i = start; i < end; i++) {
+            depth[i] += length * laid[i];
         }
     }
 
@@ -192,8 +228,8 @@ public final class PeriodicSweep {
         double fu = x - i0;
         double fv = y - j0;
         int i1 = i0 + 1 == nx ? 0 : i0 + 1;
-        int row0 = j0 * nx;
-        int row1 = j0 + 1 == ny ? 0 : row0 + nx;
+        int row0 = 2 * j0 * nx;
+        int row1 = j0 + 1 == ny ? 0 : row0 + 2 * nx;
         double w00 = (1 - fu) * (1 - fv);
         double w10 = fu * (1 - fv);
         double w01 = (1 - fu) * fv;

@@ -93,10 +93,16 @@ final class LeafRoom {
     }
 
     private int cellAlong(double along) {
-        return Math.floorMod((int) Math.floor(along / place.inRow() * nx), nx);
+        return wrapped((int) Math.floor(along / place.inRow() * nx), nx);
     }
 
     private int cellAcross(double across) {
-        return Math.floorMod((int) Math.floor(across / place.betweenRows() * ny), ny);
+        return wrapped((int) Math.floor(across / place.betweenRows() * ny), ny);
+    }
+
+    /** Into 0…count−1; most places lie in the box or beside it, and a division is slow. */
+    private static int wrapped(int i, int count) {
+        int near = i < 0 ? i + count : i >= count ? i - count : i;
+        return near >= 0 && near < count ? near : Math.floorMod(i, count);
     }
 }

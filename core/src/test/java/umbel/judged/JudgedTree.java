@@ -32,7 +32,7 @@ import umbel.wood.Tree;
  */
 record JudgedTree(String id, String part, String why, AssessRequest request, List<PractisedDecision> decisions) {
 
-    static final List<String> FILES = List.of("pome", "stone", "others", "walls-and-seasons", "further");
+    static final List<String> FILES = List.of("pome", "stone", "others", "walls-and-seasons", "further", "second");
 
     private static final YAMLMapper YAML = YAMLMapper.builder().build();
     private static final JsonMapper JSON = JsonMapper.builder().build();

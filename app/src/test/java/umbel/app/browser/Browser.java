@@ -85,11 +85,14 @@ final class Browser implements BeforeAllCallback, AfterAllCallback {
 
     /** Opens what is folded under a summary that begins with these words; leaves it where it is open. */
     void unfold(String words) {
-        WebElement summary =
-                waiting().until(d -> find(By.xpath("//summary[starts-with(normalize-space(.), '" + words + "')]")));
-        if (summary.findElement(By.xpath("..")).getAttribute("open") == null) {
-            summary.click();
-        }
+        By summary = By.xpath("//summary[starts-with(normalize-space(.), '" + words + "')]");
+        waiting().until(d -> {
+            if (find(summary).findElement(By.xpath("..")).getAttribute("open") == null) {
+                find(summary).click();
+                return false;
+            }
+            return true;
+        });
     }
 
     WebElement field(String name) {
