@@ -69,11 +69,20 @@ public record PlanParameters(
      *
      * @param closeCall a choice ahead of the next by less is called close
      * @param sureGain a lead of this much makes a step as sure as its finding
+     * @param most no step is surer than this
+     * @param closest share of its sureness kept by a step that leads by nothing
      * @param leastToAct a finding less sure is watched and measured, not acted on
      * @param grave from which a grave fault of the frame comes before everything that is weighed
      * @param sureOfSystem how sure what a system does every year is on one tree
      */
-    public record Confidence(double closeCall, double sureGain, double leastToAct, double grave, double sureOfSystem) {}
+    public record Confidence(
+            double closeCall,
+            double sureGain,
+            double most,
+            double closest,
+            double leastToAct,
+            double grave,
+            double sureOfSystem) {}
 
     /**
      * How far the usual limits give way to a grave fault.
@@ -97,6 +106,7 @@ public record PlanParameters(
      * @param uprightDeg up to this lean a limb stands upright
      * @param strayMm inward, rank and hanging wood up to this thickness is off
      * @param strayShare or up to this share of the trunk's
+     * @param flatStaysDeg a limb flatter than its system wants by no more than this is not raised
      */
     public record Frame(
             double mainShare,
@@ -108,7 +118,8 @@ public record PlanParameters(
             double lowStaysShare,
             @JsonProperty("upright_deg") double uprightDeg,
             @JsonProperty("stray_mm") double strayMm,
-            double strayShare) {}
+            double strayShare,
+            @JsonProperty("flatStays_deg") double flatStaysDeg) {}
 
     /**
      * How the main limbs of a young tree are chosen: every set of the wanted size is scored, and the best is kept.

@@ -38,6 +38,9 @@ public record ReadingParameters(
      * @param stackedGapCm limbs closer on the trunk leave from one place and are not above one another
      * @param crossingFromCm nearer its origin a limb does not cross another
      * @param inwardFromCm wood nearer the trunk cannot head inward
+     * @param overRoomCm a limb is out of its room only by more than this
+     * @param endOfTrunkCm a limb so near the end of a trunk that was cut back may carry it on
+     * @param ratioWithoutLeader most thickness against the trunk of a limb whose leader was cut back
      */
     public record Frame(
             @JsonProperty("crotchFrom_mm") double crotchFromMm,
@@ -50,7 +53,10 @@ public record ReadingParameters(
             double likeScaffold,
             @JsonProperty("stackedGap_cm") double stackedGapCm,
             @JsonProperty("crossingFrom_cm") double crossingFromCm,
-            @JsonProperty("inwardFrom_cm") double inwardFromCm) {}
+            @JsonProperty("inwardFrom_cm") double inwardFromCm,
+            @JsonProperty("overRoom_cm") double overRoomCm,
+            @JsonProperty("endOfTrunk_cm") double endOfTrunkCm,
+            double ratioWithoutLeader) {}
 
     /**
      * Shoots and spurs.

@@ -206,8 +206,14 @@ public record Species(
      * @param bigCuts most big cuts on a large tree
      * @param headed whether its ends may be cut into at all; where not, wood is only taken off or cut back to a branch
      * @param heightFactor how much higher than usual in its system the kind stands and is worked on
+     * @param clearStemCm height up to which its stem is kept clear whatever the system says; 0 leaves it to the system
      */
-    public record Hardness(double woodShare, int bigCuts, boolean headed, double heightFactor) {}
+    public record Hardness(
+            double woodShare,
+            int bigCuts,
+            boolean headed,
+            double heightFactor,
+            @JsonProperty("clearStem_cm") double clearStemCm) {}
 
     /** New shoots to expect: for each heading cut, and for each cm² of wound at thinning cuts. */
     public record Response(double sproutsPerHeading, double sproutsPerWoundCm2) {}

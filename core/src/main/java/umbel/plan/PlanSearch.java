@@ -46,7 +46,7 @@ final class PlanSearch {
         this.programme = new TrainingProgramme(found, request.summer(), stubs, request.parameters());
         this.bySystem = new SystemOperations(programme);
         boolean building = found.setting().isFilling() && !request.limits().byGrower();
-        Set<Operation> beyondLimits = building ? Set.copyOf(operations(bySystem.ends())) : Set.of();
+        Set<Operation> beyondLimits = building ? bySystem.building() : Set.of();
         this.evaluator =
                 new CutSetEvaluator(found, findings, request, beyondLimits, shared == null ? null : shared.evaluator);
         this.answers = new FindingAnswers(findings, request, evaluator, bySystem, stubs);

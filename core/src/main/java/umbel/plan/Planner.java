@@ -16,6 +16,7 @@ import umbel.cut.Target;
 import umbel.growth.Moment;
 import umbel.growth.Season;
 import umbel.growth.Seasons;
+import umbel.knowledge.PlanParameters;
 import umbel.light.LightReading;
 import umbel.light.LightResolution;
 import umbel.reading.Finding;
@@ -340,17 +341,21 @@ public final class Planner {
         return ordered;
     }
 
-    /** A step is as sure as its finding, less where its lead over the next best choice is small. */
+    /**
+     * How sure it is that a practised hand would do the same, 0…1: as sure as the finding, a little less where the lead over
+     * the next best choice is small. Fitted to judged trees, see docs/model/plan.md.
+     */
     private double confidence(Candidate candidate, double lead) {
-        double finding = candidate.finding() == null
-                ? request.parameters().confidence().sureOfSystem()
-                : candidate.finding().confidence();
+        PlanParameters.Confidence rule = request.parameters().confidence();
+        if (candidate.finding() == null) {
+            return rule.sureOfSystem();
+        }
+        double finding = rule.most() * candidate.finding().confidence();
         if (candidate.settled()) {
             return finding;
         }
-        double sure =
-                Math.max(0, Math.min(1, lead / request.parameters().confidence().sureGain()));
-        return finding * (0.6 + 0.4 * sure);
+        double sure = Math.max(0, Math.min(1, lead / rule.sureGain()));
+        return finding * (rule.closest() + (1 - rule.closest()) * sure);
     }
 
     private List<Plan.Left> leftAlone(CutTree cut, LightReading light, List<Step> steps) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import umbel.cut.Operation;
 
@@ -34,6 +35,14 @@ final class SystemOperations {
     /** What shapes the frame. */
     List<Candidate> frame() {
         return frame;
+    }
+
+    /** What builds a tree that still fills its space: its frame and its ends. */
+    Set<Operation> building() {
+        return Stream.of(frame, ends)
+                .flatMap(List::stream)
+                .map(Candidate::operation)
+                .collect(Collectors.toUnmodifiableSet());
     }
 
     /** What is done to the ends, last year's shoots of kinds that bear on them left out. */

@@ -143,7 +143,7 @@ final class TrainingProgramme {
             case "clear-low" ->
                 mains().stream()
                         .filter(limb -> limb.role() != Role.SCAFFOLD && !isPartOfTheFrame(limb))
-                        .filter(limb -> limb.course().point(0).z() < Units.fromCm(act.at()) - 1e-9)
+                        .filter(limb -> limb.course().point(0).z() < clearStem(act) - 1e-9)
                         .map(limb -> Operation.remove(limb))
                         .toList();
             case "choose-scaffolds" -> chooseScaffolds(act.keep());
@@ -168,6 +168,12 @@ final class TrainingProgramme {
         };
     }
 
+    /** How high the stem is kept clear, metres: as the system says, or higher where the kind is worked under. */
+    private double clearStem(TrainingSystem.Act act) {
+        return Units.fromCm(
+                Math.max(act.at(), tree.setting().species().hardness().clearStemCm()));
+    }
+
     private List<Axis> mains() {
         return tree.limbs().stream()
                 .filter(limb -> limb.parent() == 0)
@@ -186,7 +192,7 @@ final class TrainingProgramme {
     private boolean leansWrong(Axis limb) {
         List<Double> wanted = tree.setting().system().scaffolds().angleDeg();
         double angle = Units.toDegrees(limb.baseInclination());
-        return angle < wanted.get(0) || angle > wanted.get(1);
+        return angle < wanted.get(0) || angle > wanted.get(1) + frame.flatStaysDeg();
     }
 
     private double flowers() {

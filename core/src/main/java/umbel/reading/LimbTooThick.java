@@ -26,11 +26,13 @@ final class LimbTooThick extends Rule {
     @Override
     public List<Finding> read(RuleContext context) {
         TrainingSystem.LimbRule limits = context.tree().setting().system().limbs();
-        double onTrunk = limits.ratioMost() == null ? context.school().limbRatio() : limits.ratioMost();
+        double onTrunk = mostOnTrunk(context);
         List<Finding> found = new ArrayList<>();
         for (Axis limb : context.frame()) {
             boolean trunkLimb = context.parent(limb).kind() == AxisKind.TRUNK;
-            if (limb.age() < 2 || limb.at() < context.tree().setting().unionAt() && trunkLimb) {
+            if (limb.age() < 2
+                    || limb.at() < context.tree().setting().unionAt() && trunkLimb
+                    || context.carriesOnTheTrunk(limb)) {
                 continue;
             }
             boolean amongEquals = !trunkLimb && limits.siblingRatioMost() != null;
@@ -77,6 +79,16 @@ final class LimbTooThick extends Rule {
         }
         found.sort((a, b) -> Double.compare(b.value() / b.threshold(), a.value() / a.threshold()));
         return found;
+    }
+
+    /** Where the leader was cut back to a limb long ago, no limb has one to outgrow. */
+    private static double mostOnTrunk(RuleContext context) {
+        Double bySystem = context.tree().setting().system().limbs().ratioMost();
+        if (bySystem != null) {
+            return bySystem;
+        }
+        boolean led = context.limbs().stream().noneMatch(context::carriesOnTheTrunk);
+        return led ? context.school().limbRatio() : context.parameters().frame().ratioWithoutLeader();
     }
 
     /** The middle thickness of the limbs that stand on arms. */

@@ -43,7 +43,7 @@ final class OutOfBox extends Rule {
             boolean intoAisle = across / acrossMost >= along / alongMost;
             double value = intoAisle ? across : along;
             double most = intoAisle ? acrossMost : alongMost;
-            if (value <= most) {
+            if (value <= most + Units.fromCm(context.parameters().frame().overRoomCm())) {
                 continue;
             }
             String into = !intoAisle ? "neighbour" : system.isPlane() ? "plane" : "aisle";

@@ -159,6 +159,22 @@ final class RuleContext {
         return tree.axis(limb.parent());
     }
 
+    /**
+     * Whether a limb has taken the lead where the trunk was cut back to it: it is the thickest near the trunk's end, and
+     * nothing to speak of grows on beyond.
+     */
+    boolean carriesOnTheTrunk(Axis limb) {
+        Axis trunk = tree.trunk();
+        double end = trunk.length() - Units.fromCm(parameters().frame().endOfTrunkCm());
+        return limb.parent() == 0
+                && !tree.setting().system().topped()
+                && trunk.lastGrowth() <= trunk.length() - end
+                && limb.at() >= end
+                && limbs.stream()
+                        .filter(other -> other.parent() == 0 && other.at() >= end)
+                        .noneMatch(other -> other.baseDiameter() > limb.baseDiameter());
+    }
+
     /** One-year shoots of one attitude on a limb. */
     List<Axis> shoots(Axis limb, Attitude attitude) {
         return shoots(limb).stream()

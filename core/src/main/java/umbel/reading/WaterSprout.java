@@ -34,6 +34,7 @@ final class WaterSprout extends Rule {
                     && limb.age() <= context.parameters().smallWood().sproutYears()
                     && yearly > least
                     && context.parent(limb).kind() == AxisKind.LIMB
+                    && !isUprightOfTheSystem(context, limb)
                     && limb.role() != Role.LEADER;
             if (looksIt || limb.role() == Role.WATER_SPROUT) {
                 double confidence = limb.role() == Role.WATER_SPROUT
@@ -59,6 +60,12 @@ final class WaterSprout extends Rule {
             readShoots(context, limb, least, found);
         }
         return found;
+    }
+
+    /** Whether uprights on arms are what the system is made of. */
+    private static boolean isUprightOfTheSystem(RuleContext context, Axis limb) {
+        return context.tree().setting().system().limbs().siblingRatioMost() != null
+                && context.parent(limb).parent() == 0;
     }
 
     private void readShoots(RuleContext context, Axis limb, double least, List<Finding> found) {

@@ -252,7 +252,7 @@ public final class TreeBuilder {
         double grown = topped
                 ? 0
                 : measuredGrowth == null
-                        ? Math.min(height * 0.4, extension(true))
+                        ? Math.min(Math.min(height * 0.4, aboveOldLimbs(height)), extension(true))
                         : Math.min(height, Units.fromCm(measuredGrowth));
         axes.add(new Axis(
                 0,
@@ -339,6 +339,16 @@ public final class TreeBuilder {
                 setting.isStillBuilding(leader)
                         ? (wanted.get(0) + wanted.get(1)) / 2
                         : setting.species().estimates().extensionCm());
+    }
+
+    /** What stands above the highest limb of two years and more: last season's growth is no longer. */
+    private double aboveOldLimbs(double height) {
+        return height
+                - survey.limbs().stream()
+                        .filter(limb -> Survey.TRUNK.equals(limb.parent()) && limb.ageY() != null && limb.ageY() >= 2)
+                        .mapToDouble(limb -> Math.min(height, Units.fromCm(limb.atCm())))
+                        .max()
+                        .orElse(0);
     }
 
     private double tipDiameter(double base) {

@@ -21,7 +21,7 @@ final class Agreement {
      */
     record Sure(double confidence, boolean right) {}
 
-    private static final double[] BINS = {0.4, 0.6, 0.7, 0.8, 0.9, 1.01};
+    private static final double[] BINS = {0.4, 0.6, 0.7, 0.86, 1.01};
 
     private final List<Made> made = new ArrayList<>();
     private final List<Sure> sure = new ArrayList<>();
@@ -51,6 +51,11 @@ final class Agreement {
 
     Agreement of(String part) {
         return only(one -> one.tree().part().equals(part));
+    }
+
+    /** All steps of this visit on limbs that decisions speak of. */
+    List<Sure> steps() {
+        return List.copyOf(sure);
     }
 
     List<Made> missed() {

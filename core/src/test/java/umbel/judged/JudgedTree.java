@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.Set;
 import java.util.stream.StreamSupport;
 import tools.jackson.databind.JsonNode;
@@ -29,8 +30,15 @@ import umbel.wood.Tree;
  * {@code judged/README.md}.
  *
  * @param part {@code tuning}, {@code held-out} or {@code shown}
+ * @param asked the request as it is sent
  */
-record JudgedTree(String id, String part, String why, AssessRequest request, List<PractisedDecision> decisions) {
+record JudgedTree(
+        String id,
+        String part,
+        String why,
+        ObjectNode asked,
+        AssessRequest request,
+        List<PractisedDecision> decisions) {
 
     static final List<String> FILES = List.of("pome", "stone", "others", "walls-and-seasons", "further", "second");
 
@@ -40,6 +48,27 @@ record JudgedTree(String id, String part, String why, AssessRequest request, Lis
     private static final Set<String> CLASSES = Set.of("matchstick", "pencil", "strong");
     private static final int FIXED = 9;
     private static final long SEED = 7;
+    private static final double ANGLE_ERROR_DEG = 3;
+    private static final double THICKNESS_ERROR = 0.05;
+
+    /** The same tree as somebody else would have measured it: each angle off by up to 3° and each thickness by up to 5 %. */
+    JudgedTree measuredAgain(long seed) {
+        Random errors = new Random(31 * seed + id.hashCode());
+        ObjectNode again = asked.deepCopy();
+        ObjectNode trunk = (ObjectNode) again.at("/survey/trunk");
+        scale(trunk, errors);
+        for (JsonNode limb : again.at("/survey/limbs")) {
+            double angle = limb.get("angle_deg").asDouble() + errors.nextDouble(-ANGLE_ERROR_DEG, ANGLE_ERROR_DEG);
+            ((ObjectNode) limb).put("angle_deg", Math.max(0, Math.min(180, angle)));
+            scale((ObjectNode) limb, errors);
+        }
+        return new JudgedTree(id, part, why, again, AssessRequest.read(again), decisions);
+    }
+
+    private static void scale(ObjectNode wood, Random errors) {
+        double measured = wood.get("diameter_mm").asDouble();
+        wood.put("diameter_mm", measured * (1 + errors.nextDouble(-THICKNESS_ERROR, THICKNESS_ERROR)));
+    }
 
     /** The program's recommended plan. */
     Assessment.PlanAnswer recommended() {
@@ -102,6 +131,7 @@ record JudgedTree(String id, String part, String why, AssessRequest request, Lis
                 one.get("id").asString(),
                 one.get("part").asString(),
                 one.get("why").asString(),
+                asked,
                 AssessRequest.read(asked),
                 decisions);
     }

@@ -39,11 +39,11 @@ record PractisedDecision(String text, boolean demandsAction, boolean wholeLimb, 
         }
 
         private boolean takesTheTopWith(String limb, StepAnswer step) {
-            return step.limb().equals("trunk")
-                    && TOPPING.contains(step.operation())
+            return TOPPING.contains(step.operation())
                     && tree.request().survey().limbs().stream()
-                            .anyMatch(one ->
-                                    one.id().equals(limb) && one.parent().equals("trunk") && one.atCm() > step.atCm());
+                            .anyMatch(one -> one.id().equals(limb)
+                                    && one.parent().equals(step.limb())
+                                    && one.atCm() > step.atCm());
         }
 
         boolean worksSmall(String limb, String attitude) {
