@@ -3,6 +3,7 @@ import type { HarvestLayer, LightLayer, TargetShape, TrainingAnswer } from '../a
 import { Camera, type View } from './camera';
 import { flagAt, paintFlags, placeFlags, type Flag, type Placed } from './flags';
 import type { Stand } from './geometry';
+import { nextHaste, type Haste } from './haste';
 import { draggedTo, handleAt, paintHandles, type Handle } from './handles';
 import { paintSection, paintTarget, paintTraining } from './overlays';
 import { paintFruit, paintSprouts } from './layers';
@@ -58,7 +59,10 @@ const REACH = 12;
 
 /** The tree in the open, walked round by dragging or with the arrow keys. */
 export function TreeStand(props: Props) {
-  const { stand, view, onView, showing, label, names } = props;
+  const { stand, onView, showing, label, names } = props;
+  // while the tree is turned only the drawing follows; the page about it is told where it came to rest
+  const [turned, setTurned] = useState<View | null>(null);
+  const view = turned ?? props.view;
   const { flags = NO_FLAGS, lines = NO_LINES, placing = false } = props;
   const { onPick = nothing, onFlag = nothing, placeWords = noWords } = props;
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -68,6 +72,7 @@ export function TreeStand(props: Props) {
   const [size, setSize] = useState({ width: 0, height: 0 });
   const [hover, setHover] = useState<Picked | null>(null);
   const [turning, setTurning] = useState(false);
+  const haste = useRef<Haste>(1);
   const [dusk, setDusk] = useState(0);
   const margins = props.margins;
   const extras = props.extras;
@@ -118,19 +123,21 @@ export function TreeStand(props: Props) {
       return undefined;
     }
     const frame = requestAnimationFrame(() => {
+      const begun = performance.now();
+      const left: Haste = turning ? haste.current : 0;
       const ratio = Math.min(2, window.devicePixelRatio || 1);
       element.width = size.width * ratio;
       element.height = size.height * ratio;
       g.setTransform(ratio, 0, 0, ratio, 0, 0);
       const colours = paletteNow();
       paintScenery(g, camera, stand, colours);
-      paintNeighbours(g, camera, stand, colours, turning);
+      paintNeighbours(g, camera, stand, colours, left);
       if (!hidesWood(showing)) paintStaff(g, camera, stand, lines, colours);
       paintShadow(g, camera, stand, colours);
       if (extras?.target) {
         paintTarget(g, camera, extras.target, stand.rowBearing, colours);
       }
-      drawn.current = paintTree(g, camera, stand, showing, colours, turning);
+      drawn.current = paintTree(g, camera, stand, showing, colours, left);
       if (hidesWood(showing)) paintStaff(g, camera, stand, lines, colours);
       if (extras?.section) {
         paintSection(g, camera, extras.section, colours);
@@ -150,6 +157,12 @@ export function TreeStand(props: Props) {
       paintHandles(g, handles, camera, dragged, colours);
       if (placing && hover) {
         paintCut(g, hover, placeWords(hover), colours);
+      }
+      if (turning) {
+        // once the browser has laid down what was painted, which takes as long again
+        setTimeout(() => {
+          haste.current = nextHaste(haste.current, performance.now() - begun);
+        });
       }
     });
     return () => {
@@ -212,6 +225,14 @@ export function TreeStand(props: Props) {
       element.removeEventListener('wheel', wheel);
     };
   }, [view, onView, bottom]);
+
+  /** The tree has been turned as far as wanted. */
+  const rest = () => {
+    drag.current = null;
+    setTurning(false);
+    if (turned) onView(turned);
+    setTurned(null);
+  };
 
   const keys = (event: React.KeyboardEvent) => {
     const moves: Record<string, () => void> = {
@@ -280,9 +301,9 @@ export function TreeStand(props: Props) {
         from.moved = true;
         setTurning(true);
         if (from.pan) {
-          onView({ ...from.view, panX: from.view.panX + dx, panY: from.view.panY + dy });
+          setTurned({ ...from.view, panX: from.view.panX + dx, panY: from.view.panY + dy });
         } else {
-          onView({
+          setTurned({
             ...from.view,
             bearing: from.view.bearing + dx * TURN,
             tilt: Math.max(-0.05, Math.min(1.35, from.view.tilt + dy * TURN * 0.7)),
@@ -298,8 +319,7 @@ export function TreeStand(props: Props) {
           return;
         }
         const from = drag.current;
-        drag.current = null;
-        setTurning(false);
+        rest();
         if (!from || from.moved) {
           return;
         }
@@ -314,8 +334,7 @@ export function TreeStand(props: Props) {
       onPointerCancel={() => {
         held.current = null;
         setDragged(null);
-        drag.current = null;
-        setTurning(false);
+        rest();
       }}
       onPointerLeave={() => {
         setHover(null);

@@ -2,6 +2,7 @@ import { Camera } from './camera';
 import type { Stand, StandAxis } from './geometry';
 import { paintInjury } from './injuries';
 import { foliageOf, type Foliage } from './foliage';
+import { isDrawn, type Haste } from './haste';
 import { cropWood, lightWood, seenWood } from './layers';
 import { paintFlowers, paintLeaf } from './sprays';
 import { mixed, type Palette } from './palette';
@@ -39,7 +40,7 @@ const LATERAL_STANDS_BACK = 5;
 /**
  * Paints every axis, far ones first, and returns where they stand for picking.
  *
- * @param quick while the tree is being turned: buds and spurs are left out and middling wood is drawn in one stroke
+ * @param haste how much is left out while the tree is being turned; middling wood is then drawn in one stroke
  */
 export function paintTree(
   g: CanvasRenderingContext2D,
@@ -47,7 +48,7 @@ export function paintTree(
   stand: Stand,
   showing: Showing,
   colours: Palette,
-  quick = false,
+  haste: Haste = 0,
 ): Drawn[] {
   const drawn = stand.axes.map((axis) => project(camera, axis)).sort((a, b) => b.depth - a.depth);
   const season = hidesWood(showing) ? foliageFor(stand) : null;
@@ -60,13 +61,13 @@ export function paintTree(
     const cut = showing.stage === 'found' ? undefined : showing.cuts.get(one.axis.index);
     const fog = Math.max(0, Math.min(0.5, 0.22 + (one.depth / Math.max(1, stand.radius)) * 0.28));
     if (!cut) {
-      wood(g, one, 0, one.axis.length, fog, showing, colours, quick);
+      wood(g, one, 0, one.axis.length, fog, showing, colours, haste);
       if (showing.layer === 'wood') paintInjury(g, one, colours);
-      if (season) inSeason(g, camera, one, stand, season, showing, fog, quick);
+      if (season) inSeason(g, camera, one, stand, season, showing, fog, haste);
       continue;
     }
     if (cut.kept > 0) {
-      wood(g, one, 0, cut.kept, fog, showing, colours, quick);
+      wood(g, one, 0, cut.kept, fog, showing, colours, haste);
     }
     if (showing.stage === 'marks') {
       taped(g, one, cut.kept, fog, colours);
@@ -101,12 +102,12 @@ function inSeason(
   foliage: Foliage,
   showing: Showing,
   fog: number,
-  quick: boolean,
+  haste: Haste,
 ): void {
   const dim = showing.lit.size > 0 && !showing.lit.has(one.axis.limb) ? 0.6 : 0;
   const haze = Math.min(0.9, Math.max(0, fog - 0.1) + dim);
-  if (showing.layer === 'bloom') paintFlowers(g, camera, one.axis, foliage, stand.foliage, haze, quick);
-  else paintLeaf(g, camera, one.axis, foliage, stand.foliage.leaf, haze, quick);
+  if (showing.layer === 'bloom') paintFlowers(g, camera, one.axis, foliage, stand.foliage, haze, haste);
+  else paintLeaf(g, camera, one.axis, foliage, stand.foliage.leaf, haze, haste);
 }
 
 /** A light rim round held-out limbs, under everything, so they part from the tangle behind. */
@@ -133,7 +134,7 @@ function wood(
   fog: number,
   showing: Showing,
   colours: Palette,
-  quick: boolean,
+  haste: Haste,
 ): void {
   const { axis } = one;
   const dim = showing.lit.size > 0 && !showing.lit.has(axis.limb) && axis.kind !== 'trunk' ? 0.3 : 0;
@@ -151,22 +152,23 @@ function wood(
     return;
   }
   if (axis.kind === 'spur') {
-    if (!quick) spur(g, one, haze, colours);
+    if (haste === 0) spur(g, one, haze, colours);
     return;
   }
   const base = axis.dead ? colours.dead : null;
   if (axis.kind === 'fruiting-lateral') {
-    // while the tree turns, one in two stands for both, and leaf hides them all
-    const drawn = !quick || (!hidesWood(showing) && axis.index % 2 === 0);
-    if (drawn) lateral(g, one, haze, colours, quick);
+    // while the tree turns, one stands for several, and leaf hides them all
+    const drawn = haste === 0 || (!hidesWood(showing) && isDrawn(axis.index, haste));
+    if (drawn) lateral(g, one, haze, colours, haste);
     return;
   }
-  if ((one.ws[0] ?? 0) < (quick ? THIN_WHILE_TURNING : THIN)) {
+  if ((one.ws[0] ?? 0) < (haste > 0 ? THIN_WHILE_TURNING : THIN)) {
+    if (haste === 3 && axis.kind === 'shoot') return;
     thin(g, one, to, haze, base, colours);
   } else {
     solid(g, one, from, to, haze, base, colours);
   }
-  if (!quick && axis.kind === 'shoot' && (one.ws[0] ?? 0) > 2.2) {
+  if (haste === 0 && axis.kind === 'shoot' && (one.ws[0] ?? 0) > 2.2) {
     shootBuds(g, one, to, haze, colours);
   }
 }
@@ -177,11 +179,11 @@ function lateral(
   one: Drawn,
   haze: number,
   colours: Palette,
-  quick: boolean,
+  haste: Haste,
 ): void {
   const { axis } = one;
   thin(g, one, axis.length, haze, axis.dead ? colours.dead : null, colours);
-  if (quick) return;
+  if (haste > 0) return;
   const foot = one.ws[0] ?? 1;
   g.strokeStyle = mixed(colours.wood[2] ?? colours.spur, colours.fog, haze);
   g.lineWidth = Math.max(0.6, foot * 0.45);

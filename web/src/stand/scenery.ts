@@ -1,3 +1,4 @@
+import type { Haste } from './haste';
 import type { Camera } from './camera';
 import type { Stand } from './geometry';
 import type { Palette } from './palette';
@@ -90,8 +91,9 @@ export function paintNeighbours(
   camera: Camera,
   stand: Stand,
   colours: Palette,
-  quick = false,
+  haste: Haste = 0,
 ): void {
+  if (haste >= 2) return;
   const along: [number, number] = [Math.sin(stand.rowBearing), Math.cos(stand.rowBearing)];
   const places: [number, number][] = [];
   const gap = Math.max(stand.inRow, 2.4);
@@ -109,7 +111,7 @@ export function paintNeighbours(
     g.strokeStyle = colours.hillNear;
     g.globalAlpha = 0.3;
     for (const axis of stand.axes) {
-      if (axis.kind !== 'trunk' && axis.kind !== 'limb' && (quick || axis.kind !== 'lateral')) {
+      if (axis.kind !== 'trunk' && axis.kind !== 'limb' && (haste > 0 || axis.kind !== 'lateral')) {
         continue;
       }
       g.beginPath();

@@ -1,3 +1,4 @@
+import type { Haste } from './haste';
 import type { Camera } from './camera';
 import type { Foliage, Places } from './foliage';
 import type { StandAxis } from './geometry';
@@ -14,7 +15,7 @@ const TONE_FROM = [0.35, 0.65];
 const LEAVES = 10;
 const PETALS = 5;
 /** While the tree turns, one spray in so many is drawn. */
-const QUICK_EVERY = 4;
+const ONE_IN = { 0: 1, 1: 4, 2: 8, 3: 16 };
 
 const kept = new Map<string, Sprite[]>();
 
@@ -99,11 +100,12 @@ function setDown(
   wide: number,
   pictures: Sprite[],
   seed: number,
-  quick: boolean,
+  haste: Haste,
 ): void {
   // while the tree turns, fewer and wider ones
-  const step = quick ? 3 * QUICK_EVERY : 3;
-  const wider = quick ? wide * Math.sqrt(QUICK_EVERY) : wide;
+  const every = ONE_IN[haste];
+  const step = 3 * every;
+  const wider = wide * Math.sqrt(every);
   for (let i = 3 * (seed % (step / 3)); i < places.length; i += step) {
     const at = camera.see(places[i] ?? 0, places[i + 1] ?? 0, places[i + 2] ?? 0);
     const size = Math.max(2.5, wider * at.scale);
@@ -120,14 +122,14 @@ export function paintLeaf(
   foliage: Foliage,
   colour: string,
   haze: number,
-  quick: boolean,
+  haste: Haste,
 ): void {
   const places = foliage.leaf.get(axis.index);
   if (!places) return;
   const light = axis.light ?? 1;
   const tone = TONES[TONE_FROM.filter((from) => light >= from).length] ?? 1;
   g.globalAlpha = 1 - haze * 0.7;
-  setDown(g, camera, places, foliage.sprayM, leafSprites(colour, tone), axis.index, quick);
+  setDown(g, camera, places, foliage.sprayM, leafSprites(colour, tone), axis.index, haste);
   g.globalAlpha = 1;
 }
 
@@ -144,11 +146,11 @@ export function paintFlowers(
   foliage: Foliage,
   look: { leaf: string; blossom: string; blossomM: number },
   haze: number,
-  quick: boolean,
+  haste: Haste,
 ): void {
   g.globalAlpha = 1 - haze * 0.7;
   const leaves = foliage.leaf.get(axis.index);
-  if (leaves && !quick) {
+  if (leaves && haste === 0) {
     setDown(
       g,
       camera,
@@ -156,13 +158,13 @@ export function paintFlowers(
       foliage.sprayM * YOUNG.size,
       leafSprites(look.leaf, YOUNG.tone),
       axis.index,
-      quick,
+      haste,
     );
   }
   const open = foliage.flowers.get(axis.index);
   if (open) {
     const pictures = flowerSprites(look.blossom, look.blossomM >= CLUSTER_M);
-    setDown(g, camera, open, look.blossomM * 1.25, pictures, axis.index, quick);
+    setDown(g, camera, open, look.blossomM * 1.25, pictures, axis.index, haste);
   }
   g.globalAlpha = 1;
 }
