@@ -46,6 +46,7 @@ export type LightLayer = Schemas['LightLayer'];
 export type HarvestLayer = Schemas['HarvestLayer'];
 export type TargetShape = Schemas['TargetShape'];
 export type Guide = Schemas['Guide'];
+export type Beside = Schemas['Beside'];
 export type BlockProgress = Schemas['Progress'];
 export type Measure = Schemas['Measure'];
 export type ImportOutcome = Schemas['Outcome'];

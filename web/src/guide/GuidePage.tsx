@@ -169,9 +169,13 @@ function Schools({ guide, has }: { guide: Guide; has: Has }) {
       ? say('guide-page.no', { number })
       : String(Math.round(number * 1000) / 1000);
   };
-  if (lines.length === 0) return <Nothing />;
+  const questions = guide.questions.filter((one) =>
+    has(one.asks, one.usual, ...one.sides.flatMap((side) => [side.name, side.why])),
+  );
+  if (lines.length === 0 && questions.length === 0) return <Nothing />;
   return (
     <div className="overflow-x-auto">
+      <Questions questions={questions} />
       <table className="mt-4 w-full text-[14.5px]">
         <caption className="pb-2 text-left text-muted">
           {say('guide-page.where-practised-growers-disagree-a')}
@@ -204,6 +208,31 @@ function Schools({ guide, has }: { guide: Guide; has: Has }) {
         </tbody>
       </table>
     </div>
+  );
+}
+
+/** What good growers differ on, with what speaks for each side. */
+function Questions({ questions }: { questions: Guide['questions'] }) {
+  const say = useSay();
+  if (questions.length === 0) return null;
+  return (
+    <section aria-label={say('questions.where-they-differ')} className="mt-4">
+      <h2 className="text-[18px] font-bold">{say('questions.where-they-differ')}</h2>
+      <p className="text-muted">{say('questions.in-guide')}</p>
+      <ul className="mt-2 grid gap-x-8 sm:grid-cols-2">
+        {questions.map((question) => (
+          <li key={question.id} className="border-b border-line py-2 text-[14.5px]">
+            <h3 className="font-semibold">{question.asks}</h3>
+            {question.sides.map((side) => (
+              <p key={side.name} className="mt-0.5">
+                <b className="font-semibold">{side.name}.</b> {side.why}
+              </p>
+            ))}
+            <p className="mt-0.5 text-muted">{question.usual}</p>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

@@ -35,7 +35,11 @@ export function PlanChoices({
         ?.id ?? '')
     : 'balanced';
   const school = decisions.school ?? 'classic';
-  const winters = decisions.winters ?? USUAL_WINTERS;
+  const winters =
+    decisions.winters ??
+    decisions.schoolLines?.['renovationWinters'] ??
+    schools.find((one) => one.id === school)?.winters ??
+    USUAL_WINTERS;
   return (
     <details className="border-b border-line">
       <summary className="px-5 py-1 text-[13px]">

@@ -8,6 +8,7 @@ import { Failed, Loading } from '../ui/States';
 import { capital, day, minutes, percent, STAGE_WORDS } from '../ui/words';
 import { PlanChoices } from './PlanChoices';
 import { PlansBeside } from './PlansBeside';
+import { Questions } from './Questions';
 import { SchoolsBeside } from './SchoolsBeside';
 import { StepList } from './StepList';
 import { Stop } from './Stop';
@@ -20,6 +21,8 @@ const SMALL = 'px-2! text-[13px]!';
 
 interface Props {
   id: number;
+  /** The kind of tree, by id. */
+  species: string;
   limits: TreePage['limits'];
   /** Day of the last visit since the survey; empty where there was none. */
   workedOn: string;
@@ -60,6 +63,7 @@ const FEW_LATER = 6;
 /** The proposed work in its order; each step can be taken, changed or left. */
 export function PlanPanel({
   id,
+  species,
   limits,
   workedOn,
   work,
@@ -210,6 +214,13 @@ export function PlanPanel({
       )}
       <PlansBeside plans={choices} words={PLAN_WORDS} />
       <SchoolsBeside id={id} decisions={work.decisions} onPoint={onPoint} />
+      <Questions
+        id={id}
+        species={species}
+        decisions={work.decisions}
+        onChange={work.change}
+        onPoint={onPoint}
+      />
     </div>
   );
 }

@@ -340,6 +340,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
               <PlanPanel
                 limits={limits}
                 id={id}
+                species={name.species}
                 workedOn={page.workedOn}
                 work={work}
                 plans={plans.shown}

@@ -159,6 +159,21 @@ export const LINE_WORDS: Record<string, string> = {
   get chopPrunings() {
     return say('words.chop-prunings');
   },
+  get shortenLongShoots() {
+    return say('words.shorten-long-shoots');
+  },
+  get headLeader() {
+    return say('words.head-leader');
+  },
+  get scaffoldLean_deg() {
+    return say('words.scaffold-lean');
+  },
+  get renewalFactor() {
+    return say('words.renewal-factor');
+  },
+  get renovationWinters() {
+    return say('words.renovation-winters');
+  },
 };
 
 export const SEVERITY_WORDS: Record<string, string> = {

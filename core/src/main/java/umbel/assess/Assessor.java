@@ -78,6 +78,10 @@ public final class Assessor {
                 request.schoolLines() == null ? Map.of() : request.schoolLines());
     }
 
+    private static int winters(School school) {
+        return (int) Math.round(school.preferences().renovationWinters());
+    }
+
     /** The limits a request asks for, the usual ones where it is silent. */
     public Limits limits(AssessRequest request, Tree tree) {
         AssessRequest.LimitsAsked asked = request.limits();
@@ -101,13 +105,14 @@ public final class Assessor {
     /** The wish a request states, with what the grower has already taken and refused. */
     public PlanRequest planRequest(AssessRequest request, Tree tree, List<Operation> taken, Set<String> refused) {
         Map<String, Double> goals = request.goals() == null ? Map.of() : request.goals();
+        School school = school(request);
         return new PlanRequest(
-                school(request),
+                school,
                 knowledge.plan(),
                 Goals.of(goals, knowledge.plan().usual().goals()),
                 limits(request, tree),
                 VisitMoment.of(request, tree).moment(),
-                request.years() == null ? knowledge.plan().usual().years() : request.years(),
+                request.years() == null ? winters(school) : request.years(),
                 taken,
                 refused);
     }

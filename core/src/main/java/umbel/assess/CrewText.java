@@ -31,7 +31,8 @@ public final class CrewText {
     public String title(Operation operation) {
         String key = operation.kind().word();
         if (key.equals("remove")) {
-            key = operation.keep() > 0 ? "thin" : operation.onGroup() ? "remove.group" : key;
+            String thin = operation.shortensWhatStays() ? "thin-shorten" : "thin";
+            key = operation.keep() > 0 ? thin : operation.onGroup() ? "remove.group" : key;
         }
         if (operation.onBuds()) {
             key = "rub.buds";

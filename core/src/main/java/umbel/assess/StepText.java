@@ -74,7 +74,7 @@ public final class StepText {
         return switch (operation.kind()) {
             case REMOVE ->
                 operation.keep() > 0
-                        ? title.with("keep", Value.number(operation.keep(), 0))
+                        ? title.with("keep", Value.number(operation.keep(), 0)).with("at", Value.length(operation.at()))
                         : operation.onGroup()
                                 ? title.with("group", group(tree, operation))
                                 : title.with("what", Value.choice(whatItIs(tree, operation.onLimb())));
@@ -90,7 +90,7 @@ public final class StepText {
 
     private static String titleCode(Operation operation) {
         if (operation.kind() == OperationKind.REMOVE && operation.keep() > 0) {
-            return "thin";
+            return operation.shortensWhatStays() ? "thin-shorten" : "thin";
         }
         if (operation.kind() == OperationKind.REMOVE && operation.onGroup()) {
             return "remove-group";

@@ -60,6 +60,14 @@ public final class CutTree {
                     takenBy[target.index()] = i;
                 }
             }
+            if (operation.shortensWhatStays()) {
+                for (Axis shoot : TargetAxes.longOnes(found, operation)) {
+                    if (operation.at() < kept[shoot.index()] - 1e-9) {
+                        kept[shoot.index()] = operation.at();
+                        takenBy[shoot.index()] = i;
+                    }
+                }
+            }
             if (!operation.onGroup()) {
                 fallWithTheirParents(found, kept, takenBy);
             }
@@ -85,7 +93,7 @@ public final class CutTree {
         }
         Axis first = targets.get(targets.size() / 2);
         double at = Double.isNaN(operation.toAngle())
-                ? Math.max(operation.at(), Math.min(LEAST_FROM_UNION, first.length() / 2))
+                ? Math.max(operation.onGroup() ? 0 : operation.at(), Math.min(LEAST_FROM_UNION, first.length() / 2))
                 : first.length() / 3;
         return first.course().at(at);
     }

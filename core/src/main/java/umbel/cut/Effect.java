@@ -159,7 +159,16 @@ public record Effect(
                 cuts.wound,
                 ladder,
                 Labour.minutes(tool, cuts.diameter, cuts.count, three, ladder, parameters.labour()),
-                sprouts(operation.kind(), cuts, found.setting().species().response()));
+                sprouts(operation.kind(), cuts, found.setting().species().response())
+                        + sproutsOfShortened(found, operation));
+    }
+
+    /** What shoots answer that a thinning shortened. */
+    private static double sproutsOfShortened(Tree found, Operation operation) {
+        return operation.shortensWhatStays()
+                ? found.setting().species().response().sproutsPerHeading()
+                        * TargetAxes.longOnes(found, operation).size()
+                : 0;
     }
 
     /** Leaf that counts when a share of the small wood is told: not that of suckers and dead wood. */

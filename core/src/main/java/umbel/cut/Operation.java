@@ -38,6 +38,16 @@ public record Operation(OperationKind kind, Target target, double at, String toL
         return new Operation(OperationKind.REMOVE, group, 0, "", Double.NaN, keep);
     }
 
+    /** The same, and of those that stay the long ones shortened to {@code at} metres. */
+    public static Operation thin(Target group, int keep, double at) {
+        return new Operation(OperationKind.REMOVE, group, at, "", Double.NaN, keep);
+    }
+
+    /** Whether shoots are thinned and the long ones of those that stay are shortened. */
+    public boolean shortensWhatStays() {
+        return kind == OperationKind.REMOVE && keep > 0 && at > 0 && onGroup();
+    }
+
     /** Spurs of a limb thinned to the youngest {@code keep}. */
     public static Operation thinSpurs(String limb, int keep) {
         return new Operation(OperationKind.THIN_SPURS, new Target.Spurs(limb), 0, "", Double.NaN, keep);

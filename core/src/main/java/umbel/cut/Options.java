@@ -126,8 +126,13 @@ public final class Options {
 
     /** A bend to the middle of the system's wanted angles, when it is worth ten degrees and the limb will take it. */
     public static Optional<Operation> bend(Tree tree, Axis limb) {
+        return bend(tree, limb, 0);
+    }
+
+    /** The same, {@code flatterDeg} flatter than the system's middle. */
+    public static Optional<Operation> bend(Tree tree, Axis limb, double flatterDeg) {
         TrainingSystem.Scaffolds wanted = tree.setting().system().scaffolds();
-        double to = Units.fromDegrees(wanted.idealAngleDeg());
+        double to = Units.fromDegrees(wanted.idealAngleDeg() + flatterDeg);
         double turn = to - limb.baseInclination();
         boolean worth = Math.abs(Units.toDegrees(turn)) >= 10;
         Axis parent = tree.axis(limb.parent());

@@ -3,6 +3,7 @@ package umbel.cut;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import umbel.knowledge.CutParameters;
 import umbel.knowledge.Species;
 import umbel.wood.Axis;
 import umbel.wood.ShootClass;
@@ -27,6 +28,15 @@ public final class TargetAxes {
                 .reversed()
                 .thenComparing(Axis::index));
         return worstFirst.subList(0, Math.max(0, worstFirst.size() - operation.keep()));
+    }
+
+    /** Of the shoots that an operation thins, those that stay and are too long. */
+    public static List<Axis> longOnes(Tree tree, Operation operation) {
+        CutParameters.Places places = tree.setting().parameters().cutting().places();
+        double longFrom = operation.at() + Units.fromCm(places.longShootCm() - places.longShootToCm());
+        List<Axis> stay = new ArrayList<>(of(tree, operation.target()));
+        stay.removeAll(of(tree, operation));
+        return stay.stream().filter(shoot -> shoot.length() > longFrom).toList();
     }
 
     /**

@@ -32,6 +32,8 @@ public record CutParameters(Tools tools, Places places) {
      * Where reduction and heading cuts may be made.
      *
      * @param spurReachCm an old side shoot on an arm longer than this is cut short again
+     * @param longShootCm a one-year shoot longer than this is shortened by schools that do so
+     * @param longShootToCm to this
      * @param outTurnedDeg a side shoot turned further than this from its arm, and leaning more than {@code outLeansDeg}, leaves the plane
      */
     public record Places(
@@ -48,5 +50,7 @@ public record CutParameters(Tools tools, Places places) {
             @JsonProperty("shortenAtNeed_mm") double shortenAtNeedMm,
             @JsonProperty("softMost_mm") double softMostMm,
             double reductionRatio,
-            @JsonProperty("bud_mm") double budMm) {}
+            @JsonProperty("bud_mm") double budMm,
+            @JsonProperty("longShoot_cm") double longShootCm,
+            @JsonProperty("longShootTo_cm") double longShootToCm) {}
 }

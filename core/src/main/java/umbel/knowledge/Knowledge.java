@@ -43,6 +43,7 @@ public final class Knowledge {
     private final InstructionParameters instruction;
     private final PracticeParameters practice;
     private final List<CutCard> cutCards;
+    private final List<SchoolQuestion> schoolQuestions;
     private final PlantingParameters planting;
     private final PhotographParameters photographs;
     private final List<Cultivar> cultivars;
@@ -71,6 +72,8 @@ public final class Knowledge {
         instruction = shippedFile("instruction.yaml").as(InstructionParameters.class);
         practice = shippedFile("practice.yaml").as(PracticeParameters.class);
         cutCards = shippedFile("cuts.yaml").as(CutCard.Cards.class).cuts();
+        schoolQuestions =
+                shippedFile("questions.yaml").as(SchoolQuestion.Questions.class).questions();
         planting = shippedFile("planting.yaml").as(PlantingParameters.class);
         photographs = shippedFile("photographs.yaml").as(PhotographParameters.class);
         Contents contents = shippedFile("contents.yaml").as(Contents.class);
@@ -217,6 +220,11 @@ public final class Knowledge {
     /** What a planting costs and takes where nobody says otherwise. */
     public PlantingParameters planting() {
         return planting;
+    }
+
+    /** The questions on which practitioners differ, in the order in which they are told. */
+    public List<SchoolQuestion> schoolQuestions() {
+        return schoolQuestions;
     }
 
     /** How each piece of work is done, in the order of the guide. */

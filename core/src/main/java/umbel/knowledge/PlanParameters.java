@@ -148,8 +148,8 @@ public record PlanParameters(
     /** Plans beside the recommended one, and the most of the small wood any of them takes in one winter. */
     public record Variants(double mostShare, Variant gentler, Variant firmer) {}
 
-    /** What is taken where nobody says otherwise: weights of the goals, and years planned for. */
-    public record Usual(Map<String, Double> goals, int years) {}
+    /** What is taken where nobody says otherwise: weights of the goals. */
+    public record Usual(Map<String, Double> goals) {}
 
     /** A common purpose of pruning, as goal weights. */
     public record Purpose(String id, String name, Map<String, Double> goals) {}

@@ -73,6 +73,11 @@ public record School(String id, String name, String why, String base, Thresholds
      * @param paintBared whether bark that the cuts bared is painted against the sun
      * @param cleanEveryTree whether tools are cleaned before every tree where no disease asks for it
      * @param chopPrunings whether sound prunings are chopped and left in the row
+     * @param shortenLongShoots whether long one-year shoots that stay are shortened, on kinds that bear on them
+     * @param headLeader whether the leader of a young tree is headed where its system does so
+     * @param scaffoldLeanDeg how much flatter, or steeper, than its system says a scaffold is trained
+     * @param renewalFactor how many limbs are renewed in a year against what the system says; 0 keeps and bends them
+     * @param renovationWinters winters over which work is planned, this one included
      */
     public record Preferences(
             double woodShareFactor,
@@ -82,5 +87,10 @@ public record School(String id, String name, String why, String base, Thresholds
             boolean dressWounds,
             boolean paintBared,
             boolean cleanEveryTree,
-            boolean chopPrunings) {}
+            boolean chopPrunings,
+            boolean shortenLongShoots,
+            boolean headLeader,
+            @JsonProperty("scaffoldLean_deg") double scaffoldLeanDeg,
+            double renewalFactor,
+            double renovationWinters) {}
 }

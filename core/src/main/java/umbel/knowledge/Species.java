@@ -83,6 +83,7 @@ public record Species(
      * @param harvestAfterBloomDays from bloom to the end of harvest
      * @param evergreen whether its year goes by flush and harvest rather than by winter
      * @param summerCuts whether it may be cut in leaf at all
+     * @param cutAgainDays days of growth after which it is cut again in the same season; null where it is not
      */
     public record Season(
             @JsonProperty("budSwell_dd") double budSwellDd,
@@ -90,7 +91,8 @@ public record Species(
             @JsonProperty("bloom_dd") double bloomDd,
             @JsonProperty("harvestAfterBloom_d") int harvestAfterBloomDays,
             boolean evergreen,
-            boolean summerCuts) {}
+            boolean summerCuts,
+            @JsonProperty("cutAgain_d") Integer cutAgainDays) {}
 
     /** The fruit in running text. */
     public record Names(String one, String many) {}

@@ -40,7 +40,7 @@ final class LocalSearch {
     List<Candidate> of(List<Candidate> chosen) {
         List<Candidate> better = reconsiderHeavySteps(chosen);
         search.improve(better, least);
-        return search.withoutAnswered(perturb(hillClimb(better)));
+        return search.exchanged(search.withoutAnswered(perturb(hillClimb(better))));
     }
 
     /**

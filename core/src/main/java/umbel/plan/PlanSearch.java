@@ -43,7 +43,12 @@ final class PlanSearch {
         this.request = request;
         boolean sameTree = shared != null && shared.found == found;
         this.stubs = sameTree ? shared.stubs : new Stubs(found, look);
-        this.programme = new TrainingProgramme(found, request.summer(), stubs, request.parameters());
+        this.programme = new TrainingProgramme(
+                found,
+                request.summer(),
+                stubs,
+                request.parameters(),
+                request.school().preferences());
         this.bySystem = new SystemOperations(programme);
         boolean building = found.setting().isFilling() && !request.limits().byGrower();
         Set<Operation> beyondLimits = building ? bySystem.building() : Set.of();
@@ -253,6 +258,23 @@ final class PlanSearch {
             }
         }
         addEnds(chosen);
+    }
+
+    /** The same visit with better answers in the place of weighed steps, once all others stand. */
+    List<Candidate> exchanged(List<Candidate> chosen) {
+        List<Candidate> better = new ArrayList<>(chosen);
+        for (int i = 0; i < better.size(); i++) {
+            Candidate one = better.get(i);
+            List<Candidate> rest = new ArrayList<>(better);
+            rest.remove(i);
+            Candidate other = isWeighed(one) ? bestOther(rest, one) : null;
+            if (other != null
+                    && evaluator.worth(CutSetEvaluator.with(operations(rest), other.operation()))
+                            > evaluator.worth(operations(better)) + 1e-9) {
+                better.set(i, other);
+            }
+        }
+        return better;
     }
 
     /** The same visit without steps for faults that its other steps have answered. */

@@ -11,6 +11,7 @@ import umbel.cut.Options;
 import umbel.cut.Stubs;
 import umbel.cut.Target;
 import umbel.knowledge.PlanParameters;
+import umbel.knowledge.School;
 import umbel.knowledge.TrainingSystem;
 import umbel.reading.Stage;
 import umbel.text.Statement;
@@ -39,11 +40,13 @@ final class TrainingProgramme {
     private final YearlyRenewal renewal;
     private final ScaffoldChoice scaffolds;
     private final PlanParameters.Frame frame;
+    private final School.Preferences school;
 
-    TrainingProgramme(Tree tree, boolean summer, Stubs stubs, PlanParameters parameters) {
+    TrainingProgramme(Tree tree, boolean summer, Stubs stubs, PlanParameters parameters, School.Preferences school) {
         this.tree = tree;
         this.summer = summer;
-        this.renewal = new YearlyRenewal(tree, stubs);
+        this.school = school;
+        this.renewal = new YearlyRenewal(tree, stubs, school);
         this.frame = parameters.frame();
         this.scaffolds = new ScaffoldChoice(tree, parameters.scaffoldChoice());
     }
@@ -148,13 +151,16 @@ final class TrainingProgramme {
                         .toList();
             case "choose-scaffolds" -> chooseScaffolds(act.keep());
             case "centre-out" -> centreOut();
-            case "head-leader" -> headLeader(Units.fromCm(act.at())).stream().toList();
+            case "head-leader" ->
+                school.headLeader()
+                        ? headLeader(Units.fromCm(act.at())).stream().toList()
+                        : List.of();
             case "head-ends" -> headEnds(act.share(), act.keep());
             case "tip-ends" -> ends(OperationKind.TIP, act.share(), strongest());
             case "bend" ->
                 mains().stream()
                         .filter(this::leansWrong)
-                        .map(limb -> Options.bend(tree, limb))
+                        .map(limb -> Options.bend(tree, limb, school.scaffoldLeanDeg()))
                         .flatMap(Optional::stream)
                         .toList();
             case "deflower" ->
@@ -191,7 +197,7 @@ final class TrainingProgramme {
 
     private boolean leansWrong(Axis limb) {
         List<Double> wanted = tree.setting().system().scaffolds().angleDeg();
-        double angle = Units.toDegrees(limb.baseInclination());
+        double angle = Units.toDegrees(limb.baseInclination()) - school.scaffoldLeanDeg();
         return angle < wanted.get(0) || angle > wanted.get(1) + frame.flatStaysDeg();
     }
 

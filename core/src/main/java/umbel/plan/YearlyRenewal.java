@@ -13,6 +13,7 @@ import umbel.cut.Stubs;
 import umbel.cut.Target;
 import umbel.cut.TargetAxes;
 import umbel.knowledge.CutParameters;
+import umbel.knowledge.School;
 import umbel.knowledge.Species;
 import umbel.knowledge.TrainingSystem;
 import umbel.reading.Stage;
@@ -39,8 +40,10 @@ final class YearlyRenewal {
     private final Tree tree;
     private final Species species;
     private final Stubs stubs;
+    private final School.Preferences school;
 
-    YearlyRenewal(Tree tree, Stubs stubs) {
+    YearlyRenewal(Tree tree, Stubs stubs, School.Preferences school) {
+        this.school = school;
         this.tree = tree;
         this.species = tree.setting().species();
         this.stubs = stubs;
@@ -51,7 +54,7 @@ final class YearlyRenewal {
      * one in its stead.
      */
     List<Operation> share(TrainingSystem.Act act, List<Axis> mains) {
-        int count = (int) Math.round(mains.size() * act.share());
+        int count = (int) Math.round(mains.size() * act.share() * school.renewalFactor());
         List<Operation> renewals = new ArrayList<>();
         Set<String> taken = new HashSet<>();
         mains.stream()
@@ -206,10 +209,19 @@ final class YearlyRenewal {
                 keep = Math.min(keep, (int) Math.ceil(species.smallWood().shootsPerMetreMost() * limb.length()));
             }
             if (keep < count) {
-                thinnings.add(Candidate.bySystem(Operation.thin(group, keep), Stage.RENEWAL, why()));
+                thinnings.add(Candidate.bySystem(thinned(group, keep), Stage.RENEWAL, why()));
             }
         }
         return thinnings;
+    }
+
+    /** Well-sized shoots are chosen first; only what stays too long is shortened, where the school does so. */
+    private Operation thinned(Target group, int keep) {
+        Operation shortening = Operation.thin(group, keep, Units.fromCm(places().longShootToCm()));
+        return school.shortenLongShoots()
+                        && !TargetAxes.longOnes(tree, shortening).isEmpty()
+                ? shortening
+                : Operation.thin(group, keep);
     }
 
     private List<Statement> why() {

@@ -10,6 +10,7 @@ import umbel.cut.Effect;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.knowledge.SeasonParameters;
+import umbel.knowledge.Species;
 import umbel.wood.Tree;
 
 /** What must be come back for, after what was done to a tree: by the calendar of its own year, not by fixed dates. */
@@ -33,6 +34,7 @@ public final class FollowUps {
         sprouts(done, doneOn, year, rules, all);
         ties(tree, done, doneOn, rules, all);
         spurs(done, doneOn, year, rules, all);
+        again(tree, done, doneOn, year, rules, all);
         boolean crop = overCrop && tree.setting().species().thinning().spacingCm() > 0;
         if (crop && doneOn.isBefore(year.harvest())) {
             put(
@@ -111,6 +113,26 @@ public final class FollowUps {
         LocalDate again = doneOn.plusDays(rules.shortSpurAgainDays());
         if (shortened && !doneOn.isBefore(year.petalFall().expected()) && again.isBefore(year.summerEnd())) {
             put(all, "short-spur-again", again, rules.rubForDays(), rules.regrowthCm());
+        }
+    }
+
+    /** Kinds that are cut again and again while they grow: the next time, as long as they still do. */
+    private static void again(
+            Tree tree,
+            Collection<Done> done,
+            LocalDate doneOn,
+            Phenology year,
+            SeasonParameters.FollowUp rules,
+            Map<String, FollowUp> all) {
+        Species.Season season = tree.setting().species().season();
+        boolean cut = done.stream().anyMatch(one -> one.operation().kind().cuts());
+        if (season.cutAgainDays() == null || !cut) {
+            return;
+        }
+        LocalDate growsFrom = doneOn.isBefore(year.leafOut()) ? year.leafOut() : doneOn;
+        LocalDate again = growsFrom.plusDays(season.cutAgainDays());
+        if (season.evergreen() || again.isBefore(year.summerEnd())) {
+            put(all, "cut-again", again, rules.rubForDays(), null);
         }
     }
 

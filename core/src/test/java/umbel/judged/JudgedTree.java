@@ -65,6 +65,13 @@ record JudgedTree(
         return new JudgedTree(id, part, why, again, AssessRequest.read(again), decisions);
     }
 
+    /** The same tree asked about under a school. */
+    JudgedTree under(String school) {
+        ObjectNode other = asked.deepCopy();
+        other.put("school", school);
+        return new JudgedTree(id, part, why, other, AssessRequest.read(other), decisions);
+    }
+
     private static void scale(ObjectNode wood, Random errors) {
         double measured = wood.get("diameter_mm").asDouble();
         wood.put("diameter_mm", measured * (1 + errors.nextDouble(-THICKNESS_ERROR, THICKNESS_ERROR)));

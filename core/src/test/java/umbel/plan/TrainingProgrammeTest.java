@@ -13,6 +13,7 @@ import umbel.cut.OperationKind;
 import umbel.cut.Stubs;
 import umbel.cut.Target;
 import umbel.knowledge.Knowledge;
+import umbel.knowledge.School;
 import umbel.light.LightResolution;
 import umbel.practice.PracticeTree;
 import umbel.reading.TreeReader;
@@ -31,7 +32,8 @@ class TrainingProgrammeTest {
                 tree,
                 summer,
                 new Stubs(tree, LightResolution.CLOSE),
-                Knowledge.shipped().plan());
+                Knowledge.shipped().plan(),
+                Knowledge.shipped().school(School.USUAL).preferences());
         List<Candidate> all = new ArrayList<>(programme.ofTheFrame());
         all.addAll(programme.ofTheEnds());
         return all.stream().map(Candidate::operation).toList();

@@ -12,6 +12,8 @@ import umbel.cut.OperationKind;
 import umbel.cut.Stubs;
 import umbel.cut.Target;
 import umbel.cut.TargetAxes;
+import umbel.knowledge.Knowledge;
+import umbel.knowledge.School;
 import umbel.knowledge.TrainingSystem;
 import umbel.light.LightResolution;
 import umbel.survey.Surveys;
@@ -21,8 +23,11 @@ import umbel.wood.Tree;
 /** What is done every year so that no bearing wood grows too old. */
 class YearlyRenewalTest {
 
+    private static final School.Preferences SCHOOL =
+            Knowledge.shipped().school(School.USUAL).preferences();
+
     private static YearlyRenewal of(Tree tree) {
-        return new YearlyRenewal(tree, new Stubs(tree, LightResolution.CLOSE));
+        return new YearlyRenewal(tree, new Stubs(tree, LightResolution.CLOSE), SCHOOL);
     }
 
     private static List<Axis> mains(Tree tree) {

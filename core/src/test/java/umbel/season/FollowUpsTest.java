@@ -41,7 +41,10 @@ class FollowUpsTest {
     }
 
     private static List<FollowUp> after(LocalDate day, boolean overCrop, Operation... operations) {
-        Tree tree = tree();
+        return after(tree(), day, overCrop, operations);
+    }
+
+    private static List<FollowUp> after(Tree tree, LocalDate day, boolean overCrop, Operation... operations) {
         CutTree cut = CutTree.of(tree, List.of(operations));
         List<Effect> effects = Effect.ofAll(cut, 2.4);
         List<FollowUps.Done> done = new ArrayList<>();
@@ -92,6 +95,24 @@ class FollowUpsTest {
         assertThat(kinds(after(LocalDate.of(2027, 6, 25), false, shortened))).contains("short-spur-again");
         assertThat(kinds(after(LocalDate.of(2027, 7, 20), false, shortened))).doesNotContain("short-spur-again");
         assertThat(kinds(after(WINTER, false, shortened))).doesNotContain("short-spur-again");
+    }
+
+    @Test
+    void kindsThatAreCutSeveralTimesComeBackWhileTheyGrow() {
+        Tree companion = Surveys.apple()
+                .kind("companion")
+                .as("multi-leader-bush")
+                .scaffold("1", 30, 0, 40, 30, 120)
+                .tree();
+        Operation cut = Operation.remove(Target.parse("1"));
+        LocalDate june = LocalDate.of(2027, 6, 10);
+        assertThat(after(companion, june, false, cut))
+                .filteredOn(one -> one.kind().equals("cut-again"))
+                .singleElement()
+                .satisfies(one -> assertThat(one.from()).isEqualTo(june.plusDays(30)));
+        assertThat(kinds(after(companion, LocalDate.of(2027, 10, 20), false, cut)))
+                .doesNotContain("cut-again");
+        assertThat(kinds(after(june, false, cut))).as("an apple is not").doesNotContain("cut-again");
     }
 
     @Test

@@ -74,6 +74,8 @@ class ApiDescription {
     private static final Map<String, Set<String>> MAY_BE_MISSING = Map.ofEntries(
             Map.entry("RecordLine", Set.of("outcome", "afterwards")),
             Map.entry("LearnedAnswer", Set.of("since")),
+            Map.entry("QuestionPage", Set.of("line")),
+            Map.entry("SideLine", Set.of("value")),
             Map.entry("BlockSeason", Set.of("windowEnd")),
             Map.entry("InstructionPage", Set.of("instruction", "search")),
             Map.entry("PracticeVerdict", Set.of("next")),

@@ -21,6 +21,7 @@ import umbel.knowledge.Knowledge;
 import umbel.knowledge.RuleKnowledge;
 import umbel.knowledge.School;
 import umbel.knowledge.SchoolLines;
+import umbel.knowledge.SchoolQuestion;
 import umbel.knowledge.Species;
 import umbel.knowledge.TrainingSystem;
 import umbel.reading.Rule;
@@ -147,6 +148,20 @@ class GuideController {
             String goes,
             List<RuleKnowledge.Figure> figures) {}
 
+    /**
+     * A question on which practitioners differ.
+     *
+     * @param line the school's line that settles it; null where kind, system or goals do
+     * @param kinds the kinds of trees it is asked of; empty for all
+     * @param sides its answers, with the line's value; yes and no as 1 and 0
+     * @param usual what the program does where nobody says otherwise, and why
+     */
+    public record QuestionPage(
+            String id, String asks, String line, List<String> kinds, List<SideLine> sides, String usual) {}
+
+    /** One answer to a question. */
+    public record SideLine(Double value, String name, String why) {}
+
     /** All of it but the rules. */
     public record Guide(
             List<CutPage> cuts,
@@ -154,7 +169,8 @@ class GuideController {
             List<CountedPage> counted,
             List<CountedRulePage> countedRules,
             List<SystemPage> systems,
-            List<SchoolPage> schools) {}
+            List<SchoolPage> schools,
+            List<QuestionPage> questions) {}
 
     /** What the program knows. */
     @GetMapping
@@ -168,7 +184,8 @@ class GuideController {
                                 rule.id(), speaking().name(rule), speaking().why(rule)))
                         .toList(),
                 knowledge.allSystems().stream().map(GuideController::page).toList(),
-                knowledge.allSchools().stream().map(GuideController::page).toList());
+                knowledge.allSchools().stream().map(GuideController::page).toList(),
+                knowledge.schoolQuestions().stream().map(GuideController::page).toList());
     }
 
     /** Every rule of reading, in the order in which they are read. */
@@ -184,6 +201,18 @@ class GuideController {
     /** A name as it stands in a list or over a page. */
     private static String titled(String known) {
         return Speech.capital(said(known));
+    }
+
+    private static QuestionPage page(SchoolQuestion question) {
+        return new QuestionPage(
+                question.id(),
+                said(question.asks()),
+                question.line(),
+                question.kinds(),
+                question.sides().stream()
+                        .map(side -> new SideLine(side.value(), said(side.name()), said(side.why())))
+                        .toList(),
+                said(question.usual()));
     }
 
     private static CutPage page(CutCard card) {

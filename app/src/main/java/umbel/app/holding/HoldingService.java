@@ -147,6 +147,13 @@ public class HoldingService {
     /** A choice by id and name. */
     public record Choice(String id, String name, String why) {}
 
+    /**
+     * A school.
+     *
+     * @param winters over how many its work is planned
+     */
+    public record SchoolChoice(String id, String name, String why, int winters) {}
+
     /** A system with the species it is usually chosen for. */
     public record SystemChoice(String id, String name, List<String> species) {}
 
@@ -155,7 +162,7 @@ public class HoldingService {
             List<Choice> species,
             List<CountedChoice> counted,
             List<SystemChoice> systems,
-            List<Choice> schools,
+            List<SchoolChoice> schools,
             List<PlanParameters.Purpose> purposes,
             List<NamedCultivar> cultivars,
             List<NamedStock> rootstocks) {}
@@ -237,7 +244,8 @@ public class HoldingService {
                         .map(one -> new SystemChoice(one.id(), said(one.name()), usedFor(one)))
                         .toList(),
                 knowledge.allSchools().stream()
-                        .map(one -> new Choice(one.id(), said(one.name()), said(one.why())))
+                        .map(one -> new SchoolChoice(one.id(), said(one.name()), said(one.why()), (int)
+                                Math.round(one.preferences().renovationWinters())))
                         .toList(),
                 knowledge.plan().purposes().stream()
                         .map(one -> new PlanParameters.Purpose(one.id(), said(one.name()), one.goals()))

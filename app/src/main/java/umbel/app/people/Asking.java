@@ -23,6 +23,7 @@ final class Asking {
             "/api/trees/*/plans",
             "/api/trees/*/plans/first",
             "/api/trees/*/schools",
+            "/api/trees/*/schools/line",
             "/api/trees/*/sheet",
             "/api/trees/*/years",
             "/api/trees/*/years/*/drawing",

@@ -5,6 +5,7 @@ import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import umbel.assess.Mark;
@@ -57,6 +58,14 @@ public record Decisions(
     /** The same with nothing marked and another school, whose own lines hold. */
     Decisions underSchool(String other) {
         return new Decisions(List.of(), refused, other, goals, hold, phase, winters, null);
+    }
+
+    /** The same with nothing marked and one line of the school set otherwise; over as many winters as the school then says. */
+    Decisions withLine(String line, double value) {
+        Map<String, Double> lines = new HashMap<>(schoolLines);
+        lines.put(line, value);
+        Integer over = line.equals("renovationWinters") ? null : winters;
+        return new Decisions(List.of(), refused, school, goals, hold, phase, over, lines);
     }
 
     /** When the work is done. */

@@ -89,7 +89,17 @@ class PlanController {
     @PostMapping("/schools")
     TreeAnswers.Beside schools(
             @PathVariable long id, @Valid @RequestBody Decisions decisions, @RequestParam String beside) {
-        return computing.answer(Lane.PLANS, () -> plans.beside(id, decisions, beside));
+        return computing.answer(Lane.PLANS, () -> plans.beside(id, decisions, decisions.underSchool(beside)));
+    }
+
+    /** The plan beside that of the same school with one of its lines set otherwise; yes and no as 1 and 0. */
+    @PostMapping("/schools/line")
+    TreeAnswers.Beside schoolLine(
+            @PathVariable long id,
+            @Valid @RequestBody Decisions decisions,
+            @RequestParam String line,
+            @RequestParam double value) {
+        return computing.answer(Lane.PLANS, () -> plans.beside(id, decisions, decisions.withLine(line, value)));
     }
 
     /** What the marks so far do: the gauges, what falls, what bends, what is still wrong. */

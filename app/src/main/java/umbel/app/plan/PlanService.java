@@ -13,13 +13,17 @@ import umbel.assess.Assessor;
 import umbel.assess.PhaseTiming;
 import umbel.assess.SchoolComparison;
 import umbel.crop.CropReading;
+import umbel.cut.CutTree;
+import umbel.cut.Operation;
 import umbel.cut.SafetyLimits;
 import umbel.growth.BlockCalibration;
 import umbel.knowledge.Knowledge;
+import umbel.light.LightModel;
 import umbel.light.LightSummary;
 import umbel.plan.Plan;
 import umbel.plan.PlanRequest;
 import umbel.plan.Planning;
+import umbel.plan.Step;
 import umbel.plant.SurveyedTree;
 import umbel.reading.TreeReader;
 
@@ -86,10 +90,10 @@ class PlanService {
     }
 
     /** The tree under its school and under another: both plans, and which cuts differ because of which setting. */
-    TreeAnswers.Beside beside(long treeId, Decisions decisions, String otherSchool) {
+    TreeAnswers.Beside beside(long treeId, Decisions decisions, Decisions otherwise) {
         SurveyEntry survey = trees.survey(treeId);
         Asked mine = asked(survey, decisions.marking(List.of()));
-        Asked theirs = asked(survey, decisions.underSchool(otherSchool));
+        Asked theirs = asked(survey, otherwise);
         return new TreeAnswers.Beside(
                 Reader.speech().knowledge(mine.planRequest().school().name()),
                 Reader.speech().knowledge(theirs.planRequest().school().name()),
@@ -101,7 +105,9 @@ class PlanService {
                         .telling()
                         .plans(theirs.planning().all())
                         .get(0),
-                SchoolComparison.of(mine.read().tree(), mine.view(), theirs.view(), Reader.speech()));
+                SchoolComparison.of(mine.read().tree(), mine.view(), theirs.view(), Reader.speech()),
+                mine.afterwards(),
+                theirs.afterwards());
     }
 
     /** The steps past what the holding lets its people do. */
@@ -118,6 +124,16 @@ class PlanService {
 
     /** A tree read and wished for, with the planning that answers it. */
     private record Asked(SurveyedTree read, TreeReader.Reading sure, PlanRequest planRequest, Planning planning) {
+
+        /** What is done after the last cut of the recommended plan. */
+        List<AfterLine> afterwards() {
+            List<Operation> now = planning.all().get(0).steps().stream()
+                    .filter(step -> step.year() == 0)
+                    .map(Step::operation)
+                    .toList();
+            CutTree cut = CutTree.of(read.tree(), now);
+            return AfterLine.of(read.afterwards(cut, LightModel.read(cut.left())), Reader.speech()::say);
+        }
 
         SchoolComparison.View view() {
             return new SchoolComparison.View(

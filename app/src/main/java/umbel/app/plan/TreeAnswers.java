@@ -194,13 +194,15 @@ public final class TreeAnswers {
             List<Assessment.HarvestAnswer> limbs,
             List<Assessment.HarvestAnswer> unthinned) {}
 
-    /** Two schools' recommended plans for one tree, and what they do otherwise. */
+    /** Two schools' recommended plans for one tree, what they do otherwise, and what each does after the last cut. */
     public record Beside(
             String school,
             String otherSchool,
             Assessment.PlanAnswer mine,
             Assessment.PlanAnswer other,
-            List<SchoolComparison.Difference> differing) {}
+            List<SchoolComparison.Difference> differing,
+            List<AfterLine> mineAfterwards,
+            List<AfterLine> otherAfterwards) {}
 
     /** Years to come of the tree under its marks, and left alone. */
     public record Years(List<Assessment.YearAnswer> marked, List<Assessment.YearAnswer> alone) {}

@@ -27,6 +27,7 @@ class AskingTest {
                 "/api/trees/3/plans",
                 "/api/trees/3/plans/first",
                 "/api/trees/3/schools",
+                "/api/trees/3/schools/line",
                 "/api/trees/3/sheet",
                 "/api/trees/3/years",
                 "/api/trees/3/years/2/drawing"

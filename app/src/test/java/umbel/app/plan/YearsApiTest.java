@@ -85,8 +85,8 @@ class YearsApiTest {
             assertThat(step.at("/year").asInt()).isZero();
         }
         assertThat(summer.at("/timing/reasons/0").asString()).isNotBlank();
-        JsonNode one = umbel.post("/api/trees/18/plans", "{\"winters\":1}").json();
-        JsonNode four = umbel.post("/api/trees/18/plans", "{\"winters\":4}").json();
+        JsonNode one = umbel.post("/api/trees/19/plans", "{\"winters\":1}").json();
+        JsonNode four = umbel.post("/api/trees/19/plans", "{\"winters\":4}").json();
         assertThat(lastYear(one)).isZero();
         assertThat(lastYear(four)).isGreaterThanOrEqualTo(2);
     }
@@ -119,6 +119,39 @@ class YearsApiTest {
             assertThat(one.at("/because").asString()).isNotBlank();
             assertThat(one.at("/mine").isNull() && one.at("/other").isNull()).isFalse();
         }
+    }
+
+    @Test
+    void oneLineOfTheSchoolIsTriedTheOtherWay() {
+        JsonNode less = umbel.post("/api/trees/2/schools/line?line=woodShareFactor&value=0.4", "{}")
+                .json();
+        assertThat(less.at("/other/totals/woodShare").asDouble())
+                .isLessThan(less.at("/mine/totals/woodShare").asDouble());
+        JsonNode taken = umbel.post("/api/trees/2/schools/line?line=chopPrunings&value=0", "{}")
+                .json();
+        assertThat(taken.at("/differing")).isEmpty();
+        assertThat(taken.at("/mineAfterwards").toString())
+                .isNotEqualTo(taken.at("/otherAfterwards").toString());
+        JsonNode once = umbel.post("/api/trees/19/schools/line?line=renovationWinters&value=1", "{\"winters\":3}")
+                .json();
+        assertThat(once.at("/mine/steps").toString()).contains("\"year\":1");
+        assertThat(once.at("/other/steps").toString()).doesNotContain("\"year\":1");
+        assertThat(umbel.post("/api/trees/2/schools/line?line=nonsense&value=1", "{}")
+                        .status())
+                .isEqualTo(422);
+        assertThat(umbel.post("/api/trees/2/schools/line?line=bench", "{}").status())
+                .isEqualTo(400);
+    }
+
+    @Test
+    void theGuideAsksWhereGrowersDiffer() {
+        JsonNode questions = umbel.get("/api/guide").json().at("/questions");
+        assertThat(questions).hasSize(19);
+        assertThat(umbel.send("GET", "/api/guide", "", "application/json", "es", "metric")
+                        .json()
+                        .at("/questions/0/asks")
+                        .asString())
+                .startsWith("¿");
     }
 
     @Test
