@@ -94,10 +94,11 @@ export function lightWood(
   one: Drawn,
   to: number,
   haze: number,
+  lines: readonly [number, number] | undefined,
   colours: Palette,
 ): void {
   const { axis } = one;
-  const step = axis.light === null ? null : lightOf(axis.light);
+  const step = axis.light === null || !lines ? null : lightOf(axis.light, lines);
   const colour = step === null ? null : (colours.light[step] ?? null);
   if (axis.kind === LATERAL) {
     standingBack(g, one, mixed([150, 146, 140], colours.fog, haze));

@@ -25,6 +25,8 @@ export interface Showing {
   cuts: ReadonlyMap<number, { kept: number; mark: number }>;
   /** Limbs held out from the rest. */
   lit: ReadonlySet<string>;
+  /** Shares of open light that fruit and flower buds need, by the school; wherever the layer of light is shown. */
+  lightLines?: readonly [number, number];
 }
 
 /** Wood under so many pixels is one stroke, over it a body with light and shade. */
@@ -140,7 +142,7 @@ function wood(
   const dim = showing.lit.size > 0 && !showing.lit.has(axis.limb) && axis.kind !== 'trunk' ? 0.3 : 0;
   const haze = Math.min(0.75, fog + dim);
   if (showing.layer === 'light') {
-    lightWood(g, one, to, haze, colours);
+    lightWood(g, one, to, haze, showing.lightLines, colours);
     return;
   }
   if (showing.layer === 'crop') {

@@ -138,7 +138,7 @@ export function woodOf(age: number): number {
   return age <= 1 ? 1 : age <= 3 ? age : age <= 5 ? 4 : 5;
 }
 
-/** Index of the light colour for a share of open light. */
-export function lightOf(light: number): number {
-  return light < 0.3 ? 0 : light < 0.5 ? 1 : 2;
+/** Index of the light colour for a share of open light, by the lines for fruit and for flower buds. */
+export function lightOf(light: number, [fruit, buds]: readonly [number, number]): number {
+  return light < fruit ? 0 : light < buds ? 1 : 2;
 }

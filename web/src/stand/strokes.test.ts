@@ -92,6 +92,9 @@ describe('colours', () => {
 
   it('go by the age of the wood and the light of a place', () => {
     expect([0, 1, 2, 3, 4, 5, 6, 30].map(woodOf)).toEqual([1, 1, 2, 3, 4, 4, 5, 5]);
-    expect([0, 0.29, 0.3, 0.49, 0.5, 1].map(lightOf)).toEqual([0, 0, 1, 1, 2, 2]);
+    expect([0, 0.29, 0.3, 0.49, 0.5, 1].map((light) => lightOf(light, [0.3, 0.5]))).toEqual([
+      0, 0, 1, 1, 2, 2,
+    ]);
+    expect([0.29, 0.49, 0.5].map((light) => lightOf(light, [0.5, 0.5]))).toEqual([0, 0, 2]);
   });
 });

@@ -165,9 +165,16 @@ function Drawn({
 }) {
   const say = useSay();
   const stand = useMemo(() => prepare(page.drawing), [page.drawing]);
+  const { fruitLight, budLight } = page.reading.light;
   const showing: Showing = useMemo(
-    () => ({ layer, stage: 'found', cuts: new Map(), lit: new Set() }),
-    [layer],
+    () => ({
+      layer,
+      stage: 'found',
+      cuts: new Map(),
+      lit: new Set(),
+      lightLines: [fruitLight, budLight],
+    }),
+    [layer, fruitLight, budLight],
   );
   return (
     <TreeStand

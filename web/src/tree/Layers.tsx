@@ -234,23 +234,27 @@ function Key({
     );
   }
   if (shown === 'light' || shown === 'section') {
+    const fruit = percent(page.reading.light.fruitLight);
+    const buds = percent(page.reading.light.budLight);
     return (
       <>
         <ul aria-label={say('layers.light-over-the-season')}>
           {(
             [
-              ['■', say('layers.under-30-buds-die'), '#3e466c'],
-              ['▲', say('layers.30-to-50-fruit-few'), '#8a6410'],
-              ['●', say('layers.over-50-fruit-and-buds'), '#4c7430'],
+              ['■', say('layers.light-under', { fruit }), '#3e466c'],
+              ['▲', fruit === buds ? '' : say('layers.light-between', { fruit, buds }), '#8a6410'],
+              ['●', say('layers.light-over', { buds }), '#4c7430'],
             ] as const
-          ).map(([shape, words, colour]) => (
-            <li key={words}>
-              <span style={{ color: colour }} className="dark:brightness-150">
-                {shape}
-              </span>{' '}
-              {words}
-            </li>
-          ))}
+          )
+            .filter(([, words]) => words !== '')
+            .map(([shape, words, colour]) => (
+              <li key={words}>
+                <span style={{ color: colour }} className="dark:brightness-150">
+                  {shape}
+                </span>{' '}
+                {words}
+              </li>
+            ))}
         </ul>
         {light && light.shades.length > 0 && (
           <p>

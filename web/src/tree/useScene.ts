@@ -57,10 +57,14 @@ export function useScene({
     () => limbsOf(pointed.length > 0 ? pointed : selected ? [selected] : []),
     [selected, pointed],
   );
-  const now: Showing = useMemo(() => ({ layer, stage, cuts, lit }), [layer, stage, cuts, lit]);
+  const { fruitLight, budLight } = page.reading.light;
+  const now: Showing = useMemo(
+    () => ({ layer, stage, cuts, lit, lightLines: [fruitLight, budLight] }),
+    [layer, stage, cuts, lit, fruitLight, budLight],
+  );
   const showing: Showing = useMemo(
-    () => (ahead ? { layer, stage: 'found', cuts: NO_CUTS, lit } : now),
-    [ahead, layer, lit, now],
+    () => (ahead ? { ...now, stage: 'found', cuts: NO_CUTS } : now),
+    [ahead, now],
   );
   const held = useMemo(
     () =>
