@@ -21,7 +21,7 @@ export function TwoOutcomes({ beside, mine, other, onPoint }: Props) {
       <table className="mt-2 w-full text-left text-[13px]">
         <thead>
           <tr className="border-b border-line">
-            <th className="py-1 font-semibold">{say('schools-beside.outcome')}</th>
+            <th className="w-2/5 py-1 font-semibold">{say('schools-beside.outcome')}</th>
             <th className="font-semibold">{mine}</th>
             <th className="font-semibold">{other}</th>
           </tr>
