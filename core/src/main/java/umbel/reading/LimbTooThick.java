@@ -40,12 +40,7 @@ final class LimbTooThick extends Rule {
             double against = amongEquals ? medianOfEquals(context) : context.parentBelow(limb);
             double ratio = limb.baseDiameter() / against;
             double diameter = Units.toMm(limb.baseDiameter());
-            boolean stout = diameter >= context.parameters().frame().thickFromMm()
-                    && (!trunkLimb
-                            || limb.baseDiameter()
-                                    >= context.parameters().frame().thickFromShare()
-                                            * context.tree().trunk().baseDiameter());
-            if (ratio > most && stout) {
+            if (ratio > most && context.isStout(limb)) {
                 found.add(new Finding(
                         this,
                         List.of(Target.of(limb)),

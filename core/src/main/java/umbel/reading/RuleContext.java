@@ -160,8 +160,21 @@ final class RuleContext {
     }
 
     /**
-     * Whether a limb has taken the lead where the trunk was cut back to it: it is the thickest near the trunk's end, and
-     * nothing to speak of grows on beyond.
+     * Whether a limb is stout for its tree: thinner ones high on a tapering stem are nearly as thick as the stem, and take
+     * nothing over.
+     */
+    boolean isStout(Axis limb) {
+        boolean thick = Units.toMm(limb.baseDiameter()) >= parameters().frame().thickFromMm();
+        return thick
+                && (limb.parent() != 0
+                        || limb.baseDiameter()
+                                >= parameters().frame().thickFromShare()
+                                        * tree.trunk().baseDiameter());
+    }
+
+    /**
+     * Whether a limb has taken the lead where the trunk was cut back to it: it is stout, the thickest near the trunk's end,
+     * and nothing to speak of grows on beyond.
      */
     boolean carriesOnTheTrunk(Axis limb) {
         Axis trunk = tree.trunk();
@@ -170,6 +183,7 @@ final class RuleContext {
                 && !tree.setting().system().topped()
                 && trunk.lastGrowth() <= trunk.length() - end
                 && limb.at() >= end
+                && isStout(limb)
                 && limbs.stream()
                         .filter(other -> other.parent() == 0 && other.at() >= end)
                         .noneMatch(other -> other.baseDiameter() > limb.baseDiameter());

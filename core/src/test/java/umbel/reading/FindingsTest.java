@@ -151,6 +151,38 @@ class FindingsTest {
                 .isCloseTo(REACH * tree.setting().system().reachFactor() * factor, within(1e-9));
     }
 
+    /**
+     * A limb near the top of a leader that hardly grows: a twig leaves the leader what it is, and a stout limb it was cut back
+     * to carries the trunk on.
+     */
+    @ParameterizedTest
+    @CsvSource({"9, true", "34, false"})
+    void onlyAStoutLimbAtItsEndTakesTheLeadFromATrunk(double mm, boolean found) {
+        Tree tree = Surveys.apple()
+                .as("central-leader")
+                .leaf(8)
+                .trunk(92, 235)
+                .scaffold("1", 110, 0, 57, 48, 175)
+                .limb("top", "trunk", "limb", 228, 40, 48, mm, 60, 4, Surveys.bare())
+                .tree();
+        assertThat(has(tree, "limb-too-thick")).isEqualTo(found);
+    }
+
+    /** Two years old and a metre eighty: a water sprout on a scaffold, what an upright wall is made of on its arm. */
+    @ParameterizedTest
+    @CsvSource({"apple, open-centre, true", "cherry-sweet, upright-wall, false"})
+    void uprightsThatASystemIsMadeOfAreNoWaterSprouts(String kind, String system, boolean found) {
+        Tree tree = Surveys.apple()
+                .kind(kind)
+                .as(system)
+                .leaf(4)
+                .trunk(50, 60)
+                .scaffold("arm", 45, 0, 88, 34, 95)
+                .limb("up", "arm", "lateral", 40, 0, 5, 15, 180, 2, Surveys.bare())
+                .tree();
+        assertThat(has(tree, "water-sprout")).isEqualTo(found);
+    }
+
     /** Thirteen millimetres on a thin top are not too thick, thirty low down are. */
     @ParameterizedTest
     @CsvSource({"260, 13, false", "60, 50, true"})
