@@ -1,15 +1,15 @@
 import { term } from '../text/term';
 import { say, useSay } from '../text/say';
-import { useQuery } from '@tanstack/react-query';
 import { Tabs } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { answer, api, type Guide } from '../api/client';
+import type { Guide } from '../api/client';
 import { Failed, Loading } from '../ui/States';
 import { LINE_WORDS, percent } from '../ui/words';
 import { Cuts } from './Cuts';
 import { RuleFigure } from './RuleFigure';
 import { useRules } from './useRules';
+import { useGuide } from './useGuide';
 
 const TABS = () =>
   [
@@ -43,11 +43,7 @@ export function GuidePage() {
   const rule = params.get('rule');
   const tab = params.get('tab') ?? 'rules';
   const [sought, setSought] = useState('');
-  const guide = useQuery({
-    queryKey: ['guide'],
-    queryFn: () => answer(api.GET('/api/guide')),
-    staleTime: Infinity,
-  });
+  const guide = useGuide();
   if (guide.isPending) return <Loading what={say('guide-page.opening-the-guide')} />;
   if (guide.isError) return <Failed error={guide.error} retry={() => void guide.refetch()} />;
   const words = sought.toLowerCase().split(/\s+/).filter(Boolean);

@@ -1,9 +1,10 @@
 import { useSay } from '../text/say';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answer, api } from '../api/client';
 import { Problem } from '../api/problem';
+import { useGuide } from '../guide/useGuide';
 import { FIRST_VIEW, type View } from '../stand/camera';
 import { prepare } from '../stand/geometry';
 import type { Showing } from '../stand/paint';
@@ -31,11 +32,7 @@ export function Walk({ id, label, first }: { id: number; label: string; first: S
   const { drawing, errors, trouble, setTrouble, queries: countQueries } = usePreview(form);
   const go = useNavigate();
   const queries = useQueryClient();
-  const guide = useQuery({
-    queryKey: ['guide'],
-    queryFn: () => answer(api.GET('/api/guide')),
-    staleTime: Infinity,
-  });
+  const guide = useGuide();
   const system = guide.data?.systems.find((one) => one.id === form.system);
   const ideal = system?.form === 'plane' || (system && system.spreadM < 2.5) ? 85 : 55;
 

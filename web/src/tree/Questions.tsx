@@ -1,9 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Decisions, type Guide } from '../api/client';
+import { useGuide } from '../guide/useGuide';
 import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
+import { inForce, settingLine } from './schoolLine';
 import { TwoOutcomes } from './TwoOutcomes';
 
 type Question = Guide['questions'][number];
@@ -21,12 +23,7 @@ interface Props {
 export function Questions({ id, species, decisions, onChange, onPoint }: Props) {
   const say = useSay();
   const [open, setOpen] = useState(false);
-  const guide = useQuery({
-    queryKey: ['guide'],
-    queryFn: () => answer(api.GET('/api/guide')),
-    staleTime: Infinity,
-    enabled: open,
-  });
+  const guide = useGuide(open);
   const school = guide.data?.schools.find((one) => one.id === (decisions.school ?? 'classic'));
   const asked = (guide.data?.questions ?? []).filter(
     (one) => one.kinds.length === 0 || one.kinds.includes(species),
@@ -48,11 +45,7 @@ export function Questions({ id, species, decisions, onChange, onPoint }: Props) 
             <OneQuestion
               id={id}
               question={question}
-              inForce={
-                question.line
-                  ? (decisions.schoolLines?.[question.line] ?? school?.lines[question.line])
-                  : undefined
-              }
+              value={question.line ? inForce(decisions, school, question.line) : undefined}
               decisions={decisions}
               onChange={onChange}
               onPoint={onPoint}
@@ -67,21 +60,21 @@ export function Questions({ id, species, decisions, onChange, onPoint }: Props) 
 function OneQuestion({
   id,
   question,
-  inForce,
+  value,
   decisions,
   onChange,
   onPoint,
 }: {
   id: number;
   question: Question;
-  inForce: number | undefined;
+  value: number | undefined;
   decisions: Decisions;
   onChange: (next: Decisions) => void;
   onPoint: (limbs: string[]) => void;
 }) {
   const say = useSay();
   const [tried, setTried] = useState<Side | null>(null);
-  const here = question.sides.find((side) => side.value === inForce && inForce !== undefined);
+  const here = question.sides.find((side) => side.value === value && value !== undefined);
   return (
     <details>
       <summary>{question.asks}</summary>
@@ -107,8 +100,8 @@ function OneQuestion({
       </ul>
       <p className="ml-4 text-[13px] text-muted">
         {question.usual}
-        {question.line && !here && inForce !== undefined && (
-          <> {say('questions.own', { value: Math.round(inForce * 100) / 100 })}</>
+        {question.line && !here && value !== undefined && (
+          <> {say('questions.own', { value: Math.round(value * 100) / 100 })}</>
         )}
       </p>
       {tried?.value != null && question.line && (
@@ -168,7 +161,7 @@ function OtherSide({
       <Button
         className="mt-1.5 px-2! text-[13px]!"
         onClick={() => {
-          onChange({ ...decisions, schoolLines: { ...decisions.schoolLines, [line]: value } });
+          onChange(settingLine(decisions, line, value));
         }}
       >
         {say('questions.take')}

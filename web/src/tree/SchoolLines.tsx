@@ -1,10 +1,10 @@
 import { MeasureInput } from '../ui/MeasureInput';
 import { unitOfField } from '../text/units';
 import { useSay } from '../text/say';
-import { useQuery } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
-import { answer, api, type Decisions } from '../api/client';
+import type { Decisions } from '../api/client';
+import { useGuide } from '../guide/useGuide';
 import { Button } from '../ui/Button';
 import { showNumber, typedNumber } from '../ui/numbers';
 import { OpenPanel } from '../ui/OpenPanel';
@@ -21,12 +21,7 @@ export function SchoolLines({
   const say = useSay();
   const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState<Record<string, string>>({});
-  const guide = useQuery({
-    queryKey: ['guide'],
-    queryFn: () => answer(api.GET('/api/guide')),
-    staleTime: Infinity,
-    enabled: open,
-  });
+  const guide = useGuide(open);
   const school = guide.data?.schools.find((one) => one.id === (decisions.school ?? 'classic'));
   const changed = decisions.schoolLines ?? {};
   const count = Object.keys(changed).length;

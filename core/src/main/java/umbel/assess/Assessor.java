@@ -78,10 +78,6 @@ public final class Assessor {
                 request.schoolLines() == null ? Map.of() : request.schoolLines());
     }
 
-    private static int winters(School school) {
-        return (int) Math.round(school.preferences().renovationWinters());
-    }
-
     /** The limits a request asks for, the usual ones where it is silent. */
     public Limits limits(AssessRequest request, Tree tree) {
         AssessRequest.LimitsAsked asked = request.limits();
@@ -112,7 +108,7 @@ public final class Assessor {
                 Goals.of(goals, knowledge.plan().usual().goals()),
                 limits(request, tree),
                 VisitMoment.of(request, tree).moment(),
-                request.years() == null ? winters(school) : request.years(),
+                request.years() == null ? school.preferences().winters() : request.years(),
                 taken,
                 refused);
     }

@@ -92,5 +92,11 @@ public record School(String id, String name, String why, String base, Thresholds
             boolean headLeader,
             @JsonProperty("scaffoldLean_deg") double scaffoldLeanDeg,
             double renewalFactor,
-            double renovationWinters) {}
+            double renovationWinters) {
+
+        /** Winters planned over, as a whole number. */
+        public int winters() {
+            return (int) Math.round(renovationWinters);
+        }
+    }
 }

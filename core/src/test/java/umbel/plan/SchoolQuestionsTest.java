@@ -1,6 +1,7 @@
 package umbel.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.data.Offset.offset;
 
 import java.util.List;
 import java.util.Map;
@@ -128,7 +129,7 @@ class SchoolQuestionsTest {
         }
         Tree tree = young.tree();
         double usual = bend(tree, 0);
-        assertThat(bend(tree, 10) - usual).isCloseTo(10, org.assertj.core.data.Offset.offset(0.01));
+        assertThat(bend(tree, 10) - usual).isCloseTo(10, offset(0.01));
     }
 
     private static double bend(Tree tree, int flatter) {

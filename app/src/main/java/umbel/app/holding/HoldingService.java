@@ -244,8 +244,11 @@ public class HoldingService {
                         .map(one -> new SystemChoice(one.id(), said(one.name()), usedFor(one)))
                         .toList(),
                 knowledge.allSchools().stream()
-                        .map(one -> new SchoolChoice(one.id(), said(one.name()), said(one.why()), (int)
-                                Math.round(one.preferences().renovationWinters())))
+                        .map(one -> new SchoolChoice(
+                                one.id(),
+                                said(one.name()),
+                                said(one.why()),
+                                one.preferences().winters()))
                         .toList(),
                 knowledge.plan().purposes().stream()
                         .map(one -> new PlanParameters.Purpose(one.id(), said(one.name()), one.goals()))
