@@ -39,6 +39,7 @@ export type Option = Schemas['Option'];
 export type RecordLine = Schemas['RecordLine'];
 export type PhotoLine = Schemas['PhotoLine'];
 export type RecordEntry = Schemas['VisitEntry'];
+export type MeasureLine = Schemas['MeasureLine'];
 export type SurveyQuery = Schemas['Query'];
 export type SurveyDocument = Schemas['Survey'];
 export type LimbMeasure = Schemas['LimbMeasure'];

@@ -30,22 +30,25 @@ export function LearnedPart({ id }: { id: number }) {
         <h2 id="learned" className="text-[20px] font-bold">
           {say('learned-part.what-its-trees-have-taught')}
         </h2>
-        {now && (now.trees > 0 || now.counted.length > 0 || now.since) && (
-          <Button
-            disabled={forget.isPending}
-            onClick={() => {
-              forget.mutate(now.since == null);
-            }}
-          >
-            {now.since
-              ? say('learned-part.count-everything-again')
-              : say('learned-part.forget-it-begin-anew')}
-          </Button>
-        )}
+        {now &&
+          (now.trees > 0 || now.counted.length > 0 || now.leaf !== 1 || now.prunings !== 1 || now.since) && (
+            <Button
+              disabled={forget.isPending}
+              onClick={() => {
+                forget.mutate(now.since == null);
+              }}
+            >
+              {now.since
+                ? say('learned-part.count-everything-again')
+                : say('learned-part.forget-it-begin-anew')}
+            </Button>
+          )}
       </div>
       {learned.isError && <Failed error={learned.error} />}
       {forget.isError && <Failed error={forget.error} />}
-      {now?.of === 0 && <p className="py-3 text-muted">{say('learned-part.nothing-yet-survey-a-tree')}</p>}
+      {now?.of === 0 && now.leaf === 1 && now.prunings === 1 && (
+        <p className="py-3 text-muted">{say('learned-part.nothing-yet-survey-a-tree')}</p>
+      )}
       {now && now.counted.length > 0 && (
         <ul className="pt-2">
           {now.counted.map((one) => (
@@ -59,6 +62,12 @@ export function LearnedPart({ id }: { id: number }) {
             </li>
           ))}
         </ul>
+      )}
+      {now && now.leaf !== 1 && (
+        <p className="pt-2">{say('learned-part.measured-leaf', { factor: factor(now.leaf) })}</p>
+      )}
+      {now && now.prunings !== 1 && (
+        <p className="pt-2">{say('learned-part.measured-prunings', { factor: factor(now.prunings) })}</p>
       )}
       {now && now.of > 0 && (
         <>

@@ -50,6 +50,8 @@ const CHANGES: readonly (readonly [path: RegExp, what: string])[] = (
     ['trees', 'tree'],
     ['trees/N', 'tree'],
     ['trees/N/archived', 'archiving'],
+    ['trees/N/measures', 'measure'],
+    ['trees/N/measures/N', 'measure'],
     ['trees/N/photos', 'photograph'],
     ['trees/N/photos/N', 'photograph'],
     ['trees/N/place', 'place'],

@@ -10,6 +10,7 @@ import { TreePhotos } from '../photo/TreePhotos';
 import { Failed, Loading } from '../ui/States';
 import { History } from './History';
 import { Timeline } from './Timeline';
+import { TreeMeasures } from './TreeMeasures';
 import { TreeYield } from './TreeYield';
 import { VisitForm } from './VisitForm';
 
@@ -65,6 +66,7 @@ export function RecordPage() {
         )}
         <Timeline id={id} records={history.data} />
         <TreeYield id={id} blockId={page.data.name.blockId} />
+        <TreeMeasures id={id} />
         <TreePhotos id={id} />
       </div>
       <History id={id} records={history.data} />

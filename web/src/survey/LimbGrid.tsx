@@ -4,17 +4,16 @@ import { term } from '../text/term';
 import { say, useSay } from '../text/say';
 import { useRef, useState } from 'react';
 import { Button } from '../ui/Button';
-import { branchesOf, CONDITIONS, renamed, ROLES, withoutLimb, type LimbRow, type SurveyForm } from './form';
+import { branchesOf, CONDITIONS, renamed, ROLES, withoutLimb, type LimbRow } from './form';
 import type { SurveyQuery } from '../api/client';
 import { nextLimb } from './newLimb';
-import { oddities } from './odd';
 import { SmallWood } from './SmallWood';
+import { questionsAbout } from './usePreview';
 
 interface Props {
-  form: SurveyForm;
   limbs: LimbRow[];
   faults: ReadonlyMap<string, string>;
-  /** What the server asks about counts. */
+  /** What is odd about the limbs as typed. */
   queries: SurveyQuery[];
   chosen: string | null;
   onChoose: (limb: string | null) => void;
@@ -122,7 +121,7 @@ function parentOf(typed: string): string {
 }
 
 /** Limbs as rows in walking order. Enter goes down and begins the next limb; arrows move between rows. */
-export function LimbGrid({ form, limbs, faults, queries, chosen, onChoose, change }: Props) {
+export function LimbGrid({ limbs, faults, queries, chosen, onChoose, change }: Props) {
   const say = useSay();
   const table = useRef<HTMLTableElement>(null);
   const focus = (row: number, column: string) => {
@@ -182,7 +181,7 @@ export function LimbGrid({ form, limbs, faults, queries, chosen, onChoose, chang
             {limbs.map((limb, row) => {
               const wrong = faultsOf(row);
               const open = chosen === limb.key;
-              const odd = oddities(form, limb, queries);
+              const odd = questionsAbout(limb.id, queries);
               const branches = leaving === limb.key ? branchesOf(limb.id, limbs) : [];
               return [
                 <tr

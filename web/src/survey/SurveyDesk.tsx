@@ -37,7 +37,7 @@ export function SurveyDesk({ id, label, first, again }: Props) {
     trouble,
     setTrouble,
     summary,
-    queries: countQueries,
+    queries: surveyQueries,
   } = usePreview(form);
   const [chosen, setChosen] = useState<string | null>(null);
   const go = useNavigate();
@@ -225,10 +225,9 @@ export function SurveyDesk({ id, label, first, again }: Props) {
           </div>
         )}
         <LimbGrid
-          form={form}
           limbs={form.limbs}
           faults={faults}
-          queries={countQueries}
+          queries={surveyQueries}
           chosen={chosen}
           onChoose={setChosen}
           change={(limbs) => {

@@ -14,9 +14,8 @@ import { byField, surveyFrom, type LimbRow, type SurveyForm } from './form';
 import { copyOf, nextLimb } from './newLimb';
 import { LimbList } from './LimbList';
 import { LimbSteps, STEPS, STEP_WORDS } from './LimbSteps';
-import { oddities } from './odd';
 import { Big, Stepper } from './Thumb';
-import { usePreview } from './usePreview';
+import { questionsAbout, usePreview } from './usePreview';
 
 const MARGINS = { top: 14, side: 16, bottom: 22 };
 /** Where the surveyor is: at the trunk, at a limb's question, or looking over the list. */
@@ -29,7 +28,7 @@ export function Walk({ id, label, first }: { id: number; label: string; first: S
   const { form, change } = draft;
   const [place, setPlace] = useState<Place>(form.limbs.length > 0 ? { at: 'list' } : { at: 'trunk' });
   const [view, setView] = useState<View>(FIRST_VIEW);
-  const { drawing, errors, trouble, setTrouble, queries: countQueries } = usePreview(form);
+  const { drawing, errors, trouble, setTrouble, queries: surveyQueries } = usePreview(form);
   const go = useNavigate();
   const queries = useQueryClient();
   const guide = useGuide();
@@ -78,7 +77,7 @@ export function Walk({ id, label, first }: { id: number; label: string; first: S
     if (place.at === 'limb' && place.step > 0) setPlace({ ...place, step: place.step - 1 });
     else setPlace({ at: 'list' });
   };
-  const asked = limb ? oddities(form, limb, countQueries) : [];
+  const asked = limb ? questionsAbout(limb.id, surveyQueries) : [];
 
   return (
     <div className="mx-auto flex h-full max-w-[560px] flex-col">

@@ -7,6 +7,11 @@ import { surveyFrom, type SurveyForm } from './form';
 
 const DRAW_AFTER = 300;
 
+/** What is legal but odd about a limb, asked rather than refused. */
+export function questionsAbout(limb: string, queries: SurveyQuery[]): string[] {
+  return queries.filter((query) => query.limb === limb).map((query) => query.text);
+}
+
 /** The tree as typed so far, drawn by the server a moment after the last change, with what is wrong in it. */
 export function usePreview(form: SurveyForm) {
   const say = useSay();

@@ -1,5 +1,11 @@
 package umbel.app;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import umbel.practice.PracticeTree;
+import umbel.survey.SurveyReader;
+
 /** A block of a test's own, in a holding of its own, so that no other test meets it. */
 public final class NewBlock {
 
@@ -16,6 +22,16 @@ public final class NewBlock {
                         + "\",\"system\":\"" + system + "\",\"stock\":\"dwarfing\",\"plantedYear\":2021,\"treeCount\":"
                         + trees + ",\"inRowM\":1,\"betweenRowsM\":3.5,\"rowBearingDeg\":0,\"eastM\":0,\"northM\":0,"
                         + "\"rows\":1,\"placesPerRow\":" + trees + "}"));
+    }
+
+    /** Places an apple spindle in its sixth leaf in such a block, surveyed on a day; gives its id. */
+    public static long surveyedSpindle(RunningUmbel umbel, long block, int place, LocalDate day) {
+        long tree = id(umbel.post("/api/trees", "{\"blockId\":" + block + ",\"row\":1,\"place\":" + place + "}"));
+        String survey = SurveyReader.write(PracticeTree.survey("apple", "tall-spindle", 6, place))
+                .replaceFirst("\"surveyedOn\" : \"[^\"]*\"", "\"surveyedOn\" : \"" + day + "\"");
+        RunningUmbel.Answer saved = umbel.post("/api/trees/" + tree + "/surveys", survey);
+        assertThat(saved.status()).as(saved.text()).isEqualTo(201);
+        return tree;
     }
 
     private static long id(RunningUmbel.Answer added) {

@@ -37,7 +37,7 @@ public final class Aftercare {
     private double mass;
     private double diseasedMass;
 
-    private Aftercare(CutTree cut, List<Effect> effects, School school, AftercareParameters numbers) {
+    private Aftercare(CutTree cut, List<Effect> effects, double weighs, School school, AftercareParameters numbers) {
         this.cut = cut;
         this.effects = effects;
         this.school = school.preferences();
@@ -53,8 +53,9 @@ public final class Aftercare {
             });
         }
         for (int i = 0; i < effects.size(); i++) {
-            mass += effects.get(i).mass();
-            diseasedMass += intoDisease.contains(i) ? effects.get(i).mass() : 0;
+            double each = weighs * effects.get(i).mass();
+            mass += each;
+            diseasedMass += intoDisease.contains(i) ? each : 0;
         }
     }
 
@@ -62,17 +63,19 @@ public final class Aftercare {
      * The tasks after a visit, in the order they are done.
      *
      * @param effects of the cut tree's operations, in their order
+     * @param weighs factor on the weight of what falls, 1 where no prunings were weighed
      * @param before light of the tree as found
      * @param after light of the tree that is left
      */
     public static List<AfterTask> of(
             CutTree cut,
             List<Effect> effects,
+            double weighs,
             LightReading before,
             LightReading after,
             School school,
             AftercareParameters numbers) {
-        Aftercare aftercare = new Aftercare(cut, effects, school, numbers);
+        Aftercare aftercare = new Aftercare(cut, effects, weighs, school, numbers);
         List<AfterTask> tasks = new ArrayList<>();
         if (effects.stream().mapToInt(Effect::cuts).sum() == 0) {
             return tasks;

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Set;
 import umbel.knowledge.LearningParameters;
 import umbel.knowledge.SurveyParameters;
+import umbel.light.GapFraction;
 import umbel.wood.Axis;
 import umbel.wood.AxisKind;
 import umbel.wood.Tree;
@@ -15,6 +16,9 @@ public record Comparison(List<Measured> measures) {
 
     /** Growth from which an older shoot is counted again, metres. */
     private static final double COUNTED_FROM = 0.05;
+
+    /** Standard deviations to either side that hold nine in ten of a normal distribution. */
+    private static final double NINE_IN_TEN = 1.645;
 
     /** What is compared. */
     public enum Measure {
@@ -30,10 +34,12 @@ public record Comparison(List<Measured> measures) {
         FRUITS,
         /** New canes of a bush, or of the stretch of a row that was counted. */
         NEW_CANES,
-        /** Weight of a vine's prunings, kg. */
+        /** Weight of the prunings, kg: of a vine in the winter after, of a tree at the visit they fell. */
         PRUNING_WEIGHT,
-        /** What a counted plant bore, kg. */
-        CROP
+        /** What was picked, kg. */
+        CROP,
+        /** Share of sky between the leaves, photographed from under the tree, 0…1. */
+        GAP_FRACTION
     }
 
     /** One measure: the range that was foretold, and what was found. */
@@ -52,6 +58,9 @@ public record Comparison(List<Measured> measures) {
         double ratio(double few) {
             if (measure == Measure.SHOOTS) {
                 return (found + few) / (foretold.middle() + few);
+            }
+            if (measure == Measure.GAP_FRACTION) {
+                return GapFraction.leafRatio(found, foretold.middle());
             }
             return foretold.middle() <= 1e-9 || found <= 1e-9 ? 1 : found / foretold.middle();
         }
@@ -84,6 +93,37 @@ public record Comparison(List<Measured> measures) {
         List<Measured> more = new ArrayList<>(measures);
         more.add(new Measured(Measure.FRUITS, foretold, fruits));
         return new Comparison(more);
+    }
+
+    /**
+     * A tree's prunings as weighed against those expected.
+     *
+     * @param expected of the wood that fell, kg
+     * @param found weighed, kg
+     */
+    public static Comparison ofPrunings(double expected, double found, LearningParameters rules) {
+        double spread = Math.exp(NINE_IN_TEN * rules.pruningsError());
+        return one(Measure.PRUNING_WEIGHT, expected / spread, expected, expected * spread, found);
+    }
+
+    /**
+     * The sky seen from under a tree against that expected.
+     *
+     * @param expected gap fraction, 0…1
+     * @param found gap fraction of the photograph, 0…1
+     */
+    public static Comparison ofGapFraction(double expected, double found, LearningParameters rules) {
+        double spread = Math.exp(NINE_IN_TEN * rules.leafError());
+        return one(Measure.GAP_FRACTION, Math.pow(expected, spread), expected, Math.pow(expected, 1 / spread), found);
+    }
+
+    /** A tree's crop as weighed against that expected of the season it came in, kg. */
+    public static Comparison ofCrop(Forecast.Range expected, double found) {
+        return one(Measure.CROP, expected.low(), expected.middle(), expected.high(), found);
+    }
+
+    private static Comparison one(Measure measure, double low, double middle, double high, double found) {
+        return new Comparison(List.of(new Measured(measure, new Forecast.Range(low, middle, high), found)));
     }
 
     /**

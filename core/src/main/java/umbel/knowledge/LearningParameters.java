@@ -6,5 +6,8 @@ package umbel.knowledge;
  * @param priorTrees how many trees' worth of evidence the usual counts for
  * @param most how far a factor may stray from 1, either way, as a ratio
  * @param fewShoots shoots taken as found and as foretold besides, so that a handful says little
+ * @param leafError of the leaf a tree is taken to have, one sigma, as a share
+ * @param pruningsError of the weight of what is cut, one sigma, as a share
  */
-public record LearningParameters(double priorTrees, double most, double fewShoots) {}
+public record LearningParameters(
+        double priorTrees, double most, double fewShoots, double leafError, double pruningsError) {}

@@ -9,9 +9,10 @@ import java.util.List;
  * @param errors one-sigma errors of a quick survey
  * @param redraws how often a tree is read again with such errors drawn
  * @param counts from where counts of small wood are asked about
+ * @param measures from where measures of a limb are asked about
  * @param estimates values used where the survey is silent
  */
-public record SurveyParameters(Errors errors, Redraws redraws, Counts counts, Estimates estimates) {
+public record SurveyParameters(Errors errors, Redraws redraws, Counts counts, Measures measures, Estimates estimates) {
 
     /** One-sigma errors of a quick survey. */
     public record Errors(
@@ -37,6 +38,28 @@ public record SurveyParameters(Errors errors, Redraws redraws, Counts counts, Es
             double most,
             double least,
             @JsonProperty("leafLeast_m2") double leafLeast) {}
+
+    /**
+     * Measures of a limb that are legal but asked about.
+     *
+     * @param slender length over thickness from which a limb is long for its thickness, cm/mm
+     * @param stout the same under which it is short for its thickness, cm/mm
+     * @param stoutFrom thickness from which a limb can be short for it, mm
+     * @param thin thickness under which a long limb looks like a figure in inches, mm
+     * @param thinFrom length from which it does, cm
+     * @param hangs inclination from which a limb hangs steeply, degrees from vertical up
+     * @param samePlace distance along the parent within which two limbs may be one, cm
+     * @param sameBearing angle between their bearings within which they may be, degrees
+     */
+    public record Measures(
+            @JsonProperty("slender_cmPerMm") double slender,
+            @JsonProperty("stout_cmPerMm") double stout,
+            @JsonProperty("stoutFrom_mm") double stoutFrom,
+            @JsonProperty("thin_mm") double thin,
+            @JsonProperty("thinFrom_cm") double thinFrom,
+            @JsonProperty("hangs_deg") double hangs,
+            @JsonProperty("samePlace_cm") double samePlace,
+            @JsonProperty("sameBearing_deg") double sameBearing) {}
 
     /** Estimates used where a survey is silent. */
     public record Estimates(

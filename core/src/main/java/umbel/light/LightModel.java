@@ -130,6 +130,20 @@ public final class LightModel {
     static PeriodicSweep.Result sweepInRow(
             Tree tree, double[] xs, double[] ys, double[] zs, double cell, int directions, boolean coming) {
         Setting setting = tree.setting();
+        Sky sky = SkyCache.season(directions, setting);
+        PeriodicSweep.Result result = seen(tree, xs, ys, zs, cell, sky, coming);
+        double through = 1 - setting.place().netShare();
+        double[] light = result.light();
+        for (int s = 0; s < light.length; s++) {
+            light[s] *= through;
+        }
+        return new PeriodicSweep.Result(light, result.ground(), result.caught());
+    }
+
+    /** How much of a sky is seen from points given in row axes, without a net. */
+    static PeriodicSweep.Result seen(
+            Tree tree, double[] xs, double[] ys, double[] zs, double cell, Sky sky, boolean coming) {
+        Setting setting = tree.setting();
         CanopyGrid grid = new CanopyGrid(
                 setting.place().inRow(),
                 setting.place().betweenRows(),
@@ -142,14 +156,7 @@ public final class LightModel {
                 setting.place().slope().north(),
                 0,
                 setting.place().rowBearing());
-        Sky sky = SkyCache.season(directions, setting).overSlope(rise[0], rise[1]);
-        PeriodicSweep.Result result = new PeriodicSweep(grid, xs, ys, zs).under(sky);
-        double through = 1 - setting.place().netShare();
-        double[] light = result.light();
-        for (int s = 0; s < light.length; s++) {
-            light[s] *= through;
-        }
-        return new PeriodicSweep.Result(light, result.ground(), result.caught());
+        return new PeriodicSweep(grid, xs, ys, zs).under(sky.overSlope(rise[0], rise[1]));
     }
 
     private static int directions(Tree tree) {

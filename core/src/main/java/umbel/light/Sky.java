@@ -50,6 +50,20 @@ public final class Sky {
         return new Sky(directions, weights);
     }
 
+    /** An evenly bright part of the sky about the zenith, {@code halfAngle} radians wide to each side. */
+    static Sky cone(int count, double halfAngle) {
+        double[][] directions = new double[count][];
+        double[] weights = new double[count];
+        for (int m = 0; m < count; m++) {
+            double height = 1 - (m + 0.5) / count * (1 - Math.cos(halfAngle));
+            double sine = Math.sqrt(1 - height * height);
+            double azimuth = GOLDEN_ANGLE * m + FIRST_AZIMUTH;
+            directions[m] = new double[] {sine * Math.sin(azimuth), sine * Math.cos(azimuth), height};
+            weights[m] = 1.0 / count;
+        }
+        return new Sky(directions, weights);
+    }
+
     /**
      * Sky and sun over the growing season.
      *

@@ -26,7 +26,9 @@ import umbel.growth.Forecast;
 import umbel.growth.InitialState;
 import umbel.growth.Season;
 import umbel.knowledge.Caution;
+import umbel.knowledge.LearningParameters;
 import umbel.knowledge.School;
+import umbel.light.GapFraction;
 import umbel.light.LightModel;
 import umbel.light.LightReading;
 import umbel.plan.PlanRequest;
@@ -192,10 +194,52 @@ public final class SurveyedTree implements Plant {
         return Aftercare.of(
                 cut,
                 Effect.ofAll(cut, reach),
+                neighbours.measured().prunings(),
                 reading.light(),
                 after,
                 school,
                 tree.setting().parameters().aftercare());
+    }
+
+    /** A tree's prunings weighed at a visit, against the wood that fell by these marks; marks that mean nothing here are passed over. */
+    public Comparison weighed(List<Mark> done, double kg) {
+        double expected = Effect.ofAll(CutTree.of(tree, possible(done)), reach).stream()
+                .mapToDouble(Effect::mass)
+                .sum();
+        return Comparison.ofPrunings(expected, kg, learning());
+    }
+
+    /**
+     * The sky photographed from under the tree in leaf, against that expected.
+     *
+     * @param done what was cut since the survey
+     * @param gapFraction of the photograph, 0…1
+     */
+    public Comparison photographed(List<Mark> done, double gapFraction) {
+        return Comparison.ofGapFraction(
+                GapFraction.expected(CutTree.of(tree, possible(done)).left()), gapFraction, learning());
+    }
+
+    /**
+     * What was picked of the tree in the season after the survey, against that expected.
+     *
+     * @param done what was cut since the survey
+     */
+    public Comparison picked(List<Mark> done, double kg) {
+        Forecast.Range fruits = Forecast.of(
+                        InitialState.of(tree, Assessor.seed(request)),
+                        List.of(work(done)),
+                        reading.lines().fruit())
+                .years()
+                .get(0)
+                .fruits();
+        double mass = tree.setting().cultivar().fruitMass();
+        return Comparison.ofCrop(
+                new Forecast.Range(fruits.low() * mass, fruits.middle() * mass, fruits.high() * mass), kg);
+    }
+
+    private LearningParameters learning() {
+        return tree.setting().parameters().learning();
     }
 
     @Override
@@ -244,6 +288,10 @@ public final class SurveyedTree implements Plant {
 
     /** What was done before the season, as far as it can be made out on this tree. */
     private Season.Work work(List<Mark> done) {
+        return Season.Work.dormant(possible(done));
+    }
+
+    private List<Operation> possible(List<Mark> done) {
         List<Operation> operations = new ArrayList<>();
         for (Mark mark : done) {
             try {
@@ -252,7 +300,7 @@ public final class SurveyedTree implements Plant {
                 // an old mark that says nothing about this tree
             }
         }
-        return Season.Work.dormant(CutTree.possible(tree, operations));
+        return CutTree.possible(tree, operations);
     }
 
     private static List<Operation> operations(List<Mark> marks) {

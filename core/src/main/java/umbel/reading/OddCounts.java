@@ -16,22 +16,19 @@ import umbel.wood.Units;
  * Counts of small wood that a limb of its thickness does not carry: legal, but asked about. The leaf on what was counted is
  * held against what the limb's section feeds in a tree that has its full leaf.
  */
-public final class OddCounts {
+final class OddCounts {
 
     private OddCounts() {}
 
-    /** A question about the counts of a limb. */
-    public record Query(String limb, Statement question) {}
-
     /**
-     * The questions about a survey.
+     * The questions about the counts of a survey.
      *
      * @param tree built from it
      */
-    public static List<Query> of(Survey survey, Tree tree) {
+    static List<SurveyQuery> of(Survey survey, Tree tree) {
         SurveyParameters.Counts lines = tree.setting().parameters().survey().counts();
         double perSection = FruitingWood.fullPerSection(tree.setting());
-        List<Query> queries = new ArrayList<>();
+        List<SurveyQuery> queries = new ArrayList<>();
         for (Survey.LimbMeasure measured : survey.limbs()) {
             if (measured.wood() == null || perSection <= 0) {
                 continue;
@@ -47,7 +44,7 @@ public final class OddCounts {
                 Statement question = many
                         ? Statement.of("count.many").with("times", Value.number(carries / feeds, 1))
                         : Statement.of("count.few").with("share", Value.share(carries / feeds));
-                queries.add(new Query(limb.id(), question.with("thick", Value.thickness(limb.baseDiameter()))));
+                queries.add(new SurveyQuery(limb.id(), question.with("thick", Value.thickness(limb.baseDiameter()))));
             }
         }
         return queries;

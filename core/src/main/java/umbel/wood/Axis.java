@@ -169,6 +169,12 @@ public record Axis(
         return with(index, parent, course, diameters, leafArea, siteWeight, buds, lastGrowth);
     }
 
+    /** The same axis with so many times the leaf, and fruiting sites and flower buds in proportion. */
+    Axis withLeaf(double times) {
+        return with(
+                index, parent, course, diameters, leafArea * times, siteWeight * times, flowerBuds * times, lastGrowth);
+    }
+
     /** Whether it is a fruiting lateral nobody measured. */
     public boolean isUnmeasured() {
         return kind == AxisKind.FRUITING_LATERAL;

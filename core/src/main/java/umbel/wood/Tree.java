@@ -45,6 +45,27 @@ public final class Tree {
         return new Tree(other, axes);
     }
 
+    /**
+     * The same tree in so many times the leaf, as far as laterals nobody measured can make the difference; their sites and
+     * flower buds go with their leaf. What was measured and counted stays.
+     */
+    public Tree withLeaf(double times) {
+        double all = leafArea();
+        double estimated = axes.stream()
+                .filter(Axis::isUnmeasured)
+                .mapToDouble(Axis::leafArea)
+                .sum();
+        if (estimated <= 0) {
+            return this;
+        }
+        double each = Math.max(0, times * all - (all - estimated)) / estimated;
+        return new Tree(
+                setting,
+                axes.stream()
+                        .map(axis -> axis.isUnmeasured() ? axis.withLeaf(each) : axis)
+                        .toList());
+    }
+
     /** Every axis, parents before children; the trunk is first. */
     public List<Axis> axes() {
         return axes;

@@ -34,7 +34,7 @@ class OddCountsTest {
         // a limb of 20 mm has a section of 3.1 cm² and feeds about 1.1 m² of leaf; a spur carries some 120 cm²
         assertThat(asked(limb(Surveys.spurs(90, 3)))).isEmpty();
         assertThat(asked(limb(Surveys.spurs(1000, 3))))
-                .extracting(OddCounts.Query::limb)
+                .extracting(SurveyQuery::limb)
                 .containsExactly("1");
     }
 
@@ -58,7 +58,7 @@ class OddCountsTest {
                 .survey();
     }
 
-    private static List<OddCounts.Query> asked(Survey survey) {
+    private static List<SurveyQuery> asked(Survey survey) {
         return OddCounts.of(survey, TreeBuilder.build(survey, Knowledge.shipped(), 1));
     }
 }

@@ -73,6 +73,8 @@ class ApiDescription {
     /** Parts of answers that may be missing though they are no boxed numbers. */
     private static final Map<String, Set<String>> MAY_BE_MISSING = Map.ofEntries(
             Map.entry("RecordLine", Set.of("outcome", "afterwards")),
+            Map.entry("MeasureLine", Set.of("expected")),
+            Map.entry("MeasureSent", Set.of("note")),
             Map.entry("LearnedAnswer", Set.of("since")),
             Map.entry("QuestionPage", Set.of("line")),
             Map.entry("SideLine", Set.of("value")),

@@ -15,10 +15,12 @@ import umbel.app.http.NotFound;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.reader.Reader;
+import umbel.app.survey.BlockMeasures;
 import umbel.counted.CountSurvey;
 import umbel.growth.BlockCalibration;
 import umbel.growth.Comparison;
 import umbel.knowledge.Knowledge;
+import umbel.reading.MeasuredFactors;
 import umbel.survey.Survey;
 import umbel.wood.Units;
 
@@ -29,10 +31,17 @@ class LearningController {
 
     private final LearningService learning;
     private final BlockRepository blocks;
+    private final BlockMeasures blockMeasures;
     private final Knowledge knowledge;
     private final Clock clock;
 
-    LearningController(LearningService learning, BlockRepository blocks, Knowledge knowledge, Clock clock) {
+    LearningController(
+            LearningService learning,
+            BlockRepository blocks,
+            BlockMeasures blockMeasures,
+            Knowledge knowledge,
+            Clock clock) {
+        this.blockMeasures = blockMeasures;
         this.knowledge = knowledge;
         this.learning = learning;
         this.blocks = blocks;
@@ -51,6 +60,8 @@ class LearningController {
      *
      * @param trees seasons of trees it was learned from
      * @param vigour factor on growth; likewise the shoots that answer cuts, flower buds, and fruits set
+     * @param leaf factor on leaf, from photographs of the sky
+     * @param prunings factor on the weight of prunings, from prunings weighed
      * @param right how many of {@code of} measures lay in the range foretold
      * @param since the day from which on its trees count; null from the beginning
      */
@@ -60,6 +71,8 @@ class LearningController {
             double waking,
             double flowering,
             double setting,
+            double leaf,
+            double prunings,
             int right,
             int of,
 
@@ -120,6 +133,7 @@ class LearningController {
 
     private LearnedAnswer answer(Block block) {
         BlockCalibration learned = learning.of(block);
+        MeasuredFactors measured = blockMeasures.of(block);
         List<LearningService.Checked> all = learning.checked(block);
         List<Comparison.Measured> measures = all.stream()
                 .flatMap(one -> one.comparison().measures().stream())
@@ -130,6 +144,8 @@ class LearningController {
                 Units.round(learned.waking(), 3),
                 Units.round(learned.flowering(), 3),
                 Units.round(learned.setting(), 3),
+                Units.round(measured.leaf(), 3),
+                Units.round(measured.prunings(), 3),
                 (int) measures.stream().filter(Comparison.Measured::right).count(),
                 measures.size(),
                 block.learningSince(),

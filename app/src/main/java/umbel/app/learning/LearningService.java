@@ -163,6 +163,15 @@ public class LearningService {
         return plant.with(counted(survey.tree().block(), plant.counted().kind().id()));
     }
 
+    /** What was done on a surveyed plant from one day to another, both included. */
+    @Transactional(readOnly = true)
+    public List<Mark> done(SurveyEntry survey, LocalDate from, LocalDate to) {
+        return done(visitsAfter(survey).stream()
+                .filter(visit ->
+                        !visit.doneOn().isBefore(from) && !visit.doneOn().isAfter(to))
+                .toList());
+    }
+
     private List<WorkRecord> visitsAfter(SurveyEntry survey) {
         return records.findByTreeIdOrderByDoneOnDescIdDesc(survey.tree().id()).stream()
                 .filter(visit -> visit.survey().id().equals(survey.id()))

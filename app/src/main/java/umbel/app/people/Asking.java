@@ -11,6 +11,7 @@ final class Asking {
 
     /** Whoever reads the holding may ask for these. */
     private static final List<String> COMPUTING = List.of(
+            "/api/measures/sky",
             "/api/survey/preview",
             "/api/survey/photographs",
             "/api/plants/*/marks",

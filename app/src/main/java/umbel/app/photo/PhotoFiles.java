@@ -16,6 +16,7 @@ import java.util.HexFormat;
 import java.util.Iterator;
 import java.util.Locale;
 import java.util.Set;
+import java.util.stream.IntStream;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
@@ -87,6 +88,24 @@ public class PhotoFiles {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /**
+     * The pixels of a picture within the largest circle about its middle, packed red, green and blue.
+     *
+     * @param sent a JPEG or PNG file
+     * @throws Refused where it cannot be read as a picture, or has more pixels than are read
+     */
+    public static int[] middle(byte[] sent) {
+        BufferedImage picture = drawn(sent);
+        int across = Math.min(picture.getWidth(), picture.getHeight());
+        int left = (picture.getWidth() - across) / 2;
+        int top = (picture.getHeight() - across) / 2;
+        double radius = across / 2.0;
+        return IntStream.range(0, across * across)
+                .filter(i -> Math.hypot(i % across + 0.5 - radius, i / across + 0.5 - radius) <= radius)
+                .map(i -> picture.getRGB(left + i % across, top + i / across))
+                .toArray();
     }
 
     /** Where a picture lies. */

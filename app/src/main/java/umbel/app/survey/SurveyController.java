@@ -38,7 +38,7 @@ import umbel.light.LightModel;
 import umbel.light.LightReading;
 import umbel.light.LightSummary;
 import umbel.practice.TypicalTree;
-import umbel.reading.OddCounts;
+import umbel.reading.SurveyQuery;
 import umbel.survey.Survey;
 import umbel.survey.SurveyReader;
 import umbel.text.Statement;
@@ -85,7 +85,7 @@ class SurveyController {
      *
      * @param light shares of fruiting sites in shade
      * @param estimated survey fields that were filled by estimates
-     * @param queries what is legal but odd about counts
+     * @param queries what is legal but odd about measures and counts
      */
     public record Preview(
             StandDrawing drawing, Assessment.LightAnswer light, List<String> estimated, List<Query> queries) {}
@@ -135,7 +135,7 @@ class SurveyController {
                 Assessment.LightAnswer.of(LightSummary.of(
                         light, assessor.school(request).thresholds().lightLines())),
                 tree.setting().estimated(),
-                OddCounts.of(survey, tree).stream()
+                SurveyQuery.of(survey, tree).stream()
                         .map(query -> new Query(query.limb(), assessor.say(query.question())))
                         .toList());
     }

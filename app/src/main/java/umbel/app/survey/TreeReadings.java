@@ -42,6 +42,7 @@ public class TreeReadings {
     private final SurveyRepository surveys;
     private final Knowledge knowledge;
     private final SeasonCounts counts;
+    private final BlockMeasures measures;
     private final ComputedCache<Long, CountedPlant> counted = ComputedCache.atMost(MOST);
     private final ComputedCache<Key, SurveyedTree> kept = ComputedCache.atMost(MOST);
     private final ComputedCache<Key, FindingConfidence.Answer> sure = ComputedCache.atMost(MOST);
@@ -55,8 +56,14 @@ public class TreeReadings {
         return new Key(survey.id(), school == null ? School.USUAL : school, reachM, lines, neighbours);
     }
 
-    public TreeReadings(Assessor assessor, SurveyRepository surveys, Knowledge knowledge, SeasonCounts counts) {
+    public TreeReadings(
+            Assessor assessor,
+            SurveyRepository surveys,
+            Knowledge knowledge,
+            SeasonCounts counts,
+            BlockMeasures measures) {
         this.counts = counts;
+        this.measures = measures;
         this.knowledge = knowledge;
         this.assessor = assessor;
         this.surveys = surveys;
@@ -149,12 +156,17 @@ public class TreeReadings {
                 .findFirst()
                 .orElse(null);
         if (earlier == null) {
-            return new Neighbours(median, null, 0).counted(fruitFactor(survey));
+            return measured(new Neighbours(median, null, 0), survey);
         }
         Tree before = assessor.tree(AssessRequest.of(SurveyReader.read(earlier.document())));
         double years = ChronoUnit.DAYS.between(earlier.surveyedOn(), survey.surveyedOn()) / DAYS_A_YEAR;
-        return new Neighbours(median, FruitingCentre.of(before, LightModel.read(before)), years)
-                .counted(fruitFactor(survey));
+        return measured(new Neighbours(median, FruitingCentre.of(before, LightModel.read(before)), years), survey);
+    }
+
+    /** The same with what was counted and measured in the block. */
+    private Neighbours measured(Neighbours around, SurveyEntry survey) {
+        return around.counted(fruitFactor(survey))
+                .measured(measures.of(survey.tree().block()));
     }
 
     private double fruitFactor(SurveyEntry survey) {
@@ -166,7 +178,7 @@ public class TreeReadings {
         return counts.after(survey.tree().block().id(), survey.surveyedOn());
     }
 
-    /** Looks around again before the minute is over: something was counted in a block. */
+    /** Looks around again before the minute is over: something was counted or measured in a block. */
     public void lookAroundAgain() {
         companies.forget();
     }

@@ -9,8 +9,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 import umbel.app.NewBlock;
 import umbel.app.RunningUmbel;
-import umbel.practice.PracticeTree;
-import umbel.survey.SurveyReader;
 
 /** A count in a block is answered at once, kept once, and corrects what its surveyed trees foretell. */
 @ExtendWith(RunningUmbel.class)
@@ -49,8 +47,8 @@ class CropCountApiTest {
     @Test
     void whatIsKeptCorrectsTheTreesSurveyedBeforeAndNoOthers() {
         long block = block("Counted Row", "apple", "tall-spindle");
-        long before = surveyed(block, 1, LocalDate.now().minusDays(60));
-        long after = surveyed(block, 2, LocalDate.now());
+        long before = NewBlock.surveyedSpindle(umbel, block, 1, LocalDate.now().minusDays(60));
+        long after = NewBlock.surveyedSpindle(umbel, block, 2, LocalDate.now());
         double expectedBefore = expected(before);
         double expectedAfter = expected(after);
         JsonNode said = preview(block, "set", 100, 150, 70, 125).json();
@@ -113,18 +111,6 @@ class CropCountApiTest {
 
     private static String path(long block) {
         return "/api/blocks/" + block + "/crop-counts";
-    }
-
-    private long surveyed(long block, int place, LocalDate day) {
-        long tree = umbel.post("/api/trees", "{\"blockId\":" + block + ",\"row\":1,\"place\":" + place + "}")
-                .json()
-                .at("/id")
-                .asLong();
-        String survey = SurveyReader.write(PracticeTree.survey("apple", "tall-spindle", 6, place))
-                .replaceFirst("\"surveyedOn\" : \"[^\"]*\"", "\"surveyedOn\" : \"" + day + "\"");
-        RunningUmbel.Answer saved = umbel.post("/api/trees/" + tree + "/surveys", survey);
-        assertThat(saved.status()).as(saved.text()).isEqualTo(201);
-        return tree;
     }
 
     private long block(String name, String species, String system) {

@@ -11,6 +11,7 @@ class AskingTest {
     @ValueSource(
             strings = {
                 "/api/assess",
+                "/api/measures/sky",
                 "/api/plantings/compare",
                 "/api/practice/limb",
                 "/api/practice/exercises/apple_1/limbs/3/options",
@@ -42,6 +43,7 @@ class AskingTest {
                 "/api/trees/3/surveys",
                 "/api/trees/3/work",
                 "/api/trees/3/records",
+                "/api/trees/3/measures",
                 "/api/trees/3/photos",
                 "/api/blocks/2",
                 "/api/blocks/2/surveys",

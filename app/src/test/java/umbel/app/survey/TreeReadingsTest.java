@@ -14,6 +14,7 @@ import umbel.knowledge.NotSupported;
 import umbel.plant.SurveyedTree;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
+import umbel.reading.MeasuredFactors;
 import umbel.reading.Neighbours;
 import umbel.survey.SurveyReader;
 
@@ -23,7 +24,8 @@ class TreeReadingsTest {
             new Assessor(Knowledge.shipped()),
             mock(SurveyRepository.class),
             Knowledge.shipped(),
-            (blockId, day) -> Optional.empty());
+            (blockId, day) -> Optional.empty(),
+            one -> MeasuredFactors.NONE);
 
     @Test
     void aSavedSurveyIsReadOnceForEachSchoolAndReach() {

@@ -40,6 +40,7 @@ import umbel.app.survey.TreeReadings;
 import umbel.assess.Assessor;
 import umbel.knowledge.Knowledge;
 import umbel.practice.PracticeTree;
+import umbel.reading.MeasuredFactors;
 import umbel.survey.SurveyReader;
 
 /** The record's own rules, with everything round it stood in for. */
@@ -89,7 +90,11 @@ class RecordControllerTest {
                 followUps,
                 decided,
                 new TreeReadings(
-                        new Assessor(knowledge), surveys, Knowledge.shipped(), (blockId, day) -> Optional.empty()),
+                        new Assessor(knowledge),
+                        surveys,
+                        Knowledge.shipped(),
+                        (blockId, day) -> Optional.empty(),
+                        one -> MeasuredFactors.NONE),
                 mock(SeasonService.class),
                 knowledge,
                 Clock.systemUTC(),
