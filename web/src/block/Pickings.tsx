@@ -68,6 +68,7 @@ export function PickingForm({ id, tree, weighed = false }: { id: number; tree?: 
       setLastOne(false);
       void queries.invalidateQueries({ queryKey: ['pickings', id] });
       void queries.invalidateQueries({ queryKey: ['tree-pickings', tree] });
+      void queries.invalidateQueries({ queryKey: ['tree-measures', tree] });
       void queries.invalidateQueries({ queryKey: ['years'] });
       void queries.invalidateQueries({ queryKey: ['season'] });
     },

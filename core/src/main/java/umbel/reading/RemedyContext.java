@@ -156,6 +156,11 @@ public final class RemedyContext {
                 : Operation.remove(limb);
     }
 
+    /** A limb bent to where its system wants it, flatter or steeper by the school; empty where it does not bend. */
+    Optional<Operation> bend(Axis limb) {
+        return Options.bend(tree, limb, school.preferences().scaffoldLeanDeg());
+    }
+
     List<Operation> reductions(Axis limb) {
         return Options.sideBranches(tree, limb).stream()
                 .limit(parameters().reductions())

@@ -3,7 +3,6 @@ package umbel.reading;
 import java.util.ArrayList;
 import java.util.List;
 import umbel.cut.Operation;
-import umbel.cut.Options;
 import umbel.cut.Target;
 import umbel.text.Statement;
 import umbel.text.Value;
@@ -78,7 +77,7 @@ final class RivalLeader extends Rule {
         List<Operation> operations = new ArrayList<>();
         operations.add(Operation.remove(limb));
         operations.addAll(context.reductions(limb));
-        Options.bend(context.tree(), limb).ifPresent(operations::add);
+        context.bend(limb).ifPresent(operations::add);
         return operations;
     }
 }

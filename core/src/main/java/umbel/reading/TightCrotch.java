@@ -3,7 +3,6 @@ package umbel.reading;
 import java.util.ArrayList;
 import java.util.List;
 import umbel.cut.Operation;
-import umbel.cut.Options;
 import umbel.cut.Target;
 import umbel.knowledge.ReadingParameters;
 import umbel.knowledge.TrainingSystem;
@@ -120,7 +119,7 @@ final class TightCrotch extends Rule {
             return List.of(context.wholeOf(limb));
         }
         if (context.school().preferences().bendBeforeCut()) {
-            Options.bend(context.tree(), limb).ifPresent(operations::add);
+            context.bend(limb).ifPresent(operations::add);
         }
         operations.add(context.wholeOf(limb));
         operations.addAll(context.reductions(limb));
