@@ -34,6 +34,7 @@ import { usePlans } from './usePlans';
 import { useWork } from './useWork';
 import { useScene } from './useScene';
 import { useYears, type Ahead } from './useYears';
+import { TopworkPart } from './TopworkPart';
 import { YearsPanel } from './YearsPanel';
 
 /** Operations that take a limb whole. */
@@ -373,6 +374,7 @@ export function TreeDesk({ id, page }: { id: number; page: TreePage }) {
                 ahead={ahead}
                 onAhead={setAhead}
               />
+              <TopworkPart id={id} />
             </Tabs.Content>
             <Tabs.Content value="findings" className="min-h-0 flex-1 overflow-auto">
               <FindingsPanel

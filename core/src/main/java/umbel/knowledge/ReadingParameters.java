@@ -19,7 +19,22 @@ public record ReadingParameters(
         Shape shape,
         Shade shade,
         OverCrop overCrop,
-        Block block) {
+        Block block,
+        Group group) {
+
+    /**
+     * Several trees in one hole, surveyed as one: the thickest is the trunk, the others leave it near the ground.
+     *
+     * @param below height under which a leader that leaves the trunk is a tree of its own, cm
+     * @param least thickness against the trunk from which it is, where the system is of such trees
+     * @param sunny how much nearer the sun than the mean of the others its wood stands, cm
+     * @param latitude nearer the equator no side is the sunny one, degrees
+     */
+    public record Group(
+            @JsonProperty("below_cm") double below,
+            double least,
+            @JsonProperty("sunny_cm") double sunny,
+            @JsonProperty("latitude_deg") double latitude) {}
 
     /** How far past its line a finding is to be acted on, or considered; shares of the line. */
     public record Severe(double act, double consider) {}
@@ -66,6 +81,8 @@ public record ReadingParameters(
      * @param hangingFromM hanging ones likewise
      * @param crowdingFromCm shorter limbs are not crowded
      * @param strongLimbMm thicker limbs are also weighed to keep half of what crowds
+     * @param blindFromM length of older wood from which it can be blind
+     * @param blindMostMm thicker limbs are not cut into for it
      * @param oldSpursFrom fewer spurs say nothing of their age
      */
     public record SmallWood(
@@ -74,6 +91,8 @@ public record ReadingParameters(
             @JsonProperty("hangingFrom_m") double hangingFromM,
             @JsonProperty("crowdingFrom_cm") double crowdingFromCm,
             @JsonProperty("strongLimb_mm") double strongLimbMm,
+            @JsonProperty("blindFrom_m") double blindFromM,
+            @JsonProperty("blindMost_mm") double blindMostMm,
             int oldSpursFrom) {}
 
     /**

@@ -8,6 +8,8 @@ import java.util.Map;
 /**
  * What one kind of fruit tree is like: where it bears, what wood to keep, how hard it may be cut and when. Read from
  * {@code knowledge/species/*.yaml}, where each number carries its reason; units are in the names.
+ *
+ * @param topwork null for kinds that do not come again from a stump, or are not grafted on one
  */
 @JsonIgnoreProperties("base")
 public record Species(
@@ -35,7 +37,24 @@ public record Species(
         Response response,
         Bending bending,
         DiseaseRule disease,
+        Topwork topwork,
         Map<String, PhaseRule> phases) {
+
+    /**
+     * How a kind is cut to a stump and grafted anew.
+     *
+     * @param stumpCm height of the stump, from and to, cm
+     * @param graftEveryCm girth of the stump for each graft, cm
+     * @param nurse whether a limb is kept that feeds the roots until the grafts have grown
+     * @param bearsAfterY seasons after the cut until the first crop
+     * @param fullAfterY seasons after the cut until the full crop
+     */
+    public record Topwork(
+            @JsonProperty("stump_cm") List<Double> stumpCm,
+            @JsonProperty("graftEvery_cm") double graftEveryCm,
+            boolean nurse,
+            @JsonProperty("bearsAfter_y") int bearsAfterY,
+            @JsonProperty("fullAfter_y") int fullAfterY) {}
 
     /** The training system taken where a survey names none: the first of the usual ones. */
     public String defaultSystem() {
@@ -193,8 +212,17 @@ public record Species(
             double fruitsPerFlowerBud,
             @JsonProperty("leafPerFruit_m2") double leafPerFruit) {}
 
-    /** How dense small wood may stand and which shoots are worth keeping. */
-    public record SmallWoodTarget(double shootsPerMetreMost, Ideal ideal, boolean renewsOneYearWood) {}
+    /**
+     * How dense small wood may stand and which shoots are worth keeping.
+     *
+     * @param blindUnderPerM spurs, shoots and branches a metre of older wood under which a limb with a running end is blind and is
+     *     cut in late spring, so that its buds break; 0 or null for kinds that are not cut so
+     */
+    public record SmallWoodTarget(
+            double shootsPerMetreMost,
+            Ideal ideal,
+            boolean renewsOneYearWood,
+            @JsonProperty("blindUnder_perM") Double blindUnderPerM) {}
 
     /** Length and base diameter of a good fruiting shoot, each from–to. */
     public record Ideal(

@@ -5,7 +5,12 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
 import java.util.Map;
 
-/** A training system: the shape a tree is led towards and what is normal in it. From {@code knowledge/systems/*.yaml}. */
+/**
+ * A training system: the shape a tree is led towards and what is normal in it. From {@code knowledge/systems/*.yaml}.
+ *
+ * @param sunnySideAboveCm where several trees share a hole, how far the one on the sunny side may stand above the lowest of the
+ *     others; null where trees stand singly
+ */
 @JsonIgnoreProperties("base")
 public record TrainingSystem(
         String id,
@@ -19,6 +24,7 @@ public record TrainingSystem(
         Scaffolds scaffolds,
         LimbRule limbs,
         double reachFactor,
+        @JsonProperty("sunnySideAbove_cm") Double sunnySideAboveCm,
         double shadeFactor,
         String thickLimbCut,
         String leaderCut,

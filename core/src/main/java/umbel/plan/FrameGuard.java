@@ -36,7 +36,8 @@ final class FrameGuard {
         boolean permanent = tree.setting().system().scaffolds().permanent();
         for (Axis limb : tree.limbs()) {
             boolean sound = permanent && limb.conditions().isEmpty();
-            if (sound && limb.parent() == 0 && isMain(limb)) {
+            boolean ownTree = limb.conditions().isEmpty() && tree.isTreeOfItsOwn(limb);
+            if (ownTree || sound && limb.parent() == 0 && isMain(limb)) {
                 scaffolds.add(limb.id());
             } else if (sound && limb.parent() > 0 && isFork(limb, tree.axis(limb.parent()))) {
                 forks.add(limb.id());

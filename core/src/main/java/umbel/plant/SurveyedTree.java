@@ -40,6 +40,7 @@ import umbel.season.FollowUp;
 import umbel.season.FollowUps;
 import umbel.season.Phenology;
 import umbel.survey.Survey;
+import umbel.topwork.Topwork;
 import umbel.wood.Setting;
 import umbel.wood.Tree;
 
@@ -199,6 +200,11 @@ public final class SurveyedTree implements Plant {
                 after,
                 school,
                 tree.setting().parameters().aftercare());
+    }
+
+    /** The tree cut to a stump and grafted anew. */
+    public Topwork topwork() {
+        return Topwork.of(request.survey(), tree, reading.crop(), reach);
     }
 
     /** A tree's prunings weighed at a visit, against the wood that fell by these marks; marks that mean nothing here are passed over. */

@@ -28,6 +28,7 @@ final class CrowdedOrigin extends Rule {
         List<Axis> mains = context.limbsOn(context.tree().trunk()).stream()
                 .filter(limb -> RuleContext.isFrame(limb)
                         && limb.age() >= 2
+                        && !context.tree().isTreeOfItsOwn(limb)
                         && limb.at() >= context.tree().setting().unionAt())
                 .filter(limb -> limb.role() == Role.SCAFFOLD
                         || limb.baseDiameter() >= context.parameters().frame().mainShare() * context.parentBelow(limb))

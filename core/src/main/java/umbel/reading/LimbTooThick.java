@@ -32,7 +32,8 @@ final class LimbTooThick extends Rule {
             boolean trunkLimb = context.parent(limb).kind() == AxisKind.TRUNK;
             if (limb.age() < 2
                     || limb.at() < context.tree().setting().unionAt() && trunkLimb
-                    || context.carriesOnTheTrunk(limb)) {
+                    || context.carriesOnTheTrunk(limb)
+                    || context.tree().isTreeOfItsOwn(limb)) {
                 continue;
             }
             boolean amongEquals = !trunkLimb && limits.siblingRatioMost() != null;

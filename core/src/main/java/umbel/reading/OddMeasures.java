@@ -61,8 +61,9 @@ final class OddMeasures {
         if (limb.diameterMm() > trunk.diameterMm()) {
             add(limb, Statement.of("survey.thicker-than-trunk").with("trunk", Value.millimetres(trunk.diameterMm())));
         }
-        boolean sucker = Role.of(limb.role()) == Role.SUCKER;
-        if (trunk.unionAtCm() != null && limb.atCm() < trunk.unionAtCm() && !sucker) {
+        Role role = Role.of(limb.role());
+        boolean known = role == Role.SUCKER || role == Role.LEADER;
+        if (trunk.unionAtCm() != null && limb.atCm() < trunk.unionAtCm() && !known) {
             add(limb, Statement.of("survey.below-union"));
         }
     }

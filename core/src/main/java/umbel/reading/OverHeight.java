@@ -66,17 +66,20 @@ final class OverHeight extends Rule {
         double limit = finding.threshold();
         List<Operation> operations = new ArrayList<>();
         for (Axis limb : context.limbs(finding)) {
-            boolean leader = limb.kind() == AxisKind.TRUNK;
-            double most =
-                    leader ? context.lowering().leader() : context.lowering().limb();
-            double lowest = Math.max(limit * 0.75, limb.course().top() - most);
-            if (!leader) {
-                operations.addAll(loweredLimb(context, limb, lowest, limit));
-            } else if (hasSlowed(context.tree(), limb)) {
-                operations.addAll(loweredLeader(context, limb, lowest, limit));
-            }
+            operations.addAll(lowered(context, limb, limit));
         }
         return operations;
+    }
+
+    /** The ways to bring one stem or limb down towards a height; none for a top that still runs. */
+    static List<Operation> lowered(RemedyContext context, Axis limb, double limit) {
+        boolean leader = limb.kind() == AxisKind.TRUNK;
+        double most = leader ? context.lowering().leader() : context.lowering().limb();
+        double lowest = Math.max(limit * 0.75, limb.course().top() - most);
+        if (!leader) {
+            return loweredLimb(context, limb, lowest, limit);
+        }
+        return hasSlowed(context.tree(), limb) ? loweredLeader(context, limb, lowest, limit) : List.of();
     }
 
     @Override

@@ -64,6 +64,11 @@ public final class RemedyContext {
         return limb.age() >= parameters().oldScaffoldY();
     }
 
+    /** Whether the work is done in leaf, while buds open and soft shoots grow. */
+    boolean isInLeaf() {
+        return inLeaf;
+    }
+
     School school() {
         return school;
     }

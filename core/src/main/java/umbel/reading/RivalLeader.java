@@ -28,6 +28,7 @@ final class RivalLeader extends Rule {
             Axis parent = context.parent(limb);
             boolean onLeader = parent.kind() == AxisKind.TRUNK || parent.role() == Role.LEADER;
             if (!onLeader
+                    || context.tree().isTreeOfItsOwn(limb)
                     || limb.role() == Role.SUCKER
                     || limb.at() < context.tree().setting().unionAt()) {
                 continue;

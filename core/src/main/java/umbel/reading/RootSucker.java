@@ -25,7 +25,7 @@ final class RootSucker extends Rule {
         for (Axis limb : context.limbs()) {
             boolean onTrunk = context.parent(limb).kind() == AxisKind.TRUNK;
             boolean below = onTrunk && limb.at() < union;
-            if (!below && limb.role() != Role.SUCKER) {
+            if (!below && limb.role() != Role.SUCKER || context.tree().isTreeOfItsOwn(limb)) {
                 continue;
             }
             double confidence = limb.role() == Role.SUCKER

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import umbel.crop.CropReading;
 import umbel.crop.HarvestLoad;
 import umbel.knowledge.ReadingParameters;
@@ -108,6 +109,7 @@ final class RuleContext {
                 .filter(limb -> isFrame(limb)
                         && limb.age() >= 2
                         && !limb.is(Condition.DEAD)
+                        && !tree.isTreeOfItsOwn(limb)
                         && limb.at() >= tree.setting().unionAt())
                 .sorted(Comparator.comparingDouble(Axis::at))
                 .toList();
@@ -136,6 +138,12 @@ final class RuleContext {
     /** Every measured limb. */
     List<Axis> limbs() {
         return limbs;
+    }
+
+    /** The trees that share the hole, the trunk's own first; one where a tree stands by itself. */
+    List<Axis> treesInTheHole() {
+        return Stream.concat(Stream.of(tree.trunk()), limbs.stream().filter(tree::isTreeOfItsOwn))
+                .toList();
     }
 
     /** Measured limbs growing from this axis. */

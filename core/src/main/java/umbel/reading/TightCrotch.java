@@ -30,7 +30,9 @@ final class TightCrotch extends Rule {
             Axis parent = context.parent(limb);
             boolean fromStock =
                     parent.parent() < 0 && limb.at() < context.tree().setting().unionAt();
-            if (limb.baseDiameter() < Units.fromMm(context.parameters().frame().crotchFromMm()) || fromStock) {
+            if (limb.baseDiameter() < Units.fromMm(context.parameters().frame().crotchFromMm())
+                    || fromStock
+                    || context.tree().isTreeOfItsOwn(limb)) {
                 continue;
             }
             double angle = Units.toDegrees(

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import umbel.knowledge.ReadingParameters;
 import umbel.knowledge.Species;
 
 /**
@@ -113,6 +114,21 @@ public final class Tree {
             i = axes.get(i).parent();
         }
         return i == ancestor.index();
+    }
+
+    /**
+     * Whether a limb is a tree of its own: one of several in a hole, surveyed as one. Where it meets the trunk there is no crotch,
+     * and its thickness says nothing against it.
+     */
+    public boolean isTreeOfItsOwn(Axis limb) {
+        ReadingParameters.Group rule = setting.parameters().reading().group();
+        if (limb.parent() != 0 || limb.course().point(0).z() > Units.fromCm(rule.below())) {
+            return false;
+        }
+        boolean grouped = setting.system().sunnySideAboveCm() != null;
+        boolean unnamed = limb.role() == Role.UNKNOWN || limb.role() == Role.LIMB || limb.role() == Role.SCAFFOLD;
+        return limb.role() == Role.LEADER
+                || grouped && unnamed && limb.baseDiameter() >= rule.least() * trunk().baseDiameter();
     }
 
     /** What the species says of cutting in a phase of the season, stricter where disease is recorded on a limb. */

@@ -1,0 +1,235 @@
+package umbel.topwork;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import umbel.crop.CropReading;
+import umbel.cut.CutTree;
+import umbel.cut.Effect;
+import umbel.cut.Operation;
+import umbel.cut.OperationKind;
+import umbel.knowledge.Species;
+import umbel.survey.Survey;
+import umbel.text.Statement;
+import umbel.text.Value;
+import umbel.wood.Axis;
+import umbel.wood.Role;
+import umbel.wood.Setting;
+import umbel.wood.Tree;
+import umbel.wood.Units;
+
+/**
+ * The plan of a tree that is cut to a stump and grafted anew. The old roots carry the new top, so that it bears sooner than a tree
+ * planted in its place; see docs/model/plan.md.
+ *
+ * @param against reasons not to; the plan is told all the same where the kind is grafted at all
+ * @param stumpHeight where the trunk is cut, metres above the ground; 0 where the kind is not grafted
+ * @param stumpDiameter of the trunk there, metres
+ * @param grafts scions set round the rim
+ * @param nurse the limb that stays until the grafts have grown; empty without one
+ * @param now the cuts of the first winter
+ * @param mass fresh wood that falls, kilograms
+ * @param minutes of those cuts
+ * @param years the seasons after the cut, until both the grafted and the replanted tree would bear fully
+ */
+public record Topwork(
+        List<Statement> against,
+        double stumpHeight,
+        double stumpDiameter,
+        int grafts,
+        Optional<String> nurse,
+        List<Operation> now,
+        double mass,
+        double minutes,
+        List<TopworkYear> years) {
+
+    /** Above the graft union at least this far, so that the new top does not root or sprout from the stock. */
+    private static final double ABOVE_UNION = 0.2;
+    /** A thinner stump is not worth a rim of grafts. */
+    private static final double THIN = 0.04;
+
+    private static final int GRAFTS_LEAST = 2;
+    private static final int GRAFTS_MOST = 8;
+    /** A nurse limb is no thicker than this share of the trunk, so that it comes off again without a great wound. */
+    private static final double NURSE_MOST = 0.6;
+
+    private static final double NURSE_LEAST = 0.1;
+    private static final int LONGEST = 15;
+
+    public Topwork {
+        against = List.copyOf(against);
+        now = List.copyOf(now);
+        years = List.copyOf(years);
+    }
+
+    /** Whether its kind is grafted on stumps at all. */
+    public boolean isPossible() {
+        return stumpHeight > 0;
+    }
+
+    /**
+     * The plan for a tree.
+     *
+     * @param crop what it bears as it stands
+     * @param reach height a person on the ground reaches, metres
+     */
+    public static Topwork of(Survey survey, Tree tree, CropReading crop, double reach) {
+        Setting setting = tree.setting();
+        Species.Topwork rule = setting.species().topwork();
+        if (rule == null) {
+            return new Topwork(
+                    List.of(Statement.of("topwork.against.no-kind")),
+                    0,
+                    0,
+                    0,
+                    Optional.empty(),
+                    List.of(),
+                    0,
+                    0,
+                    List.of());
+        }
+        Axis trunk = tree.trunk();
+        double height = stumpHeight(tree, rule);
+        double diameter = trunk.diameterAt(height);
+        Optional<Axis> nurse = rule.nurse() ? nurse(tree, height) : Optional.empty();
+        List<Axis> others = tree.limbsOn(trunk).stream()
+                .filter(limb -> limb.at() < height && nurse.filter(limb::equals).isEmpty())
+                .toList();
+        List<Operation> now = Stream.concat(
+                        Stream.of(Operation.cutAt(OperationKind.SHORTEN, trunk, height)),
+                        others.stream().map(Operation::remove))
+                .toList();
+        List<Effect> effects = Effect.ofAll(CutTree.of(tree, now), reach);
+        int grafts = grafts(diameter, rule);
+        return new Topwork(
+                against(survey, tree, height, diameter),
+                height,
+                diameter,
+                grafts,
+                nurse.map(Axis::id),
+                now,
+                effects.stream().mapToDouble(Effect::mass).sum(),
+                effects.stream().mapToDouble(Effect::minutes).sum(),
+                years(setting, rule, crop, new Cut(height, diameter, grafts, nurse, others)));
+    }
+
+    /** The cut of the first winter, as the years tell it. */
+    private record Cut(double height, double diameter, int grafts, Optional<Axis> nurse, List<Axis> others) {}
+
+    /** Just under the lowest branching where that lies within what is usual; where a nurse is wanted, above the lowest limb. */
+    private static double stumpHeight(Tree tree, Species.Topwork rule) {
+        double from =
+                Math.max(Units.fromCm(rule.stumpCm().get(0)), tree.setting().unionAt() + ABOVE_UNION);
+        double to = Math.max(from, Units.fromCm(rule.stumpCm().get(1)));
+        double[] origins = tree.limbsOn(tree.trunk()).stream()
+                .filter(limb -> limb.role() != Role.SUCKER && limb.at() > from / 2)
+                .mapToDouble(Axis::at)
+                .sorted()
+                .toArray();
+        double lowest = origins.length == 0 ? to : origins[0];
+        double wanted = rule.nurse() ? lowest + ABOVE_UNION : lowest - ABOVE_UNION / 2;
+        return Math.min(tree.trunk().length() * 0.95, Math.max(from, Math.min(to, wanted)));
+    }
+
+    /** A sound limb under the cut, thin enough to come off later; the stoutest of these. */
+    private static Optional<Axis> nurse(Tree tree, double height) {
+        double trunk = tree.trunk().baseDiameter();
+        return tree.limbsOn(tree.trunk()).stream()
+                .filter(limb -> limb.at() < height && limb.role() != Role.SUCKER)
+                .filter(limb -> limb.at() > tree.setting().unionAt()
+                        && limb.conditions().isEmpty())
+                .filter(limb -> limb.baseDiameter() <= NURSE_MOST * trunk && limb.baseDiameter() >= NURSE_LEAST * trunk)
+                .max(Comparator.comparingDouble(Axis::baseDiameter));
+    }
+
+    private static int grafts(double diameter, Species.Topwork rule) {
+        double girth = Math.PI * Units.toCm(diameter);
+        return (int) Math.max(GRAFTS_LEAST, Math.min(GRAFTS_MOST, Math.round(girth / rule.graftEveryCm())));
+    }
+
+    private static List<Statement> against(Survey survey, Tree tree, double height, double diameter) {
+        List<Statement> against = new ArrayList<>();
+        if (!tree.trunk().conditions().isEmpty()) {
+            against.add(Statement.of("topwork.against.trunk"));
+        }
+        if (!survey.diseases().isEmpty()) {
+            against.add(Statement.of("topwork.against.disease")
+                    .with(
+                            "disease",
+                            new Value.Words(survey.diseases().iterator().next())));
+        }
+        if (diameter < THIN) {
+            against.add(Statement.of("topwork.against.young").with("thick", Value.thickness(diameter)));
+        }
+        return against;
+    }
+
+    private static List<TopworkYear> years(Setting setting, Species.Topwork rule, CropReading crop, Cut cut) {
+        double full = crop.targetFruits() * crop.fruitMass();
+        int bearing = setting.bearingLeaf();
+        int filled = Math.max(bearing, setting.system().shape().fullAtLeaf());
+        int last = Math.min(LONGEST, Math.max(rule.fullAfterY(), filled - 1));
+        List<TopworkYear> years = new ArrayList<>();
+        for (int year = 0; year <= last; year++) {
+            years.add(new TopworkYear(
+                    year,
+                    work(year, rule, cut),
+                    full * grown(year, rule.bearsAfterY(), rule.fullAfterY()),
+                    crop.kilograms(),
+                    full * grown(year + 1, bearing, filled)));
+        }
+        return years;
+    }
+
+    /** Share of the full crop in a season, even steps from the first to the full one. */
+    private static double grown(int season, int first, int full) {
+        return season < first ? 0 : Math.min(1, (season - first + 1.0) / (full - first + 1.0));
+    }
+
+    private static List<Statement> work(int year, Species.Topwork rule, Cut cut) {
+        List<Statement> work = new ArrayList<>();
+        if (year == 0) {
+            work.addAll(first(rule, cut));
+        } else if (year == 1) {
+            work.add(Statement.of("topwork.choose"));
+            cut.nurse()
+                    .ifPresent(
+                            limb -> work.add(Statement.of("topwork.nurse-off").with("limb", Value.limb(limb.id()))));
+            work.add(Statement.of("topwork.shoots"));
+        } else if (year == 2) {
+            work.add(Statement.of("topwork.frame"));
+        }
+        if (year == rule.bearsAfterY()) {
+            work.add(Statement.of("topwork.bears"));
+        }
+        if (year == rule.fullAfterY()) {
+            work.add(Statement.of("topwork.full"));
+        }
+        return work;
+    }
+
+    private static List<Statement> first(Species.Topwork rule, Cut cut) {
+        List<Statement> work = new ArrayList<>();
+        work.add(Statement.of("topwork.cut")
+                .with("at", Value.length(cut.height()))
+                .with("thick", Value.thickness(cut.diameter())));
+        if (!cut.others().isEmpty()) {
+            work.add(Statement.of("topwork.others-off")
+                    .with(
+                            "limbs",
+                            Value.limbs(cut.others().stream().map(Axis::id).collect(Collectors.toList()))));
+        }
+        if (rule.nurse()) {
+            work.add(cut.nurse()
+                    .map(limb -> Statement.of("topwork.nurse").with("limb", Value.limb(limb.id())))
+                    .orElse(Statement.of("topwork.no-nurse")));
+        }
+        work.add(Statement.of("topwork.whiten"));
+        work.add(Statement.of("topwork.graft").with("count", Value.count(cut.grafts())));
+        work.add(Statement.of("topwork.shoots"));
+        return work;
+    }
+}
