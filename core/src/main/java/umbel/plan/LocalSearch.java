@@ -2,10 +2,13 @@ package umbel.plan;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import umbel.compute.Cancellation;
 import umbel.cut.Operation;
+import umbel.reading.Finding;
 import umbel.reading.Stage;
 
 /**
@@ -18,6 +21,7 @@ final class LocalSearch {
     private static final int MOST_HEAVY = 4;
     private static final int MOST_TO_CLIMB = 12;
     private static final int MOST_TO_KICK = 9;
+    private static final int MOST_TOGETHER = 4;
 
     private final PlanSearch search;
     private final CutSetEvaluator evaluator;
@@ -40,7 +44,57 @@ final class LocalSearch {
     List<Candidate> of(List<Candidate> chosen) {
         List<Candidate> better = reconsiderHeavySteps(chosen);
         search.improve(better, least);
-        return search.exchanged(search.withoutAnswered(perturb(hillClimb(better))));
+        return search.exchanged(search.withoutAnswered(perturb(hillClimb(answeredTogether(better)))));
+    }
+
+    /**
+     * A fault of several limbs may stand until two or three of them are cut, none of which gains anything alone: for each such
+     * fault its first limbs are cut together, two, three and so on, and the better whole is kept.
+     */
+    private List<Candidate> answeredTogether(List<Candidate> chosen) {
+        List<Candidate> best = chosen;
+        double bestValue = search.value(best, least);
+        for (List<Candidate> parts : faultsOfSeveralLimbs(chosen)) {
+            List<Candidate> trial = new ArrayList<>(search.withoutEnds(best));
+            int added = 0;
+            for (Candidate part : parts) {
+                List<Operation> operations = PlanSearch.operations(trial);
+                if (!evaluator.fits(operations, part.operation())
+                        || !search.answers().isAskedFor(operations, part)
+                        || !evaluator.withinLimits(operations, part.operation())) {
+                    continue;
+                }
+                trial.add(part);
+                added++;
+                if (added > 1) {
+                    List<Candidate> whole = new ArrayList<>(trial);
+                    search.addEnds(whole);
+                    double value = search.value(whole, least);
+                    if (value > bestValue + 1e-9) {
+                        best = whole;
+                        bestValue = value;
+                    }
+                }
+            }
+        }
+        return best;
+    }
+
+    /** For each fault that nothing chosen answers and that names several limbs: the usual answer on each of them, in its order. */
+    private List<List<Candidate>> faultsOfSeveralLimbs(List<Candidate> chosen) {
+        Map<Finding, Map<String, Candidate>> parts = new LinkedHashMap<>();
+        for (Candidate one : search.answers().usual()) {
+            boolean open =
+                    !one.settled() && one.isOfALimb() && one.finding().targets().size() > 1;
+            if (open && chosen.stream().noneMatch(other -> other.finding() == one.finding())) {
+                parts.computeIfAbsent(one.finding(), finding -> new LinkedHashMap<>())
+                        .putIfAbsent(one.operation().onLimb(), one);
+            }
+        }
+        return parts.values().stream()
+                .filter(limbs -> limbs.size() > 1)
+                .map(limbs -> limbs.values().stream().limit(MOST_TOGETHER).toList())
+                .toList();
     }
 
     /**
