@@ -42,7 +42,9 @@ export function TopworkPart({ id }: { id: number }) {
             })}
           </p>
           <table className="mt-2 w-full text-[13.5px]">
-            <caption className="pb-1 text-left text-[12.5px] text-muted">{say('topwork.crop-by-season')}</caption>
+            <caption className="pb-1 text-left text-[12.5px] text-muted">
+              {say('topwork.crop-by-season')}
+            </caption>
             <thead>
               <tr className="border-b border-line text-left text-[12.5px] text-muted">
                 <th className="font-normal">{say('topwork.season')}</th>
