@@ -69,6 +69,7 @@ export function BlockPage() {
       <Pickings id={id} />
       <LearnedPart id={id} />
       <Bends id={id} />
+      <Prunings id={id} />
       <Tables id={id} counted={block.counted !== ''} />
     </div>
   );
@@ -122,6 +123,35 @@ function Papers({
         {say('block-page.power-lines-near-saw-and')}
       </label>
     </div>
+  );
+}
+
+/** How much wood will lie in the rows, by what is marked. */
+function Prunings({ id }: { id: number }) {
+  const say = useSay();
+  const prunings = useQuery({
+    queryKey: ['prunings-of-block', id],
+    queryFn: () => answer(api.GET('/api/blocks/{id}/prunings', { params: { path: { id } } })),
+  });
+  if (prunings.isError) return <Failed error={prunings.error} />;
+  const all = prunings.data;
+  if (!all || all.trees === 0) return null;
+  const kg = (value: number) => say('measure.kg', { kg: Math.round(10 * value) / 10 });
+  return (
+    <section aria-labelledby="prunings" className="mt-8">
+      <h2 id="prunings" className="border-b-2 border-ink pb-2 text-[20px] font-bold">
+        {say('block-page.prunings-to-clear')}
+      </h2>
+      <p className="py-3">
+        {say('block-page.prunings', {
+          trees: all.trees,
+          each: kg(all.kgATree),
+          block: kg(all.kgOfBlock),
+          loads: Math.ceil(all.loads),
+          load: kg(all.loadKg),
+        })}
+      </p>
+    </section>
   );
 }
 

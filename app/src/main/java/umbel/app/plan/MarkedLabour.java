@@ -6,8 +6,9 @@ import org.springframework.stereotype.Component;
 import umbel.app.cache.ComputedCache;
 import umbel.crew.WorkKind;
 import umbel.plant.Plant;
+import umbel.plant.Visit;
 
-/** How long what is marked on a tree will take, by who may do it. */
+/** How long what is marked on a tree will take, by who may do it, and how much wood falls. */
 @Component
 public class MarkedLabour {
 
@@ -15,9 +16,11 @@ public class MarkedLabour {
 
     private final DecidedTrees surveyed;
     private final TreeDecisions decided;
-    private final ComputedCache<Key, Map<WorkKind, Double>> kept = ComputedCache.atMost(MOST);
+    private final ComputedCache<Key, Marked> kept = ComputedCache.atMost(MOST);
 
     private record Key(long tree, long survey, long version) {}
+
+    private record Marked(Map<WorkKind, Double> minutes, double mass) {}
 
     MarkedLabour(DecidedTrees surveyed, TreeDecisions decided) {
         this.surveyed = surveyed;
@@ -26,19 +29,31 @@ public class MarkedLabour {
 
     /** Minutes by kind of work, standing back to look among them; empty where nothing is marked. */
     public Map<WorkKind, Double> of(SavedDecisions work) {
+        return marked(work).minutes();
+    }
+
+    /** Fresh wood that falls by what is marked, kilograms; 0 where nothing is marked. */
+    double mass(SavedDecisions work) {
+        return marked(work).mass();
+    }
+
+    private Marked marked(SavedDecisions work) {
         Key key = new Key(work.tree().id(), work.survey().id(), work.version());
         return kept.get(key, () -> count(work));
     }
 
-    private Map<WorkKind, Double> count(SavedDecisions work) {
+    private Marked count(SavedDecisions work) {
         Decisions decisions = decided.on(work);
         if (decisions.marks().isEmpty()) {
-            return Map.of();
+            return new Marked(Map.of(), 0);
         }
         Plant plant = surveyed.plant(work.tree().id());
         Map<WorkKind, Double> minutes = new EnumMap<>(WorkKind.class);
         double places = plant.places(work.tree().block().inRowM());
-        plant.visit(decisions.marks()).minutesByKind().forEach((kind, count) -> minutes.put(kind, count / places));
-        return minutes;
+        Visit visit = plant.visit(decisions.marks());
+        visit.minutesByKind().forEach((kind, count) -> minutes.put(kind, count / places));
+        double mass =
+                visit.steps().stream().mapToDouble(step -> step.effect().mass()).sum();
+        return new Marked(minutes, mass / places);
     }
 }

@@ -88,6 +88,21 @@ class AfterwardsInBrowserTest {
     }
 
     @Test
+    void theSkySeenFromUnderATreeIsHeldAgainstWhatWasExpected() {
+        BROWSER.open(umbel.url() + "/trees/10/record");
+        BROWSER.sees("Nothing measured yet");
+        WebElement form = BROWSER.find(By.xpath("//section[@aria-labelledby='tree-measures']//form"));
+        form.findElement(By.cssSelector("option[value=sky]")).click();
+        BROWSER.sees("Tree in full leaf");
+        BROWSER.type(BROWSER.named("Share of open sky, %"), "22");
+        BROWSER.button("Save measurement").click();
+        BROWSER.sees("22%");
+        BROWSER.find(By.cssSelector("button[aria-label^='Delete the measurement of']"))
+                .click();
+        BROWSER.sees("Nothing measured yet");
+    }
+
+    @Test
     void aTreeSurveyedTwiceShowsItsYearsAndWhetherItsForecastWasRight() {
         BROWSER.open(umbel.url() + "/trees/18/record");
         BROWSER.sees("Through the years");

@@ -79,6 +79,18 @@ class YearsInBrowserTest {
     }
 
     @Test
+    void aStumpGraftedAnewIsToldSeasonBySeason() {
+        openTree(6);
+        BROWSER.find(By.xpath("//button[@role='tab'][text()='Years']")).click();
+        BROWSER.sees("Nothing is marked yet");
+        BROWSER.unfold("Cut to a stump and graft anew");
+        BROWSER.sees("Stump at");
+        BROWSER.sees("Season 1");
+        BROWSER.sees("when the bark slips");
+        BROWSER.sees("Replanted");
+    }
+
+    @Test
     void anotherSchoolIsAskedAndItsDifferencesSaid() {
         openTree(2);
         new Select(BROWSER.find(By.cssSelector("section[aria-label='Another school'] select"))).selectByValue("gentle");

@@ -1,10 +1,13 @@
 package umbel.app.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
+import umbel.app.NewBlock;
 import umbel.app.RunningUmbel;
 
 /** Years to come and other schools, as the tree view asks for them. */
@@ -178,6 +181,34 @@ class YearsApiTest {
         JsonNode ofBlock = umbel.get("/api/blocks/" + block + "/material").json();
         assertThat(ofBlock.at("/0/lines")).isEqualTo(ofTree.at("/lines"));
         assertThat(ofBlock.at("/1/row").asInt()).isPositive();
+    }
+
+    @Test
+    void whatFallsByTheMarksIsSummedForTheBlockAndItsTrailers() {
+        long block = NewBlock.add(umbel, "Loads Row", "apple", "tall-spindle", 300);
+        assertThat(umbel.get("/api/blocks/" + block + "/prunings")
+                        .json()
+                        .at("/loads")
+                        .asDouble())
+                .isZero();
+        long tree = NewBlock.surveyedSpindle(umbel, block, 1, LocalDate.now().minusDays(10));
+        JsonNode page = umbel.get("/api/trees/" + tree).json();
+        String limb = page.at("/limbs/0/id").asString();
+        String keep = "{\"decisions\":{\"marks\":[{\"operation\":\"remove\",\"limb\":\"" + limb + "\"}]},\"version\":"
+                + page.at("/workVersion").asLong() + "}";
+        assertThat(umbel.send("PUT", "/api/trees/" + tree + "/work", keep, "application/json")
+                        .status())
+                .isEqualTo(200);
+        JsonNode prunings = umbel.get("/api/blocks/" + block + "/prunings").json();
+        assertThat(prunings.at("/trees").asInt()).isEqualTo(1);
+        double kg = prunings.at("/kg").asDouble();
+        assertThat(kg).isPositive();
+        assertThat(prunings.at("/kgOfBlock").asDouble()).isCloseTo(300 * kg, within(300 * 0.05 + 1));
+        assertThat(prunings.at("/loads").asDouble())
+                .isCloseTo(
+                        prunings.at("/kgOfBlock").asDouble()
+                                / prunings.at("/loadKg").asDouble(),
+                        within(0.06));
     }
 
     private static boolean has(JsonNode drawing, String id) {
