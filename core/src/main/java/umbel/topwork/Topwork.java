@@ -171,13 +171,16 @@ public record Topwork(
         double full = crop.targetFruits() * crop.fruitMass();
         int bearing = setting.bearingLeaf();
         int filled = Math.max(bearing, setting.system().shape().fullAtLeaf());
-        int last = Math.min(LONGEST, Math.max(rule.fullAfterY(), filled - 1));
+        // on old roots never later than from new ones: a slender system is filled sooner than the kind usually takes
+        int first = Math.max(1, Math.min(rule.bearsAfterY(), bearing - 1));
+        int whole = Math.max(first, Math.min(rule.fullAfterY(), filled - 1));
+        int last = Math.min(LONGEST, filled - 1);
         List<TopworkYear> years = new ArrayList<>();
         for (int year = 0; year <= last; year++) {
             years.add(new TopworkYear(
                     year,
-                    work(year, rule, cut),
-                    full * grown(year, rule.bearsAfterY(), rule.fullAfterY()),
+                    work(year, first, whole, rule, cut),
+                    full * grown(year, first, whole),
                     crop.kilograms(),
                     full * grown(year + 1, bearing, filled)));
         }
@@ -189,7 +192,7 @@ public record Topwork(
         return season < first ? 0 : Math.min(1, (season - first + 1.0) / (full - first + 1.0));
     }
 
-    private static List<Statement> work(int year, Species.Topwork rule, Cut cut) {
+    private static List<Statement> work(int year, int first, int whole, Species.Topwork rule, Cut cut) {
         List<Statement> work = new ArrayList<>();
         if (year == 0) {
             work.addAll(first(rule, cut));
@@ -202,10 +205,10 @@ public record Topwork(
         } else if (year == 2) {
             work.add(Statement.of("topwork.frame"));
         }
-        if (year == rule.bearsAfterY()) {
+        if (year == first) {
             work.add(Statement.of("topwork.bears"));
         }
-        if (year == rule.fullAfterY()) {
+        if (year == whole) {
             work.add(Statement.of("topwork.full"));
         }
         return work;

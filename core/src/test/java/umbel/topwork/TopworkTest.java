@@ -85,6 +85,19 @@ class TopworkTest {
     }
 
     @Test
+    void aSlenderTreeOnOldRootsIsNoLaterThanANewOne() {
+        Survey spindle = Surveys.apple()
+                .as("tall-spindle")
+                .leaf(6)
+                .trunk(60, 300)
+                .limb("1", "trunk", "limb", 80, 0, 80, 15, 80, 3, null)
+                .survey();
+        assertThat(of(spindle).years())
+                .isNotEmpty()
+                .allSatisfy(year -> assertThat(year.topworkedKg()).isGreaterThanOrEqualTo(year.replantedKg()));
+    }
+
+    @Test
     void whatSpeaksAgainstItIsSaid() {
         assertThat(codes(of(tree("papaya").survey()).against())).containsExactly("topwork.against.no-kind");
         assertThat(of(tree("papaya").survey()).isPossible()).isFalse();

@@ -65,7 +65,7 @@ class TopworkController {
                 Units.round(Units.toMm(plan.stumpDiameter()), 0),
                 plan.grafts(),
                 Units.round(plan.mass(), 0),
-                Units.round(plan.minutes(), 0),
+                Math.max(1, Units.round(plan.minutes(), 0)),
                 plan.years().stream()
                         .map(year -> new TopworkSeason(
                                 year.year(),

@@ -91,6 +91,20 @@ class YearsInBrowserTest {
     }
 
     @Test
+    void aQuestionOnWhichGrowersDifferIsTriedOnTheTreeAndTaken() {
+        openTree(6);
+        BROWSER.unfold("Where growers differ");
+        BROWSER.unfold("Are large wounds dressed?");
+        BROWSER.sees("in force here");
+        BROWSER.find(By.xpath("//details[summary[starts-with(normalize-space(.), 'Are large wounds dressed?')]]"
+                        + "//button[contains(., 'What would that change?')]"))
+                .click();
+        BROWSER.sees("fruits in the third year");
+        BROWSER.button("Plan by this").click();
+        BROWSER.find(By.xpath("//li[b[starts-with(., 'Dressed at once')]][contains(., 'in force here')]"));
+    }
+
+    @Test
     void anotherSchoolIsAskedAndItsDifferencesSaid() {
         openTree(2);
         new Select(BROWSER.find(By.cssSelector("section[aria-label='Another school'] select"))).selectByValue("gentle");
