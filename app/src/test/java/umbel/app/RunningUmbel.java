@@ -14,6 +14,7 @@ import org.junit.jupiter.api.extension.ParameterResolver;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.util.FileSystemUtils;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -56,7 +57,16 @@ public final class RunningUmbel implements ParameterResolver {
                     "--UMBEL_DATA=" + data);
             int port = ((WebServerApplicationContext) context).getWebServer().getPort();
             url = "http://127.0.0.1:" + port;
-            Runtime.getRuntime().addShutdownHook(new Thread(context::close));
+            Runtime.getRuntime().addShutdownHook(new Thread(() -> end(data)));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private void end(Path data) {
+        context.close();
+        try {
+            FileSystemUtils.deleteRecursively(data);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -1,5 +1,6 @@
 package umbel.app.browser;
 
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -21,6 +22,7 @@ import org.openqa.selenium.logging.LogEntry;
 import org.openqa.selenium.logging.LogType;
 import org.openqa.selenium.logging.LoggingPreferences;
 import org.openqa.selenium.support.ui.WebDriverWait;
+import org.springframework.util.FileSystemUtils;
 
 /** Debian's own headless Chromium at the size of an office window, driven as a person would. */
 final class Browser implements BeforeAllCallback, AfterAllCallback {
@@ -29,10 +31,11 @@ final class Browser implements BeforeAllCallback, AfterAllCallback {
     private static final Duration PATIENCE = Duration.ofSeconds(Integer.getInteger("umbel.patience", 90));
 
     private ChromeDriver driver;
+    private Path profile;
 
     @Override
     public void beforeAll(ExtensionContext context) throws Exception {
-        Path profile = Files.createTempDirectory("umbel-browser");
+        profile = Files.createTempDirectory("umbel-browser");
         LoggingPreferences logs = new LoggingPreferences();
         logs.enable(LogType.BROWSER, Level.ALL);
         ChromeOptions options = new ChromeOptions();
@@ -56,8 +59,9 @@ final class Browser implements BeforeAllCallback, AfterAllCallback {
     }
 
     @Override
-    public void afterAll(ExtensionContext context) {
+    public void afterAll(ExtensionContext context) throws IOException {
         driver.quit();
+        FileSystemUtils.deleteRecursively(profile);
     }
 
     ChromeDriver driver() {
