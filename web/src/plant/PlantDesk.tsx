@@ -9,6 +9,7 @@ import { ExportLinks } from '../tree/ExportLinks';
 import { SaveNote, SaveTrouble } from '../tree/SaveNote';
 import { SuggestionList } from '../tree/SuggestionList';
 import { useDeciding } from '../tree/useDeciding';
+import { AfterwardsList } from '../ui/Afterwards';
 import { Button } from '../ui/Button';
 import { PHASES, PLANNED_PHASES } from '../ui/phases';
 import { Failed } from '../ui/States';
@@ -237,6 +238,7 @@ export function PlantDesk({ id, page }: { id: number; page: PlantPage }) {
               </ul>
               <Ages assessment={assessment} />
               <Seasons marked={marked.data} />
+              <AfterwardsList tasks={marked.data?.afterwards ?? []} className="mx-5 mt-4 text-[14px]" />
               {assessment.measureNext.map((one) => (
                 <p key={one.what} className="mx-5 mt-1 border-l-[3px] border-lichen pl-2 text-[13.5px]">
                   {one.why}

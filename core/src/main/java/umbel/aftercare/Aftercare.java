@@ -87,6 +87,37 @@ public final class Aftercare {
         return tasks;
     }
 
+    /**
+     * The tasks after cutting a bush, a row of canes or a vine: tools and prunings. Cuts on canes are small, and what falls is
+     * not weighed.
+     *
+     * @param diseases on record on the plant; wood that has them is always among what is cut
+     */
+    public static List<AfterTask> ofCanes(Set<String> diseases, School school) {
+        School.Preferences preferences = school.preferences();
+        boolean sick = !diseases.isEmpty();
+        String when = sick ? "cut" : preferences.cleanEveryTree() ? "plant" : "block";
+        List<AfterTask> tasks = new ArrayList<>();
+        tasks.add(new AfterTask(
+                AfterTask.Kind.TOOLS,
+                Statement.of("aftercare.tools-canes")
+                        .with("when", Value.choice(when))
+                        .with("diseases", named(diseases)),
+                true));
+        if (sick) {
+            tasks.add(new AfterTask(
+                    AfterTask.Kind.DISEASED_PRUNINGS,
+                    Statement.of("aftercare.canes-diseased").with("diseases", named(diseases)),
+                    true));
+        }
+        tasks.add(new AfterTask(
+                AfterTask.Kind.PRUNINGS,
+                Statement.of("aftercare.canes")
+                        .with("how", Value.choice(preferences.chopPrunings() ? "chop" : "remove")),
+                true));
+        return tasks;
+    }
+
     /** What is recorded on a limb, if anything. */
     private static Optional<String> diseaseOf(Axis limb) {
         if (!limb.disease().isEmpty()) {

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import umbel.aftercare.AfterTask;
+import umbel.aftercare.Aftercare;
 import umbel.assess.Assessment;
 import umbel.assess.CrewText;
 import umbel.assess.Mark;
@@ -28,6 +29,7 @@ import umbel.growth.Moment;
 import umbel.knowledge.Caution;
 import umbel.knowledge.CountingParameters;
 import umbel.knowledge.Knowledge;
+import umbel.knowledge.School;
 import umbel.season.FollowUp;
 import umbel.season.Phenology;
 import umbel.survey.Survey;
@@ -251,10 +253,12 @@ public final class CountedPlant implements Plant {
                 .toList();
     }
 
-    /** Canes leave no wounds to look after, and the kind's own year tells what becomes of them. */
+    /** Canes leave no wounds to look after: tools and prunings alone, by the usual school, since no other is chosen for such plants. */
     @Override
     public List<AfterTask> afterwards(List<Mark> marks) {
-        return List.of();
+        boolean cuts = visit(marks).steps().stream()
+                .anyMatch(step -> step.effect().cuts() > 0 && step.effect().tool() != Tool.TIE);
+        return cuts ? Aftercare.ofCanes(survey.diseases(), knowledge.school(School.USUAL)) : List.of();
     }
 
     /** The works of the kind's own year that come after this one. */

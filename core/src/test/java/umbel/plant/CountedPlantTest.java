@@ -9,6 +9,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import umbel.aftercare.AfterTask;
 import umbel.assess.CrewText;
 import umbel.assess.Mark;
 import umbel.counted.CountPlan;
@@ -94,6 +95,20 @@ class CountedPlantTest {
                         .after(marks(plan).stream().map(CountedPlant::operation).toList())
                         .seasons())
                 .isEqualTo(plan.seasons());
+    }
+
+    @Test
+    void afterTheLastCutToolsAndCanesAreLookedAfterAndDiseasedOnesGoOut() {
+        CountedPlant row = CountedPlant.read(Counts.survey(ROW), Knowledge.shipped());
+        List<AfterTask> sick = row.afterwards(marks(row.counted().plans(Moment.DORMANT).get(0)));
+        assertThat(sick)
+                .extracting(AfterTask::kind)
+                .containsExactly(AfterTask.Kind.TOOLS, AfterTask.Kind.DISEASED_PRUNINGS, AfterTask.Kind.PRUNINGS);
+        CountedPlant sound = CountedPlant.read(Counts.survey(MOWN), Knowledge.shipped());
+        assertThat(sound.afterwards(marks(sound.counted().plans(Moment.DORMANT).get(0))))
+                .extracting(AfterTask::kind)
+                .containsExactly(AfterTask.Kind.TOOLS, AfterTask.Kind.PRUNINGS);
+        assertThat(sound.afterwards(List.of())).isEmpty();
     }
 
     @Test

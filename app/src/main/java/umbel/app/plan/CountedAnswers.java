@@ -63,6 +63,7 @@ public final class CountedAnswers {
      * @param steps the marks in the order of work, in words
      * @param cropYears crop of three seasons under the marks, kg
      * @param cropYearsAlone the same if nothing is done
+     * @param afterwards what is done after the last cut
      */
     public record PlantMarked(
             String drawing,
@@ -71,7 +72,8 @@ public final class CountedAnswers {
             double canesAfter,
             int nodesAfter,
             List<Assessment.RangeAnswer> cropYears,
-            List<Assessment.RangeAnswer> cropYearsAlone) {}
+            List<Assessment.RangeAnswer> cropYearsAlone,
+            List<AfterLine> afterwards) {}
 
     /** One mark, and how it is said. */
     public record PlantMark(Mark mark, String title, double minutes) {}

@@ -148,7 +148,8 @@ class CountedService {
                 after.canesAfter(),
                 after.nodesAfter(),
                 crops(after),
-                crops(alone));
+                crops(alone),
+                AfterLine.of(plant.afterwards(marks), Reader.speech()::say));
     }
 
     private List<Assessment.RangeAnswer> crops(CountOutcome outcome) {
