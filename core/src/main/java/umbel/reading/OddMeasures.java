@@ -55,9 +55,6 @@ final class OddMeasures {
 
     private void askOnTrunk(LimbMeasure limb) {
         Survey.TrunkMeasure trunk = survey.trunk();
-        if (limb.atCm() > trunk.heightCm()) {
-            add(limb, Statement.of("survey.above-top").with("top", Value.centimetres(trunk.heightCm())));
-        }
         if (limb.diameterMm() > trunk.diameterMm()) {
             add(limb, Statement.of("survey.thicker-than-trunk").with("trunk", Value.millimetres(trunk.diameterMm())));
         }

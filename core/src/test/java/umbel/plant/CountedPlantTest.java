@@ -100,7 +100,8 @@ class CountedPlantTest {
     @Test
     void afterTheLastCutToolsAndCanesAreLookedAfterAndDiseasedOnesGoOut() {
         CountedPlant row = CountedPlant.read(Counts.survey(ROW), Knowledge.shipped());
-        List<AfterTask> sick = row.afterwards(marks(row.counted().plans(Moment.DORMANT).get(0)));
+        List<AfterTask> sick =
+                row.afterwards(marks(row.counted().plans(Moment.DORMANT).get(0)));
         assertThat(sick)
                 .extracting(AfterTask::kind)
                 .containsExactly(AfterTask.Kind.TOOLS, AfterTask.Kind.DISEASED_PRUNINGS, AfterTask.Kind.PRUNINGS);

@@ -18,7 +18,6 @@ class OddMeasuresTest {
     @CsvSource({
         // at, bearing, angle, thickness, length: what is asked
         "80, 90, 60, 30, 150,",
-        "310, 90, 60, 30, 150, survey.above-top",
         "4, 90, 60, 30, 150, survey.below-union",
         "80, 90, 60, 85, 300, survey.thicker-than-trunk",
         "80, 90, 60, 6, 150, survey.slender",

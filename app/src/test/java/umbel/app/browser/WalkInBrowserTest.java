@@ -89,13 +89,18 @@ class WalkInBrowserTest {
     void whatIsOddIsAskedAndWhatIsWrongIsToldAtOnce() {
         newTree(2);
         BROWSER.type(BROWSER.field("Height on the trunk"), "400");
-        BROWSER.sees("This limb starts above the trunk’s top (280 cm). Is that right?");
         BROWSER.sees("beyond the end of its parent");
         BROWSER.type(BROWSER.field("Height on the trunk"), "90");
-        BROWSER.seesNo("above the trunk’s top");
+        BROWSER.seesNo("beyond the end of its parent");
         tap("Next");
         BROWSER.type(BROWSER.field("Bearing from north"), "400");
         BROWSER.sees("Must be at most 360°.");
+        BROWSER.type(BROWSER.field("Bearing from north"), "90");
+        tap("Next");
+        BROWSER.type(BROWSER.field("Degrees from upright"), "140");
+        BROWSER.sees("It hangs steeply: 90 is level, 180 straight down. Is that right?");
+        BROWSER.type(BROWSER.field("Degrees from upright"), "70");
+        BROWSER.seesNo("It hangs steeply");
     }
 
     @Test
