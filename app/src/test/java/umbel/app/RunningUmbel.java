@@ -22,6 +22,8 @@ import tools.jackson.databind.json.JsonMapper;
 public final class RunningUmbel implements ParameterResolver {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final int TOO_BUSY = 503;
+    private static final int COMES_AGAIN = 3;
     private static RunningUmbel started;
 
     private ConfigurableApplicationContext context;
@@ -109,8 +111,13 @@ public final class RunningUmbel implements ParameterResolver {
         }
     }
 
+    /** Sends JSON; where the program is too busy to answer in time it asks callers to come again, and this one does, a few times. */
     public Answer post(String path, String body) {
-        return send("POST", path, body, "application/json");
+        Answer answer = send("POST", path, body, "application/json");
+        for (int again = 0; again < COMES_AGAIN && answer.status() == TOO_BUSY; again++) {
+            answer = send("POST", path, body, "application/json");
+        }
+        return answer;
     }
 
     public Answer send(String method, String path, String body, String type) {

@@ -13,6 +13,7 @@ import umbel.app.orchard.Block;
 import umbel.app.orchard.Holding;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
+import umbel.app.plan.AfterLine;
 import umbel.app.plan.DecidedTrees;
 import umbel.app.plan.MarkedLabour;
 import umbel.app.plan.SavedDecisionsRepository;
@@ -67,7 +68,7 @@ class SheetOfACountedPlantTest {
 
         assertThat(sheet.kind().get("en")).isEqualTo("blueberry, bush");
         assertThat(sheet.kind().get("es")).isEqualTo("arándano, arbusto");
-        assertThat(sheet.afterwards().get("en")).isEmpty();
+        assertThat(sheet.afterwards().get("en")).extracting(AfterLine::kind).containsExactly("tools", "prunings");
         assertThat(sheet.steps()).hasSize(1);
         assertThat(sheet.steps().get(0).mark()).isEqualTo(OLD_CANE);
         assertThat(sheet.steps().get(0).title().get("en")).isEqualTo("Out at the ground: cane c2");
