@@ -91,7 +91,7 @@ public final class Aftercare {
      * The tasks after cutting a bush, a row of canes or a vine: tools and prunings. Cuts on canes are small, and what falls is
      * not weighed.
      *
-     * @param diseases on record on the plant; wood that has them is always among what is cut
+     * @param diseases on record on the plant: what has them goes out with whatever is cut
      */
     public static List<AfterTask> ofCanes(Set<String> diseases, School school) {
         School.Preferences preferences = school.preferences();

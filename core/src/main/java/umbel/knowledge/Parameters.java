@@ -25,4 +25,5 @@ public record Parameters(
         SeasonParameters season,
         LearningParameters learning,
         GrowthParameters growth,
+        TopworkParameters topwork,
         AftercareParameters aftercare) {}

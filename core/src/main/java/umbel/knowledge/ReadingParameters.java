@@ -83,6 +83,8 @@ public record ReadingParameters(
      * @param strongLimbMm thicker limbs are also weighed to keep half of what crowds
      * @param blindFromM length of older wood from which it can be blind
      * @param blindMostMm thicker limbs are not cut into for it
+     * @param blindFromY age from which a limb can be blind
+     * @param blindCutAt where its older wood is cut, as a share of its length
      * @param oldSpursFrom fewer spurs say nothing of their age
      */
     public record SmallWood(
@@ -93,6 +95,8 @@ public record ReadingParameters(
             @JsonProperty("strongLimb_mm") double strongLimbMm,
             @JsonProperty("blindFrom_m") double blindFromM,
             @JsonProperty("blindMost_mm") double blindMostMm,
+            @JsonProperty("blindFrom_y") int blindFromY,
+            double blindCutAt,
             int oldSpursFrom) {}
 
     /**

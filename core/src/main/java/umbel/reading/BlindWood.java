@@ -18,10 +18,6 @@ import umbel.wood.Units;
  */
 final class BlindWood extends Rule {
 
-    private static final int AGE = 3;
-    /** Where the older wood is cut, as a share of its length. */
-    private static final double CUT_AT = 0.6;
-
     BlindWood() {
         super("blind-wood", Subject.LIMB, Stage.DETAIL);
     }
@@ -62,7 +58,7 @@ final class BlindWood extends Rule {
     }
 
     private static boolean mayBeBlind(RuleContext context, Axis limb, double older) {
-        return limb.age() >= AGE
+        return limb.age() >= context.parameters().smallWood().blindFromY()
                 && limb.role() != Role.LEADER
                 && limb.conditions().isEmpty()
                 && limb.lastGrowth() > 0
@@ -89,7 +85,7 @@ final class BlindWood extends Rule {
             return List.of();
         }
         Axis limb = context.limb(finding, 0);
-        double at = CUT_AT * (limb.length() - limb.lastGrowth());
+        double at = context.parameters().smallWood().blindCutAt() * (limb.length() - limb.lastGrowth());
         return List.of(Operation.cutAt(OperationKind.SHORTEN, limb, at));
     }
 

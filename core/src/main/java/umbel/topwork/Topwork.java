@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import umbel.crop.CropReading;
 import umbel.cut.CutTree;
@@ -12,6 +11,7 @@ import umbel.cut.Effect;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.knowledge.Species;
+import umbel.knowledge.TopworkParameters;
 import umbel.survey.Survey;
 import umbel.text.Statement;
 import umbel.text.Value;
@@ -46,19 +46,6 @@ public record Topwork(
         double minutes,
         List<TopworkYear> years) {
 
-    /** Above the graft union at least this far, so that the new top does not root or sprout from the stock. */
-    private static final double ABOVE_UNION = 0.2;
-    /** A thinner stump is not worth a rim of grafts. */
-    private static final double THIN = 0.04;
-
-    private static final int GRAFTS_LEAST = 2;
-    private static final int GRAFTS_MOST = 8;
-    /** A nurse limb is no thicker than this share of the trunk, so that it comes off again without a great wound. */
-    private static final double NURSE_MOST = 0.6;
-
-    private static final double NURSE_LEAST = 0.1;
-    private static final int LONGEST = 15;
-
     public Topwork {
         against = List.copyOf(against);
         now = List.copyOf(now);
@@ -91,21 +78,23 @@ public record Topwork(
                     0,
                     List.of());
         }
+        TopworkParameters numbers = setting.parameters().topwork();
         Axis trunk = tree.trunk();
-        double height = stumpHeight(tree, rule);
+        double height = stumpHeight(tree, rule, numbers);
         double diameter = trunk.diameterAt(height);
-        Optional<Axis> nurse = rule.nurse() ? nurse(tree, height) : Optional.empty();
+        Optional<Axis> nurse = rule.nurse() ? nurse(tree, height, numbers) : Optional.empty();
         List<Axis> others = tree.limbsOn(trunk).stream()
-                .filter(limb -> limb.at() < height && nurse.filter(limb::equals).isEmpty())
+                .filter(limb -> limb.at() < height && !tree.isTreeOfItsOwn(limb))
+                .filter(limb -> nurse.filter(limb::equals).isEmpty())
                 .toList();
         List<Operation> now = Stream.concat(
                         Stream.of(Operation.cutAt(OperationKind.SHORTEN, trunk, height)),
                         others.stream().map(Operation::remove))
                 .toList();
         List<Effect> effects = Effect.ofAll(CutTree.of(tree, now), reach);
-        int grafts = grafts(diameter, rule);
+        int grafts = grafts(diameter, rule, numbers);
         return new Topwork(
-                against(survey, tree, height, diameter),
+                against(survey, tree, diameter),
                 height,
                 diameter,
                 grafts,
@@ -120,37 +109,43 @@ public record Topwork(
     private record Cut(double height, double diameter, int grafts, Optional<Axis> nurse, List<Axis> others) {}
 
     /** Just under the lowest branching where that lies within what is usual; where a nurse is wanted, above the lowest limb. */
-    private static double stumpHeight(Tree tree, Species.Topwork rule) {
-        double from =
-                Math.max(Units.fromCm(rule.stumpCm().get(0)), tree.setting().unionAt() + ABOVE_UNION);
+    private static double stumpHeight(Tree tree, Species.Topwork rule, TopworkParameters numbers) {
+        double from = Math.max(
+                Units.fromCm(rule.stumpCm().get(0)), tree.setting().unionAt() + Units.fromCm(numbers.aboveUnion()));
         double to = Math.max(from, Units.fromCm(rule.stumpCm().get(1)));
         double[] origins = tree.limbsOn(tree.trunk()).stream()
-                .filter(limb -> limb.role() != Role.SUCKER && limb.at() > from / 2)
+                .filter(limb ->
+                        limb.role() != Role.SUCKER && limb.at() > tree.setting().unionAt())
+                .filter(limb -> !tree.isTreeOfItsOwn(limb))
                 .mapToDouble(Axis::at)
                 .sorted()
                 .toArray();
         double lowest = origins.length == 0 ? to : origins[0];
-        double wanted = rule.nurse() ? lowest + ABOVE_UNION : lowest - ABOVE_UNION / 2;
+        double wanted =
+                rule.nurse() ? lowest + Units.fromCm(numbers.aboveNurse()) : lowest - Units.fromCm(numbers.belowLimb());
         return Math.min(tree.trunk().length() * 0.95, Math.max(from, Math.min(to, wanted)));
     }
 
     /** A sound limb under the cut, thin enough to come off later; the stoutest of these. */
-    private static Optional<Axis> nurse(Tree tree, double height) {
+    private static Optional<Axis> nurse(Tree tree, double height, TopworkParameters numbers) {
         double trunk = tree.trunk().baseDiameter();
         return tree.limbsOn(tree.trunk()).stream()
                 .filter(limb -> limb.at() < height && limb.role() != Role.SUCKER)
                 .filter(limb -> limb.at() > tree.setting().unionAt()
                         && limb.conditions().isEmpty())
-                .filter(limb -> limb.baseDiameter() <= NURSE_MOST * trunk && limb.baseDiameter() >= NURSE_LEAST * trunk)
+                .filter(limb -> !tree.isTreeOfItsOwn(limb))
+                .filter(limb -> limb.baseDiameter() >= numbers.nurse().get(0) * trunk
+                        && limb.baseDiameter() <= numbers.nurse().get(1) * trunk)
                 .max(Comparator.comparingDouble(Axis::baseDiameter));
     }
 
-    private static int grafts(double diameter, Species.Topwork rule) {
+    private static int grafts(double diameter, Species.Topwork rule, TopworkParameters numbers) {
         double girth = Math.PI * Units.toCm(diameter);
-        return (int) Math.max(GRAFTS_LEAST, Math.min(GRAFTS_MOST, Math.round(girth / rule.graftEveryCm())));
+        return (int) Math.max(
+                numbers.grafts().get(0), Math.min(numbers.grafts().get(1), Math.round(girth / rule.graftEveryCm())));
     }
 
-    private static List<Statement> against(Survey survey, Tree tree, double height, double diameter) {
+    private static List<Statement> against(Survey survey, Tree tree, double diameter) {
         List<Statement> against = new ArrayList<>();
         if (!tree.trunk().conditions().isEmpty()) {
             against.add(Statement.of("topwork.against.trunk"));
@@ -161,7 +156,7 @@ public record Topwork(
                             "disease",
                             new Value.Words(survey.diseases().iterator().next())));
         }
-        if (diameter < THIN) {
+        if (diameter < Units.fromMm(tree.setting().parameters().topwork().thin())) {
             against.add(Statement.of("topwork.against.young").with("thick", Value.thickness(diameter)));
         }
         return against;
@@ -174,7 +169,7 @@ public record Topwork(
         // on old roots never later than from new ones: a slender system is filled sooner than the kind usually takes
         int first = Math.max(1, Math.min(rule.bearsAfterY(), bearing - 1));
         int whole = Math.max(first, Math.min(rule.fullAfterY(), filled - 1));
-        int last = Math.min(LONGEST, filled - 1);
+        int last = Math.min(setting.parameters().topwork().longest(), filled - 1);
         List<TopworkYear> years = new ArrayList<>();
         for (int year = 0; year <= last; year++) {
             years.add(new TopworkYear(
@@ -223,7 +218,7 @@ public record Topwork(
             work.add(Statement.of("topwork.others-off")
                     .with(
                             "limbs",
-                            Value.limbs(cut.others().stream().map(Axis::id).collect(Collectors.toList()))));
+                            Value.limbs(cut.others().stream().map(Axis::id).toList())));
         }
         if (rule.nurse()) {
             work.add(cut.nurse()

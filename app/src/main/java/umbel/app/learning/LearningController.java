@@ -16,6 +16,7 @@ import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.reader.Reader;
 import umbel.app.survey.BlockMeasures;
+import umbel.app.survey.TreeReadings;
 import umbel.counted.CountSurvey;
 import umbel.growth.BlockCalibration;
 import umbel.growth.Comparison;
@@ -32,6 +33,7 @@ class LearningController {
     private final LearningService learning;
     private final BlockRepository blocks;
     private final BlockMeasures blockMeasures;
+    private final TreeReadings readings;
     private final Knowledge knowledge;
     private final Clock clock;
 
@@ -39,9 +41,11 @@ class LearningController {
             LearningService learning,
             BlockRepository blocks,
             BlockMeasures blockMeasures,
+            TreeReadings readings,
             Knowledge knowledge,
             Clock clock) {
         this.blockMeasures = blockMeasures;
+        this.readings = readings;
         this.knowledge = knowledge;
         this.learning = learning;
         this.blocks = blocks;
@@ -107,7 +111,9 @@ class LearningController {
     public LearnedAnswer forget(@PathVariable long id, @RequestBody Forget asked) {
         Block block = block(id);
         block.learnSince(asked.forget() ? LocalDate.now(clock) : null);
-        return answer(blocks.saveAndFlush(block));
+        Block saved = blocks.saveAndFlush(block);
+        readings.lookAroundAgain();
+        return answer(saved);
     }
 
     /** The seasons of one tree. */

@@ -20,6 +20,8 @@ import umbel.app.survey.SurveyRepository;
 import umbel.app.survey.TreeReadings;
 import umbel.assess.Mark;
 import umbel.growth.Comparison;
+import umbel.knowledge.Knowledge;
+import umbel.knowledge.LearningParameters;
 import umbel.plant.SurveyedTree;
 import umbel.text.Statement;
 import umbel.text.Value;
@@ -29,17 +31,13 @@ import umbel.wood.Units;
 @Service
 class TreeMeasureService {
 
-    /** A survey foretells the season after it, and no later one. */
-    private static final int SEASON_DAYS = 330;
-    /** Prunings are weighed within this many days of the visit they fell at. */
-    private static final int WEIGHED_WITHIN_DAYS = 14;
-
     private final TreeMeasureRepository measures;
     private final TreeRepository trees;
     private final SurveyRepository surveys;
     private final PickingRepository pickings;
     private final TreeReadings readings;
     private final LearningService learning;
+    private final LearningParameters rules;
     private final Clock clock;
 
     TreeMeasureService(
@@ -49,6 +47,7 @@ class TreeMeasureService {
             PickingRepository pickings,
             TreeReadings readings,
             LearningService learning,
+            Knowledge knowledge,
             Clock clock) {
         this.measures = measures;
         this.trees = trees;
@@ -56,6 +55,7 @@ class TreeMeasureService {
         this.pickings = pickings;
         this.readings = readings;
         this.learning = learning;
+        this.rules = knowledge.parameters().learning();
         this.clock = clock;
     }
 
@@ -66,7 +66,7 @@ class TreeMeasureService {
         List<SurveyEntry> own = surveys.findByTreeIdOrderBySurveyedOnDescIdDesc(treeId);
         LocalDate until = LocalDate.now(clock).plusDays(1);
         for (SurveyEntry survey : own) {
-            LocalDate season = survey.surveyedOn().plusDays(SEASON_DAYS);
+            LocalDate season = survey.surveyedOn().plusDays(rules.seasonDays());
             LocalDate end = season.isBefore(until) ? season : until;
             crop(survey, end).ifPresent(crops::add);
             until = survey.surveyedOn();
@@ -111,7 +111,7 @@ class TreeMeasureService {
                 .filter(one -> !one.surveyedOn().isAfter(day))
                 .findFirst()
                 .filter(one -> !one.isCounted()
-                        && !one.surveyedOn().plusDays(SEASON_DAYS).isBefore(day))
+                        && !one.surveyedOn().plusDays(rules.seasonDays()).isBefore(day))
                 .orElse(null);
         if (survey == null) {
             return Optional.empty();
@@ -121,7 +121,7 @@ class TreeMeasureService {
             case SKY ->
                 Optional.of(only(read.photographed(learning.done(survey, survey.surveyedOn(), day), sent.amount())));
             case PRUNINGS -> {
-                List<Mark> cut = learning.done(survey, day.minusDays(WEIGHED_WITHIN_DAYS), day);
+                List<Mark> cut = learning.done(survey, day.minusDays(rules.weighedWithinDays()), day);
                 Comparison.Measured weighed = only(read.weighed(cut, sent.amount()));
                 yield weighed.foretold().middle() > 0 ? Optional.of(weighed) : Optional.empty();
             }
