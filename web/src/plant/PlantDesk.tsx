@@ -146,7 +146,7 @@ export function PlantDesk({ id, page }: { id: number; page: PlantPage }) {
             </button>
           ))}
         </div>
-        <div className="min-h-0 flex-1 overflow-auto pb-4">
+        <div className="relative min-h-0 flex-1 overflow-auto pb-4">
           {tab === 'wrong' ? (
             <PlantFindings
               findings={assessment.reading.findings}
