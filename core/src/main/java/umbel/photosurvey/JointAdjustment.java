@@ -5,15 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
-import org.hipparchus.linear.Array2DRowRealMatrix;
-import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.RealMatrix;
-import org.hipparchus.linear.RealVector;
-import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresBuilder;
-import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresOptimizer;
-import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOptimizer;
-import org.hipparchus.util.Pair;
-import umbel.compute.Cancellation;
 import umbel.knowledge.PhotographParameters;
 import umbel.photosurvey.PhotoSurveyRequest.View;
 import umbel.wood.Units;
@@ -21,8 +13,7 @@ import umbel.wood.Vec;
 
 /**
  * Both pictures at once: the cameras, the lean of trunk and staff and every limb's points that together explain all touches best,
- * each weighed by its error, with what is known beforehand. Least squares by Levenberg and Marquardt with derivatives by difference;
- * the inverse of the normal matrix gives the errors. See docs/model/photographs.md.
+ * each weighed by its error, with what is known beforehand. The inverse of the normal matrix gives the errors. See docs/model/photographs.md.
  */
 final class JointAdjustment {
 
@@ -34,10 +25,6 @@ final class JointAdjustment {
     private static final int A_CAMERA = 5;
     private static final int TOP = CAMERAS + 2 * A_CAMERA;
     private static final int POINTS = TOP + 1;
-    private static final double STEP = 1e-6;
-    private static final int MOST_ROUNDS = 60;
-    private static final int MOST_EVALUATIONS = 10_000;
-    private static final double ENOUGH = 1e-7;
 
     /** One limb's points in space, base first, and what they are known to. */
     record Limb(LimbPairing.Paired pair, List<Vec> points, RealMatrix covariance, double residual) {}
@@ -111,18 +98,9 @@ final class JointAdjustment {
     }
 
     private Result solved() {
-        LeastSquaresOptimizer.Optimum best = new LevenbergMarquardtOptimizer()
-                .optimize(new LeastSquaresBuilder()
-                        .start(start())
-                        .target(new double[many])
-                        .model(this::model)
-                        .maxEvaluations(MOST_EVALUATIONS)
-                        .maxIterations(MOST_EVALUATIONS)
-                        .checker((iteration, before, now) -> iteration >= MOST_ROUNDS
-                                || Math.abs(before.getCost() - now.getCost()) < ENOUGH * before.getCost())
-                        .build());
-        double[] x = best.getPoint().toArray();
-        RealMatrix covariance = best.getCovariances(1e-14);
+        DampedLeastSquares.Optimum best = DampedLeastSquares.of(this::residuals, start());
+        double[] x = best.point();
+        RealMatrix covariance = best.covariance();
         List<Limb> limbs = new ArrayList<>();
         for (LimbPairing.Paired pair : pairs) {
             int at = firstPoint.get(pair);
@@ -171,23 +149,6 @@ final class JointAdjustment {
             }
         }
         return x;
-    }
-
-    private Pair<RealVector, RealMatrix> model(RealVector at) {
-        Cancellation.check();
-        double[] x = at.toArray();
-        double[] here = residuals(x);
-        double[][] slope = new double[here.length][unknowns];
-        for (int i = 0; i < unknowns; i++) {
-            double was = x[i];
-            x[i] = was + STEP;
-            double[] there = residuals(x);
-            x[i] = was;
-            for (int row = 0; row < here.length; row++) {
-                slope[row][i] = (there[row] - here[row]) / STEP;
-            }
-        }
-        return new Pair<>(new ArrayRealVector(here, false), new Array2DRowRealMatrix(slope, false));
     }
 
     private Camera camera(double[] x, int k) {
