@@ -1,5 +1,6 @@
 package umbel.light;
 
+import java.util.stream.IntStream;
 import umbel.knowledge.Species;
 import umbel.wood.Axis;
 import umbel.wood.Course;
@@ -19,6 +20,8 @@ final class CanopyFiller {
     private static final double[][] AROUND = evenlyAround(12, 5);
     private static final double[][] AROUND_ESTIMATED = evenlyAround(4, 1);
 
+    private static final int FILLED_AT_ONCE = 600;
+
     private final CanopyGrid grid;
     private final Tree tree;
     private final Setting setting;
@@ -34,12 +37,7 @@ final class CanopyFiller {
     private final double middleX;
     private final double middleY;
 
-    /**
-     * A filler for one tree.
-     *
-     * @param coming whether the tree stands in winter and is to carry the coming season's leaf; else it stands in leaf
-     */
-    CanopyFiller(CanopyGrid grid, Tree tree, double cell, boolean coming) {
+    private CanopyFiller(CanopyGrid grid, Tree tree, double cell, boolean coming) {
         this.grid = grid;
         this.tree = tree;
         this.coming = coming;
@@ -72,8 +70,27 @@ final class CanopyFiller {
         return points;
     }
 
-    void fill() {
-        for (Axis axis : tree.axes()) {
+    /**
+     * Puts a tree into an empty box. The axes of a large tree are dealt out to two boxes that are filled beside each other
+     * and then added: by the tree and not by the number of threads, so that equal trees give equal bits.
+     *
+     * @param coming whether the tree stands in winter and is to carry the coming season's leaf; else it stands in leaf
+     */
+    static void fill(CanopyGrid grid, Tree tree, double cell, boolean coming) {
+        if (tree.axes().size() < FILLED_AT_ONCE) {
+            new CanopyFiller(grid, tree, cell, coming).fill(0, 1);
+            return;
+        }
+        CanopyGrid second = grid.another();
+        IntStream.range(0, 2)
+                .parallel()
+                .forEach(half -> new CanopyFiller(half == 0 ? grid : second, tree, cell, coming).fill(half, 2));
+        grid.add(second);
+    }
+
+    private void fill(int first, int step) {
+        for (int i = first; i < tree.axes().size(); i += step) {
+            Axis axis = tree.axis(i);
             switch (axis.kind()) {
                 case SPUR -> leaf(axis.course().point(axis.course().size() - 1), axis.leafArea(), AROUND);
                 case FRUITING_LATERAL -> {

@@ -41,6 +41,18 @@ public final class CanopyGrid {
         this.extinction = extinction;
     }
 
+    private CanopyGrid(CanopyGrid like) {
+        nx = like.nx;
+        ny = like.ny;
+        nz = like.nz;
+        hx = like.hx;
+        hy = like.hy;
+        hz = like.hz;
+        layers = new float[nz][2 * nx * ny];
+        filled = new boolean[nz][ny];
+        extinction = like.extinction;
+    }
+
     /** Number of cells such a box has, without making it. */
     static long cells(double along, double across, double height, double cell) {
         return Math.max(1, Math.round(along / cell))
@@ -78,8 +90,11 @@ public final class CanopyGrid {
             for (int b = 0; b <= 1; b++) {
                 int row = b == 0 ? j0 : j1;
                 double pb = k * pz * (b == 0 ? 1 - fv : fv);
-                add(layer, row, i0, pb * (1 - fu));
-                add(layer, row, i1, pb * fu);
+                filled[layer][row] = true;
+                float[] cells = layers[layer];
+                int start = 2 * row * nx;
+                cells[start + i0] += (float) (pb * (1 - fu));
+                cells[start + i1] += (float) (pb * fu);
             }
         }
     }
@@ -107,11 +122,27 @@ public final class CanopyGrid {
         return layers[layer][j * 2 * nx + i];
     }
 
-    private void add(int layer, int j, int i, double k) {
-        filled[layer][j] = true;
-        float[] cells = layers[layer];
-        int at = j * 2 * nx + i;
-        cells[at] += (float) k;
+    /** An empty box of the same cells. */
+    CanopyGrid another() {
+        return new CanopyGrid(this);
+    }
+
+    /** Adds what stands in another box of the same cells. */
+    void add(CanopyGrid other) {
+        for (int l = 0; l < nz; l++) {
+            for (int j = 0; j < ny; j++) {
+                if (other.filled[l][j]) {
+                    filled[l][j] = true;
+                    addRow(layers[l], other.layers[l], 2 * j * nx, (2 * j + 1) * nx);
+                }
+            }
+        }
+    }
+
+    private static void addRow(float[] to, float[] from, int start, int end) {
+        for (int at = start; at < end; at++) {
+            to[at] += from[at];
+        }
     }
 
     /** Writes every row a second time beside itself; to be done again after cells change. */

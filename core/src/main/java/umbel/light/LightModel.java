@@ -150,7 +150,7 @@ public final class LightModel {
                 topOverGround(tree) + LEAF_OVER_WOOD,
                 cell,
                 setting.light().extinction());
-        new CanopyFiller(grid, tree, cell, coming).fill();
+        CanopyFiller.fill(grid, tree, cell, coming);
         double[] rise = Sky.toRow(
                 setting.place().slope().east(),
                 setting.place().slope().north(),

@@ -5,51 +5,30 @@ import java.util.stream.IntStream;
 import umbel.compute.Cancellation;
 
 /**
- * Light at points in a periodic canopy: for each sky direction one sweep from the top layer to the ground carries the
- * optical depth of a lattice of parallel rays; points read it by interpolation. Exact along each ray of the lattice.
+ * Light at points in a periodic canopy. For each sky direction one sweep from the top layer to the ground carries the optical
+ * depth of a lattice of parallel rays, exact along each ray; {@link LightNodes} near the points read it, sum the light of all
+ * directions and are mixed at the points.
  *
- * <p>Cost: about one nanosecond for each cell and direction, and sixty for each point and direction. Directions are
- * computed in parallel and summed in fixed order, so the answer does not depend on the number of threads.
+ * <p>Cost: about one nanosecond for each cell and direction, and as much for each node and direction. The directions are
+ * dealt out to a fixed number of parts, which are computed in parallel and summed in fixed order, so that the answer does not
+ * depend on the number of threads.
  */
 public final class PeriodicSweep {
 
-    private static final int TABLE_STEPS = 256;
-    private static final int TABLE_END = 24;
-    private static final float[] EXP = table();
+    private static final int PARTS = 8;
 
     private final CanopyGrid grid;
-    private final int points;
-    private final double[][] us;
-    private final int[] byLayer;
-    private final int[] layerStart;
+    private final LightNodes nodes;
     private final int[][] filledRuns;
 
     /** Points in row axes, metres; {@code x} and {@code y} may lie outside the box and wrap round. */
     public PeriodicSweep(CanopyGrid grid, double[] xs, double[] ys, double[] zs) {
         this.grid = grid;
-        this.points = zs.length;
+        this.nodes = new LightNodes(grid, xs, ys, zs);
         grid.unroll();
-        this.us = new double[3][points];
-        for (int s = 0; s < points; s++) {
-            us[0][s] = xs[s] / grid.hx - 0.5;
-            us[1][s] = ys[s] / grid.hy - 0.5;
-            us[2][s] = zs[s] / grid.hz;
-        }
-        this.layerStart = new int[grid.nz + 1];
-        for (double z : zs) {
-            layerStart[layerOf(z) + 1]++;
-        }
-        for (int l = 0; l < grid.nz; l++) {
-            layerStart[l + 1] += layerStart[l];
-        }
         filledRuns = new int[grid.nz][];
         for (int l = 0; l < grid.nz; l++) {
             filledRuns[l] = runs(grid.filled[l]);
-        }
-        byLayer = new int[zs.length];
-        int[] next = layerStart.clone();
-        for (int s = 0; s < zs.length; s++) {
-            byLayer[next[layerOf(zs[s])]++] = s;
         }
     }
 
@@ -84,67 +63,42 @@ public final class PeriodicSweep {
     /** Light under the whole sky. */
     public Result under(Sky sky) {
         Cancellation.check();
-        int directions = sky.size();
-        float[][] through = new float[directions][];
-        double[] ground = new double[directions];
-        IntStream.range(0, directions).parallel().forEach(m -> {
-            float[] tau = new float[points];
-            ground[m] = sweep(sky.direction(m), tau);
-            for (int s = 0; s < tau.length; s++) {
-                tau[s] = exp(tau[s]);
+        float[][] light = new float[PARTS][];
+        double[] ground = new double[PARTS];
+        IntStream.range(0, PARTS).parallel().forEach(part -> {
+            LightNodes.Reader reader = nodes.reader();
+            float[] depth = new float[grid.nx * grid.ny];
+            float[] laid = new float[depth.length];
+            float[] sum = new float[nodes.count()];
+            for (int m = part; m < sky.size(); m += PARTS) {
+                Arrays.fill(depth, 0);
+                sweep(sky.direction(m), depth, laid, reader);
+                ground[part] += sky.weight(m) * reader.mean(depth);
+                add(sum, reader.light(), 0, sum.length, (float) sky.weight(m));
             }
-            through[m] = tau;
+            light[part] = sum;
         });
-        double[] light = new double[points];
-        double reached = 0;
-        for (int m = 0; m < directions; m++) {
-            double weight = sky.weight(m);
-            reached += weight * ground[m];
-            for (int s = 0; s < light.length; s++) {
-                light[s] += weight * through[m][s];
-            }
+        float[] all = light[0];
+        double reached = ground[0];
+        for (int part = 1; part < PARTS; part++) {
+            add(all, light[part], 0, all.length, 1);
+            reached += ground[part];
         }
-        return new Result(light, reached, 1 - reached / sky.total());
+        return new Result(nodes.atPoints(all), reached, 1 - reached / sky.total());
     }
 
-    /** Optical depth at each point towards one unit direction. */
-    public float[] opticalDepths(double[] direction) {
-        float[] tau = new float[points];
-        sweep(direction, tau);
-        return tau;
-    }
-
-    private double sweep(double[] d, float[] tau) {
-        int nx = grid.nx;
-        int ny = grid.ny;
+    /** Carries the depths of one direction down to the ground and lets each plane be read. */
+    private void sweep(double[] d, float[] depth, float[] laid, LightNodes.Reader reader) {
         double tx = d[0] / d[2] * grid.hz / grid.hx;
         double ty = d[1] / d[2] * grid.hz / grid.hy;
         double path = grid.hz / d[2];
-        // rows as far apart as those of the layers: the second half of a row holds nothing of worth
-        float[] depth = new float[2 * nx * ny];
-        float[] above = new float[depth.length];
-        float[] laid = new float[depth.length];
+        reader.read(grid.nz, tx, ty, depth);
         for (int l = grid.nz - 1; l >= 0; l--) {
-            boolean read = layerStart[l + 1] > layerStart[l];
-            if (read) {
-                System.arraycopy(depth, 0, above, 0, depth.length);
-            }
             if (filledRuns[l].length > 0) {
                 addLayer(l, 0.5 + l * tx, tx, 0.5 + l * ty, ty, path, depth, laid);
             }
-            for (int n = layerStart[l]; n < layerStart[l + 1]; n++) {
-                int s = byLayer[n];
-                double inLayer = Math.max(0, Math.min(1, us[2][s] - l));
-                tau[s] = (float) mixed(above, depth, inLayer, us[0][s] - us[2][s] * tx, us[1][s] - us[2][s] * ty);
-            }
+            reader.read(l, tx, ty, depth);
         }
-        double reached = 0;
-        for (int j = 0; j < ny; j++) {
-            for (int i = 0; i < nx; i++) {
-                reached += exp(depth[2 * j * nx + i]);
-            }
-        }
-        return reached / (nx * ny);
     }
 
     /** Adds what rays meet in one layer: piece by piece between the cell walls they cross, x from {@code x0} on and y from {@code y0}. */
@@ -196,68 +150,21 @@ public final class PeriodicSweep {
     }
 
     /**
-     * Adds neighbouring rows as one stretch. The stretch is laid where it is added first: only then does the compiler see
+     * Adds neighbouring rows as one stretch. The rows are laid where they are added first: only then does the compiler see
      * that the two cannot overlap, and takes many cells at once.
      */
     private void addRows(
             float[] depth, int row, float[] layer, int fromRow, int toRow, int ox, float length, float[] laid) {
-        if (toRow <= fromRow) {
-            return;
+        int nx = grid.nx;
+        for (int j = fromRow; j < toRow; j++) {
+            System.arraycopy(layer, j * 2 * nx + ox, laid, (row + j - fromRow) * nx, nx);
         }
-        int stride = 2 * grid.nx;
-        int start = row * stride;
-        int end = start + (toRow - fromRow - 1) * stride + grid.nx;
-        System.arraycopy(layer, fromRow * stride + ox, laid, start, end - start);
-        add(depth, laid, start, end, length);
+        add(depth, laid, row * nx, (row + Math.max(0, toRow - fromRow)) * nx, length);
     }
 
     private static void add(float[] depth, float[] laid, int start, int end, float length) {
         for (int i = start; i < end; i++) {
             depth[i] += length * laid[i];
         }
-    }
-
-    /** Bilinear in both planes at one wrapped place, mixed by height in the layer. */
-    private double mixed(float[] above, float[] below, double inLayer, double u, double v) {
-        int nx = grid.nx;
-        int ny = grid.ny;
-        double x = u - Math.floor(u / nx) * nx;
-        double y = v - Math.floor(v / ny) * ny;
-        int i0 = Math.min(nx - 1, (int) x);
-        int j0 = Math.min(ny - 1, (int) y);
-        double fu = x - i0;
-        double fv = y - j0;
-        int i1 = i0 + 1 == nx ? 0 : i0 + 1;
-        int row0 = 2 * j0 * nx;
-        int row1 = j0 + 1 == ny ? 0 : row0 + 2 * nx;
-        double w00 = (1 - fu) * (1 - fv);
-        double w10 = fu * (1 - fv);
-        double w01 = (1 - fu) * fv;
-        double w11 = fu * fv;
-        double over = w00 * above[row0 + i0] + w10 * above[row0 + i1] + w01 * above[row1 + i0] + w11 * above[row1 + i1];
-        double under =
-                w00 * below[row0 + i0] + w10 * below[row0 + i1] + w01 * below[row1 + i0] + w11 * below[row1 + i1];
-        return inLayer * over + (1 - inLayer) * under;
-    }
-
-    private int layerOf(double z) {
-        return Math.max(0, Math.min(grid.nz - 1, (int) Math.floor(z / grid.hz)));
-    }
-
-    private static float exp(float depth) {
-        if (depth >= TABLE_END) {
-            return 0;
-        }
-        float place = Math.max(0, depth) * TABLE_STEPS;
-        int i = (int) place;
-        return EXP[i] + (EXP[i + 1] - EXP[i]) * (place - i);
-    }
-
-    private static float[] table() {
-        float[] table = new float[TABLE_STEPS * TABLE_END + 2];
-        for (int i = 0; i < table.length; i++) {
-            table[i] = (float) Math.exp(-i / (double) TABLE_STEPS);
-        }
-        return table;
     }
 }

@@ -109,7 +109,7 @@ record CanopyOracle(double leaf, double through, double evenInterception, double
     /** Cells the tree's leaf stands in, with gaps between them closed along each axis. */
     private static boolean[][][] envelope(Tree tree) {
         CanopyGrid grid = empty(tree);
-        new CanopyFiller(grid, tree, CELL, true).fill();
+        CanopyFiller.fill(grid, tree, CELL, true);
         boolean[][][] in = new boolean[grid.nz][grid.ny][grid.nx];
         for (int l = 0; l < grid.nz; l++) {
             for (int j = 0; j < grid.ny; j++) {

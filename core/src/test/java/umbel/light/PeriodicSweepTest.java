@@ -58,35 +58,81 @@ class PeriodicSweepTest {
             double zenith = Math.atan(one[0]);
             PeriodicSweep sweep =
                     new PeriodicSweep(grid, new double[] {15.05}, new double[] {15.05}, new double[] {0.0});
-            double[] direction = Sky.single(zenith, Math.PI / 2).direction(0);
-            assertThat(Math.exp(-sweep.opticalDepths(direction)[0]))
+            assertThat(sweep.under(Sky.single(zenith, Math.PI / 2)).light()[0])
                     .as("tangent %s", one[0])
                     .isCloseTo(one[1], within(2e-5));
         }
     }
 
+    /** In each plane those directions whose rays pass through the cells' middles, where nothing is interpolated. */
     @Test
     void sweepAndRayMarchAgreeOnARandomCanopy() {
         CanopyGrid grid = randomGrid(1.0, 3.5, 2.0, 11);
         Random random = new Random(5);
-        Sky sky = Sky.uniform(24);
-        int points = 60;
-        double[] xs = new double[points];
-        double[] ys = new double[points];
-        double[] zs = new double[points];
-        for (int m = 0; m < sky.size(); m++) {
-            double[] d = sky.direction(m);
+        int points = 20;
+        for (int plane = 1; plane < grid.nz; plane++) {
+            double along = cellsOverAll(random) * grid.hx / (plane * grid.hz);
+            double across = cellsOverAll(random) * grid.hy / (plane * grid.hz);
+            Sky sky = Sky.single(Math.atan(Math.hypot(along, across)), Math.atan2(along, across));
+            double[] xs = new double[points];
+            double[] ys = new double[points];
+            double[] zs = new double[points];
             for (int p = 0; p < points; p++) {
-                int layer = random.nextInt(grid.nz);
-                zs[p] = layer * grid.hz + 1e-9;
-                xs[p] = (random.nextInt(grid.nx) + 0.5) * grid.hx + zs[p] * d[0] / d[2];
-                ys[p] = (random.nextInt(grid.ny) + 0.5) * grid.hy + zs[p] * d[1] / d[2];
+                zs[p] = plane * grid.hz;
+                xs[p] = (random.nextInt(grid.nx) + 0.5) * grid.hx;
+                ys[p] = (random.nextInt(grid.ny) + 0.5) * grid.hy;
             }
-            float[] depths = new PeriodicSweep(grid, xs, ys, zs).opticalDepths(d);
+            double[] light = new PeriodicSweep(grid, xs, ys, zs).under(sky).light();
             for (int p = 0; p < points; p++) {
-                double marched = RayMarch.depth(grid, xs[p], ys[p], zs[p], d);
-                assertThat((double) depths[p]).isCloseTo(marched, within(1e-5 * Math.max(1, marched)));
+                double marched = RayMarch.depth(grid, xs[p], ys[p], zs[p] + 1e-9, sky.direction(0));
+                assertThat(light[p]).isCloseTo(Math.exp(-marched), within(2e-5));
             }
+        }
+    }
+
+    private static int cellsOverAll(Random random) {
+        return random.nextInt(61) - 30;
+    }
+
+    /** One row of thick cells under an open sky: a shadow's edge is as wide as a cell, and the same on the far side of the box. */
+    @Test
+    void betweenNodesLightIsMixedAndGoesRoundTheBox() {
+        CanopyGrid grid = new CanopyGrid(1, 1.2, 0.5, 0.1, G);
+        for (int j = 0; j < grid.ny; j++) {
+            grid.set(4, j, 9, 20);
+        }
+        double[] xs = {0.85, 0.875, 0.9, 0.95, 1.0, 1.05, -0.05, 0.0, 2.9};
+        double[] ys = {0.3, 0.7, 0.05, 1.15, 1.2, 0, 1.3, -0.4, 0.6};
+        double[] zs = {0.2, 0.3, 0.1, 0, 0.2, 0.4, 0.3, 0, 0.33};
+        double dark = Math.exp(-2);
+        double[] expected = {
+            1, 1 - 0.25 * (1 - dark), (1 + dark) / 2, dark, (1 + dark) / 2, 1, dark, (1 + dark) / 2, (1 + dark) / 2
+        };
+        double[] light =
+                new PeriodicSweep(grid, xs, ys, zs).under(Sky.single(0, 0)).light();
+        for (int p = 0; p < xs.length; p++) {
+            assertThat(light[p]).as("point %s", p).isCloseTo(expected[p], within(1e-5));
+        }
+    }
+
+    /** Half way down an even layer: by its depth where a plane lies, by the mean of the planes' light between two. */
+    @Test
+    void lightFallsOffPlaneByPlane() {
+        CanopyGrid grid = new CanopyGrid(1, 1, 0.4, 0.1, G);
+        for (int l = 0; l < grid.nz; l++) {
+            grid.fillLayer(l, 3);
+        }
+        double[] zs = {grid.nz * 0.1, 0.3, 0.35, -1, 9};
+        double[] at = new double[zs.length];
+        double[] light =
+                new PeriodicSweep(grid, at, at, zs).under(Sky.single(0, 0)).light();
+        double[] planes = new double[grid.nz + 1];
+        for (int l = 0; l <= grid.nz; l++) {
+            planes[l] = Math.exp(-0.3 * (grid.nz - l));
+        }
+        double[] expected = {1, planes[3], (planes[3] + planes[4]) / 2, planes[0], 1};
+        for (int p = 0; p < zs.length; p++) {
+            assertThat(light[p]).as("height %s", zs[p]).isCloseTo(expected[p], within(1e-5));
         }
     }
 
