@@ -36,6 +36,8 @@ const CHANGES: readonly (readonly [path: RegExp, what: string])[] = (
     ['keys', 'key'],
     ['keys/N', 'key'],
     ['map', 'map'],
+    ['plantings/scenarios', 'planting-scenario'],
+    ['plantings/scenarios/N', 'planting-scenario'],
     ['schedule', 'schedule'],
     ['schedule/pieces/N', 'scheduled-work'],
     ['schedule/pieces/N/pin', 'scheduled-work'],

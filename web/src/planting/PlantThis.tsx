@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { answer, api, type PlantingOption } from '../api/client';
+import { answer, api, type PlantedField, type PlantingOption } from '../api/client';
 import { Choice, Field } from '../survey/Cell';
 import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
@@ -12,11 +12,12 @@ import type { Planting } from './request';
 export function PlantThis({
   option,
   result,
-  areaHa,
+  field,
 }: {
   option: Planting;
   result: PlantingOption;
-  areaHa: number;
+  /** The field with this option's rows; not there before it was filled. */
+  field: PlantedField | undefined;
 }) {
   const say = useSay();
   const go = useNavigate();
@@ -24,10 +25,10 @@ export function PlantThis({
   const holdings = useQuery({ queryKey: ['holdings'], queryFn: () => answer(api.GET('/api/holdings')) });
   const [holding, setHolding] = useState('');
   const [name, setName] = useState('');
-  const trees = Math.max(1, Math.round(result.treesPerHa * areaHa));
+  const trees = Math.max(1, field?.trees ?? 0);
   const [count, setCount] = useState(String(trees));
   const [year, setYear] = useState(String(new Date().getFullYear()));
-  const [bearing, setBearing] = useState('0');
+  const [bearing, setBearing] = useState(String(Math.round(field?.rowBearing_deg ?? 0)));
   const inRow = option.spacing_m?.inRow ?? 0;
   const betweenRows = option.spacing_m?.betweenRows ?? 0;
   const chosen = holding || String(holdings.data?.[0]?.id ?? '');
@@ -71,8 +72,8 @@ export function PlantThis({
       <p className="text-[14px] text-muted">
         {say('plantings.what-planting-takes', {
           trees,
-          metres: Math.round(trees * inRow),
-          ha: areaHa,
+          metres: Math.round(field?.rowLength_m ?? 0),
+          ha: Math.round(100 * (field?.area_ha ?? 0)) / 100,
         })}
       </p>
       <form

@@ -13,6 +13,9 @@ import { useSettled } from '../ui/useSettled';
 import { useMayChange } from '../people/who';
 import { Assumed } from './Assumed';
 import { Carry } from './Carry';
+import { FieldPlans, useFields } from './FieldPlans';
+import { FieldShape } from './FieldShape';
+import { Kept } from './Kept';
 import { Lines } from './Lines';
 import { Months } from './Months';
 import { Moved } from './Moved';
@@ -39,6 +42,7 @@ export function PlantingsPage() {
     staleTime: Infinity,
     retry: false,
   });
+  const fields = useFields(settled);
   const set = (next: PlantingRequest) => {
     setRequest(next);
     setSearch({ p: JSON.stringify(next) }, { replace: true });
@@ -101,6 +105,12 @@ export function PlantingsPage() {
             />
           </label>
         </div>
+        <FieldShape
+          site={site}
+          set={(next) => {
+            set({ ...request, site: next });
+          }}
+        />
         {options.map((option, i) => (
           <OptionForm
             key={option.name ?? i}
@@ -135,6 +145,7 @@ export function PlantingsPage() {
           </Button>
         </div>
         <Carry request={request} results={results} take={set} />
+        <Kept request={request} take={set} />
       </div>
       <div className="min-w-0" aria-busy={compared.isFetching}>
         {compared.isPending && (
@@ -172,6 +183,7 @@ export function PlantingsPage() {
               />
             </div>
             <Figures results={results} />
+            <FieldPlans request={settled} fields={fields} />
             <Rows request={settled} />
             <div className="mt-6 grid grid-cols-2 gap-6 max-xl:grid-cols-1">
               {results.map((one, i) => (
@@ -180,10 +192,10 @@ export function PlantingsPage() {
                   <Months option={one} />
                   {mayChange && options[i] && (
                     <PlantThis
-                      key={`${one.name} ${one.treesPerHa} ${site.area_ha ?? 1}`}
+                      key={`${one.name} ${one.treesPerHa} ${fields.data?.[i]?.trees ?? ''}`}
                       option={options[i]}
                       result={one}
-                      areaHa={site.area_ha ?? 1}
+                      field={fields.data?.[i]}
                     />
                   )}
                 </div>

@@ -11,4 +11,9 @@ public final class Svg {
     public static String of(String pattern, Object... values) {
         return String.format(Locale.ROOT, pattern, values);
     }
+
+    /** Words as they may stand in a text or an attribute. */
+    static String escaped(String text) {
+        return text.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;");
+    }
 }

@@ -43,7 +43,7 @@ public final class TreeSvg {
         out.append(Svg.of(
                 "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"%.0f %.0f %.0f %.0f\" width=\"%.0fmm\" height=\"%.0fmm\" font-family=\"sans-serif\">%n",
                 -half - MARGIN, -top - MARGIN, width, height, width / 4, height / 4));
-        out.append("<title>").append(escaped(title(tree))).append("</title>\n");
+        out.append("<title>").append(Svg.escaped(title(tree))).append("</title>\n");
         out.append(Svg.of(
                 "<line x1=\"%.0f\" y1=\"0\" x2=\"%.0f\" y2=\"0\" stroke=\"%s\" stroke-width=\"1\"/>%n",
                 -half - MARGIN / 2, half + MARGIN / 2, INK));
@@ -60,7 +60,7 @@ public final class TreeSvg {
             Vec tip = limb.course().at(limb.length());
             out.append(Svg.of(
                     "<text x=\"%.0f\" y=\"%.0f\" font-size=\"9\" fill=\"%s\" stroke=\"#fff\" stroke-width=\"2\" paint-order=\"stroke\">%s</text>%n",
-                    across(tip, fromBearing) + 3, -Units.toCm(tip.z()) - 3, INK, escaped(limb.id())));
+                    across(tip, fromBearing) + 3, -Units.toCm(tip.z()) - 3, INK, Svg.escaped(limb.id())));
         }
         return out.append("</svg>\n").toString();
     }
@@ -144,9 +144,5 @@ public final class TreeSvg {
     /** How near the viewer, metres. */
     private static double depth(Vec at, double from) {
         return at.x() * Math.sin(from) + at.y() * Math.cos(from);
-    }
-
-    private static String escaped(String text) {
-        return text.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;");
     }
 }

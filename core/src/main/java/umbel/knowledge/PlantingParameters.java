@@ -16,6 +16,7 @@ import java.util.Map;
  */
 public record PlantingParameters(
         Defaults defaults,
+        Materials materials,
         Fit fit,
         List<Integer> grownAtLeaf,
         Draws draws,
@@ -53,6 +54,15 @@ public record PlantingParameters(
             double thinFruitsPerHour,
             Map<String, Double> vigour,
             Map<String, Double> stockSize) {}
+
+    /**
+     * What is bought beside what a system's structure takes.
+     *
+     * @param spareTrees share of the trees that is bought beyond them
+     * @param wireOver share of the wire that is bought beyond the rows' length
+     * @param anchorsARow where wires are strung
+     */
+    public record Materials(double spareTrees, double wireOver, double guardsATree, double anchorsARow) {}
 
     /**
      * How a tree's width follows from its height, and the widths against its place at which gaps stay and at which it outgrows it;

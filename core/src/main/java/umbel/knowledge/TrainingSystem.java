@@ -10,6 +10,7 @@ import java.util.Map;
  *
  * @param sunnySideAboveCm where several trees share a hole, how far the one on the sunny side may stand above the lowest of the
  *     others; null where trees stand singly
+ * @param structure what carries and leads the trees; null where nobody said
  */
 @JsonIgnoreProperties("base")
 public record TrainingSystem(
@@ -33,6 +34,7 @@ public record TrainingSystem(
         @JsonProperty("aisle_m") double aisle,
         List<String> stocks,
         String support,
+        Structure structure,
         int bigCuts,
         Work work,
         Map<Integer, Double> yields,
@@ -94,6 +96,19 @@ public record TrainingSystem(
             return Math.min(1, Math.max(0, leaf / (double) fullAtLeaf));
         }
     }
+
+    /**
+     * What carries and leads the trees, as it is bought at planting.
+     *
+     * @param wires strung along a row
+     * @param postEveryM distance between the posts of a row, metres; null without posts
+     */
+    public record Structure(
+            int wires,
+            @JsonProperty("postEvery_m") Double postEveryM,
+            double stakesATree,
+            double tiesATree,
+            double spreadersATree) {}
 
     /** One tier of the full tree: height of its limbs' origin, how many, how far they reach from the trunk, their angle. */
     public record Tier(

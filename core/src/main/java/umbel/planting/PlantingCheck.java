@@ -3,14 +3,17 @@ package umbel.planting;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import umbel.field.FieldOutline;
 import umbel.format.FieldError;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.PlantingParameters;
 import umbel.survey.InvalidSurvey;
 import umbel.text.Statement;
 import umbel.text.Value;
+import umbel.wood.Units;
 
 /** Checks what was sent and fills in what was left out. */
 public final class PlantingCheck {
@@ -48,11 +51,22 @@ public final class PlantingCheck {
             throw new InvalidSurvey(List.of(FieldError.of("", "problem.options-missing")));
         }
         PlantingParameters.Usual usual = knowledge.planting().usual();
-        PlantingRequest.Land site = sent.site() == null ? new PlantingRequest.Land(null, null, null) : sent.site();
+        PlantingRequest.Land site =
+                sent.site() == null ? new PlantingRequest.Land(null, null, null, null, null) : sent.site();
+        FieldOutline outline = outline(site);
         PlantingRequest.Land told = new PlantingRequest.Land(
                 within("site.latitude_deg", site.latitudeDeg(), usual.latitudeDeg(), -66, 66),
-                within("site.area_ha", site.areaHa(), usual.areaHa(), 0.01, 10_000),
-                within("site.headland_m", site.headlandM(), usual.headlandM(), 0, 50));
+                outline == null
+                        ? within("site.area_ha", site.areaHa(), usual.areaHa(), 0.01, 10_000)
+                        : outline.areaHa(),
+                within("site.headland_m", site.headlandM(), usual.headlandM(), 0, 50),
+                outline == null ? null : outline.rings(),
+                within(
+                        "site.rowBearing_deg",
+                        site.rowBearingDeg(),
+                        outline == null ? 0 : Units.toDegrees(outline.longestSide()),
+                        -360,
+                        360));
         List<PlantingRequest.Planting> options = new ArrayList<>();
         if (sent.options() == null || sent.options().isEmpty()) {
             errors.add(FieldError.of("options", "problem.options-missing"));
@@ -72,6 +86,16 @@ public final class PlantingCheck {
                 sent.currency() == null ? "" : sent.currency(),
                 options,
                 sent.seed() == null ? usual.seed() : sent.seed());
+    }
+
+    /** The field's outline; null where none was sent, or none that can be. */
+    private FieldOutline outline(PlantingRequest.Land site) {
+        if (site.outline() == null) {
+            return null;
+        }
+        Optional<Statement> fault = FieldOutline.fault(site.outline());
+        fault.ifPresent(wrong -> errors.add(new FieldError("site.outline_m", wrong)));
+        return fault.isPresent() ? null : FieldOutline.of(site.outline());
     }
 
     private static Double whole(Integer number) {

@@ -118,13 +118,10 @@ public final class PlantingComparison {
                 knowledge.parameters().reach());
     }
 
-    /** Trees a hectare of a square field filled with rows, its headlands left free. */
+    /** Trees a hectare of the field filled with rows, its headlands left free. */
     double treesPerHa(PlantingRequest.Planting option) {
-        double side = Math.sqrt(request.site().areaHa() * 10_000);
-        double usable = Math.max(0, side - 2 * request.site().headlandM());
-        double rows = Math.floor(side / option.spacing().betweenRows());
-        double inARow = Math.floor(usable / option.spacing().inRow());
-        return rows * inARow / request.site().areaHa();
+        return PlantingField.of(request.site()).rows(option).trees()
+                / request.site().areaHa();
     }
 
     private double npv(OptionYears years, Scenario scenario) {

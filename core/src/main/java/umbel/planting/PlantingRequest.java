@@ -25,12 +25,17 @@ public record PlantingRequest(
      * The land.
      *
      * @param latitudeDeg degrees, south negative
+     * @param areaHa of a square field; where an outline is sent its own
      * @param headlandM left free at both ends of the rows, metres
+     * @param outline the field's edge and what is left out of it, corners in metres east and north of any zero; null for a square
+     * @param rowBearingDeg of the rows, degrees from north; along the longest side where nobody says
      */
     public record Land(
             @JsonProperty("latitude_deg") Double latitudeDeg,
             @JsonProperty("area_ha") Double areaHa,
-            @JsonProperty("headland_m") Double headlandM) {}
+            @JsonProperty("headland_m") Double headlandM,
+            @JsonProperty("outline_m") List<List<List<Double>>> outline,
+            @JsonProperty("rowBearing_deg") Double rowBearingDeg) {}
 
     /** Distances between trees and rows, metres. */
     public record Distances(Double inRow, Double betweenRows) {}

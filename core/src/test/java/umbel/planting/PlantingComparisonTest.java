@@ -38,7 +38,8 @@ class PlantingComparisonTest {
 
     private static PlantingRequest request(double wage, double interest, Planting... options) {
         return PlantingCheck.complete(
-                new PlantingRequest(new Land(47.6, 1.0, 8.0), 25, interest, wage, "EUR", List.of(options), 7L),
+                new PlantingRequest(
+                        new Land(47.6, 1.0, 8.0, null, null), 25, interest, wage, "EUR", List.of(options), 7L),
                 KNOWLEDGE);
     }
 
@@ -245,7 +246,7 @@ class PlantingComparisonTest {
     @Test
     void faultsAreNamedByField() {
         PlantingRequest wrong = new PlantingRequest(
-                new Land(80.0, -1.0, null),
+                new Land(80.0, -1.0, null, null, null),
                 0,
                 null,
                 null,

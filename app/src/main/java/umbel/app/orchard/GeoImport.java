@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
+import umbel.field.GroundPlane;
 import umbel.format.FieldError;
 import umbel.text.Statement;
 import umbel.text.Value;
@@ -17,16 +18,14 @@ import umbel.wood.Units;
  */
 final class GeoImport {
 
-    private static final double METRES_A_DEGREE = 111_320;
     private static final double LEAST_ROW = 0.5;
 
     private final List<Block> blocks;
     private final List<FieldError> errors = new ArrayList<>();
     private final Map<Block, List<double[][]>> rows = new LinkedHashMap<>();
     private final Map<Block, double[][]> outlines = new LinkedHashMap<>();
-    private boolean degrees;
-    private double zeroEast;
-    private double zeroNorth;
+    /** What degrees are laid on; null where the collection is in metres. */
+    private GroundPlane plane;
 
     private GeoImport(List<Block> blocks) {
         this.blocks = blocks;
@@ -63,10 +62,8 @@ final class GeoImport {
             errors.add(FieldError.of("type", "problem.not-geojson"));
             return;
         }
-        degrees = !collection.path("coordinates").asString("").startsWith("metres");
-        if (degrees) {
-            findZero(collection.path("features"));
-        }
+        boolean degrees = !collection.path("coordinates").asString("").startsWith("metres");
+        plane = degrees ? southWest(collection.path("features")) : null;
         JsonNode features = collection.path("features");
         for (int i = 0; i < features.size(); i++) {
             feature("features[" + i + "]", features.get(i));
@@ -76,15 +73,16 @@ final class GeoImport {
         }
     }
 
-    private void findZero(JsonNode features) {
-        zeroEast = Double.POSITIVE_INFINITY;
-        zeroNorth = Double.POSITIVE_INFINITY;
+    private static GroundPlane southWest(JsonNode features) {
+        double west = Double.POSITIVE_INFINITY;
+        double south = Double.POSITIVE_INFINITY;
         for (JsonNode feature : features) {
             for (JsonNode point : points(feature)) {
-                zeroEast = Math.min(zeroEast, point.path(0).asDouble(0));
-                zeroNorth = Math.min(zeroNorth, point.path(1).asDouble(0));
+                west = Math.min(west, point.path(0).asDouble(0));
+                south = Math.min(south, point.path(1).asDouble(0));
             }
         }
+        return new GroundPlane(west, south);
     }
 
     private static JsonNode points(JsonNode feature) {
@@ -155,12 +153,7 @@ final class GeoImport {
             }
             double x = point.get(0).asDouble();
             double y = point.get(1).asDouble();
-            line[i] = degrees
-                    ? new double[] {
-                        (x - zeroEast) * METRES_A_DEGREE * Math.cos(Math.toRadians(zeroNorth)),
-                        (y - zeroNorth) * METRES_A_DEGREE
-                    }
-                    : new double[] {x, y};
+            line[i] = plane == null ? new double[] {x, y} : plane.metres(x, y);
         }
         return line;
     }

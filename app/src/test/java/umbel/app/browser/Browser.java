@@ -30,6 +30,9 @@ final class Browser implements BeforeAllCallback, AfterAllCallback {
     /** How long to wait for a page on a busy machine, in seconds; {@code -Dumbel.patience=20} fails sooner while a test is written. */
     private static final Duration PATIENCE = Duration.ofSeconds(Integer.getInteger("umbel.patience", 90));
 
+    /** How often a page is looked at while it is waited for. */
+    private static final Duration GLANCE = Duration.ofMillis(120);
+
     private ChromeDriver driver;
     private Path profile;
 
@@ -198,7 +201,7 @@ final class Browser implements BeforeAllCallback, AfterAllCallback {
     }
 
     WebDriverWait waiting() {
-        WebDriverWait wait = new WebDriverWait(driver, PATIENCE);
+        WebDriverWait wait = new WebDriverWait(driver, PATIENCE, GLANCE);
         wait.ignoring(StaleElementReferenceException.class);
         return wait;
     }

@@ -7,6 +7,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.interactions.Actions;
 import umbel.app.RunningUmbel;
 
 /** Options for a planting as somebody thinks in them: a number is changed and the answer moves; the address holds it all. */
@@ -62,5 +65,48 @@ class PlantingsInBrowserTest {
                         "{\"options\":[{\"name\":\"A\",\"species\":\"apple\",\"system\":\"tall-spindle\"}]}",
                         java.nio.charset.StandardCharsets.UTF_8));
         BROWSER.sees("options[0].price_perKg");
+    }
+
+    /** A field is drawn, a corner moved by hand and one by key; rows and trees follow, and the address keeps the shape. */
+    @Test
+    void aFieldIsDrawnAndFilledWithRows() {
+        BROWSER.open(umbel.url() + "/plantings");
+        BROWSER.sees("Present value");
+        BROWSER.unfold("Shape of the field");
+        BROWSER.button("Draw the field").click();
+        BROWSER.sees("122 m");
+        BROWSER.sees("To buy for the whole field");
+        BROWSER.find(By.cssSelector("[aria-label='Corner 3']")).sendKeys(Keys.ARROW_LEFT, Keys.ARROW_LEFT);
+        BROWSER.sees("120 m");
+        BROWSER.find(By.cssSelector("[aria-label='Add a corner on side 1']")).click();
+        BROWSER.waiting().until(driver -> BROWSER.all("[aria-label^='Corner ']").size() == 5);
+        WebElement added = BROWSER.find(By.cssSelector("[aria-label='Corner 2']"));
+        String before = facts();
+        new Actions(BROWSER.driver())
+                .moveToElement(added)
+                .clickAndHold()
+                .moveByOffset(0, -60)
+                .release()
+                .perform();
+        BROWSER.waiting().until(driver -> !facts().equals(before));
+        assertThat(BROWSER.all("[aria-label='Field of option A'] svg path")).hasSizeGreaterThan(10);
+        String after = facts();
+        String address = BROWSER.driver().getCurrentUrl();
+        BROWSER.open("about:blank");
+        BROWSER.open(address);
+        BROWSER.waiting()
+                .until(driver ->
+                        !BROWSER.all("[aria-label='Field of option A'] p").isEmpty());
+        assertThat(facts()).isEqualTo(after);
+        BROWSER.button("Delete the corner").click();
+        BROWSER.waiting().until(driver -> BROWSER.all("[aria-label^='Corner ']").size() == 4);
+        BROWSER.button("Back to a square").click();
+        BROWSER.button("Draw the field");
+    }
+
+    /** What is told of the first option's field. */
+    private static String facts() {
+        return BROWSER.find(By.cssSelector("[aria-label='Field of option A'] p"))
+                .getText();
     }
 }
