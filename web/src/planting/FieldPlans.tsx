@@ -84,7 +84,7 @@ function OneField({
           <div
             role="img"
             aria-label={say('field-plans.drawing', { rows: field.rows, trees: field.trees })}
-            className="mt-2 max-h-[420px] [&>svg]:max-h-[420px] [&>svg]:w-full"
+            className="mt-2 max-h-[420px] [&>svg]:h-auto [&>svg]:max-h-[420px] [&>svg]:w-full"
             dangerouslySetInnerHTML={{ __html: field.drawing }}
           />
           <table className="mt-2 w-full text-[14.5px]">

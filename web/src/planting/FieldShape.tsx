@@ -56,12 +56,25 @@ export function FieldShape({ site, set }: { site: Land; set: (site: Land) => voi
     set({ ...site, outline_m: withEdge(site.outline_m, next) });
   };
   const drawn = edge.length > 0;
+  const [open, setOpen] = useState(drawn);
   return (
-    <details className="mt-3 border-t border-line pt-1" open={drawn}>
+    <details
+      className="mt-3 border-t border-line pt-1"
+      open={open}
+      onToggle={(event) => {
+        setOpen(event.currentTarget.open);
+      }}
+    >
       <summary className="min-h-9 content-center font-semibold">{say('field-shape.title')}</summary>
       {drawn ? (
         <>
-          <Pad edge={edge} chosen={chosen} choose={setChosen} change={change} />
+          <Pad
+            edge={edge}
+            leftOut={(site.outline_m ?? []).slice(1).map((ring) => edgeOf([ring]))}
+            chosen={chosen}
+            choose={setChosen}
+            change={change}
+          />
           <div className="mt-2 flex flex-wrap items-end gap-2">
             <NumberField
               name={say('field-shape.bearing')}
@@ -127,11 +140,13 @@ export function FieldShape({ site, set }: { site: Land; set: (site: Land) => voi
 /** The field to draw on: corners are dragged or moved with the arrow keys, and added in the middle of a side. */
 function Pad({
   edge,
+  leftOut,
   chosen,
   choose,
   change,
 }: {
   edge: readonly Corner[];
+  leftOut: readonly (readonly Corner[])[];
   chosen: number;
   choose: (corner: number) => void;
   change: (edge: readonly Corner[]) => void;
@@ -177,7 +192,10 @@ function Pad({
       }}
     >
       <path
-        d={`M${edge.map((one) => `${x(one)} ${y(one)}`).join('L')}Z`}
+        d={[edge, ...leftOut]
+          .map((ring) => `M${ring.map((one) => `${x(one)} ${y(one)}`).join('L')}Z`)
+          .join('')}
+        fillRule="evenodd"
         fill="currentColor"
         fillOpacity={0.06}
         stroke="currentColor"
@@ -206,9 +224,10 @@ function Pad({
           />
           <text
             x={x(side.middle)}
-            y={y(side.middle) - 9}
+            y={y(side.middle) - 11}
             textAnchor="middle"
-            className="pointer-events-none fill-muted text-[12px]"
+            className="pointer-events-none fill-ink stroke-paper text-[12px] [paint-order:stroke]"
+            strokeWidth={4}
           >
             {say('field-shape.side', { length: Math.round(side.length) })}
           </text>

@@ -61,7 +61,7 @@ export function PlantingsPage() {
             width="w-16"
             fields={[
               ['latitude_deg', say('plantings.latitude')],
-              ['area_ha', say('plantings.area')],
+              ...(site.outline_m ? [] : ([['area_ha', say('plantings.area')]] as const)),
               ['headland_m', say('plantings.headland')],
             ]}
             values={site}

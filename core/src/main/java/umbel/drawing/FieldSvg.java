@@ -11,7 +11,11 @@ import umbel.field.FieldRows;
 public final class FieldSvg {
 
     private static final double WIDE = 1000;
-    private static final double MARGIN = 30;
+    private static final double MARGIN = 36;
+    /** How large it is where nothing else says so, as on a sheet of paper, in pixels of 1/96 inch. */
+    private static final double PAPER_WIDE = 660;
+
+    private static final double PAPER_HIGH = 620;
     private static final double FOOT = 60;
     private static final double LETTERS = 26;
     /** Rows are numbered in steps that leave at least this much between numbers. */
@@ -67,11 +71,12 @@ public final class FieldSvg {
         double[] box = box(outline);
         double scale = (WIDE - 2 * MARGIN) / size(outline)[0];
         FieldSvg svg = new FieldSvg(box[0], box[3], scale);
-        double width = (box[2] - box[0]) * scale + 2 * MARGIN;
+        double width = Math.max(WIDE / 2, (box[2] - box[0]) * scale + 2 * MARGIN);
         double height = (box[3] - box[1]) * scale + 2 * MARGIN + FOOT;
+        double paper = Math.min(PAPER_WIDE / width, PAPER_HIGH / height);
         svg.out.append(Svg.of(
-                "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 %.0f %.0f\" fill=\"none\" stroke=\"currentColor\">",
-                Math.max(width, WIDE / 2), height));
+                "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 %.0f %.0f\" width=\"%.0f\" height=\"%.0f\" fill=\"none\" stroke=\"currentColor\">",
+                width, height, width * paper, height * paper));
         svg.edge(outline);
         svg.rows(rows, inRow);
         svg.foot(height, bar(outline) * scale, barLabel, north);
@@ -133,7 +138,7 @@ public final class FieldSvg {
     /** The number of a row before its first tree. */
     private void number(FieldRows.Row row, double x1, double y1, double x2, double y2) {
         double length = Math.hypot(x2 - x1, y2 - y1);
-        double ahead = LETTERS * 0.8;
+        double ahead = LETTERS * 1.1;
         double x = length == 0 ? x1 - ahead : x1 - ahead * (x2 - x1) / length;
         double y = length == 0 ? y1 : y1 - ahead * (y2 - y1) / length;
         text(x, y + LETTERS / 3, "middle", String.valueOf(row.number()));
