@@ -22,6 +22,7 @@ export type InstructionPage = Schemas['InstructionPage'];
 export type Instruction = Schemas['Instruction'];
 export type PlantingRequest = Schemas['PlantingRequest'];
 export type PlantingOption = Schemas['PlantingOption'];
+export type PlantingsCompared = Schemas['PlantingsCompared'];
 export type PlantedField = Schemas['PlantedField'];
 export type LimbQuestion = Schemas['LimbQuestion'];
 export type LimbVerdict = Schemas['LimbVerdict'];

@@ -20,6 +20,7 @@ import { Lines } from './Lines';
 import { Months } from './Months';
 import { Moved } from './Moved';
 import { OptionForm } from './OptionForm';
+import { Picking } from './Picking';
 import { PlantThis } from './PlantThis';
 import { Rows } from './Rows';
 import { FIRST, fromAddress, LEAST_OPTIONS, MOST_OPTIONS, withCopy, withOption } from './request';
@@ -183,6 +184,7 @@ export function PlantingsPage() {
               />
             </div>
             <Figures results={results} />
+            {compared.data && <Picking compared={compared.data} />}
             <FieldPlans request={settled} fields={fields} />
             <Rows request={settled} />
             <div className="mt-6 grid grid-cols-2 gap-6 max-xl:grid-cols-1">

@@ -87,6 +87,8 @@ public record PlantingParameters(
      * Months of work at a northern place, 1 is January.
      *
      * @param bloomDay day of the year by a kind's degree days to bloom
+     * @param harvestFrom where early cultivars are picked, of the days from bloom to the end of the usual ones' harvest
+     * @param harvestTo where late cultivars are, of the same
      * @param harvestAt where most is picked, of the days from bloom to the end of harvest
      * @param harvestMonthBefore share that is picked in the month before that
      */
@@ -95,6 +97,8 @@ public record PlantingParameters(
             List<Integer> trainingMonths,
             List<Integer> thinningMonths,
             BloomDay bloomDay,
+            double harvestFrom,
+            double harvestTo,
             double harvestAt,
             double harvestMonthBefore) {}
 

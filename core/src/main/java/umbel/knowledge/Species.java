@@ -9,6 +9,8 @@ import java.util.Map;
  * What one kind of fruit tree is like: where it bears, what wood to keep, how hard it may be cut and when. Read from
  * {@code knowledge/species/*.yaml}, where each number carries its reason; units are in the names.
  *
+ * @param pollination whether a tree sets alone ({@code self}), alone but more with another cultivar about ({@code helped}), with a
+ *     partner that bees reach ({@code partner}) or that the wind reaches ({@code wind}); null where fruit is not what it is grown for
  * @param topwork null for kinds that do not come again from a stump, or are not grafted on one
  */
 @JsonIgnoreProperties("base")
@@ -16,6 +18,7 @@ public record Species(
         String id,
         String name,
         Names names,
+        String pollination,
         String kind,
         List<String> systems,
         WoodTraits wood,

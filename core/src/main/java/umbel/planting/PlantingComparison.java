@@ -1,6 +1,5 @@
 package umbel.planting;
 
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -26,9 +25,6 @@ public final class PlantingComparison {
 
     private static final int MONTHS = 12;
     private static final int HALF_A_YEAR = 6;
-    private static final int DAYS = 365;
-    /** Any year that is no leap year; only the month is told. */
-    private static final int SOME_YEAR = 2027;
 
     /** How well a full tree fits its place: fills, gaps or outgrows. */
     public record BoxFit(boolean fills, String verdict, Statement why) {}
@@ -48,6 +44,8 @@ public final class PlantingComparison {
      * @param rates all rates of return; the option's own where there is one
      * @param breakEven price a kilogram at which the present value is nothing; empty where it bears nothing
      * @param hoursByMonth of a year in full crop, January first
+     * @param times when it blooms and is picked, at a place of middling climate
+     * @param pollination what it needs to set; null where it is not grown for fruit
      */
     public record Result(
             PlantingRequest.Planting option,
@@ -61,6 +59,8 @@ public final class PlantingComparison {
             Integer paybackYear,
             OptionalDouble breakEven,
             double[] hoursByMonth,
+            PickingCalendar.Times times,
+            Statement pollination,
             List<Statement> risks,
             Ranges ranges,
             List<Moved> sensitivity,
@@ -71,6 +71,7 @@ public final class PlantingComparison {
     private final Knowledge knowledge;
     private final PlantingParameters numbers;
     private final TreeGrower grower;
+    private final PickingCalendar calendar;
 
     /** Where grown trees come from; a program keeps those it has grown. */
     @FunctionalInterface
@@ -87,6 +88,7 @@ public final class PlantingComparison {
         this.knowledge = knowledge;
         this.numbers = knowledge.planting();
         this.grower = grower;
+        this.calendar = new PickingCalendar(numbers.year(), request.site().latitudeDeg());
     }
 
     /** All options, in the order they were sent. */
@@ -148,6 +150,8 @@ public final class PlantingComparison {
                 payback,
                 priceFor(option, sums, 0),
                 hoursByMonth(option, years),
+                calendar.of(knowledge.species(option.species())),
+                pollination(knowledge.species(option.species())),
                 risks(option, fit, years, payback),
                 ranges(sums),
                 sensitivity(option, sums),
@@ -282,7 +286,7 @@ public final class PlantingComparison {
         spread(full.costs().training() / wage, months.trainingMonths(), hours);
         spread(full.costs().thinning() / wage, months.thinningMonths(), hours);
         double picking = full.costs().picking() / wage;
-        int harvest = harvestMonth(knowledge.species(option.species()));
+        int harvest = calendar.harvestMonth(knowledge.species(option.species()));
         spread((1 - months.harvestMonthBefore()) * picking, List.of(harvest), hours);
         spread(months.harvestMonthBefore() * picking, List.of(harvest - 1), hours);
         return hours;
@@ -296,12 +300,17 @@ public final class PlantingComparison {
         }
     }
 
-    /** The month, 1 is January, in which most of a kind is picked in the north. */
-    private int harvestMonth(Species species) {
-        double bloom = numbers.year().bloomDay().of(species.season().bloomDd());
-        double day = bloom + numbers.year().harvestAt() * species.season().harvestAfterBloomDays();
-        return LocalDate.ofYearDay(SOME_YEAR, 1 + Math.floorMod((int) day - 1, DAYS))
-                .getMonthValue();
+    private static Statement pollination(Species species) {
+        return species.pollination() == null
+                ? null
+                : Statement.of("planting.pollination").with("need", Value.choice(species.pollination()));
+    }
+
+    /** The days between the first and the last picking of all options on which nothing is picked. */
+    public List<PickingCalendar.Gap> gaps() {
+        return calendar.gaps(request.options().stream()
+                .map(option -> knowledge.species(option.species()))
+                .toList());
     }
 
     private List<Statement> risks(

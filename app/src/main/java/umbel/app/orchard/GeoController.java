@@ -1,7 +1,6 @@
 package umbel.app.orchard;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.transaction.annotation.Transactional;
@@ -13,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.app.http.FieldProblem;
+import umbel.app.http.GeoJson;
 import umbel.wood.Units;
 
 /**
@@ -38,7 +38,7 @@ class GeoController {
         List<Map<String, Object>> features = new ArrayList<>();
         for (Block block : blocks.findAllByOrderById()) {
             BlockPlot plot = BlockPlot.of(block);
-            features.add(feature(
+            features.add(GeoJson.feature(
                     "Polygon",
                     List.of(plot.outline()),
                     Map.of(
@@ -51,17 +51,13 @@ class GeoController {
                             "holding",
                             block.holding().name())));
             for (int row = 0; row < plot.rows().size(); row++) {
-                features.add(feature(
+                features.add(GeoJson.feature(
                         "LineString",
                         plot.rows().get(row),
                         Map.of("kind", "row", "block", block.id(), "row", row + 1)));
             }
         }
-        Map<String, Object> collection = new LinkedHashMap<>();
-        collection.put("type", "FeatureCollection");
-        collection.put("coordinates", "metres east and north of the holding's own zero");
-        collection.put("features", features);
-        return collection;
+        return GeoJson.inMetres("the holding", features);
     }
 
     /**
@@ -105,15 +101,5 @@ class GeoController {
             }
         }
         return new GeoRead(writes, lines, FieldProblem.of(read.errors()));
-    }
-
-    private static Map<String, Object> feature(String type, Object coordinates, Map<String, Object> properties) {
-        return Map.of(
-                "type",
-                "Feature",
-                "geometry",
-                Map.of("type", type, "coordinates", coordinates),
-                "properties",
-                properties);
     }
 }

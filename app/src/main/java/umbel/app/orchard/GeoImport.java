@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
+import umbel.app.http.GeoJson;
 import umbel.field.GroundPlane;
 import umbel.format.FieldError;
 import umbel.text.Statement;
@@ -62,8 +63,7 @@ final class GeoImport {
             errors.add(FieldError.of("type", "problem.not-geojson"));
             return;
         }
-        boolean degrees = !collection.path("coordinates").asString("").startsWith("metres");
-        plane = degrees ? southWest(collection.path("features")) : null;
+        plane = GeoJson.isInDegrees(collection) ? southWest(collection.path("features")) : null;
         JsonNode features = collection.path("features");
         for (int i = 0; i < features.size(); i++) {
             feature("features[" + i + "]", features.get(i));

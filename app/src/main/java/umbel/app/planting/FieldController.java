@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.app.computing.Computing;
 import umbel.app.computing.Computing.Lane;
+import umbel.app.http.GeoJson;
 import umbel.app.reader.Reader;
 import umbel.drawing.FieldSvg;
 import umbel.field.FieldRows;
@@ -153,34 +154,20 @@ class FieldController {
 
     private static Map<String, Object> geoJson(PlantingField field, PlantingRequest.Planting option) {
         List<Map<String, Object>> features = new ArrayList<>();
-        features.add(feature("Polygon", rounded(field.outline().rings()), Map.of("kind", "field")));
+        features.add(GeoJson.feature("Polygon", rounded(field.outline().rings()), Map.of("kind", "field")));
         Map<Integer, Integer> counted = new LinkedHashMap<>();
         for (FieldRows.Row row : field.rows(option).rows()) {
-            features.add(feature(
+            features.add(GeoJson.feature(
                     "LineString",
                     List.of(point(row.from()), point(row.to())),
                     Map.of("kind", "row", "row", row.number(), "trees", row.trees())));
             for (double[] tree : row.places()) {
                 int number = counted.merge(row.number(), 1, Integer::sum);
-                features.add(
-                        feature("Point", point(tree), Map.of("kind", "tree", "row", row.number(), "tree", number)));
+                features.add(GeoJson.feature(
+                        "Point", point(tree), Map.of("kind", "tree", "row", row.number(), "tree", number)));
             }
         }
-        Map<String, Object> collection = new LinkedHashMap<>();
-        collection.put("type", "FeatureCollection");
-        collection.put("coordinates", "metres east and north of the outline's own zero");
-        collection.put("features", features);
-        return collection;
-    }
-
-    private static Map<String, Object> feature(String type, Object coordinates, Map<String, Object> properties) {
-        return Map.of(
-                "type",
-                "Feature",
-                "geometry",
-                Map.of("type", type, "coordinates", coordinates),
-                "properties",
-                properties);
+        return GeoJson.inMetres("the outline", features);
     }
 
     private static List<Double> point(double[] at) {

@@ -3,6 +3,7 @@ package umbel.app.planting;
 import java.util.ArrayList;
 import java.util.List;
 import tools.jackson.databind.JsonNode;
+import umbel.app.http.GeoJson;
 import umbel.field.FieldOutline;
 import umbel.field.GroundPlane;
 import umbel.format.FieldError;
@@ -33,7 +34,7 @@ final class OutlineFile {
     static Read of(JsonNode document) {
         OutlineFile file = new OutlineFile();
         file.collect(document);
-        boolean degrees = !document.path("coordinates").asString("").startsWith("metres");
+        boolean degrees = GeoJson.isInDegrees(document);
         Read best = null;
         FieldError fault = FieldError.of("features", "problem.no-outline");
         for (JsonNode polygon : file.polygons) {

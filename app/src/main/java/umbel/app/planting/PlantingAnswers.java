@@ -8,13 +8,24 @@ final class PlantingAnswers {
 
     private PlantingAnswers() {}
 
-    /** All options, in the order they were sent. */
+    /**
+     * All options, in the order they were sent.
+     *
+     * @param gaps between the first and the last picking of all options
+     */
     public record PlantingsCompared(
             String currency,
             @JsonProperty("horizon_y") int horizonY,
             double interest,
             @JsonProperty("wage_perHour") double wagePerHour,
-            List<PlantingOption> options) {}
+            List<PlantingOption> options,
+            List<PickingGap> gaps) {}
+
+    /** Days on which none of the options is picked between two of them, as {@code --09-12}. */
+    public record PickingGap(String from, String to) {}
+
+    /** When it blooms and is picked, as {@code --04-28}; at a place of middling climate. */
+    public record PlantingTimes(String bloom, String pickedFrom, String pickedTo) {}
 
     /**
      * One option.
@@ -23,6 +34,7 @@ final class PlantingAnswers {
      * @param paybackYear null where it is not paid back
      * @param breakEvenPrice null where it bears nothing
      * @param hoursByMonth of a full year, January first
+     * @param pollination what it needs to set fruit; empty where it is not grown for fruit
      * @param toWin what it would need to overtake the best; none for the best
      * @param assumed every figure it was calculated with that the request may set
      */
@@ -38,6 +50,8 @@ final class PlantingAnswers {
             Integer paybackYear,
             @JsonProperty("breakEvenPrice_perKg") Double breakEvenPrice,
             List<Double> hoursByMonth,
+            PlantingTimes times,
+            String pollination,
             List<PlantingRisk> risks,
             PlantingRanges ranges,
             List<PlantingMoved> sensitivity,

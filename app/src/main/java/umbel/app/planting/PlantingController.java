@@ -103,13 +103,17 @@ class PlantingController {
     }
 
     private PlantingAnswers.PlantingsCompared answer(PlantingRequest request) {
-        List<PlantingComparison.Result> results = new PlantingComparison(request, knowledge, this::trees).results();
+        PlantingComparison comparison = new PlantingComparison(request, knowledge, this::trees);
         return new PlantingAnswers.PlantingsCompared(
                 request.currency(),
                 request.horizonY(),
                 request.interest(),
                 request.wagePerHour(),
-                results.stream().map(PlantingController::told).toList());
+                comparison.results().stream().map(PlantingController::told).toList(),
+                comparison.gaps().stream()
+                        .map(gap -> new PlantingAnswers.PickingGap(
+                                gap.from().toString(), gap.to().toString()))
+                        .toList());
     }
 
     private GrownTrees trees(
@@ -155,6 +159,11 @@ class PlantingController {
                 Arrays.stream(one.hoursByMonth())
                         .mapToObj(hours -> Units.round(hours, 1))
                         .toList(),
+                new PlantingAnswers.PlantingTimes(
+                        one.times().bloom().toString(),
+                        one.times().from().toString(),
+                        one.times().to().toString()),
+                one.pollination() == null ? "" : Reader.speech().say(one.pollination()),
                 one.risks().stream().map(PlantingController::risk).toList(),
                 new PlantingAnswers.PlantingRanges(
                         money(one.ranges().low()),

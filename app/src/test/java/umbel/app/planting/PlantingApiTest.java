@@ -47,6 +47,8 @@ class PlantingApiTest {
                     "paybackYear",
                     "breakEvenPrice_perKg",
                     "hoursByMonth",
+                    "times",
+                    "pollination",
                     "risks",
                     "ranges",
                     "sensitivity",
@@ -70,6 +72,13 @@ class PlantingApiTest {
         assertThat(options.at("/0/assumed").toString())
                 .contains("\"other\",\"value\":3000.0")
                 .contains("yours");
+        assertThat(options.at("/0/times/bloom").asString()).matches("--0[45]-\\d\\d");
+        assertThat(options.at("/0/pollination").asString()).contains("another cultivar");
+        assertThat(answer.json().at("/gaps")).isEmpty();
+        assertThat(umbel.post("/api/plantings/compare", SENT.replaceFirst("apple", "cherry-sour"))
+                        .json()
+                        .at("/gaps"))
+                .hasSize(1);
         assertThat(umbel.post("/api/plantings/compare", SENT).text()).isEqualTo(answer.text());
     }
 
