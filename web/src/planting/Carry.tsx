@@ -14,7 +14,8 @@ export function Carry({
 }: {
   request: PlantingRequest;
   results: readonly PlantingOption[];
-  take: (request: PlantingRequest) => void;
+  /** Shows a comparison, by its name, in the place of the present one. */
+  take: (request: PlantingRequest, name: string) => void;
 }) {
   const say = useSay();
   const [wrong, setWrong] = useState('');
@@ -33,7 +34,7 @@ export function Carry({
         onText={(text, fileName) => {
           const read = fromFile(text);
           setWrong(read ? '' : say('plantings.no-scenario', { fileName }));
-          if (read) take(read);
+          if (read) take(read, fileName);
         }}
       >
         {say('plantings.open-file')}

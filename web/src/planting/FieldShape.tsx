@@ -29,7 +29,16 @@ const ARROWS: Record<string, Corner> = {
 };
 
 /** The field's own shape: drawn corner by corner, or from a map file; rows then fill it as it is. */
-export function FieldShape({ site, set }: { site: Land; set: (site: Land) => void }) {
+export function FieldShape({
+  site,
+  set,
+  clear,
+}: {
+  site: Land;
+  set: (site: Land) => void;
+  /** Takes the shape away, with a way back. */
+  clear: (site: Land) => void;
+}) {
   const say = useSay();
   const edge = edgeOf(site.outline_m);
   const [chosen, setChosen] = useState(0);
@@ -97,7 +106,7 @@ export function FieldShape({ site, set }: { site: Land; set: (site: Land) => voi
             <Button
               weight="quiet"
               onClick={() => {
-                set({ ...site, outline_m: undefined, rowBearing_deg: undefined });
+                clear({ ...site, outline_m: undefined, rowBearing_deg: undefined });
               }}
             >
               {say('field-shape.square')}

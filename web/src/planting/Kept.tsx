@@ -6,6 +6,7 @@ import { locale } from '../text/language';
 import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
 import { Failed } from '../ui/States';
+import { UndoNotice, type Done } from '../ui/Undone';
 
 /** Comparisons kept under a name: open one, keep this one beside the others, delete one. */
 export function Kept({
@@ -13,7 +14,8 @@ export function Kept({
   take,
 }: {
   request: PlantingRequest;
-  take: (request: PlantingRequest) => void;
+  /** Shows a comparison, by its name, in the place of the present one. */
+  take: (request: PlantingRequest, name: string) => void;
 }) {
   const say = useSay();
   const mayChange = useMayChange();
@@ -24,24 +26,36 @@ export function Kept({
     queryFn: () => answer(api.GET('/api/plantings/scenarios')),
   });
   const again = () => void queries.invalidateQueries({ queryKey: ['planting-scenarios'] });
+  const [deleted, setDeleted] = useState<Done | null>(null);
+  const found = (id: number) =>
+    answer(api.GET('/api/plantings/scenarios/{id}', { params: { path: { id } } }));
+  const add = (body: { name: string; request: PlantingRequest }) =>
+    answer(api.POST('/api/plantings/scenarios', { body })).then(again);
   const keep = useMutation({
-    mutationFn: () => answer(api.POST('/api/plantings/scenarios', { body: { name, request } })),
+    mutationFn: () => add({ name, request }),
     onSuccess: () => {
       setName('');
-      again();
     },
   });
   const open = useMutation({
-    mutationFn: (id: number) =>
-      answer(api.GET('/api/plantings/scenarios/{id}', { params: { path: { id } } })),
+    mutationFn: found,
     onSuccess: (one) => {
-      take(one.request);
+      take(one.request, one.name);
     },
   });
   const drop = useMutation({
-    mutationFn: (id: number) =>
-      answer(api.DELETE('/api/plantings/scenarios/{id}', { params: { path: { id } } })),
-    onSuccess: again,
+    mutationFn: async (id: number) => {
+      const one = await found(id);
+      await answer(api.DELETE('/api/plantings/scenarios/{id}', { params: { path: { id } } }));
+      return one;
+    },
+    onSuccess: (one) => {
+      again();
+      setDeleted({
+        words: say('kept-plantings.deleted', { name: one.name }),
+        undo: () => add({ name: one.name, request: one.request }),
+      });
+    },
   });
   const failed = [keep, open, drop].find((one) => one.isError)?.error;
   return (
@@ -112,6 +126,12 @@ export function Kept({
           </Button>
         </form>
       )}
+      <UndoNotice
+        done={deleted}
+        dismiss={() => {
+          setDeleted(null);
+        }}
+      />
       {failed && (
         <p role="alert" className="mt-1 text-[14px] text-lichen">
           {failed.message}

@@ -26,13 +26,15 @@ export function Picking({ compared }: { compared: PlantingsCompared }) {
       <ul>
         {compared.options.map((one) => (
           <li key={one.name} className="border-b border-line py-1">
-            <Year option={one} />
+            <Year name={one.name} times={one.times} />
             <p className="ml-8 text-[14px]">
-              {say('picking-times.facts', {
-                bloom: said(one.times.bloom),
-                from: said(one.times.pickedFrom),
-                to: said(one.times.pickedTo),
-              })}{' '}
+              {one.times
+                ? say('picking-times.facts', {
+                    bloom: said(one.times.bloom),
+                    from: said(one.times.pickedFrom),
+                    to: said(one.times.pickedTo),
+                  })
+                : say('picking-times.evergreen')}{' '}
               <span className="text-muted">{one.pollination}</span>
             </p>
           </li>
@@ -48,23 +50,27 @@ export function Picking({ compared }: { compared: PlantingsCompared }) {
   );
 }
 
-/** A year of an option from January on: a ring for bloom, a bar for picking. */
-function Year({ option }: { option: PlantingOption }) {
+/** A year of an option from January on: a ring for bloom, a bar for picking; empty where no days are told. */
+function Year({ name, times }: { name: string; times: PlantingOption['times'] }) {
   return (
     <div className="flex items-center" aria-hidden>
-      <b className="w-8 font-display">{option.name}</b>
+      <b className="w-8 font-display">{name}</b>
       <div className="relative h-5 flex-1 bg-sand">
-        {bars(option.times.pickedFrom, option.times.pickedTo).map((bar) => (
-          <span
-            key={bar.from}
-            className="absolute top-1 h-3 bg-moss"
-            style={{ left: percent(bar.from), width: percent(bar.length) }}
-          />
-        ))}
-        <span
-          className="absolute top-1 size-3 -translate-x-1/2 rounded-full border-2 border-ink bg-paper"
-          style={{ left: percent(shareOfYear(option.times.bloom)) }}
-        />
+        {times && (
+          <>
+            {bars(times.pickedFrom, times.pickedTo).map((bar) => (
+              <span
+                key={bar.from}
+                className="absolute top-1 h-3 bg-moss"
+                style={{ left: percent(bar.from), width: percent(bar.length) }}
+              />
+            ))}
+            <span
+              className="absolute top-1 size-3 -translate-x-1/2 rounded-full border-2 border-ink bg-paper"
+              style={{ left: percent(shareOfYear(times.bloom)) }}
+            />
+          </>
+        )}
       </div>
     </div>
   );

@@ -9,6 +9,7 @@ import { useSay } from '../text/say';
 import { inUnits } from '../text/units';
 import { Button } from '../ui/Button';
 import { Failed } from '../ui/States';
+import { UndoNotice, type Done } from '../ui/Undone';
 import { useSettled } from '../ui/useSettled';
 import { useMayChange } from '../people/who';
 import { Assumed } from './Assumed';
@@ -48,6 +49,22 @@ export function PlantingsPage() {
     setRequest(next);
     setSearch({ p: JSON.stringify(next) }, { replace: true });
   };
+  const [replaced, setReplaced] = useState<Done | null>(null);
+  /** Puts another comparison in the place of this one, with the way back. */
+  const replace = (next: PlantingRequest, words: string) => {
+    const before = request;
+    set(next);
+    setReplaced({
+      words,
+      undo: () => {
+        set(before);
+        return Promise.resolve();
+      },
+    });
+  };
+  const take = (next: PlantingRequest, name: string) => {
+    replace(next, say('plantings.opened', { name }));
+  };
   const options = request.options ?? [];
   const results = compared.data?.options ?? [];
   const problem = compared.error instanceof Problem ? compared.error : null;
@@ -57,6 +74,12 @@ export function PlantingsPage() {
       <div>
         <h1 className="text-[26px] font-bold">{say('plantings.title')}</h1>
         <p className="text-[14px] text-muted">{say('plantings.what-it-does')}</p>
+        <UndoNotice
+          done={replaced}
+          dismiss={() => {
+            setReplaced(null);
+          }}
+        />
         <div className="mt-3 flex flex-wrap gap-2">
           <NumberFields
             width="w-16"
@@ -111,6 +134,9 @@ export function PlantingsPage() {
           set={(next) => {
             set({ ...request, site: next });
           }}
+          clear={(next) => {
+            replace({ ...request, site: next }, say('field-shape.cleared'));
+          }}
         />
         {options.map((option, i) => (
           <OptionForm
@@ -139,14 +165,14 @@ export function PlantingsPage() {
           <Button
             weight="quiet"
             onClick={() => {
-              set(FIRST);
+              replace(FIRST, say('plantings.started-over'));
             }}
           >
             {say('plantings.start-over')}
           </Button>
         </div>
-        <Carry request={request} results={results} take={set} />
-        <Kept request={request} take={set} />
+        <Carry request={request} results={results} take={take} />
+        <Kept request={request} take={take} />
       </div>
       <div className="min-w-0" aria-busy={compared.isFetching}>
         {compared.isPending && (

@@ -20,6 +20,8 @@ public final class FieldSvg {
     private static final double LETTERS = 26;
     /** Rows are numbered in steps that leave at least this much between numbers. */
     private static final double NUMBER_ROOM = 34;
+    /** Of lines nearer to each other than this only every so many are drawn. */
+    private static final double LINE_ROOM = 2.5;
     /** Trees are drawn one by one where they stand at least this far apart. */
     private static final double TREE_ROOM = 7;
 
@@ -110,8 +112,12 @@ public final class FieldSvg {
         boolean singly = inRow * scale >= TREE_ROOM;
         double between = between(rows) * scale;
         int step = between <= 0 ? 1 : (int) Math.max(1, Math.ceil(NUMBER_ROOM / between));
+        int drawn = between <= 0 ? 1 : (int) Math.max(1, Math.ceil(LINE_ROOM / between));
         int numbered = 0;
         for (FieldRows.Row row : rows.rows()) {
+            if (row.number() % drawn != 0) {
+                continue;
+            }
             double x1 = x(row.from()[0]);
             double y1 = y(row.from()[1]);
             double x2 = x(row.to()[0]);
@@ -122,7 +128,7 @@ public final class FieldSvg {
             if (singly) {
                 row.places().forEach(tree -> dot(tree, inRow));
             }
-            if (row.number() % step == (step == 1 ? 0 : 1) && row.number() != numbered) {
+            if (row.number() >= numbered + step || numbered == 0) {
                 numbered = row.number();
                 number(row, x1, y1, x2, y2);
             }

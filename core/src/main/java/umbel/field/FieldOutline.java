@@ -51,7 +51,11 @@ public final class FieldOutline {
     }
 
     private static Optional<Statement> wrong(String why) {
-        return Optional.of(Statement.of("problem.field-outline").with("why", Value.choice(why)));
+        return Optional.of(Statement.of("problem.field-outline")
+                .with("why", Value.choice(why))
+                .with("corners", Value.count(MOST_CORNERS))
+                .with("span", Value.reach(MOST_SPAN))
+                .with("side", Value.reach(Math.sqrt(LEAST_AREA))));
     }
 
     private static boolean isNoRing(List<List<Double>> ring) {

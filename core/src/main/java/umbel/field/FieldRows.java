@@ -11,8 +11,8 @@ import umbel.compute.Cancellation;
 
 /**
  * A field filled with rows. Each row has half an alley free on either side over its whole length and the headland free at its ends, inside
- * the field and clear of what is left out; trees stand evenly in it, half their distance from its ends. Where the first row
- * lies is chosen so that most trees have room.
+ * the field and clear of what is left out; trees stand evenly in it, half their distance from its ends. A stretch shorter than
+ * one headland is not planted: turning before it takes more than it bears. Where the first row lies is chosen so that most trees have room.
  */
 public final class FieldRows {
 
@@ -28,7 +28,7 @@ public final class FieldRows {
     /**
      * One stretch of a row, between what interrupts it.
      *
-     * @param number of its row, from 1; stretches of one line share it
+     * @param number of its row, from 1 on the left of the rows' direction; stretches of one line share it
      * @param from where its first tree stands, east and north, metres
      * @param to where its last tree stands
      * @param length of the stretch with half a place beyond both end trees, metres
@@ -66,20 +66,26 @@ public final class FieldRows {
                 AffineTransformation.rotationInstance(bearing - Math.PI / 2).transform(outline.polygon());
         Envelope around = turned.getEnvelopeInternal();
         int tried = around.getHeight() / between > MANY_ROWS ? 1 : PLACES;
-        List<Row> best = List.of();
+        List<List<Row>> best = new ArrayList<>();
         for (int place = 0; place < tried; place++) {
             List<Row> rows = new ArrayList<>();
-            double first = around.getMinY() + between / 2 + between * place / tried;
-            for (double y = first; y + between / 2 <= around.getMaxY() + TOUCH; y += between) {
+            double first = around.getMaxY() - between / 2 - between * place / tried;
+            for (double y = first; y - between / 2 >= around.getMinY() - TOUCH; y -= between) {
                 Cancellation.check();
                 int number = rows.isEmpty() ? 1 : rows.get(rows.size() - 1).number() + 1;
                 for (double[] free : free(turned, around, y, between)) {
-                    stretch(rows, number, free[0] + headland, free[1] - headland, y, bearing, inRow);
+                    stretch(rows, number, free[0] + headland, free[1] - headland, headland, y, bearing, inRow);
                 }
             }
-            best = trees(rows) > trees(best) ? rows : best;
+            if (best.isEmpty() || trees(rows) > trees(best.get(0))) {
+                best.clear();
+            }
+            if (best.isEmpty() || trees(rows) == trees(best.get(0))) {
+                best.add(rows);
+            }
         }
-        return new FieldRows(best);
+        // of places as good as each other the middle one: what is left over lies on both sides
+        return new FieldRows(best.get((best.size() - 1) / 2));
     }
 
     private static int trees(List<Row> rows) {
@@ -115,9 +121,9 @@ public final class FieldRows {
     }
 
     private static void stretch(
-            List<Row> rows, int number, double from, double to, double y, double bearing, double inRow) {
+            List<Row> rows, int number, double from, double to, double least, double y, double bearing, double inRow) {
         int trees = (int) Math.floor((to - from + TOUCH) / inRow);
-        if (trees < 1) {
+        if (trees < 1 || trees * inRow < least - TOUCH) {
             return;
         }
         double middle = (from + to) / 2;
@@ -133,7 +139,7 @@ public final class FieldRows {
         return new double[] {at.x, at.y};
     }
 
-    /** Its stretches of rows, from one side of the field to the other. */
+    /** Its stretches of rows, from left to right of their direction. */
     public List<Row> rows() {
         return rows;
     }

@@ -23,6 +23,7 @@ public record PlantingParameters(
         Sensitivity sensitivity,
         Usual usual,
         Year year,
+        Pollination pollination,
         Risks risks) {
 
     /**
@@ -88,7 +89,7 @@ public record PlantingParameters(
      *
      * @param bloomDay day of the year by a kind's degree days to bloom
      * @param harvestFrom where early cultivars are picked, of the days from bloom to the end of the usual ones' harvest
-     * @param harvestTo where late cultivars are, of the same
+     * @param harvestLateDays days that late cultivars go on after the usual ones
      * @param harvestAt where most is picked, of the days from bloom to the end of harvest
      * @param harvestMonthBefore share that is picked in the month before that
      */
@@ -98,7 +99,7 @@ public record PlantingParameters(
             List<Integer> thinningMonths,
             BloomDay bloomDay,
             double harvestFrom,
-            double harvestTo,
+            @JsonProperty("harvestLate_d") double harvestLateDays,
             double harvestAt,
             double harvestMonthBefore) {}
 
@@ -110,6 +111,9 @@ public record PlantingParameters(
             return at + perDegreeDay * degreeDays;
         }
     }
+
+    /** How far away a partner of bloom may stand that bees are to reach, metres. */
+    public record Pollination(@JsonProperty("beesFly_m") double beesFly) {}
 
     /** A first crop from this year on, and a payback after this share of a cultivar's life, are told as risks. */
     public record Risks(int lateFromYear, double lifeShare) {}

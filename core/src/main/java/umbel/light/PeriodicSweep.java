@@ -9,7 +9,7 @@ import umbel.compute.Cancellation;
  * depth of a lattice of parallel rays, exact along each ray; {@link LightNodes} near the points read it, sum the light of all
  * directions and are mixed at the points.
  *
- * <p>Cost: about one nanosecond for each cell and direction, and as much for each node and direction. The directions are
+ * <p>The cost grows with cells and directions, and with nodes and directions; hardly with the points. The directions are
  * dealt out to a fixed number of parts, which are computed in parallel and summed in fixed order, so that the answer does not
  * depend on the number of threads.
  */

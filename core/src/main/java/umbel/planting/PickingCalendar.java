@@ -5,6 +5,7 @@ import java.time.MonthDay;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import umbel.knowledge.PlantingParameters;
 import umbel.knowledge.Species;
 
@@ -38,10 +39,13 @@ public final class PickingCalendar {
         this.south = latitudeDeg < 0;
     }
 
-    /** When a kind blooms and is picked. */
-    public Times of(Species species) {
+    /** When a kind blooms and is picked; empty for evergreens, which go by flush and rain and not by spring. */
+    public Optional<Times> of(Species species) {
+        if (species.season().evergreen()) {
+            return Optional.empty();
+        }
         Span span = picked(species);
-        return new Times(day((int) bloom(species)), day(span.from()), day(span.to()));
+        return Optional.of(new Times(day((int) bloom(species)), day(span.from()), day(span.to())));
     }
 
     private double bloom(Species species) {
@@ -50,13 +54,14 @@ public final class PickingCalendar {
 
     private Span picked(Species species) {
         int days = species.season().harvestAfterBloomDays();
-        return new Span(
-                (int) (bloom(species) + year.harvestFrom() * days), (int) (bloom(species) + year.harvestTo() * days));
+        return new Span((int) (bloom(species) + year.harvestFrom() * days), (int)
+                (bloom(species) + days + year.harvestLateDays()));
     }
 
-    /** The gaps between the picking of kinds, from the first picked to the last; none with fewer than two. */
+    /** The gaps between the picking of kinds, from the first picked to the last; none with fewer than two, or between evergreens. */
     public List<Gap> gaps(List<Species> kinds) {
         List<Span> spans = kinds.stream()
+                .filter(kind -> !kind.season().evergreen())
                 .map(this::picked)
                 .sorted(Comparator.comparingInt(Span::from))
                 .toList();

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import java.util.function.DoubleFunction;
@@ -44,7 +45,7 @@ public final class PlantingComparison {
      * @param rates all rates of return; the option's own where there is one
      * @param breakEven price a kilogram at which the present value is nothing; empty where it bears nothing
      * @param hoursByMonth of a year in full crop, January first
-     * @param times when it blooms and is picked, at a place of middling climate
+     * @param times when it blooms and is picked, at a place of middling climate; empty for evergreens
      * @param pollination what it needs to set; null where it is not grown for fruit
      */
     public record Result(
@@ -59,7 +60,7 @@ public final class PlantingComparison {
             Integer paybackYear,
             OptionalDouble breakEven,
             double[] hoursByMonth,
-            PickingCalendar.Times times,
+            Optional<PickingCalendar.Times> times,
             Statement pollination,
             List<Statement> risks,
             Ranges ranges,
@@ -300,10 +301,12 @@ public final class PlantingComparison {
         }
     }
 
-    private static Statement pollination(Species species) {
+    private Statement pollination(Species species) {
         return species.pollination() == null
                 ? null
-                : Statement.of("planting.pollination").with("need", Value.choice(species.pollination()));
+                : Statement.of("planting.pollination")
+                        .with("need", Value.choice(species.pollination()))
+                        .with("near", Value.reach(numbers.pollination().beesFly()));
     }
 
     /** The days between the first and the last picking of all options on which nothing is picked. */

@@ -46,6 +46,15 @@ class FieldSvgTest {
         assertThat(many.getElementsByTagName("text").getLength()).isBetween(10, 40);
     }
 
+    /** Five thousand rows in a thousand units would be one black patch. */
+    @Test
+    void ofManyRowsEverySoManyIsDrawn() throws Exception {
+        int lines = drawn(rectangle(2500, 2500), 5, 0.5)
+                .getElementsByTagName("path")
+                .getLength();
+        assertThat(lines).isBetween(100, 450);
+    }
+
     @ParameterizedTest
     @CsvSource({"100, 20", "350, 100", "31, 10", "1600, 500", "7, 2"})
     void theBarIsARoundLengthUpToAThirdOfTheField(double wide, double bar) {

@@ -120,6 +120,31 @@ class FieldRowsTest {
         assertThat(field.trees() * 1.2 * between).isLessThan(hectares * 10_000);
     }
 
+    /** Rows to the north on a field of 23 m: five of 4 m, 1.5 m left on either side, the first in the west. */
+    @Test
+    void whatIsLeftOverLiesOnBothSidesAndTheFirstRowOnTheLeft() {
+        FieldRows field = north(0, 1, 4, ring(0, 0, 23, 0, 23, 50, 0, 50));
+        assertThat(field.lines()).isEqualTo(5);
+        double first = field.rows().get(0).from()[0];
+        double last = field.rows().get(4).from()[0];
+        assertThat(first).isLessThan(last);
+        assertThat(first - 2).isCloseTo(23 - last - 2, within(0.4));
+        assertThat(field.rows().get(0).from()[1])
+                .as("its first tree in the south")
+                .isCloseTo(0.5, within(0.01));
+    }
+
+    /** A triangle's point would take rows of a tree or two. */
+    @Test
+    void aStretchShorterThanAHeadlandIsNotPlanted() {
+        List<List<Double>> triangle = ring(0, 0, 100, 0, 0, 100);
+        for (double headland : new double[] {2, 6, 10}) {
+            FieldRows field = north(headland, 1, 3.5, triangle);
+            assertThat(field.trees()).isPositive();
+            assertThat(field.rows()).allSatisfy(row -> assertThat(row.length()).isGreaterThanOrEqualTo(headland));
+        }
+    }
+
     @Test
     void aWiderHeadlandNeverMakesRoom() {
         List<List<Double>> edge = star(new Random(9));

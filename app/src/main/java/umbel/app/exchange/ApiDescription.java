@@ -79,6 +79,7 @@ class ApiDescription {
             Map.entry("QuestionPage", Set.of("line")),
             Map.entry("SideLine", Set.of("value")),
             Map.entry("BlockSeason", Set.of("windowEnd")),
+            Map.entry("PlantingOption", Set.of("times")),
             Map.entry("InstructionPage", Set.of("instruction", "search")),
             Map.entry("PracticeVerdict", Set.of("next")),
             Map.entry("LimbVerdict", Set.of("step")),

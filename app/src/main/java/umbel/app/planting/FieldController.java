@@ -37,6 +37,9 @@ import umbel.wood.Units;
 @RequestMapping("/api/plantings")
 class FieldController {
 
+    /** A plan lists every tree; more than these make no document that anybody could plant by. */
+    private static final int MOST_TREES_OF_A_PLAN = 50_000;
+
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final Knowledge knowledge;
@@ -65,7 +68,7 @@ class FieldController {
     List<FieldAnswers.PlantedField> plantedField(@RequestBody PlantingRequest sent) {
         PlantingRequest request = PlantingCheck.complete(sent, knowledge);
         return computing.answer(
-                Lane.PLANS,
+                Lane.QUICK,
                 () -> request.options().stream()
                         .map(option -> planted(request, option))
                         .toList());
@@ -77,7 +80,10 @@ class FieldController {
             @RequestBody PlantingRequest sent, @RequestParam(defaultValue = "0") int option) {
         PlantingRequest request = PlantingCheck.complete(sent, knowledge);
         PlantingRequest.Planting chosen = chosen(request, option);
-        return computing.answer(Lane.PLANS, () -> geoJson(PlantingField.of(request.site()), chosen));
+        return computing.answer(Lane.PLANS, () -> {
+            PlantingField field = PlantingField.of(request.site());
+            return geoJson(field, planned(field, chosen));
+        });
     }
 
     /** The planting plan of one option on paper. */
@@ -87,7 +93,7 @@ class FieldController {
         PlantingRequest request = PlantingCheck.complete(sent, knowledge);
         PlantingRequest.Planting chosen = chosen(request, option);
         byte[] pdf = computing.answer(Lane.PLANS, () -> {
-            FieldRows rows = PlantingField.of(request.site()).rows(chosen);
+            FieldRows rows = planned(PlantingField.of(request.site()), chosen);
             return plans.pdf(request, chosen, rows, drawing(request, chosen, rows), materials(chosen, rows));
         });
         return ResponseEntity.ok()
@@ -98,6 +104,19 @@ class FieldController {
                                 .build()
                                 .toString())
                 .body(pdf);
+    }
+
+    /** The rows of a plan, if they are not too many for one. */
+    private static FieldRows planned(PlantingField field, PlantingRequest.Planting option) {
+        FieldRows rows = field.rows(option);
+        if (rows.trees() > MOST_TREES_OF_A_PLAN) {
+            throw new InvalidSurvey(List.of(new FieldError(
+                    "site",
+                    Statement.of("problem.plan-too-large")
+                            .with("trees", Value.count(rows.trees()))
+                            .with("most", Value.count(MOST_TREES_OF_A_PLAN)))));
+        }
+        return rows;
     }
 
     private static PlantingRequest.Planting chosen(PlantingRequest request, int option) {
@@ -152,11 +171,11 @@ class FieldController {
                 .toList();
     }
 
-    private static Map<String, Object> geoJson(PlantingField field, PlantingRequest.Planting option) {
+    private static Map<String, Object> geoJson(PlantingField field, FieldRows rows) {
         List<Map<String, Object>> features = new ArrayList<>();
         features.add(GeoJson.feature("Polygon", rounded(field.outline().rings()), Map.of("kind", "field")));
         Map<Integer, Integer> counted = new LinkedHashMap<>();
-        for (FieldRows.Row row : field.rows(option).rows()) {
+        for (FieldRows.Row row : rows.rows()) {
             features.add(GeoJson.feature(
                     "LineString",
                     List.of(point(row.from()), point(row.to())),

@@ -34,6 +34,7 @@ final class PlantingAnswers {
      * @param paybackYear null where it is not paid back
      * @param breakEvenPrice null where it bears nothing
      * @param hoursByMonth of a full year, January first
+     * @param times null for evergreens, which go by flush and rain and not by spring
      * @param pollination what it needs to set fruit; empty where it is not grown for fruit
      * @param toWin what it would need to overtake the best; none for the best
      * @param assumed every figure it was calculated with that the request may set

@@ -15,6 +15,7 @@ import umbel.drawing.RowSvg;
 import umbel.knowledge.Knowledge;
 import umbel.planting.GrownTrees;
 import umbel.planting.OptionYears;
+import umbel.planting.PickingCalendar;
 import umbel.planting.PlantingCheck;
 import umbel.planting.PlantingComparison;
 import umbel.planting.PlantingRequest;
@@ -159,10 +160,7 @@ class PlantingController {
                 Arrays.stream(one.hoursByMonth())
                         .mapToObj(hours -> Units.round(hours, 1))
                         .toList(),
-                new PlantingAnswers.PlantingTimes(
-                        one.times().bloom().toString(),
-                        one.times().from().toString(),
-                        one.times().to().toString()),
+                one.times().map(PlantingController::times).orElse(null),
                 one.pollination() == null ? "" : Reader.speech().say(one.pollination()),
                 one.risks().stream().map(PlantingController::risk).toList(),
                 new PlantingAnswers.PlantingRanges(
@@ -185,6 +183,11 @@ class PlantingController {
                         .map(figure -> new PlantingAnswers.PlantingAssumed(
                                 figure.name(), Units.round(figure.value(), 4), figure.unit(), figure.from()))
                         .toList());
+    }
+
+    private static PlantingAnswers.PlantingTimes times(PickingCalendar.Times times) {
+        return new PlantingAnswers.PlantingTimes(
+                times.bloom().toString(), times.from().toString(), times.to().toString());
     }
 
     private static PlantingAnswers.PlantingRisk risk(Statement risk) {

@@ -102,6 +102,37 @@ class PlantingsInBrowserTest {
         BROWSER.waiting().until(driver -> BROWSER.all("[aria-label^='Corner ']").size() == 4);
         BROWSER.button("Back to a square").click();
         BROWSER.button("Draw the field");
+        BROWSER.button("Undo").click();
+        BROWSER.waiting().until(driver -> BROWSER.all("[aria-label^='Corner ']").size() == 4);
+    }
+
+    /** Kept under a name, opened in the place of another, which is one click away; deleted and brought back. */
+    @Test
+    void aComparisonIsKeptAndNothingIsLostByOpeningOrDeletingIt() {
+        BROWSER.open(umbel.url() + "/plantings");
+        BROWSER.sees("Present value");
+        BROWSER.button("Copy").click();
+        BROWSER.sees("Assumptions for C");
+        BROWSER.unfold("Kept comparisons");
+        BROWSER.type(BROWSER.field("Name"), "Three ways");
+        BROWSER.button("Keep this comparison").click();
+        BROWSER.sees("3 options");
+        BROWSER.button("Start over").click();
+        BROWSER.seesNo("Assumptions for C");
+        BROWSER.button("Three ways").click();
+        BROWSER.sees("Assumptions for C");
+        BROWSER.sees("Three ways is shown in place of what was here.");
+        BROWSER.button("Undo").click();
+        BROWSER.seesNo("Assumptions for C");
+        BROWSER.find(By.cssSelector("[aria-label='Delete the comparison Three ways']"))
+                .click();
+        BROWSER.sees("Three ways was deleted.");
+        BROWSER.sees("Nothing is kept yet.");
+        BROWSER.button("Undo").click();
+        BROWSER.button("Three ways");
+        BROWSER.find(By.cssSelector("[aria-label='Delete the comparison Three ways']"))
+                .click();
+        BROWSER.sees("Nothing is kept yet.");
     }
 
     /** What is told of the first option's field. */

@@ -79,6 +79,10 @@ class PlantingApiTest {
                         .json()
                         .at("/gaps"))
                 .hasSize(1);
+        JsonNode mango = umbel.post("/api/plantings/compare", SENT.replaceFirst("apple", "mango"))
+                .json()
+                .at("/options/0");
+        assertThat(mango.at("/times").isNull()).isTrue();
         assertThat(umbel.post("/api/plantings/compare", SENT).text()).isEqualTo(answer.text());
     }
 

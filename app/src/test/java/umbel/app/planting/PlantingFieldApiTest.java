@@ -83,6 +83,23 @@ class PlantingFieldApiTest {
                 .isEqualTo(400);
     }
 
+    /** A hundred square kilometres with a tree on every half square metre: told, but never listed. */
+    @Test
+    void aPlanOfTooManyTreesIsRefusedBeforeItIsMade() {
+        String huge =
+                ("{'site':{'area_ha':10000},'options':[{'species':'apple','system':'tall-spindle','price_perKg':1,"
+                                + "'spacing_m':{'inRow':0.5,'betweenRows':1}}]}")
+                        .replace('\'', '"');
+        RunningUmbel.Answer field = umbel.post("/api/plantings/field", huge);
+        assertThat(field.json().get(0).at("/trees").asLong()).isGreaterThan(100_000_000);
+        assertThat(field.text().length()).isLessThan(1_000_000);
+        for (String plan : new String[] {"plan.geojson", "plan.pdf"}) {
+            RunningUmbel.Answer refused = umbel.post("/api/plantings/" + plan, huge);
+            assertThat(refused.status()).isEqualTo(400);
+            assertThat(refused.text()).contains("50,000");
+        }
+    }
+
     /** About a hundred metres each way at 60° north, where a degree of longitude is half as long as one of latitude. */
     @Test
     void aMapFileInDegreesBecomesMetres() {
