@@ -3,7 +3,6 @@ import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api } from '../api/client';
-import { Problem, type FieldError } from '../api/problem';
 import { dropDraft } from '../survey/draft';
 import { surveyFrom, type SurveyForm } from '../survey/form';
 import { Choice, Field } from '../survey/Cell';
@@ -17,11 +16,12 @@ const NEW = '';
 export function KeepTree({
   form,
   ready,
-  onErrors,
+  onRefused,
 }: {
   form: SurveyForm;
   ready: boolean;
-  onErrors: (errors: FieldError[]) => void;
+  /** Tells at the limbs what is wrong with them; the rest is told here. */
+  onRefused: (message: string, error: unknown) => void;
 }) {
   const say = useSay();
   const go = useNavigate();
@@ -70,7 +70,7 @@ export function KeepTree({
       void go(`/trees/${tree.treeId}`);
     },
     onError: (error) => {
-      if (error instanceof Problem) onErrors(error.errors.filter((one) => one.field.startsWith('limbs[')));
+      onRefused('', error);
     },
   });
   const number = (text: string) => !Number.isNaN(readNumber(text) ?? Number.NaN);

@@ -81,7 +81,7 @@ export function LookPage() {
   }, [begin]);
 
   const preview = usePreview(form);
-  const { drawing, errors, trouble } = preview;
+  const { drawing, errors, trouble, sound } = preview;
   const faults = byField(errors);
   const settled = useSettled(form, ASK_AFTER_MS);
   const asked = useQuery<Assessment>({
@@ -91,7 +91,7 @@ export function LookPage() {
         // a tree's survey is answered as a tree's
         (said) => said as Assessment,
       ),
-    enabled: settled.limbs.length > 0 && trouble === '',
+    enabled: settled.limbs.length > 0 && sound,
     placeholderData: keepPreviousData,
     retry: false,
     staleTime: Infinity,
@@ -175,11 +175,7 @@ export function LookPage() {
           />
         </div>
         {mayChange && (
-          <KeepTree
-            form={form}
-            ready={trouble === '' && form.limbs.length > 0}
-            onErrors={preview.setErrors}
-          />
+          <KeepTree form={form} ready={sound && form.limbs.length > 0} onRefused={preview.refuse} />
         )}
       </aside>
     </div>

@@ -3,7 +3,6 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answer, api, type SurveyDocument } from '../api/client';
-import { Problem } from '../api/problem';
 import { Button } from '../ui/Button';
 import { FileButton } from '../ui/FileButton';
 import { readNumber } from '../ui/numbers';
@@ -30,15 +29,7 @@ export function SurveyDesk({ id, label, first, again }: Props) {
   const say = useSay();
   const draft = useDraft(id, first);
   const { form } = draft;
-  const {
-    drawing,
-    errors,
-    setErrors,
-    trouble,
-    setTrouble,
-    summary,
-    queries: surveyQueries,
-  } = usePreview(form);
+  const { drawing, errors, trouble, sound, refuse, summary, queries: surveyQueries } = usePreview(form);
   const [chosen, setChosen] = useState<string | null>(null);
   const go = useNavigate();
   const queries = useQueryClient();
@@ -62,8 +53,7 @@ export function SurveyDesk({ id, label, first, again }: Props) {
       void go(`/trees/${id}`);
     },
     onError: (error) => {
-      if (error instanceof Problem) setErrors(error.errors);
-      setTrouble(error.message);
+      refuse(error.message, error);
     },
   });
 
@@ -99,14 +89,14 @@ export function SurveyDesk({ id, label, first, again }: Props) {
       await answer(api.POST('/api/survey/preview', { body: document }));
       draft.change({ ...formFrom(document), label });
     } catch (error) {
-      setErrors(error instanceof Problem ? error.errors : []);
-      setTrouble(
+      refuse(
         error instanceof SyntaxError
           ? say('survey-desk.filename-is-not-json-message', { fileName, message: error.message })
           : say('survey-desk.filename-was-not-taken-in', {
               fileName,
               part: error instanceof Error ? error.message : say('survey-desk.it-could-not-be-read'),
             }),
+        error,
       );
     }
   };
@@ -187,7 +177,7 @@ export function SurveyDesk({ id, label, first, again }: Props) {
             )}
             <Button
               weight="ink"
-              disabled={save.isPending || trouble !== ''}
+              disabled={save.isPending || !sound}
               onClick={() => {
                 save.mutate();
               }}

@@ -28,7 +28,7 @@ export function Walk({ id, label, first }: { id: number; label: string; first: S
   const { form, change } = draft;
   const [place, setPlace] = useState<Place>(form.limbs.length > 0 ? { at: 'list' } : { at: 'trunk' });
   const [view, setView] = useState<View>(FIRST_VIEW);
-  const { drawing, errors, trouble, setTrouble, queries: surveyQueries } = usePreview(form);
+  const { drawing, errors, trouble, sound, refuse, queries: surveyQueries } = usePreview(form);
   const go = useNavigate();
   const queries = useQueryClient();
   const guide = useGuide();
@@ -53,7 +53,7 @@ export function Walk({ id, label, first }: { id: number; label: string; first: S
       void go(`/trees/${id}`);
     },
     onError: (error) => {
-      setTrouble(error instanceof Problem ? error.message : say('walk.it-was-not-saved'));
+      refuse(error instanceof Problem ? error.message : say('walk.it-was-not-saved'), error);
     },
   });
 
@@ -208,7 +208,7 @@ export function Walk({ id, label, first }: { id: number; label: string; first: S
             <Big onClick={beginLimb}>{say('walk.next-limb')}</Big>
             <Big
               chosen
-              disabled={save.isPending || trouble !== ''}
+              disabled={save.isPending || !sound}
               onClick={() => {
                 save.mutate();
               }}

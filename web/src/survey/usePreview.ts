@@ -12,6 +12,13 @@ export function questionsAbout(limb: string, queries: SurveyQuery[]): string[] {
   return queries.filter((query) => query.limb === limb).map((query) => query.text);
 }
 
+/** Why a file was not taken or a survey not saved, and the survey as it stood then. */
+interface Refused {
+  form: SurveyForm;
+  message: string;
+  errors: FieldError[];
+}
+
 /** The tree as typed so far, drawn by the server a moment after the last change, with what is wrong in it. */
 export function usePreview(form: SurveyForm) {
   const say = useSay();
@@ -20,6 +27,8 @@ export function usePreview(form: SurveyForm) {
   const [trouble, setTrouble] = useState('');
   const [summary, setSummary] = useState('');
   const [queries, setQueries] = useState<SurveyQuery[]>([]);
+  // kept apart from what the drawing meets: an answer still under way must not wipe it out
+  const [refused, setRefused] = useState<Refused | null>(null);
   useEffect(() => {
     let current = true;
     const wait = setTimeout(() => {
@@ -60,5 +69,18 @@ export function usePreview(form: SurveyForm) {
       clearTimeout(wait);
     };
   }, [form, say]);
-  return { drawing, errors, setErrors, trouble, setTrouble, summary, queries };
+  const told = refused?.form === form ? refused : null;
+  return {
+    drawing,
+    errors: told?.errors ?? errors,
+    trouble: told?.message ?? trouble,
+    /** Whether the survey can be saved as it stands; what was refused once may be tried again. */
+    sound: trouble === '',
+    /** Tells why a file was not taken or a survey not saved, until the survey is changed. */
+    refuse: (message: string, error: unknown) => {
+      setRefused({ form, message, errors: error instanceof Problem ? error.errors : [] });
+    },
+    summary,
+    queries,
+  };
 }

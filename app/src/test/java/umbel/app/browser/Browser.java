@@ -1,11 +1,14 @@
 package umbel.app.browser;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.logging.Level;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
@@ -14,6 +17,7 @@ import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebElement;
+import org.openqa.selenium.WindowType;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
@@ -33,12 +37,43 @@ final class Browser implements BeforeAllCallback, AfterAllCallback {
     /** How often a page is looked at while it is waited for. */
     private static final Duration GLANCE = Duration.ofMillis(120);
 
-    private ChromeDriver driver;
-    private Path profile;
+    /** One for all test classes of this process: starting it takes seconds. */
+    private static ChromeDriver started;
 
+    private ChromeDriver driver;
+    private final Set<String> origins = new HashSet<>();
+
+    /** Opens a tab of its own in the place of the one that the last class left. */
     @Override
-    public void beforeAll(ExtensionContext context) throws Exception {
-        profile = Files.createTempDirectory("umbel-browser");
+    public void beforeAll(ExtensionContext context) throws IOException {
+        driver = started();
+        String left = driver.getWindowHandle();
+        String own = driver.switchTo().newWindow(WindowType.TAB).getWindowHandle();
+        driver.switchTo().window(left).close();
+        driver.switchTo().window(own);
+        complaints(); // the last class's, if any
+        size(1280, 800);
+    }
+
+    /** Leaves nothing behind: neither what the pages stored nor cookies nor workers. */
+    @Override
+    public void afterAll(ExtensionContext context) {
+        driver.get("about:blank");
+        origins.forEach(origin -> driver.executeCdpCommand(
+                "Storage.clearDataForOrigin", Map.of("origin", origin, "storageTypes", "all")));
+        driver.executeCdpCommand("Network.clearBrowserCookies", Map.of());
+    }
+
+    private static synchronized ChromeDriver started() throws IOException {
+        if (started == null) {
+            Path profile = Files.createTempDirectory("umbel-browser");
+            started = start(profile);
+            Runtime.getRuntime().addShutdownHook(new Thread(() -> end(profile)));
+        }
+        return started;
+    }
+
+    private static ChromeDriver start(Path profile) {
         LoggingPreferences logs = new LoggingPreferences();
         logs.enable(LogType.BROWSER, Level.ALL);
         ChromeOptions options = new ChromeOptions();
@@ -57,14 +92,16 @@ final class Browser implements BeforeAllCallback, AfterAllCallback {
         ChromeDriverService service = new ChromeDriverService.Builder()
                 .usingDriverExecutable(new java.io.File("/usr/bin/chromedriver"))
                 .build();
-        driver = new ChromeDriver(service, options);
-        size(1280, 800);
+        return new ChromeDriver(service, options);
     }
 
-    @Override
-    public void afterAll(ExtensionContext context) throws IOException {
-        driver.quit();
-        FileSystemUtils.deleteRecursively(profile);
+    private static void end(Path profile) {
+        started.quit();
+        try {
+            FileSystemUtils.deleteRecursively(profile);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     ChromeDriver driver() {
@@ -78,6 +115,9 @@ final class Browser implements BeforeAllCallback, AfterAllCallback {
     }
 
     void open(String url) {
+        if (url.startsWith("http")) {
+            origins.add(url.replaceFirst("^(https?://[^/]+).*$", "$1"));
+        }
         driver.get(url);
     }
 

@@ -108,6 +108,10 @@ class SurveyAndRecordInBrowserTest {
                 BROWSER.find(By.cssSelector("[data-cell='0-length_cm']")).getAttribute("value");
         input.sendKeys(broken.toString());
         BROWSER.sees("broken.json is not JSON");
+        BROWSER.sees("pieces of wood");
+        assertThat(BROWSER.bodyText())
+                .as("the drawing that was still under way does not wipe the refusal out")
+                .contains("broken.json is not JSON");
         input.sendKeys(faulty.toString());
         BROWSER.sees("faulty.json could not be imported");
         assertThat(BROWSER.find(By.cssSelector("[data-cell='0-length_cm']")).getAttribute("value"))
