@@ -4,11 +4,12 @@ import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
 import { saveFile } from '../ui/saveFile';
 import { Failed } from '../ui/States';
+import { keepsTheTrees } from './standing';
 
 /** The field filled with each option's rows, asked for anew when it or they change. */
 export function useFields(request: PlantingRequest) {
   return useQuery({
-    queryKey: ['planting-field', request.site, request.options],
+    queryKey: ['planting-field', request.site, request.standing, request.options],
     queryFn: () => answer(api.POST('/api/plantings/field', { body: request })),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
@@ -31,9 +32,12 @@ export function FieldPlans({
       {fields.isPending && <p className="text-muted">{say('field-plans.filling')}</p>}
       {fields.isError && <Failed error={fields.error} retry={() => void fields.refetch()} />}
       <div className="grid grid-cols-2 gap-6 max-xl:grid-cols-1">
-        {fields.data?.map((field, i) => (
-          <OneField key={field.name} request={request} field={field} option={i} />
-        ))}
+        {fields.data?.map(
+          (field, i) =>
+            !keepsTheTrees(request.options?.[i]) && (
+              <OneField key={field.name} request={request} field={field} option={i} />
+            ),
+        )}
       </div>
     </details>
   );

@@ -1,98 +1,68 @@
-import { useQuery } from '@tanstack/react-query';
-import { answer, api } from '../api/client';
 import { ChoiceField, NumberField } from '../plant/CountFields';
 import { useSay } from '../text/say';
-import { term } from '../text/term';
+import { named } from '../text/term';
 import { Button } from '../ui/Button';
 import type { Planting } from './request';
+import { ACTS, keepsTheTrees } from './standing';
+import { PriceField, TreeFields } from './TreeFields';
 
-const STOCKS = ['very-dwarfing', 'dwarfing', 'semi-dwarfing', 'semi-vigorous', 'seedling'] as const;
-const VIGOURS = ['low', 'moderate', 'high'] as const;
-
-/** One option: what, on what, how far apart, at what price. */
+/** One option: what, on what, how far apart, at what price; or what is done with the trees that stand. */
 export function OptionForm({
   option,
+  standing,
   set,
   copy,
   drop,
 }: {
   option: Planting;
+  /** Whether trees stand on the land, with which something could be done. */
+  standing: boolean;
   set: (part: Partial<Planting>) => void;
   copy: (() => void) | undefined;
   drop: (() => void) | undefined;
 }) {
   const say = useSay();
-  const known = useQuery({ queryKey: ['knowledge'], queryFn: () => answer(api.GET('/api/knowledge')) });
-  const species = (known.data?.species ?? []).map((one) => [one.id, one.name] as const);
-  const systems = (known.data?.systems ?? [])
-    .filter((one) => one.species.includes(option.species ?? ''))
-    .map((one) => [one.id, one.name] as const);
-  const others = (known.data?.systems ?? [])
-    .filter((one) => !one.species.includes(option.species ?? ''))
-    .map((one) => [one.id, one.name] as const);
+  const kept = keepsTheTrees(option);
+  const replanting = option.onStanding?.act === 'replant' ? option.onStanding : null;
   return (
     <fieldset className="mt-4 border-t-2 border-ink pt-2">
       <legend className="pr-2 font-display text-[20px] font-bold">{option.name}</legend>
       <div className="flex flex-wrap gap-2">
-        <ChoiceField
-          name={say('plantings.kind')}
-          value={option.species}
-          options={species}
-          set={(next) => {
-            set({ species: next });
-          }}
-        />
-        <ChoiceField
-          name={say('plantings.system')}
-          value={option.system}
-          options={[...systems, ...others]}
-          set={(next) => {
-            set({ system: next });
-          }}
-        />
-        <ChoiceField
-          name={say('plantings.stock')}
-          value={option.rootstockClass}
-          options={STOCKS.map((one) => [one, term(one)] as const)}
-          set={(next) => {
-            set({ rootstockClass: next });
-          }}
-        />
-        <ChoiceField
-          name={say('plantings.vigour')}
-          value={option.vigour}
-          options={VIGOURS.map((one) => [one, term(one)] as const)}
-          set={(next) => {
-            set({ vigour: next });
-          }}
-        />
-        <NumberField
-          name={say('plantings.in-row')}
-          unit="m"
-          width="w-16"
-          value={option.spacing_m?.inRow}
-          set={(inRow) => {
-            set({ spacing_m: { ...option.spacing_m, inRow } });
-          }}
-        />
-        <NumberField
-          name={say('plantings.between-rows')}
-          unit="m"
-          width="w-16"
-          value={option.spacing_m?.betweenRows}
-          set={(betweenRows) => {
-            set({ spacing_m: { ...option.spacing_m, betweenRows } });
-          }}
-        />
-        <NumberField
-          name={say('plantings.price-a-kg')}
-          unit="perKg"
-          width="w-16"
-          value={option.price_perKg}
-          set={(price_perKg) => {
-            set({ price_perKg });
-          }}
-        />
+        {standing && (
+          <ChoiceField
+            name={say('standing.act')}
+            value={option.onStanding?.act}
+            options={[
+              ['', say('standing.bare-land')],
+              ...ACTS.map((one) => [one, named('planting-act', one)] as const),
+            ]}
+            set={(act) => {
+              set({ onStanding: act === undefined ? undefined : { act } });
+            }}
+          />
+        )}
+        {replanting && (
+          <>
+            <NumberField
+              name={say('standing.over')}
+              width="w-16"
+              value={replanting.over_y}
+              set={(over_y) => {
+                set({ onStanding: { ...replanting, over_y } });
+              }}
+            />
+            <NumberField
+              name={say('standing.fallow')}
+              width="w-16"
+              value={replanting.fallow_y}
+              set={(fallow_y) => {
+                set({ onStanding: { ...replanting, fallow_y } });
+              }}
+            />
+          </>
+        )}
+        {!kept && <TreeFields option={option} set={set} />}
+        {kept && <PriceField option={option} set={set} />}
         <NumberField
           name={say('plantings.trend')}
           width="w-16"
@@ -101,14 +71,16 @@ export function OptionForm({
             set({ priceTrend: percentage == null ? undefined : percentage / 100 });
           }}
         />
-        <NumberField
-          name={say('plantings.life')}
-          width="w-16"
-          value={option.cultivarLife_y}
-          set={(cultivarLife_y) => {
-            set({ cultivarLife_y });
-          }}
-        />
+        {!kept && (
+          <NumberField
+            name={say('plantings.life')}
+            width="w-16"
+            value={option.cultivarLife_y}
+            set={(cultivarLife_y) => {
+              set({ cultivarLife_y });
+            }}
+          />
+        )}
       </div>
       <div className="mt-2 flex gap-2">
         {copy && (

@@ -24,6 +24,8 @@ import { OptionForm } from './OptionForm';
 import { Picking } from './Picking';
 import { PlantThis } from './PlantThis';
 import { Rows } from './Rows';
+import { keepsTheTrees } from './standing';
+import { StandingTrees } from './StandingTrees';
 import { FIRST, fromAddress, LEAST_OPTIONS, MOST_OPTIONS, withCopy, withOption } from './request';
 
 const ASK_AFTER_MS = 300;
@@ -138,10 +140,12 @@ export function PlantingsPage() {
             replace({ ...request, site: next }, say('field-shape.cleared'));
           }}
         />
+        <StandingTrees request={request} set={set} replace={replace} />
         {options.map((option, i) => (
           <OptionForm
             key={option.name ?? i}
             option={option}
+            standing={request.standing != null}
             set={(part) => {
               set(withOption(request, i, part));
             }}
@@ -218,7 +222,7 @@ export function PlantingsPage() {
                 <div key={one.name}>
                   <Moved option={one} />
                   <Months option={one} />
-                  {mayChange && options[i] && (
+                  {mayChange && options[i] && !keepsTheTrees(options[i]) && (
                     <PlantThis
                       key={`${one.name} ${one.treesPerHa} ${fields.data?.[i]?.trees ?? ''}`}
                       option={options[i]}

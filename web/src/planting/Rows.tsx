@@ -9,7 +9,7 @@ export function Rows({ request }: { request: PlantingRequest }) {
   const say = useSay();
   const [open, setOpen] = useState(false);
   const rows = useQuery({
-    queryKey: ['planting-rows', request.site, request.options],
+    queryKey: ['planting-rows', request.site, request.standing, request.options],
     enabled: open,
     queryFn: () => answer(api.POST('/api/plantings/rows', { body: request })),
     placeholderData: keepPreviousData,
@@ -33,6 +33,9 @@ export function Rows({ request }: { request: PlantingRequest }) {
           aria-label={say('plantings.row-of', { name: option.name })}
         >
           <h3 className="font-display text-[18px] font-bold">{option.name}</h3>
+          {option.years.length === 0 && (
+            <p className="text-[14px] text-muted">{say('plantings.row-not-drawn')}</p>
+          )}
           <div className="grid grid-cols-5 gap-3 max-sm:grid-cols-2">
             {option.years.map((one) => (
               <figure key={one.year}>

@@ -9,6 +9,7 @@ import java.util.Map;
  * docs/model/planting.md.
  *
  * @param fit when a tree fills its place, and when it outgrows it
+ * @param standing what is assumed about a block that stands on the land
  * @param usual what is taken where a request is silent
  * @param year in which months the work of a full year falls
  * @param risks from when on something is told as a risk
@@ -16,6 +17,7 @@ import java.util.Map;
  */
 public record PlantingParameters(
         Defaults defaults,
+        Standing standing,
         Materials materials,
         Fit fit,
         List<Integer> grownAtLeaf,
@@ -55,6 +57,32 @@ public record PlantingParameters(
             double thinFruitsPerHour,
             Map<String, Double> vigour,
             Map<String, Double> stockSize) {}
+
+    /**
+     * Trees that stand, and what is done with them.
+     *
+     * @param crop of a sound tree's, that an old block bears; it declines by {@code declineAYear} of itself
+     * @param firstClass of a sound tree's share of first class
+     * @param renovationYears winters that old wood is taken out over
+     * @param renovationCrop of what the block bore, in those years
+     * @param renovationPruning minutes in those years, of a sound tree's
+     * @param renovationRecovery years after them until it bears as a sound tree
+     * @param graftsPerTree price of the grafts a tree
+     * @param graftMinutesPerTree cutting it low, grafting, and tying what grows
+     * @param replantCrop crop on ground that bore the same trees before, of a sound tree's
+     */
+    public record Standing(
+            double crop,
+            double declineAYear,
+            double firstClass,
+            double renovationYears,
+            double renovationCrop,
+            double renovationPruning,
+            double renovationRecovery,
+            double graftsPerTree,
+            double graftMinutesPerTree,
+            double clearingPerHa,
+            double replantCrop) {}
 
     /**
      * What is bought beside what a system's structure takes.

@@ -34,19 +34,25 @@ public final class Assumptions {
             Species species,
             TrainingSystem system,
             double fruitMass,
-            PlantingParameters.Defaults usual) {
+            PlantingParameters parameters) {
+        PlantingParameters.Defaults usual = parameters.defaults();
         Assumptions figures = new Assumptions(option.costs() == null ? Map.of() : option.costs());
+        figures.standing(option, parameters.standing());
         double minutes = (system.work().minutesATree().get(0)
                         + system.work().minutesATree().get(1))
                 / 2;
         boolean platform = system.isWorkedFromPlatforms();
-        figures.add("tree", usual.tree().get(option.rootstockClass()), "per-tree");
-        figures.add("support", usual.supportPerHa().get(system.cost()), "per-ha");
-        figures.add("irrigation", usual.irrigationPerHa(), "per-ha");
-        figures.add("land", usual.landPerHa(), "per-ha");
-        figures.add("plantingMinutes", usual.plantingMinutesPerTree(), "min-per-tree");
+        if (!option.act().keepsTheTrees()) {
+            figures.add("tree", usual.tree().get(option.rootstockClass()), "per-tree");
+            figures.add("support", usual.supportPerHa().get(system.cost()), "per-ha");
+            figures.add("irrigation", usual.irrigationPerHa(), "per-ha");
+            figures.add("land", usual.landPerHa(), "per-ha");
+            figures.add("plantingMinutes", usual.plantingMinutesPerTree(), "min-per-tree");
+        }
         figures.add("pruningMinutes", minutes, "min-per-tree-year");
-        figures.add("trainingMinutes", minutes * usual.trainingMinutesShare(), "min-per-tree-year");
+        if (option.act() != Act.KEEP && option.act() != Act.RENOVATE) {
+            figures.add("trainingMinutes", minutes * usual.trainingMinutesShare(), "min-per-tree-year");
+        }
         figures.add("other", usual.otherPerHaYear(), "per-ha-year");
         figures.add("secondClassPrice", usual.secondClassPriceShare(), "of-price");
         figures.add("fieldShare", usual.fieldShare(), "of-crop");
@@ -62,6 +68,38 @@ public final class Assumptions {
                 species.thinning().spacingCm() > 0 ? usual.thinFruitsPerHour() : 0,
                 "fruits-per-hour");
         return figures;
+    }
+
+    /** What is assumed about the trees that stand, and about what is done with them. */
+    private void standing(PlantingRequest.Planting option, PlantingParameters.Standing usual) {
+        Act act = option.act();
+        boolean bearOn = act == Act.KEEP
+                || act == Act.RENOVATE
+                || act == Act.REPLANT && option.onStanding().overY() > 1;
+        if (bearOn) {
+            add("standingCrop", usual.crop(), "of-sound-crop");
+            add("standingDecline", usual.declineAYear(), "a-year");
+            add("standingFirstClass", usual.firstClass(), "of-sound-crop");
+        }
+        switch (act) {
+            case RENOVATE -> {
+                add("renovationYears", usual.renovationYears(), "years");
+                add("renovationCrop", usual.renovationCrop(), "of-standing-crop");
+                add("renovationPruning", usual.renovationPruning(), "of-pruning");
+                add("renovationRecovery", usual.renovationRecovery(), "years");
+            }
+            case TOPWORK -> {
+                add("grafts", usual.graftsPerTree(), "per-tree");
+                add("graftMinutes", usual.graftMinutesPerTree(), "min-per-tree");
+            }
+            case REPLANT -> {
+                add("clearing", usual.clearingPerHa(), "per-ha");
+                add("replantCrop", usual.replantCrop(), "of-sound-crop");
+            }
+            default -> {
+                // bare land, or trees that go on: nothing more to assume
+            }
+        }
     }
 
     /** Names that can be set. */
@@ -81,7 +119,18 @@ public final class Assumptions {
                 "ladderFactor",
                 "platformFactor",
                 "platform",
-                "thinFruitsPerHour");
+                "thinFruitsPerHour",
+                "standingCrop",
+                "standingDecline",
+                "standingFirstClass",
+                "renovationYears",
+                "renovationCrop",
+                "renovationPruning",
+                "renovationRecovery",
+                "grafts",
+                "graftMinutes",
+                "clearing",
+                "replantCrop");
     }
 
     private void add(String name, double usual, String unit) {

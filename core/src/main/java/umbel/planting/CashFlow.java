@@ -52,10 +52,12 @@ public record CashFlow(double[] net) {
         return rates;
     }
 
-    /** The internal rate of return; empty where there is none, or more than one. */
+    /** The internal rate of return; empty where there is none, or more than one, or where money comes in first and is lost later. */
     public OptionalDouble rateOfReturn() {
         List<Double> rates = ratesOfReturn();
-        return rates.size() == 1 ? OptionalDouble.of(rates.get(0)) : OptionalDouble.empty();
+        return rates.size() == 1 && presentValue(rates.get(0) - RATE_STEP) > 0
+                ? OptionalDouble.of(rates.get(0))
+                : OptionalDouble.empty();
     }
 
     private double root(double low, double high) {

@@ -1,15 +1,12 @@
 package umbel.planting;
 
-import java.util.ArrayList;
 import java.util.List;
 
 /**
  * An option a hectare, year by year: what it bears and what it takes in hours and money. A scenario moves price, yield, wages, capital
  * and the year it comes into crop; the plain one moves nothing.
  */
-public final class OptionYears {
-
-    private static final double MINUTES = 60;
+public abstract class OptionYears {
 
     /** The plain scenario. */
     static final Scenario AS_ASSUMED = new Scenario(1, 1, 1, 1, 0, new double[0]);
@@ -31,9 +28,19 @@ public final class OptionYears {
     /** Hours a hectare: from the ground, on ladders, on a platform. */
     public record Hours(double ground, double ladder, double platform) {
 
+        static final Hours NONE = new Hours(0, 0, 0);
+
         /** All together. */
         public double all() {
             return ground + ladder + platform;
+        }
+
+        Hours plus(Hours other) {
+            return new Hours(ground + other.ground, ladder + other.ladder, platform + other.platform);
+        }
+
+        Hours times(double share) {
+            return new Hours(share * ground, share * ladder, share * platform);
         }
     }
 
@@ -43,6 +50,21 @@ public final class OptionYears {
         /** All together. */
         public double all() {
             return training + pruning + thinning + picking + other;
+        }
+
+        static final Costs NONE = new Costs(0, 0, 0, 0, 0);
+
+        Costs plus(Costs more) {
+            return new Costs(
+                    training + more.training,
+                    pruning + more.pruning,
+                    thinning + more.thinning,
+                    picking + more.picking,
+                    other + more.other);
+        }
+
+        Costs times(double share) {
+            return new Costs(share * training, share * pruning, share * thinning, share * picking, share * other);
         }
     }
 
@@ -55,9 +77,42 @@ public final class OptionYears {
             double revenue,
             Costs costs,
             Hours hours,
-            double net) {}
+            double net) {
 
-    /** What is laid out at planting, a hectare. */
+        /** A year in which nothing stands, but for what it costs. */
+        static Year bare(int year, double cost) {
+            return new Year(year, 0, 0, 0, 0, new Costs(0, 0, 0, 0, cost), Hours.NONE, -cost);
+        }
+
+        /** The same with another stand's year on the rest of the land. */
+        Year plus(Year other) {
+            double kg = yieldKg + other.yieldKg;
+            return new Year(
+                    year,
+                    interception + other.interception,
+                    kg,
+                    kg == 0 ? 0 : (yieldKg * firstClass + other.yieldKg * other.firstClass) / kg,
+                    revenue + other.revenue,
+                    costs.plus(other.costs),
+                    hours.plus(other.hours),
+                    net + other.net);
+        }
+
+        /** On a share of the land, told as a year of the whole of it. */
+        Year on(double share, int asYear) {
+            return new Year(
+                    asYear,
+                    share * interception,
+                    share * yieldKg,
+                    firstClass,
+                    share * revenue,
+                    costs.times(share),
+                    hours.times(share),
+                    share * net);
+        }
+    }
+
+    /** What is laid out at planting, or at grafting, a hectare. */
     public record Capital(double trees, double support, double irrigation, double land, double planting) {
 
         /** All together. */
@@ -66,104 +121,14 @@ public final class OptionYears {
         }
     }
 
-    private final PlantingRequest.Planting option;
-    private final GrownTrees trees;
-    private final Assumptions figures;
-    private final double treesPerHa;
-    private final double wage;
-    private final int horizon;
-    private final int fullAtLeaf;
-    private final double reach;
-
-    OptionYears(
-            PlantingRequest.Planting option,
-            GrownTrees trees,
-            Assumptions figures,
-            double treesPerHa,
-            double wage,
-            int horizon,
-            int fullAtLeaf,
-            double reach) {
-        this.option = option;
-        this.trees = trees;
-        this.figures = figures;
-        this.treesPerHa = treesPerHa;
-        this.wage = wage;
-        this.horizon = horizon;
-        this.fullAtLeaf = fullAtLeaf;
-        this.reach = reach;
-    }
-
-    Capital capital() {
-        return new Capital(
-                figures.get("tree") * treesPerHa,
-                figures.get("support"),
-                figures.get("irrigation"),
-                figures.get("land"),
-                figures.get("plantingMinutes") / MINUTES * treesPerHa * wage);
-    }
+    /** What is laid out before the first crop, a hectare. */
+    abstract Capital capital();
 
     /** Years 0 to the horizon. */
-    List<Year> of(Scenario scenario) {
-        List<Year> years = new ArrayList<>();
-        double capital = capital().all() * scenario.capital();
-        years.add(new Year(0, 0, 0, 0, 0, new Costs(0, 0, 0, 0, 0), new Hours(0, 0, 0), -capital));
-        for (int year = 1; year <= horizon; year++) {
-            years.add(year(year, scenario));
-        }
-        return years;
-    }
-
-    private Year year(int year, Scenario scenario) {
-        Integer life = option.cultivarLifeY();
-        int leaf = life == null ? year : (year - 1) % life + 1;
-        boolean replanted = life != null && year > life && leaf == 1;
-        GrownTrees.InLeaf tree = trees.in(leaf);
-        GrownTrees.InLeaf bears = trees.in(leaf - scenario.delay());
-        double kg = bears.fruits()
-                * bears.fruitMass()
-                * treesPerHa
-                * figures.get("fieldShare")
-                * scenario.yield()
-                * scenario.in(year);
-        double price = option.pricePerKg()
-                * scenario.price()
-                * Math.pow(1 + (option.priceTrend() == null ? 0 : option.priceTrend()), year);
-        double revenue = kg * price * (bears.firstClass() + (1 - bears.firstClass()) * figures.get("secondClassPrice"));
-        double grown = Math.min(1, (double) leaf / Math.max(1, fullAtLeaf));
-        double pay = wage * scenario.wage();
-        Hours pruning = hours(figures.get("pruningMinutes") / MINUTES * grown * treesPerHa, tree, false);
-        Hours training = leaf > fullAtLeaf
-                ? new Hours(0, 0, 0)
-                : hours(figures.get("trainingMinutes") / MINUTES * treesPerHa, tree, false);
-        double rate = figures.get("thinFruitsPerHour");
-        double surplus = Math.max(0, bears.set() - bears.fruits()) * treesPerHa;
-        Hours thinning = hours(rate <= 0 ? 0 : surplus / rate, tree, false);
-        Hours picking = hours(kg / figures.get("pickKgPerHour"), tree, true);
-        double other = figures.get("other")
-                + (replanted ? (capital().trees() + capital().planting()) * scenario.capital() : 0);
-        Costs costs =
-                new Costs(training.all() * pay, pruning.all() * pay, thinning.all() * pay, picking.all() * pay, other);
-        Hours all = sum(sum(pruning, training), sum(thinning, picking));
-        return new Year(year, tree.interception(), kg, bears.firstClass(), revenue, costs, all, revenue - costs.all());
-    }
-
-    private static Hours sum(Hours one, Hours other) {
-        return new Hours(
-                one.ground() + other.ground(), one.ladder() + other.ladder(), one.platform() + other.platform());
-    }
-
-    /** Hours of work parted by what is in reach from the ground; what is not takes longer where it is picked. */
-    private Hours hours(double fromTheGround, GrownTrees.InLeaf tree, boolean picking) {
-        double above = tree.height() <= reach ? 0 : (tree.height() - reach) / tree.height();
-        boolean platform = figures.get("platform") > 0;
-        double factor = !picking ? 1 : platform ? figures.get("platformFactor") : figures.get("ladderFactor");
-        double high = fromTheGround * above / Math.max(0.01, factor);
-        return new Hours(fromTheGround * (1 - above), platform ? 0 : high, platform ? high : 0);
-    }
+    abstract List<Year> of(Scenario scenario);
 
     /** Its money under a scenario. */
-    CashFlow cash(Scenario scenario) {
+    final CashFlow cash(Scenario scenario) {
         return new CashFlow(of(scenario).stream().mapToDouble(Year::net).toArray());
     }
 }

@@ -20,6 +20,9 @@ public final class PlantingCheck {
 
     private static final int MOST_OPTIONS = 6;
     private static final int MOST_YEARS = 60;
+    private static final int MOST_LEAF = 200;
+    private static final int MOST_PARTS = 15;
+    private static final int MOST_FALLOW = 5;
     private static final Set<String> STOCKS =
             Set.of("very-dwarfing", "dwarfing", "semi-dwarfing", "semi-vigorous", "seedling");
     private static final Map<String, String> VIGOURS =
@@ -67,6 +70,7 @@ public final class PlantingCheck {
                         outline == null ? 0 : Units.toDegrees(outline.longestSide()),
                         -360,
                         360));
+        PlantingRequest.Standing standing = standing(sent.standing());
         List<PlantingRequest.Planting> options = new ArrayList<>();
         if (sent.options() == null || sent.options().isEmpty()) {
             errors.add(FieldError.of("options", "problem.options-missing"));
@@ -75,7 +79,7 @@ public final class PlantingCheck {
                     "options", Statement.of("problem.too-many-options").with("most", Value.count(MOST_OPTIONS))));
         } else {
             for (int i = 0; i < sent.options().size(); i++) {
-                options.add(option("options[" + i + "]", i, sent.options().get(i)));
+                options.add(onLand("options[" + i + "]", i, sent.options().get(i), sent.standing(), standing));
             }
         }
         return new PlantingRequest(
@@ -84,6 +88,7 @@ public final class PlantingCheck {
                 within("interest", sent.interest(), usual.interest(), -0.5, 1),
                 within("wage_perHour", sent.wagePerHour(), usual.wagePerHour(), 0.01, 10_000),
                 sent.currency() == null ? "" : sent.currency(),
+                standing,
                 options,
                 sent.seed() == null ? usual.seed() : sent.seed());
     }
@@ -100,6 +105,138 @@ public final class PlantingCheck {
 
     private static Double whole(Integer number) {
         return number == null ? null : Double.valueOf(number);
+    }
+
+    /** The standing block with what was left out; null where there is none, or none that can be. */
+    private PlantingRequest.Standing standing(PlantingRequest.Standing sent) {
+        if (sent == null) {
+            return null;
+        }
+        if (sent.leaf() == null) {
+            errors.add(FieldError.of("standing.leaf", "problem.missing"));
+        }
+        int leaf = (int) within("standing.leaf", whole(sent.leaf()), 1, 1, MOST_LEAF);
+        PlantingRequest.Planting trees = option("standing.trees", 0, sent.trees());
+        return trees == null ? null : new PlantingRequest.Standing(leaf, trees);
+    }
+
+    /** The trees of a standing block going on as they are, beside an option that calculates with other figures for them. */
+    static PlantingRequest.Planting keeping(PlantingRequest.Standing standing, PlantingRequest.Planting option) {
+        Map<String, Double> costs = new TreeMap<>(standing.trees().costs());
+        option.costs().forEach((name, value) -> {
+            if (name.startsWith("standing")) {
+                costs.put(name, value);
+            }
+        });
+        return ofStanding(
+                standing, option, new PlantingRequest.OnStanding(Act.KEEP.code(), null, null), standing.trees(), costs);
+    }
+
+    /** An option on bare land, or one that does something with the trees that stand. */
+    private PlantingRequest.Planting onLand(
+            String at,
+            int number,
+            PlantingRequest.Planting sent,
+            PlantingRequest.Standing sentStanding,
+            PlantingRequest.Standing standing) {
+        if (sent == null || sent.onStanding() == null) {
+            return option(at, number, sent);
+        }
+        String code = sent.onStanding().act();
+        if (code == null || !Act.onStanding().contains(code)) {
+            errors.add(new FieldError(
+                    at + ".onStanding.act",
+                    Statement.of("problem.one-of").with("values", Value.name(String.join(", ", Act.onStanding())))));
+            return null;
+        }
+        if (standing == null) {
+            if (sentStanding == null) {
+                errors.add(FieldError.of("standing", "problem.no-standing-trees"));
+            }
+            return null;
+        }
+        if (Act.of(code) == Act.REPLANT) {
+            PlantingRequest.Planting option = option(at, number, sent);
+            return option == null ? null : replanting(at, sent.onStanding(), option);
+        }
+        return onStandingTrees(at, number, sent, standing, Act.of(code));
+    }
+
+    private PlantingRequest.Planting replanting(
+            String at, PlantingRequest.OnStanding sent, PlantingRequest.Planting option) {
+        return with(
+                option,
+                new PlantingRequest.OnStanding(
+                        sent.act(),
+                        (int) within(at + ".onStanding.over_y", whole(sent.overY()), 1, 1, MOST_PARTS),
+                        (int) within(at + ".onStanding.fallow_y", whole(sent.fallowY()), 0, 0, MOST_FALLOW)));
+    }
+
+    /** An option with the standing trees; its price, trend and figures where it tells them, theirs where it does not. */
+    private PlantingRequest.Planting onStandingTrees(
+            String at, int number, PlantingRequest.Planting sent, PlantingRequest.Standing standing, Act act) {
+        PlantingRequest.Planting trees = standing.trees();
+        if (act == Act.TOPWORK && knowledge.species(trees.species()).topwork() == null) {
+            errors.add(FieldError.of(at + ".onStanding.act", "problem.not-topworked"));
+            return null;
+        }
+        figures(at, sent.costs());
+        Map<String, Double> costs = new TreeMap<>(trees.costs());
+        costs.putAll(told(sent.costs()));
+        PlantingRequest.Planting priced = new PlantingRequest.Planting(
+                sent.name() == null ? letter(number) : sent.name(),
+                null,
+                null,
+                null,
+                null,
+                null,
+                within(at + ".price_perKg", sent.pricePerKg(), trees.pricePerKg(), 0.001, 100_000),
+                within(at + ".priceTrend", sent.priceTrend(), trees.priceTrend(), -0.5, 0.5),
+                null,
+                null,
+                null);
+        return ofStanding(standing, priced, new PlantingRequest.OnStanding(act.code(), null, null), priced, costs);
+    }
+
+    /** The standing trees under an option's name, with the price and trend of one of the two. */
+    private static PlantingRequest.Planting ofStanding(
+            PlantingRequest.Standing standing,
+            PlantingRequest.Planting named,
+            PlantingRequest.OnStanding act,
+            PlantingRequest.Planting priced,
+            Map<String, Double> costs) {
+        PlantingRequest.Planting trees = standing.trees();
+        return new PlantingRequest.Planting(
+                named.name(),
+                trees.species(),
+                trees.system(),
+                trees.rootstockClass(),
+                trees.vigour(),
+                trees.spacing(),
+                priced.pricePerKg(),
+                priced.priceTrend(),
+                null,
+                act,
+                costs);
+    }
+
+    private static PlantingRequest.Planting with(PlantingRequest.Planting one, PlantingRequest.OnStanding act) {
+        return new PlantingRequest.Planting(
+                one.name(),
+                one.species(),
+                one.system(),
+                one.rootstockClass(),
+                one.vigour(),
+                one.spacing(),
+                one.pricePerKg(),
+                one.priceTrend(),
+                one.cultivarLifeY(),
+                act,
+                one.costs());
+    }
+
+    private static String letter(int number) {
+        return String.valueOf((char) ('A' + number));
     }
 
     private PlantingRequest.Planting option(String at, int number, PlantingRequest.Planting sent) {
@@ -140,17 +277,9 @@ public final class PlantingCheck {
         if (sent.pricePerKg() == null) {
             errors.add(FieldError.of(at + ".price_perKg", "problem.price-missing"));
         }
-        if (sent.costs() != null) {
-            sent.costs().forEach((name, value) -> {
-                if (!Assumptions.names().contains(name)) {
-                    errors.add(FieldError.of(at + ".costs." + name, "problem.no-such-assumption"));
-                } else {
-                    within(at + ".costs." + name, value, 0, 0, 1e7);
-                }
-            });
-        }
+        figures(at, sent.costs());
         return new PlantingRequest.Planting(
-                sent.name() == null ? String.valueOf((char) ('A' + number)) : sent.name(),
+                sent.name() == null ? letter(number) : sent.name(),
                 sent.species(),
                 sent.system(),
                 stock,
@@ -173,7 +302,21 @@ public final class PlantingCheck {
                 sent.cultivarLifeY() == null
                         ? null
                         : Integer.valueOf((int) within(at + ".cultivarLife_y", whole(sent.cultivarLifeY()), 1, 3, 200)),
+                null,
                 told(sent.costs()));
+    }
+
+    private void figures(String at, Map<String, Double> costs) {
+        if (costs == null) {
+            return;
+        }
+        costs.forEach((name, value) -> {
+            if (!Assumptions.names().contains(name)) {
+                errors.add(FieldError.of(at + ".costs." + name, "problem.no-such-assumption"));
+            } else {
+                within(at + ".costs." + name, value, 0, 0, 1e7);
+            }
+        });
     }
 
     /** The assumptions that were set; one without a value takes the usual. */

@@ -42,7 +42,8 @@ public final class PlantingComparison {
     /**
      * An option with its years calculated.
      *
-     * @param rates all rates of return; the option's own where there is one
+     * @param rates all rates at which the present value is nothing
+     * @param rateOfReturn empty where there is none that can be called it
      * @param breakEven price a kilogram at which the present value is nothing; empty where it bears nothing
      * @param hoursByMonth of a year in full crop, January first
      * @param times when it blooms and is picked, at a place of middling climate; empty for evergreens
@@ -57,6 +58,7 @@ public final class PlantingComparison {
             double[] cumulative,
             double npv,
             List<Double> rates,
+            OptionalDouble rateOfReturn,
             Integer paybackYear,
             OptionalDouble breakEven,
             double[] hoursByMonth,
@@ -107,18 +109,68 @@ public final class PlantingComparison {
     }
 
     private OptionYears yearsOf(PlantingRequest.Planting option) {
+        if (option.act() != Act.REPLANT) {
+            return stand(option);
+        }
+        Assumptions figures = assumptions(option);
+        PlantingRequest.Planting before = PlantingCheck.keeping(request.standing(), option);
+        return new ReplantedYears(
+                stand(before),
+                stand(option),
+                figures.get("clearing"),
+                option.onStanding().overY(),
+                option.onStanding().fallowY());
+    }
+
+    /** Its trees on the whole of the land from year 0 on. */
+    private OptionYears stand(PlantingRequest.Planting option) {
         Species species = knowledge.species(option.species());
-        TrainingSystem system = knowledge.system(option.system());
-        GrownTrees trees = grower.of(option, option.spacing(), request.site().latitudeDeg(), request.seed());
-        return new OptionYears(
-                option,
-                trees,
-                Assumptions.of(option, species, system, trees.in(1).fruitMass(), numbers.defaults()),
+        int fullAtLeaf = knowledge.system(option.system()).shape().fullAtLeaf();
+        Assumptions figures = assumptions(option);
+        StandYears.Land land = new StandYears.Land(
                 treesPerHa(option),
                 request.wagePerHour(),
                 request.horizonY(),
-                system.shape().fullAtLeaf(),
                 knowledge.parameters().reach());
+        OptionYears.Capital capital = switch (option.act()) {
+            case PLANT, REPLANT -> StandYears.planting(figures, land);
+            case KEEP, RENOVATE -> new OptionYears.Capital(0, 0, 0, 0, 0);
+            case TOPWORK -> StandYears.grafting(figures, land);
+        };
+        Course course = switch (option.act()) {
+            case PLANT -> Course.planted(option.cultivarLifeY(), 1, fullAtLeaf);
+            case REPLANT -> Course.planted(option.cultivarLifeY(), figures.get("replantCrop"), fullAtLeaf);
+            case KEEP -> Course.kept(request.standing().leaf(), figures);
+            case RENOVATE -> Course.renovated(request.standing().leaf(), figures);
+            case TOPWORK -> Course.topworked(request.standing().leaf(), species.topwork());
+        };
+        return new StandYears(option, grown(option), figures, capital, course, land);
+    }
+
+    /**
+     * The leaf whose typical tree shows an option's row in a year.
+     *
+     * @return none where no typical tree does: a head grafted on an old trunk is none
+     */
+    public static Optional<Integer> drawnLeaf(PlantingRequest request, PlantingRequest.Planting option, int year) {
+        return switch (option.act()) {
+            case PLANT, REPLANT -> Optional.of(year);
+            case KEEP, RENOVATE -> Optional.of(request.standing().leaf() + year);
+            case TOPWORK -> Optional.empty();
+        };
+    }
+
+    private GrownTrees grown(PlantingRequest.Planting option) {
+        return grower.of(option, option.spacing(), request.site().latitudeDeg(), request.seed());
+    }
+
+    private Assumptions assumptions(PlantingRequest.Planting option) {
+        return Assumptions.of(
+                option,
+                knowledge.species(option.species()),
+                knowledge.system(option.system()),
+                grown(option).in(1).fruitMass(),
+                numbers);
     }
 
     /** Trees a hectare of the field filled with rows, its headlands left free. */
@@ -148,6 +200,7 @@ public final class PlantingComparison {
                 cash.cumulative(),
                 npv,
                 cash.ratesOfReturn(),
+                cash.rateOfReturn(),
                 payback,
                 priceFor(option, sums, 0),
                 hoursByMonth(option, years),
@@ -157,18 +210,7 @@ public final class PlantingComparison {
                 ranges(sums),
                 sensitivity(option, sums),
                 npv >= best ? List.of() : toWin(option, sums, best),
-                assumptions(option));
-    }
-
-    private List<Assumptions.Assumed> assumptions(PlantingRequest.Planting option) {
-        GrownTrees trees = grower.of(option, option.spacing(), request.site().latitudeDeg(), request.seed());
-        return Assumptions.of(
-                        option,
-                        knowledge.species(option.species()),
-                        knowledge.system(option.system()),
-                        trees.in(1).fruitMass(),
-                        numbers.defaults())
-                .list();
+                assumptions(option).list());
     }
 
     /** Width of a full tree by kind, stock and vigour against its place in the row, more where its limbs are renewed and so never grow wide. */
@@ -232,6 +274,7 @@ public final class PlantingComparison {
                 cash.presentValue(request.interest() + interest)));
         all.add(new Moved(
                 "delay", 0, 1, npv(sums, OptionYears.AS_ASSUMED), npv(sums, new Scenario(1, 1, 1, 1, 1, none))));
+        all.removeIf(one -> one.npvLow() == one.npvHigh()); // where nothing is laid out, capital moves nothing
         all.sort(Comparator.comparingDouble((Moved one) -> -Math.abs(one.npvHigh() - one.npvLow())));
         return all;
     }
@@ -320,6 +363,10 @@ public final class PlantingComparison {
             PlantingRequest.Planting option, BoxFit fit, List<OptionYears.Year> years, Integer payback) {
         TrainingSystem system = knowledge.system(option.system());
         List<Statement> risks = new ArrayList<>();
+        if (option.act() != Act.PLANT) {
+            risks.add(Statement.of("planting.risk." + option.act().code())
+                    .with("leaf", Value.count(request.standing().leaf() + request.horizonY())));
+        }
         boolean thin = option.rootstockClass().contains("dwarfing")
                 && !option.rootstockClass().startsWith("semi");
         if (thin) {

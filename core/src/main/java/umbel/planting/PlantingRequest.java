@@ -11,6 +11,7 @@ import java.util.Map;
  * @param horizonY years to look ahead
  * @param interest a year, as a share
  * @param currency only told back
+ * @param standing the block that stands on the land today; null for bare land
  */
 public record PlantingRequest(
         Land site,
@@ -18,6 +19,7 @@ public record PlantingRequest(
         Double interest,
         @JsonProperty("wage_perHour") Double wagePerHour,
         String currency,
+        Standing standing,
         List<Planting> options,
         Long seed) {
 
@@ -45,6 +47,7 @@ public record PlantingRequest(
      *
      * @param priceTrend change of the price a year, as a share
      * @param cultivarLifeY years until it is replanted; null for longer than is looked ahead
+     * @param onStanding what it does with the trees that stand on the land; null where it is planted on bare land
      * @param costs assumptions set otherwise, by the names that the answer lists under {@code assumed}
      */
     public record Planting(
@@ -57,5 +60,32 @@ public record PlantingRequest(
             @JsonProperty("price_perKg") Double pricePerKg,
             Double priceTrend,
             @JsonProperty("cultivarLife_y") Integer cultivarLifeY,
-            Map<String, Double> costs) {}
+            OnStanding onStanding,
+            Map<String, Double> costs) {
+
+        /** What is done with the land: planted as bare where nothing stands on it. */
+        Act act() {
+            return onStanding == null ? Act.PLANT : Act.of(onStanding.act());
+        }
+    }
+
+    /**
+     * Trees that stand on the land today.
+     *
+     * @param leaf the year of growth they are in, from 1
+     * @param trees what they are, how far apart, and what their fruit brings
+     */
+    public record Standing(Integer leaf, Planting trees) {}
+
+    /**
+     * What an option does with the trees that stand on the land.
+     *
+     * @param act {@code keep}, {@code renovate}, {@code topwork} or {@code replant}
+     * @param overY winters that replanting is spread over, an equal part of the land each
+     * @param fallowY years that a cleared part rests before it is planted
+     */
+    public record OnStanding(
+            String act,
+            @JsonProperty("over_y") Integer overY,
+            @JsonProperty("fallow_y") Integer fallowY) {}
 }

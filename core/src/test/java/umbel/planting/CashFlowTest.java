@@ -29,6 +29,8 @@ class CashFlowTest {
         assertThat(of(-1000, 0, 0, 1331).rateOfReturn()).hasValueCloseTo(0.10, within(1e-9));
         assertThat(of(-100, -10, 50).rateOfReturn().orElseThrow()).isNegative();
         assertThat(of(-100, -10).rateOfReturn()).isEmpty();
+        assertThat(of(100, -110).ratesOfReturn()).hasSize(1);
+        assertThat(of(100, -110).rateOfReturn()).as("borrowed, not returned").isEmpty();
     }
 
     /** -1000 + 2300 / q - 1320 / q² is nothing at 10 and at 20 %. */

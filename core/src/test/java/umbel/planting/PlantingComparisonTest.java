@@ -23,7 +23,17 @@ class PlantingComparisonTest {
     private static final Knowledge KNOWLEDGE = Knowledge.shipped();
     private static final Map<List<Object>, GrownTrees> GROWN = new HashMap<>();
     private static final Planting WALL = new Planting(
-            "wall", "apple", "tall-spindle", "dwarfing", "moderate", new Distances(1.0, 3.5), 0.55, -0.01, null, null);
+            "wall",
+            "apple",
+            "tall-spindle",
+            "dwarfing",
+            "moderate",
+            new Distances(1.0, 3.5),
+            0.55,
+            -0.01,
+            null,
+            null,
+            null);
     private static final Planting WIDE = new Planting(
             "wide",
             "apple",
@@ -34,12 +44,13 @@ class PlantingComparisonTest {
             0.55,
             -0.01,
             null,
+            null,
             null);
 
     private static PlantingRequest request(double wage, double interest, Planting... options) {
         return PlantingCheck.complete(
                 new PlantingRequest(
-                        new Land(47.6, 1.0, 8.0, null, null), 25, interest, wage, "EUR", List.of(options), 7L),
+                        new Land(47.6, 1.0, 8.0, null, null), 25, interest, wage, "EUR", null, List.of(options), 7L),
                 KNOWLEDGE);
     }
 
@@ -68,6 +79,7 @@ class PlantingComparisonTest {
                 price,
                 option.priceTrend(),
                 option.cultivarLifeY(),
+                option.onStanding(),
                 option.costs());
     }
 
@@ -82,6 +94,7 @@ class PlantingComparisonTest {
                 option.pricePerKg(),
                 option.priceTrend(),
                 life,
+                option.onStanding(),
                 costs);
     }
 
@@ -229,15 +242,28 @@ class PlantingComparisonTest {
             assertThat(one.from()).isEqualTo("yours");
             assertThat(one.value()).isZero();
         });
-        assertThat(own.assumed()).extracting(Assumptions.Assumed::name).containsAll(Assumptions.names());
+        assertThat(own.assumed())
+                .extracting(Assumptions.Assumed::name)
+                .contains("tree", "pruningMinutes")
+                .doesNotContain("standingCrop", "clearing", "grafts");
     }
 
     @Test
     void aTreeTooSmallForItsPlaceLeavesGapsAndOneTooStrongOutgrowsIt() {
         Planting small = new Planting(
-                "", "apple", "vertical-axis", "very-dwarfing", "low", new Distances(4.0, 5.0), 0.55, 0.0, null, null);
+                "",
+                "apple",
+                "vertical-axis",
+                "very-dwarfing",
+                "low",
+                new Distances(4.0, 5.0),
+                0.55,
+                0.0,
+                null,
+                null,
+                null);
         Planting strong = new Planting(
-                "", "apple", "vertical-axis", "seedling", "high", new Distances(1.2, 4.0), 0.55, 0.0, null, null);
+                "", "apple", "vertical-axis", "seedling", "high", new Distances(1.2, 4.0), 0.55, 0.0, null, null, null);
         assertThat(results(small).get(0).boxFit().verdict()).isEqualTo("gaps");
         assertThat(results(strong).get(0).boxFit().verdict()).isEqualTo("outgrows");
         assertThat(results(WALL).get(0).boxFit().fills()).isTrue();
@@ -251,6 +277,7 @@ class PlantingComparisonTest {
                 null,
                 null,
                 null,
+                null,
                 List.of(new Planting(
                         null,
                         "plastic",
@@ -261,6 +288,7 @@ class PlantingComparisonTest {
                         null,
                         9.0,
                         null,
+                        null,
                         null)),
                 null);
         InvalidSurvey refused =
@@ -268,7 +296,7 @@ class PlantingComparisonTest {
         assertThat(refused.errors())
                 .extracting(FieldError::field)
                 .contains("site.latitude_deg", "site.area_ha", "horizon_y", "options[0].species");
-        PlantingRequest none = new PlantingRequest(null, null, null, null, null, List.of(), null);
+        PlantingRequest none = new PlantingRequest(null, null, null, null, null, null, List.of(), null);
         assertThat(catchThrowableOfType(InvalidSurvey.class, () -> PlantingCheck.complete(none, KNOWLEDGE))
                         .errors())
                 .extracting(FieldError::field)

@@ -159,13 +159,20 @@ public class HoldingService {
 
     /** What can be chosen from. */
     public record Catalogue(
-            List<Choice> species,
+            List<SpeciesChoice> species,
             List<CountedChoice> counted,
             List<SystemChoice> systems,
             List<SchoolChoice> schools,
             List<PlanParameters.Purpose> purposes,
             List<NamedCultivar> cultivars,
             List<NamedStock> rootstocks) {}
+
+    /**
+     * A kind of tree.
+     *
+     * @param topworked whether it is grafted to another cultivar on a stump
+     */
+    public record SpeciesChoice(String id, String name, boolean topworked) {}
 
     /**
      * A kind of bush, cane or vine.
@@ -235,7 +242,7 @@ public class HoldingService {
     public Catalogue known() {
         return new Catalogue(
                 knowledge.allSpecies().stream()
-                        .map(one -> new Choice(one.id(), said(one.name()), ""))
+                        .map(one -> new SpeciesChoice(one.id(), said(one.name()), one.topwork() != null))
                         .toList(),
                 knowledge.allCounted().stream()
                         .map(HoldingService::countedChoice)

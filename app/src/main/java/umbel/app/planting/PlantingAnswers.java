@@ -30,7 +30,7 @@ final class PlantingAnswers {
     /**
      * One option.
      *
-     * @param irr null where there is none, or more than one; all are in {@code irrRoots}
+     * @param irr null where there is none, more than one, or money comes in first; all are in {@code irrRoots}
      * @param paybackYear null where it is not paid back
      * @param breakEvenPrice null where it bears nothing
      * @param hoursByMonth of a full year, January first

@@ -72,11 +72,12 @@ class PlantingController {
         double reach = knowledge.parameters().reach();
         List<List<Tree>> trees = request.options().stream()
                 .map(option -> DRAWN_YEARS.stream()
-                        .map(year -> GrownTrees.typical(
+                        .flatMap(year -> PlantingComparison.drawnLeaf(request, option, year).stream())
+                        .map(leaf -> GrownTrees.typical(
                                 option,
                                 option.spacing(),
                                 request.site().latitudeDeg(),
-                                year,
+                                leaf,
                                 request.seed(),
                                 knowledge))
                         .toList())
@@ -91,7 +92,7 @@ class PlantingController {
         List<PlantingAnswers.PlantingRow> rows = new ArrayList<>();
         for (int o = 0; o < trees.size(); o++) {
             List<PlantingAnswers.PlantingRowInYear> years = new ArrayList<>();
-            for (int y = 0; y < DRAWN_YEARS.size(); y++) {
+            for (int y = 0; y < trees.get(o).size(); y++) {
                 Tree tree = trees.get(o).get(y);
                 years.add(new PlantingAnswers.PlantingRowInYear(
                         DRAWN_YEARS.get(y),
@@ -151,7 +152,9 @@ class PlantingController {
                         .map(year -> year(year, one.cumulative()[year.year()]))
                         .toList(),
                 money(one.npv()),
-                one.rates().size() == 1 ? Double.valueOf(Units.round(one.rates().get(0), 4)) : null,
+                one.rateOfReturn().isPresent()
+                        ? Double.valueOf(Units.round(one.rateOfReturn().getAsDouble(), 4))
+                        : null,
                 one.rates().stream().map(rate -> Units.round(rate, 4)).toList(),
                 one.paybackYear(),
                 one.breakEven().isPresent()

@@ -12,6 +12,7 @@ import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.support.ui.Select;
 import umbel.app.RunningUmbel;
 
 /** Options for a planting as somebody thinks in them: a number is changed and the answer moves; the address holds it all. */
@@ -67,6 +68,32 @@ class PlantingsInBrowserTest {
                         "{\"options\":[{\"name\":\"A\",\"species\":\"apple\",\"system\":\"tall-spindle\"}]}",
                         java.nio.charset.StandardCharsets.UTF_8));
         BROWSER.sees("options[0].price_perKg");
+    }
+
+    /** An old block of the holding, and all that can be done with it, side by side; one click back. */
+    @Test
+    void anOldBlockIsKeptRenovatedTopworkedAndReplantedSideBySide() {
+        BROWSER.open(umbel.url() + "/plantings");
+        BROWSER.sees("Present value");
+        BROWSER.unfold("Trees standing on the land");
+        BROWSER.button("Describe the standing trees").click();
+        new Select(BROWSER.field("Take from a block")).selectByVisibleText("Kiln Field");
+        String leaf = BROWSER.field("In leaf").getAttribute("value");
+        assertThat(Integer.parseInt(leaf)).as("an old orchard").isGreaterThan(20);
+        BROWSER.button("Compare all ways").click();
+        BROWSER.sees("Assumptions for Renovate");
+        BROWSER.sees("Assumptions for Replant 2");
+        assertThat(BROWSER.bodyText()).doesNotContain("Plant option Keep").contains("Plant option Replant 1");
+        BROWSER.unfold("Assumptions for Keep");
+        BROWSER.sees("Decline of the standing trees");
+        String before = BROWSER.bodyText();
+        BROWSER.type(BROWSER.field("Over, y"), "4");
+        BROWSER.waiting().until(driver -> !BROWSER.bodyText().equals(before));
+        BROWSER.button("Bare land").click();
+        BROWSER.waiting().until(driver -> !BROWSER.bodyText().contains("Assumptions for Keep"));
+        BROWSER.button("Undo").click();
+        BROWSER.sees("Assumptions for Keep");
+        assertThat(BROWSER.field("Over, y").getAttribute("value")).isEqualTo("4");
     }
 
     /** A field is drawn, a corner moved by hand and one by key; rows and trees follow, and the address keeps the shape. */

@@ -1,6 +1,7 @@
 package umbel.app.planting;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.io.StringReader;
 import java.util.List;
@@ -28,6 +29,41 @@ class PlantingApiTest {
 
     PlantingApiTest(RunningUmbel umbel) {
         this.umbel = umbel;
+    }
+
+    private static final String STANDING =
+            "{\"horizon_y\":20,\"standing\":{\"leaf\":28,\"trees\":{\"species\":\"apple\",\"system\":\"central-leader\","
+                    + "\"price_perKg\":0.4}},\"options\":["
+                    + "{\"name\":\"kept\",\"onStanding\":{\"act\":\"keep\"}},"
+                    + "{\"name\":\"grafted\",\"price_perKg\":0.6,\"onStanding\":{\"act\":\"topwork\"}},"
+                    + "{\"name\":\"new\",\"species\":\"apple\",\"system\":\"tall-spindle\",\"price_perKg\":0.6,"
+                    + "\"onStanding\":{\"act\":\"replant\",\"over_y\":3}}]}";
+
+    @Test
+    void whatIsDoneWithStandingTreesIsComparedInTheSameSums() {
+        JsonNode options = umbel.post("/api/plantings/compare", STANDING).json().at("/options");
+        assertThat(options.at("/0/capital/total").asDouble()).isZero();
+        assertThat(options.at("/0/years/1/yield_kgPerHa").asDouble()).isPositive();
+        assertThat(options.at("/1/years/1/yield_kgPerHa").asDouble()).isZero();
+        assertThat(options.at("/1/years/6/yield_kgPerHa").asDouble()).isPositive();
+        assertThat(options.at("/2/years/1/yield_kgPerHa").asDouble())
+                .as("two thirds of the old trees stand in year 1")
+                .isCloseTo(
+                        2.0 / 3 * options.at("/0/years/1/yield_kgPerHa").asDouble(),
+                        within(1.0 + options.at("/2/years/2/yield_kgPerHa").asDouble() / 100));
+        assertThat(options.at("/0/risks/0/code").asString()).isEqualTo("keep");
+        assertThat(options.at("/0/risks/0/text").asString()).contains("48");
+        JsonNode rows = umbel.post("/api/plantings/rows", STANDING).json();
+        assertThat(rows.at("/0/years").size()).isEqualTo(5);
+        assertThat(rows.at("/1/years").size()).as("no typical tree to draw").isZero();
+    }
+
+    @Test
+    void anOptionForStandingTreesWithoutAnyIsRefused() {
+        RunningUmbel.Answer refused =
+                umbel.post("/api/plantings/compare", STANDING.replaceFirst("\"standing\":\\{.*?\\}\\},", ""));
+        assertThat(refused.status()).isEqualTo(400);
+        assertThat(refused.json().at("/errors/0/field").asString()).isEqualTo("standing");
     }
 
     @Test
