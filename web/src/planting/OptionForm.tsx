@@ -3,7 +3,7 @@ import { useSay } from '../text/say';
 import { named } from '../text/term';
 import { Button } from '../ui/Button';
 import type { Planting } from './request';
-import { ACTS, keepsTheTrees } from './standing';
+import { ACTS, doing, keepsTheTrees, type Standing } from './standing';
 import { PriceField, TreeFields } from './TreeFields';
 
 /** One option: what, on what, how far apart, at what price; or what is done with the trees that stand. */
@@ -15,8 +15,8 @@ export function OptionForm({
   drop,
 }: {
   option: Planting;
-  /** Whether trees stand on the land, with which something could be done. */
-  standing: boolean;
+  /** The trees that stand on the land, with which something could be done. */
+  standing: Standing | undefined;
   set: (part: Partial<Planting>) => void;
   copy: (() => void) | undefined;
   drop: (() => void) | undefined;
@@ -37,7 +37,7 @@ export function OptionForm({
               ...ACTS.map((one) => [one, named('planting-act', one)] as const),
             ]}
             set={(act) => {
-              set({ onStanding: act === undefined ? undefined : { act } });
+              set({ onStanding: act === undefined ? undefined : doing(act) });
             }}
           />
         )}
@@ -62,7 +62,7 @@ export function OptionForm({
           </>
         )}
         {!kept && <TreeFields option={option} set={set} />}
-        {kept && <PriceField option={option} set={set} />}
+        {kept && <PriceField option={{ price_perKg: standing?.trees.price_perKg, ...option }} set={set} />}
         <NumberField
           name={say('plantings.trend')}
           width="w-16"

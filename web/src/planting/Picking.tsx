@@ -16,7 +16,7 @@ export function Picking({ compared }: { compared: PlantingsCompared }) {
   return (
     <section className="mt-6 border-t border-line pt-2" aria-label={say('picking-times.title')}>
       <h3 className="font-semibold">{say('picking-times.title')}</h3>
-      <div className="mt-1 ml-8 grid grid-cols-12 text-[12px] text-muted" aria-hidden>
+      <div className="mt-1 grid grid-cols-12 text-[12px] text-muted" aria-hidden>
         {Array.from({ length: MONTHS }, (_, i) => (
           <span key={i} className="border-l border-line pl-1">
             {month.format(new Date(SOME_YEAR, i, 1))}
@@ -26,8 +26,9 @@ export function Picking({ compared }: { compared: PlantingsCompared }) {
       <ul>
         {compared.options.map((one) => (
           <li key={one.name} className="border-b border-line py-1">
-            <Year name={one.name} times={one.times} />
-            <p className="ml-8 text-[14px]">
+            <Year times={one.times} />
+            <p className="text-[14px]">
+              <b className="font-display">{one.name}</b>{' '}
               {one.times
                 ? say('picking-times.facts', {
                     bloom: said(one.times.bloom),
@@ -51,27 +52,24 @@ export function Picking({ compared }: { compared: PlantingsCompared }) {
 }
 
 /** A year of an option from January on: a ring for bloom, a bar for picking; empty where no days are told. */
-function Year({ name, times }: { name: string; times: PlantingOption['times'] }) {
+function Year({ times }: { times: PlantingOption['times'] }) {
   return (
-    <div className="flex items-center" aria-hidden>
-      <b className="w-8 font-display">{name}</b>
-      <div className="relative h-5 flex-1 bg-sand">
-        {times && (
-          <>
-            {bars(times.pickedFrom, times.pickedTo).map((bar) => (
-              <span
-                key={bar.from}
-                className="absolute top-1 h-3 bg-moss"
-                style={{ left: percent(bar.from), width: percent(bar.length) }}
-              />
-            ))}
+    <div className="relative h-5 bg-sand" aria-hidden>
+      {times && (
+        <>
+          {bars(times.pickedFrom, times.pickedTo).map((bar) => (
             <span
-              className="absolute top-1 size-3 -translate-x-1/2 rounded-full border-2 border-ink bg-paper"
-              style={{ left: percent(shareOfYear(times.bloom)) }}
+              key={bar.from}
+              className="absolute top-1 h-3 bg-moss"
+              style={{ left: percent(bar.from), width: percent(bar.length) }}
             />
-          </>
-        )}
-      </div>
+          ))}
+          <span
+            className="absolute top-1 size-3 -translate-x-1/2 rounded-full border-2 border-ink bg-paper"
+            style={{ left: percent(shareOfYear(times.bloom)) }}
+          />
+        </>
+      )}
     </div>
   );
 }

@@ -145,7 +145,7 @@ export function PlantingsPage() {
           <OptionForm
             key={option.name ?? i}
             option={option}
-            standing={request.standing != null}
+            standing={request.standing}
             set={(part) => {
               set(withOption(request, i, part));
             }}

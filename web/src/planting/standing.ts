@@ -13,6 +13,11 @@ export function keepsTheTrees(option: Planting | undefined): boolean {
   return act != null && act !== 'replant';
 }
 
+/** What an option does with the standing trees; replanting all at once where nobody says otherwise. */
+export function doing(act: string): NonNullable<Planting['onStanding']> {
+  return act === 'replant' ? { act, over_y: 1, fallow_y: 0 } : { act };
+}
+
 /** A block as the trees that stand on the land, in the leaf they are in in a year. */
 export function standingFrom(block: BlockLine, year: number, price: number | undefined): Standing {
   return {
@@ -56,14 +61,14 @@ export function allWays(
   const kept = ACTS.filter((act) => act !== 'replant' && (grafted || act !== 'topwork'));
   const options: Planting[] = kept.map((act) => ({
     name: names[act],
-    onStanding: { act },
+    onStanding: doing(act),
     ...(act === 'topwork' ? { price_perKg: price } : {}),
   }));
   anew.slice(0, MOST_OPTIONS - kept.length).forEach((option, i) => {
     options.push({
       ...option,
       name: anew.length === 1 ? names.replant : `${names.replant} ${i + 1}`,
-      onStanding: option.onStanding ?? { act: 'replant' },
+      onStanding: option.onStanding ?? doing('replant'),
     });
   });
   return { ...request, options };

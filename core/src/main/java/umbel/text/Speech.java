@@ -26,6 +26,9 @@ import java.util.concurrent.ConcurrentHashMap;
 public final class Speech {
 
     private static final double INCH = 0.0254;
+    /** Metres from which tenths no longer matter. */
+    private static final double FAR_M = 30;
+
     private static final double FOOT = 12 * INCH;
     private static final double POUND = 0.45359237;
     /** Any year; only month and day are told. */
@@ -124,9 +127,10 @@ public final class Speech {
             return length(length.metres());
         }
         if (value instanceof Value.Reach reach) {
+            int digits = reach.metres() < FAR_M ? 1 : 0;
             return units == UnitSystem.US
-                    ? measure(reach.metres() / FOOT, 1, MeasureUnit.FOOT)
-                    : measure(reach.metres(), 1, MeasureUnit.METER);
+                    ? measure(reach.metres() / FOOT, digits, MeasureUnit.FOOT)
+                    : measure(reach.metres(), digits, MeasureUnit.METER);
         }
         if (value instanceof Value.Thickness thickness) {
             return units == UnitSystem.US

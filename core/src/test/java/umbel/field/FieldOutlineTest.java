@@ -56,7 +56,7 @@ class FieldOutlineTest {
         assertThat(said(List.of(ring(0.0, 0.0, 90.0, 0.0, 0.0, 0.0, 90.0, 0.0))))
                 .contains("three different corners");
         assertThat(said(List.of(many))).contains("1,000 corners");
-        assertThat(said(List.of(ring(0.0, 0.0, 6000.0, 0.0, 0.0, 100.0)))).contains("at most 5,000.0 m across");
+        assertThat(said(List.of(ring(0.0, 0.0, 6000.0, 0.0, 0.0, 100.0)))).contains("at most 5,000 m across");
         assertThat(said(List.of(bow))).contains("cross");
         assertThat(said(List.of(ring(0.0, 0.0, 9.0, 0.0, 9.0, 9.0)))).contains("10.0 m by 10.0 m");
         assertThat(said(List.of(FIELD, ring(300.0, 0.0, 400.0, 0.0, 400.0, 50.0))))

@@ -14,7 +14,7 @@ class BoundsTest {
     @CsvSource(delimiter = '|', textBlock = """
             limbs[3].length_cm | 1200 | Must be at most 1,200 cm. | Must be at most 39.4 ft.
             trunk.diameter_mm  | 2000 | Must be at most 2,000 mm. | Must be at most 78.7 in.
-            betweenRowsM       | 30   | Must be at most 30.0 m.   | Must be at most 98.4 ft.
+            betweenRowsM       | 30   | Must be at most 30 m.   | Must be at most 98 ft.
             limits.massKg      | 2000 | Must be at most 2,000 kg. | Must be at most 4,409 lb.
             limbs[0].angle_deg | 360  | Must be at most 360°.     | Must be at most 360°.
             latitudeDeg        | 66   | Must be at most 66°.      | Must be at most 66°.

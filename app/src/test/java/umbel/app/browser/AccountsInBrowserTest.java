@@ -108,7 +108,7 @@ class AccountsInBrowserTest {
         BROWSER.type(BROWSER.field("In the row"), "99");
         BROWSER.type(BROWSER.field("Between rows"), "5");
         BROWSER.button("Add the block").click();
-        BROWSER.sees("Must be at most 30.0 m.");
+        BROWSER.sees("Must be at most 30 m.");
         BROWSER.type(BROWSER.field("In the row"), "4");
         BROWSER.button("Add the block").click();
         BROWSER.sees("40 apple trees");

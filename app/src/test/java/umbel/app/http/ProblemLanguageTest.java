@@ -82,6 +82,6 @@ class ProblemLanguageTest {
                 .containsExactlyInAnyOrder(
                         "Too long: at most 200 characters.",
                         "Between 66° south and 66° north.",
-                        "Must be at most 4,500.0 m.");
+                        "Must be at most 4,500 m.");
     }
 }
