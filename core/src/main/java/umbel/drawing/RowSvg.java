@@ -1,10 +1,7 @@
 package umbel.drawing;
 
-import umbel.wood.Axis;
-import umbel.wood.AxisKind;
 import umbel.wood.Tree;
 import umbel.wood.Units;
-import umbel.wood.Vec;
 
 /**
  * A row of trees seen across it: the tree in its place between two like it, with the ground and the height a person reaches. In the page's own
@@ -12,9 +9,6 @@ import umbel.wood.Vec;
  */
 public final class RowSvg {
 
-    private static final double PIECE = 0.25;
-    private static final double LEAST_WIDTH_CM = 1.2;
-    private static final double FINE_WIDTH_CM = 0.8;
     private static final double BELOW_CM = 12;
 
     private RowSvg() {}
@@ -31,17 +25,11 @@ public final class RowSvg {
         double from = tree.setting().place().rowBearing() + Math.PI / 2;
         double spacing = Units.toCm(tree.setting().place().inRow());
         double wide = Units.toCm(half);
-        StringBuilder out = new StringBuilder(Svg.of(
-                "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"%.0f %.0f %.0f %.0f\"><defs><g id=\"%s\" fill=\"none\" stroke=\"currentColor\" stroke-linecap=\"round\">",
-                -wide, -Units.toCm(top), 2 * wide, Units.toCm(top) + BELOW_CM, id));
-        for (Axis axis : tree.axes()) {
-            if (axis.kind() != AxisKind.SPUR) {
-                stem(out, axis, from);
-            }
-        }
+        StringBuilder out = begin(wide, top);
+        out.append(Svg.of("<defs><g id=\"%s\" fill=\"none\" stroke=\"currentColor\" stroke-linecap=\"round\">", id));
+        WoodStrokes.append(out, tree, from);
         out.append("</g></defs>");
-        line(out, -wide, 0, wide, 2, "");
-        line(out, -wide, -Units.toCm(reach), wide, 1, " stroke-dasharray=\"6 8\" opacity=\"0.6\"");
+        ground(out, wide, reach);
         int beside = (int) Math.ceil(wide / spacing);
         for (int k = -beside; k <= beside; k++) {
             out.append(Svg.of("<use href=\"#%s\" x=\"%.0f\"%s/>", id, k * spacing, k == 0 ? "" : " opacity=\"0.35\""));
@@ -49,36 +37,38 @@ public final class RowSvg {
         return out.append("</svg>").toString();
     }
 
+    /**
+     * Draws one tree by itself with the ground and the height a person reaches.
+     *
+     * @param reach height a person on the ground reaches, metres
+     * @param half how far it shows on either side of the tree, metres
+     * @param top how high, metres
+     */
+    public static String drawAlone(Tree tree, double reach, double half, double top) {
+        double wide = Units.toCm(half);
+        StringBuilder out = begin(wide, top);
+        out.append("<g fill=\"none\" stroke=\"currentColor\" stroke-linecap=\"round\">");
+        WoodStrokes.append(out, tree, tree.setting().place().rowBearing() + Math.PI / 2);
+        out.append("</g>");
+        ground(out, wide, reach);
+        return out.append("</svg>").toString();
+    }
+
+    private static StringBuilder begin(double wide, double top) {
+        return new StringBuilder(Svg.of(
+                "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"%.0f %.0f %.0f %.0f\">",
+                -wide, -Units.toCm(top), 2 * wide, Units.toCm(top) + BELOW_CM));
+    }
+
+    /** The ground, and how high a person reaches. */
+    private static void ground(StringBuilder out, double wide, double reach) {
+        line(out, -wide, 0, wide, 2, "");
+        line(out, -wide, -Units.toCm(reach), wide, 1, " stroke-dasharray=\"6 8\" opacity=\"0.6\"");
+    }
+
     private static void line(StringBuilder out, double x1, double y, double x2, double width, String more) {
         out.append(Svg.of(
                 "<path d=\"M%.0f %.0fH%.0f\" fill=\"none\" stroke=\"currentColor\" stroke-width=\"%.1f\"%s/>",
                 x1, y, x2, width, more));
-    }
-
-    /** A stem in pieces, each as wide as it is there; fine wood in one. */
-    private static void stem(StringBuilder out, Axis axis, double from) {
-        boolean fine = axis.kind() == AxisKind.SHOOT || axis.isUnmeasured();
-        int pieces = fine ? 1 : Math.max(1, (int) Math.ceil(axis.length() / PIECE));
-        for (int i = 0; i < pieces; i++) {
-            double here = axis.length() * i / pieces;
-            double next = axis.length() * (i + 1) / pieces;
-            Vec start = axis.course().at(here);
-            Vec end = axis.course().at(next);
-            double width =
-                    Math.max(fine ? FINE_WIDTH_CM : LEAST_WIDTH_CM, Units.toCm(axis.diameterAt((here + next) / 2)));
-            out.append(Svg.of(
-                    "<path d=\"M%.0f %.0fL%.0f %.0f\" stroke-width=\"%.1f\"%s/>",
-                    across(start, from),
-                    -Units.toCm(start.z()),
-                    across(end, from),
-                    -Units.toCm(end.z()),
-                    width,
-                    fine ? " opacity=\"0.55\"" : ""));
-        }
-    }
-
-    /** Centimetres to the viewer's right of the trunk. */
-    private static double across(Vec at, double from) {
-        return Units.toCm(-at.x() * Math.cos(from) + at.y() * Math.sin(from));
     }
 }

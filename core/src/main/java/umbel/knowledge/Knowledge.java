@@ -43,6 +43,7 @@ public final class Knowledge {
     private final InstructionParameters instruction;
     private final PracticeParameters practice;
     private final List<CutCard> cutCards;
+    private final List<GlossaryTerm> glossary;
     private final List<SchoolQuestion> schoolQuestions;
     private final PlantingParameters planting;
     private final PhotographParameters photographs;
@@ -72,6 +73,7 @@ public final class Knowledge {
         instruction = shippedFile("instruction.yaml").as(InstructionParameters.class);
         practice = shippedFile("practice.yaml").as(PracticeParameters.class);
         cutCards = shippedFile("cuts.yaml").as(CutCard.Cards.class).cuts();
+        glossary = shippedFile("glossary.yaml").as(GlossaryTerm.Glossary.class).terms();
         schoolQuestions =
                 shippedFile("questions.yaml").as(SchoolQuestion.Questions.class).questions();
         planting = shippedFile("planting.yaml").as(PlantingParameters.class);
@@ -230,6 +232,11 @@ public final class Knowledge {
     /** How each piece of work is done, in the order of the guide. */
     public List<CutCard> cutCards() {
         return cutCards;
+    }
+
+    /** The words of the trade, in the order in which they are told. */
+    public List<GlossaryTerm> glossary() {
+        return glossary;
     }
 
     /** Numbers of practice. */

@@ -9,6 +9,7 @@ import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
+import umbel.text.Catalogue;
 import umbel.text.Speech;
 import umbel.text.UnitSystem;
 
@@ -25,13 +26,21 @@ class ReaderFilter extends OncePerRequestFilter {
         return header == null && "GET".equals(request.getMethod()) ? request.getParameter("units") : header;
     }
 
+    /** By the parameter {@code lang} of a link to a file, else by the header. */
+    private static String languageOf(HttpServletRequest request) {
+        String asked = "GET".equals(request.getMethod()) ? request.getParameter("lang") : null;
+        if (asked != null && Catalogue.LANGUAGES.contains(asked)) {
+            return asked;
+        }
+        return request.getHeader("Accept-Language") == null
+                ? ""
+                : request.getLocale().getLanguage();
+    }
+
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        String language = request.getHeader("Accept-Language") == null
-                ? ""
-                : request.getLocale().getLanguage();
-        Reader.begin(Speech.of(language, UnitSystem.of(unitsOf(request))));
+        Reader.begin(Speech.of(languageOf(request), UnitSystem.of(unitsOf(request))));
         try {
             chain.doFilter(request, response);
         } finally {

@@ -47,6 +47,7 @@ class AccessibilityTest {
         "/compare, In shade, light",
         "/guide, What to look for, light",
         "/guide?tab=schools, Intensive wall, dark",
+        "/guide?tab=terms, Rootstock, light/dark",
         "/guide?tab=systems, Slender axe, light",
         "/guide?tab=species, Quince, dark",
         "/guide?tab=counted, Semi-erect blackberry, light",

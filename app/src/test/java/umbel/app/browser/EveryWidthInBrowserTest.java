@@ -78,6 +78,7 @@ class EveryWidthInBrowserTest {
                 "/practice/apple_tall-spindle_7_3_8",
                 "/blocks/2/instruction",
                 "/guide",
+                "/guide?tab=terms",
                 "/accounts",
                 "/field",
                 "/field/blocks/1",
