@@ -3,7 +3,7 @@ import type { Guide } from '../api/client';
 import { useSay } from '../text/say';
 import { RuleFigure } from './RuleFigure';
 
-const GROUPS = ['cut', 'tool', 'wound', 'safety'] as const;
+const GROUPS = ['cut', 'renovation', 'summer', 'tool', 'wound', 'safety'] as const;
 
 /** How each piece of work is done, the right way drawn beside the usual mistake; `chosen` is an operation a step asked about. */
 export function Cuts({
@@ -22,6 +22,8 @@ export function Cuts({
   }, [chosen]);
   const titles: Record<string, string> = {
     cut: say('guide-cuts.cuts'),
+    renovation: say('guide-cuts.renovation'),
+    summer: say('guide-cuts.summer'),
     tool: say('guide-cuts.tools'),
     wound: say('guide-cuts.wounds'),
     safety: say('guide-cuts.safety'),

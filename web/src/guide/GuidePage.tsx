@@ -65,7 +65,7 @@ export function GuidePage() {
       >
         <Tabs.List
           aria-label={say('guide-page.parts-of-the-guide')}
-          className="flex flex-wrap gap-6 border-b border-ink"
+          className="flex flex-wrap gap-x-6 border-b border-ink"
         >
           {TABS().map(([value, name]) => (
             <Tabs.Trigger

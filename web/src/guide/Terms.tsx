@@ -32,7 +32,7 @@ export function Terms({
         <div
           role="img"
           aria-label={say('guide-terms.drawing')}
-          className="mt-4 bg-sand p-2 text-ink [&_[data-term]]:cursor-pointer [&_svg]:mx-auto [&_svg]:h-auto [&_svg]:w-full [&_svg]:max-w-[760px]"
+          className="mt-4 overflow-x-auto bg-sand p-2 text-ink [&_[data-term]]:cursor-pointer [&_svg]:mx-auto [&_svg]:h-auto [&_svg]:w-full [&_svg]:max-w-[760px] [&_svg]:min-w-[620px]"
           onClick={(event) => {
             const at = (event.target as Element).closest('[data-term]')?.getAttribute('data-term');
             if (at) choose(at);

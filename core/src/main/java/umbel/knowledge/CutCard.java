@@ -5,7 +5,7 @@ import java.util.List;
 /**
  * How one piece of work is done, with what, and how it goes wrong; from {@code knowledge/cuts.yaml}.
  *
- * @param group cut, tool, wound or safety
+ * @param group cut, renovation, summer, tool, wound or safety
  * @param operations words of the open format that it explains
  * @param name what it is called
  * @param does how it is done

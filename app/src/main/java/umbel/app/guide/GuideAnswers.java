@@ -91,7 +91,7 @@ final class GuideAnswers {
     /**
      * How one piece of work is done.
      *
-     * @param group cut, tool, wound or safety
+     * @param group cut, renovation, summer, tool, wound or safety
      * @param operations words of the open format that it explains
      * @param goes how it goes wrong
      * @param figures the right way and then the usual mistake, as far as they are drawn
