@@ -12,6 +12,7 @@ import { CropCountPage } from './cropcount/CropCountPage';
 import { FieldHome } from './field/FieldHome';
 import { PlantingsPage } from './planting/PlantingsPage';
 import { DrillPage } from './practice/DrillPage';
+import { EyePage } from './practice/EyePage';
 import { ExercisePage } from './practice/ExercisePage';
 import { PracticePage } from './practice/PracticePage';
 import { InstructionPage } from './instruction/InstructionPage';
@@ -74,6 +75,7 @@ const router = createBrowserRouter([
       { path: 'look', element: <LookPage /> },
       { path: 'practice', element: <PracticePage /> },
       { path: 'practice/minute', element: <DrillPage /> },
+      { path: 'practice/eye', element: <EyePage /> },
       { path: 'practice/:code', element: <ExercisePage /> },
       { path: 'blocks/:id', element: <BlockPage /> },
       { path: 'blocks/:id/instruction', element: <InstructionPage /> },

@@ -84,6 +84,8 @@ export type CountedPlan = Schemas['CountedPlan'];
 export type CountedStep = Schemas['CountedStep'];
 export type TreePlace = Schemas['TreePlace'];
 
+export type EyeQuestion = Schemas['EyeQuestion'];
+export type EyeAnswer = Schemas['EyeAnswer'];
 export type PracticeTreePage = Schemas['PracticeTreePage'];
 export type PracticeChoices = Schemas['PracticeChoices'];
 export type PracticeWish = Schemas['PracticeWish'];

@@ -1,11 +1,16 @@
+const WITHOUT_SIGNAL = ['/field', '/t/', '/practice/eye'];
+
+/** Whether a page is used where there is no signal. */
+export function worksWithoutSignal(path: string): boolean {
+  return WITHOUT_SIGNAL.some((one) => path.startsWith(one));
+}
+
 /**
- * Lays the program itself into the phone's store the first time a row is opened, so that it starts without signal. Pages of
- * the office do not need it.
+ * Lays the program itself into the phone's store the first time a page is opened that is used without signal, so that it starts
+ * there. Pages of the office do not need it.
  */
 export function keepForNoSignal() {
-  const inTheField =
-    window.location.pathname.startsWith('/field') || window.location.pathname.startsWith('/t/');
-  if (inTheField && 'serviceWorker' in navigator && import.meta.env.PROD) {
+  if (worksWithoutSignal(window.location.pathname) && 'serviceWorker' in navigator && import.meta.env.PROD) {
     void import('virtual:pwa-register').then(({ registerSW }) => registerSW({ immediate: true }));
   }
 }

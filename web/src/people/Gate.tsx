@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Navigate, useLocation } from 'react-router';
 import { answer, api, type WhoIsHere } from '../api/client';
+import { worksWithoutSignal } from '../field/keepForNoSignal';
 import { proposeLanguage } from '../text/language';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
@@ -43,8 +44,8 @@ export function Gate({ children }: { children: ReactNode }) {
     };
   }, [queries]);
   const inTheField = path.startsWith('/field') || path.startsWith('/t/');
-  // without signal whoever was here last goes on in the row; the server asks again when there is signal
-  const offline = session.isError && inTheField ? lastHere() : null;
+  // without signal whoever was here last goes on; the server asks again when there is signal
+  const offline = session.isError && worksWithoutSignal(path) ? lastHere() : null;
   const who = session.data ?? offline;
   if (session.isPending) return <Loading what="…" />;
   if (!who) return <Failed error={session.error} retry={() => void session.refetch()} />;

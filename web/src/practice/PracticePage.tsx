@@ -62,6 +62,13 @@ export function PracticePage() {
           {say('drill.what-it-is')}
         </p>
         <p className="mt-2 text-[15px]">
+          <Link to="/practice/eye" className="font-semibold underline underline-offset-4">
+            {say('eye.title')}
+          </Link>
+          {' – '}
+          {say('eye.what-it-is')}
+        </p>
+        <p className="mt-2 text-[15px]">
           <Link to="/limb" className="font-semibold underline underline-offset-4">
             {say('one-limb.title')}
           </Link>
@@ -267,7 +274,10 @@ function Skills({ progress }: { progress: PracticeProgress }) {
               {progress.skills.map((one) => (
                 <tr key={one.rule} className="border-b border-line">
                   <td className="py-1.5 pr-3">
-                    <Link to={`/guide?rule=${one.rule}`} className="underline underline-offset-4">
+                    <Link
+                      to={one.eye ? '/practice/eye' : `/guide?rule=${one.rule}`}
+                      className="underline underline-offset-4"
+                    >
                       {one.name}
                     </Link>
                   </td>

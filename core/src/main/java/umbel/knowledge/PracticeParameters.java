@@ -16,6 +16,7 @@ import java.util.List;
  * @param tries trees made before a wish is given up
  * @param systemsMost of a kind's systems that exercises are made in, the usual ones first
  * @param species ids drawn from where none is wished for
+ * @param eye what a round of small drawings is made of
  * @param drill what a minute's drill is made of
  * @param agreement words for how far people agree
  * @param boxesDays days after which a skill comes again, by how often it was known
@@ -33,6 +34,7 @@ public record PracticeParameters(
         int tries,
         int systemsMost,
         List<String> species,
+        Eye eye,
         Drill drill,
         AgreeWords agreement,
         List<Integer> boxesDays) {
@@ -45,6 +47,9 @@ public record PracticeParameters(
             return kappa >= well ? "well" : kappa >= fairly ? "fairly" : "little";
         }
     }
+
+    /** Small drawings a round, and the share answered rightly from which it is passed. */
+    public record Eye(int questions, double pass) {}
 
     /**
      * A minute's drill.

@@ -39,6 +39,7 @@ class CatalogueTest {
             "condition.",
             "crew.",
             "rule.",
+            "eye.skill.",
             "tool.",
             "step.title.",
             "step.place.",

@@ -1,5 +1,7 @@
 package umbel.app.practice;
 
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
@@ -168,7 +170,26 @@ public final class PracticeAnswers {
     /** Whether it is there, and where it is to be seen. */
     public record DrillAnswer(boolean right, List<String> limbs, String reason) {}
 
-    /** How a skill stands. */
+    /**
+     * A small drawing to be judged, with its answer: it can be answered without signal.
+     *
+     * @param drawing as SVG; empty where nothing is drawn
+     * @param right place of the right one among the options
+     */
+    public record EyeQuestion(
+            String skill, String name, String asks, String drawing, List<String> options, int right, String why) {}
+
+    /** Whether somebody judged a drawing rightly. */
+    public record EyeAnswer(@NotNull String skill, boolean right) {}
+
+    /** A round of small drawings as it was answered. */
+    public record EyeRound(@NotEmpty @Size(max = MOST_MARKS) List<@Valid EyeAnswer> answers) {}
+
+    /**
+     * How a skill stands.
+     *
+     * @param eye whether it is one of those that are trained on small drawings
+     */
     public record PracticeSkill(
             String rule,
             String name,
@@ -178,7 +199,8 @@ public final class PracticeAnswers {
             int known,
             String due,
             boolean dueNow,
-            String fault) {}
+            String fault,
+            boolean eye) {}
 
     /** An exercise that was done. */
     public record PracticeDone(String code, String title, String doneOn, double mark, boolean passed) {}

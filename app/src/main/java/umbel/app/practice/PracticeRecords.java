@@ -9,15 +9,23 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import umbel.app.reader.Reader;
 import umbel.assess.Mark;
 import umbel.cut.LimbFates;
+import umbel.format.FieldError;
 import umbel.knowledge.Knowledge;
 import umbel.practice.Agreement;
+import umbel.practice.EyeDrill;
 import umbel.practice.Fault;
 import umbel.practice.SkillBoxes;
+import umbel.survey.InvalidSurvey;
+import umbel.text.Statement;
+import umbel.text.Value;
 import umbel.wood.Units;
 
 /** Who has practised what: skills by person, and how alike people decide on the same tree. */
@@ -26,6 +34,9 @@ class PracticeRecords {
 
     private static final int LAST = 8;
     private static final int MOST_COMMON = 12;
+
+    /** Stands for the tree where small drawings were judged. */
+    private static final String EYE = "eye";
 
     private final PracticeResultRepository results;
     private final PracticeService practice;
@@ -57,6 +68,62 @@ class PracticeRecords {
                 who, code, LocalDate.now(clock), verdict.mark(), verdict.passed(), skills, marks, clock.instant()));
     }
 
+    /**
+     * Writes a round of small drawings down. A skill was known where every drawing of it was judged rightly.
+     *
+     * @throws InvalidSurvey where a skill is none of the eye's
+     */
+    @Transactional
+    void writeEye(String who, List<PracticeAnswers.EyeAnswer> answers) {
+        Map<String, Boolean> skills = new TreeMap<>();
+        for (int i = 0; i < answers.size(); i++) {
+            PracticeAnswers.EyeAnswer one = answers.get(i);
+            if (eyeSkill(one.skill()).isEmpty()) {
+                throw new InvalidSurvey(List.of(new FieldError(
+                        "answers[" + i + "].skill",
+                        Statement.of("problem.one-of")
+                                .with(
+                                        "values",
+                                        Value.name(Arrays.stream(EyeDrill.Skill.values())
+                                                .map(EyeDrill.Skill::id)
+                                                .collect(Collectors.joining(", ")))))));
+            }
+            skills.merge(one.skill(), one.right(), Boolean::logicalAnd);
+        }
+        double share = (double) answers.stream()
+                        .filter(PracticeAnswers.EyeAnswer::right)
+                        .count()
+                / answers.size();
+        results.save(new PracticeResult(
+                who,
+                EYE,
+                LocalDate.now(clock),
+                share,
+                share >= knowledge.practice().eye().pass(),
+                skills,
+                List.of(),
+                clock.instant()));
+    }
+
+    private static Optional<EyeDrill.Skill> eyeSkill(String id) {
+        return Arrays.stream(EyeDrill.Skill.values())
+                .filter(skill -> skill.id().equals(id))
+                .findFirst();
+    }
+
+    /** What a skill of the eye is called. */
+    static String eyeName(EyeDrill.Skill skill) {
+        return Reader.speech().say(Statement.of("eye.skill." + skill.id()));
+    }
+
+    private String nameOf(String skill) {
+        return eyeSkill(skill).map(PracticeRecords::eyeName).orElseGet(() -> practice.ruleName(skill));
+    }
+
+    private String titleOf(String exercise) {
+        return exercise.equals(EYE) ? Reader.speech().say(Statement.of("eye.title")) : trees.title(exercise);
+    }
+
     /** How somebody gets on. */
     @Transactional(readOnly = true)
     PracticeAnswers.PracticeProgress progress(String who) {
@@ -70,19 +137,20 @@ class PracticeRecords {
                 SkillBoxes.of(shown, boxes).stream()
                         .map(one -> new PracticeAnswers.PracticeSkill(
                                 one.skill(),
-                                practice.ruleName(one.skill()),
+                                nameOf(one.skill()),
                                 one.box(),
                                 boxes.size() - 1,
                                 one.shown(),
                                 one.known(),
                                 one.due().toString(),
                                 !one.due().isAfter(today),
-                                faultOf(one.skill())))
+                                faultOf(one.skill()),
+                                eyeSkill(one.skill()).isPresent()))
                         .toList(),
                 own.subList(Math.max(0, own.size() - LAST), own.size()).stream()
                         .map(one -> new PracticeAnswers.PracticeDone(
                                 one.exercise(),
-                                trees.title(one.exercise()),
+                                titleOf(one.exercise()),
                                 one.doneOn().toString(),
                                 one.mark(),
                                 one.passed()))
@@ -106,6 +174,9 @@ class PracticeRecords {
         Map<String, List<PracticeResult>> byPerson = new TreeMap<>();
         Map<String, Map<String, PracticeResult>> byTree = new LinkedHashMap<>();
         for (PracticeResult result : results.findAllByOrderById()) {
+            if (result.exercise().equals(EYE)) {
+                continue; // no tree on which people could be compared
+            }
             byPerson.computeIfAbsent(result.who(), key -> new ArrayList<>()).add(result);
             // the first answer counts: afterwards one has seen the program's
             byTree.computeIfAbsent(result.exercise(), key -> new TreeMap<>()).putIfAbsent(result.who(), result);

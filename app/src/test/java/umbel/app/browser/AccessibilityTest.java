@@ -39,6 +39,7 @@ class AccessibilityTest {
         "/blocks/2/instruction, Which trees to survey, light",
         "/plantings, Present value, light/dark",
         "/practice, One fault at a time, light/dark",
+        "/practice/eye, works without signal, light",
         "/practice/apple_tall-spindle_7_3_8, On to the cuts, light",
         "/limb, What could be done, light",
         "/look, What to do, light/dark",

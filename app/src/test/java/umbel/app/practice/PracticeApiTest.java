@@ -146,4 +146,39 @@ class PracticeApiTest {
                         .status())
                 .isEqualTo(422);
     }
+
+    @Test
+    void aRoundOfDrawingsHoldsItsAnswersAndTrainsSkills() {
+        JsonNode round = umbel.get("/api/practice/eye?seed=5").json();
+        assertThat(round.size()).isEqualTo(27);
+        assertThat(round.get(0).path("options").size()).isGreaterThan(1);
+        assertThat(umbel.get("/api/practice/eye?seed=5").text())
+                .isEqualTo(umbel.get("/api/practice/eye?seed=5").text());
+        JsonNode before = umbel.get("/api/practice/progress").json();
+        assertThat(umbel.post(
+                                "/api/practice/eye/results",
+                                "{\"answers\":[{\"skill\":\"eye-bud\",\"right\":true},{\"skill\":\"eye-age\",\"right\":false}]}")
+                        .status())
+                .isEqualTo(204);
+        JsonNode after = umbel.get("/api/practice/progress").json();
+        assertThat(after.path("exercises").asInt())
+                .isEqualTo(before.path("exercises").asInt() + 1);
+        JsonNode last = after.path("last").get(after.path("last").size() - 1);
+        assertThat(last.path("title").asString()).isEqualTo("Buds, crotches, cuts");
+        assertThat(last.path("mark").asDouble()).isEqualTo(0.5);
+        assertThat(last.path("passed").asBoolean()).isFalse();
+        assertThat(umbel.get("/api/practice/crew").json().path("common"))
+                .as("no tree to be compared on")
+                .noneMatch(one -> one.path("code").asString().equals("eye"));
+    }
+
+    @Test
+    void aRoundWithoutAnswersOrWithSkillsThatAreNoneIsRefused() {
+        assertThat(umbel.post("/api/practice/eye/results", "{\"answers\":[]}").status())
+                .isEqualTo(400);
+        RunningUmbel.Answer refused =
+                umbel.post("/api/practice/eye/results", "{\"answers\":[{\"skill\":\"luck\",\"right\":true}]}");
+        assertThat(refused.status()).isEqualTo(400);
+        assertThat(refused.json().at("/errors/0/field").asString()).isEqualTo("answers[0].skill");
+    }
 }

@@ -1,0 +1,83 @@
+package umbel.app.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import tools.jackson.databind.JsonNode;
+import umbel.app.RunningUmbel;
+
+/** Small drawings judged on a phone, with signal and without. */
+@ExtendWith(RunningUmbel.class)
+class EyeInBrowserTest {
+
+    @RegisterExtension
+    static final Browser BROWSER = new Browser();
+
+    private static final int ROUND = 27;
+
+    private final RunningUmbel umbel;
+
+    EyeInBrowserTest(RunningUmbel umbel) {
+        this.umbel = umbel;
+    }
+
+    @AfterEach
+    void signalAgain() {
+        signal(true);
+    }
+
+    private static void signal(boolean there) {
+        BROWSER.driver().executeCdpCommand("Network.enable", Map.of());
+        BROWSER.driver()
+                .executeCdpCommand(
+                        "Network.emulateNetworkConditions",
+                        Map.of("offline", !there, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
+    }
+
+    private JsonNode progress() {
+        return umbel.get("/api/practice/progress").json();
+    }
+
+    /** The first option of every drawing, right or wrong. */
+    private static void answerAll() {
+        BROWSER.button("Start").click();
+        for (int i = 0; i < ROUND; i++) {
+            BROWSER.find(By.cssSelector("button[class*='first-letter']"));
+            BROWSER.keys("1");
+            BROWSER.button("Next");
+            BROWSER.keys(Keys.ENTER);
+        }
+        BROWSER.sees("The minute is over");
+    }
+
+    @Test
+    void aRoundTrainsTheEyeAndGoesOnWithoutSignal() {
+        BROWSER.size(390, 844);
+        int before = progress().path("exercises").asInt();
+        BROWSER.open(umbel.url() + "/practice/eye");
+        BROWSER.sees("works without signal");
+        BROWSER.driver().executeAsyncScript("navigator.serviceWorker.ready.then(arguments[0])");
+        answerAll();
+        BROWSER.sees("To look at again");
+        BROWSER.waiting().until(d -> progress().path("exercises").asInt() == before + 1);
+        assertThat(progress().path("skills"))
+                .filteredOn(skill -> skill.path("eye").asBoolean())
+                .hasSize(9)
+                .allSatisfy(skill -> assertThat(skill.path("name").asString()).isNotBlank());
+        assertThat(BROWSER.complaints()).isEmpty();
+
+        signal(false);
+        BROWSER.driver().navigate().refresh();
+        BROWSER.sees("works without signal");
+        answerAll();
+        assertThat(progress().path("exercises").asInt()).isEqualTo(before + 1);
+        signal(true);
+        BROWSER.waiting().until(d -> progress().path("exercises").asInt() == before + 2);
+    }
+}
