@@ -234,7 +234,7 @@ function Drawing({
             {question.why}
           </p>
           <Button weight="ink" autoFocus className="mt-3 min-h-12 text-[16px]" onClick={next}>
-            {say('drill.next')}
+            {say('eye.next')}
           </Button>
         </>
       )}

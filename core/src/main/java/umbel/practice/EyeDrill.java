@@ -224,18 +224,12 @@ public final class EyeDrill {
         double slope = between(8, 14);
         List<String> letters = shuffled(3);
         EyeFigures figure = new EyeFigures().stem(120, 178, 120, 8, 2 * edge, "trunk");
-        figure.stem(120, 112, x(toTheRight, edge + 14), 104, 30, "collar");
+        figure.stem(120, 112, x(toTheRight, edge + 8), 106, 28, "collar");
         figure.stem(x(toTheRight, edge + 10), 105, x(toTheRight, 108), 72, 19, "limb");
-        double[] out = {edge + FLUSH, edge + 24, edge + 62};
-        for (int i = 0; i < 3; i++) {
-            double tilt = i == 1 ? slope : 0;
-            figure.cut(
-                    x(toTheRight, out[i] - tilt),
-                    62 - 8 * i,
-                    x(toTheRight, out[i] + tilt / 2),
-                    128 - 12 * i,
-                    letters.get(i));
-        }
+        // flush has its letter below, so that no two lie over one another
+        figure.cut(x(toTheRight, edge + FLUSH), 146, x(toTheRight, edge + FLUSH), 74, letters.get(0));
+        figure.cut(x(toTheRight, edge + 27 - slope), 60, x(toTheRight, edge + 27 + slope / 2), 126, letters.get(1));
+        figure.cut(x(toTheRight, edge + 64), 52, x(toTheRight, edge + 64), 110, letters.get(2));
         int right = letters.get(1).charAt(0) - 'A';
         return new Question(
                 Skill.COLLAR,
@@ -258,13 +252,10 @@ public final class EyeDrill {
         EyeFigures figure = new EyeFigures()
                 .stem(120, 178, 120, 14, 11, "shoot")
                 .bud(x(toTheRight, 10), budY - 6, 4.5, 9, toTheRight ? 30 : -30, "bud");
-        double[][] cuts = {{budY - 58, budY - 58}, {budY - 14, budY - 24}, {budY - 18, budY + 4}};
-        for (int i = 0; i < 3; i++) {
-            // from the side away from the bud to the bud's side
-            double away = i == 1 ? cuts[i][0] + 4 : cuts[i][0];
-            double near = i == 1 ? cuts[i][1] : cuts[i][1];
-            figure.cut(x(!toTheRight, 24 + 12 * i), away, x(toTheRight, 24), near, letters.get(i));
-        }
+        figure.cut(x(!toTheRight, 24), budY - 58, x(toTheRight, 24), budY - 58, letters.get(0));
+        figure.cut(x(!toTheRight, 24), budY - 10, x(toTheRight, 24), budY - 24, letters.get(1));
+        // this one from the bud's side, so that no two letters lie over one another
+        figure.cut(x(toTheRight, 34), budY + 6, x(!toTheRight, 20), budY - 20, letters.get(2));
         int right = letters.get(1).charAt(0) - 'A';
         return new Question(
                 Skill.HEADING,

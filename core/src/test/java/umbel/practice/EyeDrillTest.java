@@ -102,6 +102,26 @@ class EyeDrillTest {
         assertThat(EyeDrill.of(4, 20, SCHOOL)).isNotEqualTo(questions);
     }
 
+    @ParameterizedTest
+    @EnumSource(Skill.class)
+    void noTwoLettersLieOverOneAnotherOrOutsideTheDrawing(Skill skill) {
+        questions(skill).filter(question -> !question.drawing().isEmpty()).forEach(question -> {
+            NodeList rings = drawing(question).getElementsByTagName("circle");
+            for (int i = 0; i < rings.getLength(); i++) {
+                Element one = (Element) rings.item(i);
+                assertThat(number(one, "cx")).isBetween(9.0, EyeFigures.WIDTH - 9);
+                assertThat(number(one, "cy")).isBetween(9.0, EyeFigures.HEIGHT - 9);
+                for (int k = 0; k < i; k++) {
+                    Element other = (Element) rings.item(k);
+                    assertThat(Math.hypot(
+                                    number(one, "cx") - number(other, "cx"), number(one, "cy") - number(other, "cy")))
+                            .as(question.drawing())
+                            .isGreaterThan(18);
+                }
+            }
+        });
+    }
+
     @Test
     void theBudUnderTheArrowIsWhatItIsSaidToBe() {
         questions(Skill.BUD).forEach(question -> {
@@ -153,17 +173,17 @@ class EyeDrillTest {
         });
     }
 
-    /** The right cut meets the limb beyond the trunk's edge and before the end of the collar's swelling and a thumb. */
+    /** The right cut meets the limb where the collar's swelling ends, neither at the trunk nor far out. */
     @Test
     void theRightCutIsJustOutsideTheCollar() {
         questions(Skill.COLLAR).forEach(question -> {
             double edge = number(what(question, "data-what", "trunk").get(0), "stroke-width") / 2;
-            double swelling =
-                    Math.abs(line(what(question, "data-what", "collar").get(0))[2] - 120);
+            Element collar = what(question, "data-what", "collar").get(0);
+            double swelling = Math.abs(line(collar)[2] - 120) + number(collar, "stroke-width") / 2;
             for (Element cut : what(question, "data-cut", null)) {
                 double[] at = line(cut);
                 double middle = Math.abs((at[0] + at[2]) / 2 - 120);
-                boolean right = middle > edge + 10 && middle < swelling + 15;
+                boolean right = middle > Math.max(edge, swelling - 4) && middle < swelling + 10;
                 assertThat(cut.getAttribute("data-cut").equals(said(question, question.right())))
                         .as("a cut %.0f from the middle", middle)
                         .isEqualTo(right);
