@@ -2,6 +2,7 @@ package umbel.app;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.sql.SQLException;
 import java.time.Clock;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -12,6 +13,7 @@ import org.springframework.context.annotation.Bean;
 import umbel.app.backup.BackupFile;
 import umbel.app.backup.NotABackup;
 import umbel.app.backup.RestoreReport;
+import umbel.app.database.DataMove;
 import umbel.assess.Assessor;
 import umbel.assess.CountedAssessor;
 import umbel.knowledge.Knowledge;
@@ -23,10 +25,17 @@ public class UmbelApplication {
 
     private static final Logger LOG = LoggerFactory.getLogger(UmbelApplication.class);
 
-    /** Starts the program; {@code restore FILE DATA} puts a backup in the place of a data folder's content instead. */
+    /**
+     * Starts the program; {@code restore FILE DATA} puts a backup in the place of a data folder's content instead, and
+     * {@code move FROM TO} moves all data from one database into another, by their addresses.
+     */
     public static void main(String[] args) throws IOException {
         if (args.length == 3 && args[0].equals("restore")) {
             restore(Path.of(args[1]), Path.of(args[2]));
+            return;
+        }
+        if (args.length == 3 && args[0].equals("move")) {
+            move(args[1], args[2]);
             return;
         }
         String data = System.getenv("UMBEL_DATA");
@@ -44,6 +53,20 @@ public class UmbelApplication {
                     + " surveys, " + report.records() + " visits. What was there is kept beside it.");
         } catch (NotABackup e) {
             System.err.println("Not restored. " + e.getMessage());
+            System.exit(1);
+        }
+    }
+
+    private static void move(String from, String to) {
+        String user = System.getenv().getOrDefault("UMBEL_DATABASE_USER", "umbel");
+        String password = System.getenv().getOrDefault("UMBEL_DATABASE_PASSWORD", "");
+        try {
+            DataMove.Moved moved = DataMove.between(
+                    DataMove.Address.of(from, user, password), DataMove.Address.of(to, user, password));
+            moved.rows().forEach((table, rows) -> System.out.println(table + " " + rows));
+            System.out.println(moved.all() + " rows moved; rows, sums and lengths agree.");
+        } catch (SQLException | IllegalStateException e) {
+            System.err.println("Not moved. " + e.getMessage());
             System.exit(1);
         }
     }

@@ -31,6 +31,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import umbel.app.UmbelSettings;
+import umbel.app.database.DatabaseKind;
 import umbel.app.http.Refused;
 import umbel.app.photo.PhotoFiles;
 import umbel.app.visit.RecordTable;
@@ -43,12 +44,15 @@ import umbel.text.Value;
 class BackupController {
 
     private final JdbcTemplate database;
+    private final DatabaseKind kind;
     private final RecordTable records;
     private final UmbelSettings settings;
     private final Clock clock;
 
-    BackupController(JdbcTemplate database, RecordTable records, UmbelSettings settings, Clock clock) {
+    BackupController(
+            JdbcTemplate database, DatabaseKind kind, RecordTable records, UmbelSettings settings, Clock clock) {
         this.database = database;
+        this.kind = kind;
         this.records = records;
         this.settings = settings;
         this.clock = clock;
@@ -60,6 +64,7 @@ class BackupController {
      */
     @GetMapping(produces = "application/zip")
     ResponseEntity<StreamingResponseBody> backup() throws IOException {
+        ownFile();
         Path copy = Files.createTempFile("umbel-backup", ".zip");
         database.update("backup to ?", copy.toString());
         String name = "umbel-" + DateTimeFormatter.ofPattern("yyyyMMdd-HHmm").format(LocalDateTime.now(clock)) + ".zip";
@@ -88,6 +93,7 @@ class BackupController {
     @Hidden
     @PostMapping(value = "/restore", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     RestoreReport restore(HttpServletRequest request) throws IOException {
+        ownFile();
         Path upload = Files.createTempFile("umbel-restore", ".zip");
         try {
             Files.copy(request.getInputStream(), upload, StandardCopyOption.REPLACE_EXISTING);
@@ -98,6 +104,13 @@ class BackupController {
                     Statement.of("problem.not-restored").with("reason", new Value.Several(List.of(e.why()))));
         } finally {
             Files.deleteIfExists(upload);
+        }
+    }
+
+    /** A database that is not a file of the program's own is backed up by its own tools. */
+    private void ownFile() {
+        if (!kind.isOwnFile()) {
+            throw new Refused(HttpStatus.CONFLICT, Statement.of("problem.backup-by-database"));
         }
     }
 

@@ -1,0 +1,259 @@
+package umbel.app.database;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.sql.Connection;
+import java.sql.DatabaseMetaData;
+import java.sql.DriverManager;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.ResultSetMetaData;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.sql.Types;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import org.flywaydb.core.Flyway;
+import org.flywaydb.core.api.configuration.FluentConfiguration;
+
+/**
+ * Moves all data from one database into another that holds none, whichever of the two kinds they are, and holds what arrived against what
+ * left: rows, sums of numbers, lengths of texts. What does not agree is not kept.
+ */
+public final class DataMove {
+
+    private static final int BATCH = 500;
+    private static final String HISTORY = "flyway_schema_history";
+    private static final MathContext ALIKE = new MathContext(9);
+    private static final Set<Integer> NUMBERS = Set.of(
+            Types.SMALLINT,
+            Types.INTEGER,
+            Types.BIGINT,
+            Types.NUMERIC,
+            Types.DECIMAL,
+            Types.REAL,
+            Types.FLOAT,
+            Types.DOUBLE);
+    private static final Set<Integer> TEXTS = Set.of(Types.CHAR, Types.VARCHAR, Types.LONGVARCHAR, Types.CLOB);
+
+    private DataMove() {}
+
+    /** What was moved: rows by table. */
+    public record Moved(Map<String, Long> rows) {
+
+        /** All rows. */
+        public long all() {
+            return rows.values().stream().mapToLong(Long::longValue).sum();
+        }
+    }
+
+    /** A table's rows and sums, to be held against another's. */
+    private record Sums(long rows, Map<String, BigDecimal> columns) {}
+
+    /**
+     * Moves what is behind one address to another, where the tables are made first.
+     *
+     * @throws SQLException where a database cannot be reached or used
+     * @throws IllegalStateException where the other holds data already, or what arrived is not what left; the other is then left empty
+     */
+    public static Moved between(Address from, Address to) throws SQLException {
+        FluentConfiguration migrations = Flyway.configure().dataSource(to.url(), to.user(), to.password());
+        migrations.locations(
+                DatabaseKind.isPostgres(to.url())
+                        ? "filesystem:" + PlainMigrations.forPostgres()
+                        : "classpath:db/migration");
+        migrations.load().migrate();
+        try (Connection source = from.open();
+                Connection target = to.open()) {
+            return all(source, target);
+        }
+    }
+
+    /** Where a database is, and who asks. */
+    public record Address(String url, String user, String password) {
+
+        /** An address; the program's own file has the program's own user, a server the one that is told. */
+        public static Address of(String url, String user, String password) {
+            return DatabaseKind.isPostgres(url) ? new Address(url, user, password) : new Address(url, "umbel", "");
+        }
+
+        Connection open() throws SQLException {
+            return DriverManager.getConnection(url, user, password);
+        }
+    }
+
+    /** Moves all rows; both databases have the same tables. */
+    static Moved all(Connection source, Connection target) throws SQLException {
+        target.setAutoCommit(false);
+        Map<String, Long> rows = new LinkedHashMap<>();
+        List<String> tables = inOrder(source);
+        if (!new TreeSet<>(tables).equals(new TreeSet<>(inOrder(target)))) {
+            throw new IllegalStateException("The two databases have different tables: both must be of one version.");
+        }
+        for (String table : tables) {
+            if (sums(target, table).rows() > 0) {
+                throw new IllegalStateException("The database to move to holds data already, in " + table + ".");
+            }
+        }
+        try {
+            for (String table : tables) {
+                copy(source, target, table);
+            }
+            for (String table : tables) {
+                Sums left = sums(source, table);
+                Sums arrived = sums(target, table);
+                if (!left.equals(arrived)) {
+                    throw new IllegalStateException("In " + table + " " + left + " left and " + arrived + " arrived.");
+                }
+                rows.put(table, left.rows());
+            }
+            target.commit();
+        } catch (SQLException | IllegalStateException e) {
+            target.rollback();
+            throw e;
+        }
+        return new Moved(rows);
+    }
+
+    /** The tables, those before the ones that refer to them. */
+    private static List<String> inOrder(Connection database) throws SQLException {
+        DatabaseMetaData about = database.getMetaData();
+        Map<String, Set<String>> refersTo = new TreeMap<>();
+        try (ResultSet tables = about.getTables(
+                database.getCatalog(), database.getSchema(), "%", new String[] {"TABLE", "BASE TABLE"})) {
+            while (tables.next()) {
+                String name = tables.getString("TABLE_NAME");
+                if (!name.equalsIgnoreCase(HISTORY)) {
+                    refersTo.put(name, new TreeSet<>());
+                }
+            }
+        }
+        for (Map.Entry<String, Set<String>> table : refersTo.entrySet()) {
+            try (ResultSet keys = about.getImportedKeys(database.getCatalog(), database.getSchema(), table.getKey())) {
+                while (keys.next()) {
+                    table.getValue().add(keys.getString("PKTABLE_NAME"));
+                }
+            }
+            table.getValue().remove(table.getKey());
+        }
+        Set<String> order = new LinkedHashSet<>();
+        while (order.size() < refersTo.size()) {
+            int before = order.size();
+            refersTo.forEach((table, others) -> {
+                if (order.containsAll(others)) {
+                    order.add(table);
+                }
+            });
+            if (order.size() == before) {
+                throw new IllegalStateException("Tables refer to one another in a circle.");
+            }
+        }
+        return order.stream().map(name -> name.toLowerCase(Locale.ROOT)).toList();
+    }
+
+    private static void copy(Connection source, Connection target, String table) throws SQLException {
+        boolean numbered;
+        try (Statement ask = source.createStatement();
+                ResultSet rows = ask.executeQuery("select * from " + table + " where 1 = 0")) {
+            numbered = columns(rows.getMetaData()).contains("id");
+        }
+        try (Statement ask = source.createStatement();
+                ResultSet rows = ask.executeQuery("select * from " + table + (numbered ? " order by id" : ""))) {
+            ResultSetMetaData about = rows.getMetaData();
+            List<String> columns = columns(about);
+            String places = columns.stream().map(column -> "?").collect(Collectors.joining(", "));
+            try (PreparedStatement put = target.prepareStatement(
+                    "insert into " + table + " (" + String.join(", ", columns) + ") values (" + places + ")")) {
+                int waiting = 0;
+                while (rows.next()) {
+                    for (int i = 1; i <= columns.size(); i++) {
+                        put(put, i, rows, about.getColumnType(i));
+                    }
+                    put.addBatch();
+                    if (++waiting == BATCH) {
+                        put.executeBatch();
+                        waiting = 0;
+                    }
+                }
+                put.executeBatch();
+            }
+        }
+        if (numbered) {
+            numberOn(target, table);
+        }
+    }
+
+    private static void put(PreparedStatement put, int at, ResultSet rows, int type) throws SQLException {
+        Object value = switch (type) {
+            case Types.CLOB, Types.LONGVARCHAR, Types.VARCHAR, Types.CHAR -> rows.getString(at);
+            case Types.TIMESTAMP, Types.TIMESTAMP_WITH_TIMEZONE -> rows.getObject(at, OffsetDateTime.class);
+            default -> rows.getObject(at);
+        };
+        put.setObject(at, value);
+    }
+
+    /** The next row gets the number after the highest. */
+    private static void numberOn(Connection target, String table) throws SQLException {
+        long next;
+        try (Statement ask = target.createStatement();
+                ResultSet highest = ask.executeQuery("select coalesce(max(id), 0) + 1 from " + table)) {
+            highest.next();
+            next = highest.getLong(1);
+        }
+        try (Statement number = target.createStatement()) {
+            number.execute("alter table " + table + " alter column id restart with " + next);
+        }
+    }
+
+    private static Sums sums(Connection database, String table) throws SQLException {
+        List<String> asked = new ArrayList<>();
+        List<String> names = new ArrayList<>();
+        try (Statement ask = database.createStatement();
+                ResultSet none = ask.executeQuery("select * from " + table + " where 1 = 0")) {
+            ResultSetMetaData about = none.getMetaData();
+            List<String> columns = columns(about);
+            for (int i = 1; i <= columns.size(); i++) {
+                String column = columns.get(i - 1);
+                if (NUMBERS.contains(about.getColumnType(i))) {
+                    names.add(column);
+                    asked.add("sum(" + column + ")");
+                } else if (TEXTS.contains(about.getColumnType(i))) {
+                    names.add(column);
+                    asked.add("sum(length(" + column + "))");
+                } else {
+                    names.add(column);
+                    asked.add("count(" + column + ")");
+                }
+            }
+        }
+        Map<String, BigDecimal> sums = new TreeMap<>();
+        try (Statement ask = database.createStatement();
+                ResultSet all = ask.executeQuery("select count(*), " + String.join(", ", asked) + " from " + table)) {
+            all.next();
+            for (int i = 0; i < names.size(); i++) {
+                BigDecimal sum = all.getBigDecimal(i + 2);
+                sums.put(
+                        names.get(i),
+                        sum == null ? BigDecimal.ZERO : sum.round(ALIKE).stripTrailingZeros());
+            }
+            return new Sums(all.getLong(1), sums);
+        }
+    }
+
+    private static List<String> columns(ResultSetMetaData about) throws SQLException {
+        List<String> columns = new ArrayList<>();
+        for (int i = 1; i <= about.getColumnCount(); i++) {
+            columns.add(about.getColumnName(i).toLowerCase(Locale.ROOT));
+        }
+        return columns;
+    }
+}
