@@ -66,13 +66,14 @@ public final class DataMove {
      * @throws IllegalStateException where the other holds data already, or what arrived is not what left; the other is then left empty
      */
     public static Moved between(Address from, Address to) throws SQLException {
+        from.existing().open().close();
         FluentConfiguration migrations = Flyway.configure().dataSource(to.url(), to.user(), to.password());
         migrations.locations(
                 DatabaseKind.isPostgres(to.url())
                         ? "filesystem:" + PlainMigrations.forPostgres()
                         : "classpath:db/migration");
         migrations.load().migrate();
-        try (Connection source = from.open();
+        try (Connection source = from.existing().open();
                 Connection target = to.open()) {
             return all(source, target);
         }
@@ -84,6 +85,11 @@ public final class DataMove {
         /** An address; the program's own file has the program's own user, a server the one that is told. */
         public static Address of(String url, String user, String password) {
             return DatabaseKind.isPostgres(url) ? new Address(url, user, password) : new Address(url, "umbel", "");
+        }
+
+        /** The same, refused where it is a file that is not there: it would be made, and be empty. */
+        Address existing() {
+            return DatabaseKind.isPostgres(url) ? this : new Address(url + ";IFEXISTS=TRUE", user, password);
         }
 
         Connection open() throws SQLException {

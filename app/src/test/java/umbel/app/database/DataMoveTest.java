@@ -97,6 +97,13 @@ class DataMoveTest {
         assertThat(one(to, "select count(*) from tree")).isEqualTo(before);
     }
 
+    @Test
+    void fromAFileThatIsNotThereNothingIsMade(@TempDir Path folder) {
+        assertThatThrownBy(() -> DataMove.between(h2(folder, "none"), h2(folder, "other")))
+                .isInstanceOf(SQLException.class);
+        assertThat(folder).isEmptyDirectory();
+    }
+
     /** On a real PostgreSQL where one was started for the tests: there, and back into a file. */
     @Test
     @EnabledIfEnvironmentVariable(named = Postgres.VARIABLE, matches = ".+")
