@@ -1,5 +1,5 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type PracticeTreePage } from '../api/client';
 import { firstViewOf, type View } from '../stand/camera';
@@ -10,6 +10,7 @@ import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
 import { LimbChips } from './LimbChips';
+import { useCountdown } from './useCountdown';
 
 const SECONDS = 60;
 const BEST = 'umbel-practice-best-minute';
@@ -31,16 +32,7 @@ export function DrillPage() {
   const [at, setAt] = useState(0);
   const [right, setRight] = useState(0);
   const [left, setLeft] = useState<number | null>(null);
-  const running = left !== null && left > 0;
-  useEffect(() => {
-    if (!running) return;
-    const tick = setTimeout(() => {
-      setLeft(left - 1);
-    }, 1000);
-    return () => {
-      clearTimeout(tick);
-    };
-  }, [running, left]);
+  useCountdown(left, setLeft, true);
   if (drill.isError) return <Failed error={drill.error} retry={() => void drill.refetch()} />;
   if (!drill.data) return <Loading what={say('drill.loading')} />;
   const trees = drill.data;

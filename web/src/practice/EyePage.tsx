@@ -8,6 +8,7 @@ import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
 import { inField, singleKeysOn } from '../ui/singleKeys';
 import { Failed, Loading } from '../ui/States';
+import { useCountdown } from './useCountdown';
 import { bestWith, keepRound, keptRound, layBy, sendRounds } from './eyeRounds';
 
 const SECONDS = 60;
@@ -53,16 +54,7 @@ export function EyePage() {
     };
   }, []);
   // the clock runs while a drawing is looked at, not while its answer is read
-  const looking = left !== null && left > 0 && chosen === null;
-  useEffect(() => {
-    if (!looking) return;
-    const tick = setTimeout(() => {
-      setLeft(left - 1);
-    }, 1000);
-    return () => {
-      clearTimeout(tick);
-    };
-  }, [looking, left]);
+  useCountdown(left, setLeft, chosen === null);
   if (drawn.isError) return <Failed error={drawn.error} retry={() => void drawn.refetch()} />;
   if (!drawn.data) return <Loading what={say('eye.loading')} />;
   const questions = drawn.data;

@@ -5,12 +5,16 @@ import { answer, api, type PracticeChoices, type PracticeProgress, type Practice
 import { RuleFigure } from '../guide/RuleFigure';
 import { useRules } from '../guide/useRules';
 import { useWho } from '../people/who';
+import { plusDays } from '../season/dates';
 import { useSay } from '../text/say';
 import { named } from '../text/term';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
 import { day, percent } from '../ui/words';
 import { PracticeCrew } from './PracticeCrew';
+
+/** Blocks of tomorrow that an exercise is offered for. */
+const MOST_TOMORROW = 3;
 
 /** Where practice begins: the exercise that is due, one of one's own choice, and how one gets on. */
 export function PracticePage() {
@@ -53,6 +57,12 @@ export function PracticePage() {
           >
             {make.isPending ? say('practice.making') : say('practice.next-exercise')}
           </Button>
+          <Tomorrow
+            busy={make.isPending}
+            make={(wish) => {
+              make.mutate(wish);
+            }}
+          />
         </div>
         <p className="mt-4 text-[15px]">
           <Link to="/practice/minute" className="font-semibold underline underline-offset-4">
@@ -98,6 +108,31 @@ export function PracticePage() {
       </div>
     </div>
   );
+}
+
+/** Exercises like the blocks where work is scheduled for tomorrow; nothing where none is. */
+function Tomorrow({ busy, make }: { busy: boolean; make: (wish: PracticeWish) => void }) {
+  const say = useSay();
+  const date = plusDays(new Date().toLocaleDateString('sv-SE'), 1);
+  const day = useQuery({
+    queryKey: ['crew-day', date],
+    queryFn: () => answer(api.GET('/api/field/days/{date}', { params: { path: { date } } })),
+    retry: false,
+  });
+  const pieces = (day.data?.people ?? []).flatMap((person) => person.pieces);
+  const blocks = new Map(pieces.map((piece) => [piece.blockId, piece.block]));
+  return [...blocks].slice(0, MOST_TOMORROW).map(([id, block]) => (
+    <Button
+      key={id}
+      className="mt-2 block"
+      disabled={busy}
+      onClick={() => {
+        make({ level: 'usual', likeBlock: id });
+      }}
+    >
+      {say('practice.like-tomorrow', { block })}
+    </Button>
+  ));
 }
 
 /** An exercise of one's own choice. */

@@ -47,9 +47,10 @@ public final class ExerciseMaker {
      * @param level name of a level; the easiest where null
      * @param species id; any where null
      * @param system id; one usual for the species where null
+     * @param leaf as old as that, within what is practised on; by the level where null
      * @param fault that the tree has in any case; none in particular where null
      */
-    public record Wish(String level, String species, String system, Fault fault) {}
+    public record Wish(String level, String species, String system, Integer leaf, Fault fault) {}
 
     /**
      * The exercise of a wish and a seed, always the same; some tenths of a second. Empty where no tree of this kind shows the
@@ -83,7 +84,7 @@ public final class ExerciseMaker {
     public Optional<Exercise> alone(Fault fault, long seed) {
         PracticeParameters.Level easiest = numbers.levels().get(0);
         PracticeParameters.Level one = new PracticeParameters.Level(easiest.name(), List.of(), 1, easiest.leaf());
-        return drawn(new Wish(null, null, null, fault), one, seed);
+        return drawn(new Wish(null, null, null, null, fault), one, seed);
     }
 
     private PracticeParameters.Level level(String name) {
@@ -109,7 +110,8 @@ public final class ExerciseMaker {
         TrainingSystem.Shape shape = knowledge.system(system).shape();
         double from = level.leaf().get(0) * shape.fullAtLeaf();
         double to = level.leaf().get(1) * shape.fullAtLeaf();
-        int leaf = (int) Math.round(from + (to - from) * random.nextDouble());
+        double drawn = from + (to - from) * random.nextDouble();
+        int leaf = wish.leaf() == null ? (int) Math.round(drawn) : wish.leaf();
         Set<Fault> faults = new TreeSet<>();
         if (wish.fault() != null) {
             faults.add(wish.fault());

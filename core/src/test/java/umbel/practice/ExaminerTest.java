@@ -31,7 +31,7 @@ class ExaminerTest {
 
     private static Examiner examiner(int seed) {
         Exercise exercise = new ExerciseMaker(KNOWLEDGE)
-                .make(new ExerciseMaker.Wish(LEVELS.get(seed % LEVELS.size()), null, null, null), 100 + seed)
+                .make(new ExerciseMaker.Wish(LEVELS.get(seed % LEVELS.size()), null, null, null, null), 100 + seed)
                 .orElseThrow();
         return new Examiner(new Assessor(KNOWLEDGE), KNOWLEDGE, exercise.survey());
     }
@@ -165,7 +165,7 @@ class ExaminerTest {
     @Test
     void theSameCodeIsTheSameTree() {
         Exercise made = new ExerciseMaker(KNOWLEDGE)
-                .make(new ExerciseMaker.Wish("usual", "apple", "tall-spindle", Fault.THICK_LIMB), 7)
+                .make(new ExerciseMaker.Wish("usual", "apple", "tall-spindle", null, Fault.THICK_LIMB), 7)
                 .orElseThrow();
         Exercise again = Exercise.of(made.code()).orElseThrow();
         assertThat(again).isEqualTo(made);

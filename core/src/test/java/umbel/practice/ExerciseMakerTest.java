@@ -69,7 +69,8 @@ class ExerciseMakerTest {
                 .findFirst()
                 .orElseThrow();
         for (int seed = 0; seed < 6; seed++) {
-            Exercise made = maker.make(new Wish(name, null, null, null), seed).orElseThrow();
+            Exercise made =
+                    maker.make(new Wish(name, null, null, null, null), seed).orElseThrow();
             assertThat(made.faults()).hasSize(level.count());
             assertThat(made.faults().stream().map(Fault::word)).isSubsetOf(level.faults());
             TrainingSystem system = KNOWLEDGE.system(made.system());
@@ -92,7 +93,7 @@ class ExerciseMakerTest {
     })
     void whatWasWishedForIsThere(String species, String system, Fault fault) {
         Exercise made =
-                maker.make(new Wish("usual", species, system, fault), 11).orElseThrow();
+                maker.make(new Wish("usual", species, system, null, fault), 11).orElseThrow();
         assertThat(made.species()).isEqualTo(species);
         assertThat(made.system()).isEqualTo(system);
         assertThat(made.faults()).contains(fault);
@@ -102,7 +103,7 @@ class ExerciseMakerTest {
     void anotherSeedIsAnotherTree() {
         Set<String> codes = new TreeSet<>();
         for (int seed = 0; seed < 10; seed++) {
-            codes.add(maker.make(new Wish("first", "apple", "tall-spindle", null), seed)
+            codes.add(maker.make(new Wish("first", "apple", "tall-spindle", null, null), seed)
                     .orElseThrow()
                     .code());
         }
@@ -111,19 +112,31 @@ class ExerciseMakerTest {
 
     @Test
     void whatNobodyKnowsIsRefusedByItsField() {
-        assertThatThrownBy(() -> maker.make(new Wish("impossible", null, null, null), 1))
+        assertThatThrownBy(() -> maker.make(new Wish("impossible", null, null, null, null), 1))
                 .isInstanceOf(NotSupported.class)
                 .hasMessageContaining("first, usual, hard");
-        assertThatThrownBy(() -> maker.make(new Wish(null, "none", null, null), 1))
+        assertThatThrownBy(() -> maker.make(new Wish(null, "none", null, null, null), 1))
                 .isInstanceOf(NotSupported.class);
-        assertThatThrownBy(() -> maker.make(new Wish(null, null, "none", null), 1))
+        assertThatThrownBy(() -> maker.make(new Wish(null, null, "none", null, null), 1))
                 .isInstanceOf(NotSupported.class);
     }
 
     /** An open centre has no cone to lose: whoever asks for it gets no tree instead of another fault. */
     @Test
     void aFaultThatASystemCannotShowMakesNoTree() {
-        assertThat(maker.make(new Wish("first", "pear", "espalier", Fault.LOST_CONE), 1))
+        assertThat(maker.make(new Wish("first", "pear", "espalier", null, Fault.LOST_CONE), 1))
                 .isEmpty();
+    }
+
+    @Test
+    void aTreeIsAsOldAsWishedWithinWhatIsPractisedOn() {
+        assertThat(maker.make(new Wish("first", "apple", "central-leader", 17, null), 5)
+                        .orElseThrow()
+                        .leaf())
+                .isEqualTo(17);
+        assertThat(maker.make(new Wish("first", "apple", "central-leader", 90, null), 5)
+                        .orElseThrow()
+                        .leaf())
+                .isEqualTo(40);
     }
 }

@@ -34,9 +34,10 @@ public final class PracticeAnswers {
     /**
      * What exercise is wished for; everything may be null.
      *
+     * @param likeBlock a block whose kind, system and age the tree has, whatever else is wished for
      * @param seed the same wish and seed make the same exercise; null for one that nobody has seen
      */
-    public record PracticeWish(String level, String species, String system, String fault, Long seed) {}
+    public record PracticeWish(String level, String species, String system, String fault, Long likeBlock, Long seed) {}
 
     /** The code of an exercise that was made. */
     public record PracticeMade(String code) {}

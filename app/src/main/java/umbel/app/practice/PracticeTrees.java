@@ -1,5 +1,7 @@
 package umbel.app.practice;
 
+import java.time.Clock;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -10,6 +12,8 @@ import org.springframework.stereotype.Component;
 import umbel.app.cache.ComputedCache;
 import umbel.app.http.NotFound;
 import umbel.app.http.Refused;
+import umbel.app.orchard.Block;
+import umbel.app.orchard.BlockRepository;
 import umbel.app.plan.DecidedTrees;
 import umbel.app.reader.Reader;
 import umbel.assess.Assessor;
@@ -35,9 +39,13 @@ class PracticeTrees {
     private final Assessor assessor;
     private final Knowledge knowledge;
     private final DecidedTrees trees;
+    private final BlockRepository blocks;
+    private final Clock clock;
     private final ComputedCache<String, Examiner> examiners = ComputedCache.atMost(KEPT);
 
-    PracticeTrees(Assessor assessor, Knowledge knowledge, DecidedTrees trees) {
+    PracticeTrees(Assessor assessor, Knowledge knowledge, DecidedTrees trees, BlockRepository blocks, Clock clock) {
+        this.blocks = blocks;
+        this.clock = clock;
         this.assessor = assessor;
         this.knowledge = knowledge;
         this.trees = trees;
@@ -58,9 +66,22 @@ class PracticeTrees {
                                 Statement.of("problem.no-such-fault").with("fault", Value.name(wish.fault()))));
         long seed = wish.seed() == null ? ThreadLocalRandom.current().nextInt(SEEDS) : wish.seed();
         return new ExerciseMaker(knowledge)
-                .make(new ExerciseMaker.Wish(wish.level(), wish.species(), wish.system(), fault), seed)
+                .make(wishOf(wish, fault), seed)
                 .map(exercise -> new PracticeAnswers.PracticeMade(exercise.code()))
                 .orElseThrow(() -> new Refused(HttpStatus.CONFLICT, Statement.of("problem.no-exercise")));
+    }
+
+    private ExerciseMaker.Wish wishOf(PracticeAnswers.PracticeWish wish, Fault fault) {
+        if (wish.likeBlock() == null) {
+            return new ExerciseMaker.Wish(wish.level(), wish.species(), wish.system(), null, fault);
+        }
+        Block block = blocks.findById(wish.likeBlock()).orElseThrow(() -> new NotFound("block", wish.likeBlock()));
+        return new ExerciseMaker.Wish(
+                wish.level(),
+                block.species(),
+                block.system(),
+                LocalDate.now(clock).getYear() - block.plantedYear(),
+                fault);
     }
 
     /** The faults of a minute's drill, in an order nobody knows: such as are seen on a limb. */

@@ -114,6 +114,14 @@ final class Browser implements BeforeAllCallback, AfterAllCallback {
                 Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
     }
 
+    /** Takes the network away from the page, or gives it back. */
+    void signal(boolean there) {
+        driver.executeCdpCommand("Network.enable", Map.of());
+        driver.executeCdpCommand(
+                "Network.emulateNetworkConditions",
+                Map.of("offline", !there, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
+    }
+
     void open(String url) {
         if (url.startsWith("http")) {
             origins.add(url.replaceFirst("^(https?://[^/]+).*$", "$1"));

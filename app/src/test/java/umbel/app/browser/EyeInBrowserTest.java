@@ -2,7 +2,6 @@ package umbel.app.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -29,15 +28,7 @@ class EyeInBrowserTest {
 
     @AfterEach
     void signalAgain() {
-        signal(true);
-    }
-
-    private static void signal(boolean there) {
-        BROWSER.driver().executeCdpCommand("Network.enable", Map.of());
-        BROWSER.driver()
-                .executeCdpCommand(
-                        "Network.emulateNetworkConditions",
-                        Map.of("offline", !there, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
+        BROWSER.signal(true);
     }
 
     private JsonNode progress() {
@@ -72,12 +63,12 @@ class EyeInBrowserTest {
                 .allSatisfy(skill -> assertThat(skill.path("name").asString()).isNotBlank());
         assertThat(BROWSER.complaints()).isEmpty();
 
-        signal(false);
+        BROWSER.signal(false);
         BROWSER.driver().navigate().refresh();
         BROWSER.sees("works without signal");
         answerAll();
         assertThat(progress().path("exercises").asInt()).isEqualTo(before + 1);
-        signal(true);
+        BROWSER.signal(true);
         BROWSER.waiting().until(d -> progress().path("exercises").asInt() == before + 2);
     }
 }

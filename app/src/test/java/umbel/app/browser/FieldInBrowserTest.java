@@ -7,7 +7,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
-import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -42,15 +41,7 @@ class FieldInBrowserTest {
 
     @AfterAll
     static void signalAgain() {
-        signal(true);
-    }
-
-    private static void signal(boolean there) {
-        BROWSER.driver().executeCdpCommand("Network.enable", Map.of());
-        BROWSER.driver()
-                .executeCdpCommand(
-                        "Network.emulateNetworkConditions",
-                        Map.of("offline", !there, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
+        BROWSER.signal(true);
     }
 
     private void mark() {
@@ -93,7 +84,7 @@ class FieldInBrowserTest {
         BROWSER.open(umbel.url() + "/t/" + TREE);
         BROWSER.sees("Hob Bank 1-5");
         BROWSER.sees("3 steps not ticked yet");
-        signal(false);
+        BROWSER.signal(false);
         tap(By.xpath("(//button[starts-with(@aria-label, 'Done:')])[1]"));
         tap(By.xpath("(//button[starts-with(@aria-label, 'Skip:')])[1]"));
         BROWSER.type(BROWSER.named("Why is it skipped?"), "wasps");
@@ -104,7 +95,7 @@ class FieldInBrowserTest {
         BROWSER.button("Finish, leave the rest").click();
         BROWSER.sees("1 visit waits for signal.");
         assertThat(records()).isEqualTo(before);
-        signal(true);
+        BROWSER.signal(true);
         BROWSER.script("window.dispatchEvent(new Event('online'))");
         BROWSER.seesNo("waits for signal");
         JsonNode visits = umbel.get("/api/trees/" + TREE + "/records").json();
@@ -126,7 +117,7 @@ class FieldInBrowserTest {
         BROWSER.script("localStorage.clear()");
         BROWSER.open(umbel.url() + "/field/trees/" + TREE);
         BROWSER.sees("3 steps not ticked yet");
-        signal(false);
+        BROWSER.signal(false);
         WebElement files = BROWSER.driver().findElement(By.cssSelector("input[aria-label='Photographs to add']"));
         files.sendKeys(picture.toString());
         BROWSER.find(By.cssSelector("img[alt='before']"));
@@ -137,7 +128,7 @@ class FieldInBrowserTest {
         BROWSER.button("Finish, leave the rest").click();
         BROWSER.sees("2 photographs wait for signal.");
         assertThat(umbel.get("/api/trees/" + TREE + "/photos").json().size()).isEqualTo(before);
-        signal(true);
+        BROWSER.signal(true);
         BROWSER.script("window.dispatchEvent(new Event('online'))");
         BROWSER.seesNo("for signal");
         JsonNode photos = umbel.get("/api/trees/" + TREE + "/photos").json();
@@ -230,7 +221,7 @@ class FieldInBrowserTest {
         BROWSER.script("localStorage.clear()");
         BROWSER.open(umbel.url() + "/field/trees/" + TREE);
         BROWSER.sees("steps not ticked yet");
-        signal(false);
+        BROWSER.signal(false);
         tap(By.xpath("(//button[starts-with(@aria-label, 'Done:')])[1]"));
         BROWSER.type(BROWSER.field("Who"), "Lucia");
         BROWSER.button("Finish, leave the rest").click();
@@ -244,7 +235,7 @@ class FieldInBrowserTest {
                 + "\",\"toAngle_deg\":65},\"title\":\"A step\",\"outcome\":\"as-planned\"}]}";
         assertThat(umbel.post("/api/trees/" + TREE + "/records", tomas).status())
                 .isEqualTo(201);
-        signal(true);
+        BROWSER.signal(true);
         BROWSER.script("window.dispatchEvent(new Event('online'))");
         BROWSER.sees("Tomas");
         BROWSER.button("Understood").click();

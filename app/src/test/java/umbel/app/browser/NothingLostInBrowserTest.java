@@ -3,7 +3,6 @@ package umbel.app.browser;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
-import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -29,15 +28,7 @@ class NothingLostInBrowserTest {
 
     @AfterEach
     void online() {
-        network(true);
-    }
-
-    private static void network(boolean there) {
-        BROWSER.driver().executeCdpCommand("Network.enable", Map.of());
-        BROWSER.driver()
-                .executeCdpCommand(
-                        "Network.emulateNetworkConditions",
-                        Map.of("offline", !there, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
+        BROWSER.signal(true);
     }
 
     private JsonNode marks(long tree) {
@@ -84,11 +75,11 @@ class NothingLostInBrowserTest {
         BROWSER.open(umbel.url() + "/trees/23");
         BROWSER.sees("Nothing marked yet");
         BROWSER.sees("Recommended");
-        network(false);
+        BROWSER.signal(false);
         BROWSER.keys("n", "n", "x");
         BROWSER.sees("Not saved: trying again");
         assertThat(marks(23)).isEmpty();
-        network(true);
+        BROWSER.signal(true);
         BROWSER.script("window.dispatchEvent(new Event('online'))");
         BROWSER.sees("Saved");
         BROWSER.waiting().until(d -> marks(23).size() == 1);

@@ -77,12 +77,9 @@ class GuideApiTest {
         for (String part : List.of("species", "counted")) {
             for (JsonNode kind : guide.path(part)) {
                 String id = kind.path("id").asString();
-                for (String language : List.of("en", "es")) {
-                    try (PDDocument pdf = Loader.loadPDF(umbel.bytes("/api/guide/cards/" + id + "?lang=" + language))) {
-                        assertThat(pdf.getNumberOfPages())
-                                .as(id + " " + language)
-                                .isEqualTo(1);
-                    }
+                // Spanish is the longer of the two
+                try (PDDocument pdf = Loader.loadPDF(umbel.bytes("/api/guide/cards/" + id + "?lang=es"))) {
+                    assertThat(pdf.getNumberOfPages()).as(id).isEqualTo(1);
                 }
             }
         }

@@ -2,6 +2,7 @@ package umbel.app.practice;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -180,5 +181,24 @@ class PracticeApiTest {
                 umbel.post("/api/practice/eye/results", "{\"answers\":[{\"skill\":\"luck\",\"right\":true}]}");
         assertThat(refused.status()).isEqualTo(400);
         assertThat(refused.json().at("/errors/0/field").asString()).isEqualTo("answers[0].skill");
+    }
+
+    /** A tree of the kind, the system and the age of a block, as before a day's work in it. */
+    @Test
+    void anExerciseCanBeLikeABlock() {
+        JsonNode block = umbel.get("/api/blocks").json().get(1);
+        String code = umbel.post(
+                        "/api/practice/exercises",
+                        "{\"level\":\"usual\",\"likeBlock\":" + block.path("id").asLong() + ",\"seed\":4}")
+                .json()
+                .path("code")
+                .asString();
+        assertThat(code)
+                .startsWith(block.path("species").asString() + "_"
+                        + block.path("system").asString() + "_"
+                        + (LocalDate.now().getYear() - block.path("plantedYear").asInt()) + "_");
+        assertThat(umbel.post("/api/practice/exercises", "{\"likeBlock\":999999}")
+                        .status())
+                .isEqualTo(404);
     }
 }

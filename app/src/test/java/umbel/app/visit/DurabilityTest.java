@@ -23,13 +23,13 @@ class DurabilityTest {
     private static final String ENTRY =
             "{\"doneOn\":\"2026-03-01\",\"who\":\"Ines\",\"minutes\":%d,\"note\":\"\",\"steps\":["
                     + "{\"mark\":{\"operation\":\"remove\",\"limb\":\"2\"},\"title\":\"Remove limb 2\",\"outcome\":\"as-planned\"}]}";
-    private static final int SAVES = 100;
-    private static final int KILLED_AFTER = 55;
+    private static final int SAVES = 50;
+    private static final int KILLED_AFTER = 27;
 
     private final HttpClient http = HttpClient.newHttpClient();
 
     @Test
-    void noAcknowledgedSaveIsLostWhenTheProgramIsKilledInTheMidstOfAHundred(@TempDir Path data) throws Exception {
+    void noAcknowledgedSaveIsLostWhenTheProgramIsKilledInTheMidstOfFifty(@TempDir Path data) throws Exception {
         int port = freePort();
         Process first = start(data, port);
         List<Integer> acknowledged = Collections.synchronizedList(new ArrayList<>());
