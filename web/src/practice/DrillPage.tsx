@@ -1,6 +1,5 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import { Link } from 'react-router';
 import { answer, api, type PracticeTreePage } from '../api/client';
 import { firstViewOf, type View } from '../stand/camera';
 import { prepare } from '../stand/geometry';
@@ -10,6 +9,7 @@ import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
 import { LimbChips } from './LimbChips';
+import { RoundStart } from './RoundStart';
 import { useCountdown } from './useCountdown';
 
 const SECONDS = 60;
@@ -41,36 +41,19 @@ export function DrillPage() {
   if (left === null || over || !tree) {
     if (over && right > bestSoFar()) localStorage.setItem(BEST, String(right));
     return (
-      <div className="mx-auto max-w-[620px] px-6 py-10">
-        <h1 className="text-[26px] font-bold">
-          {!over ? say('drill.title') : tree ? say('drill.over') : say('drill.all-seen')}
-        </h1>
-        <p className="pt-1 text-[17px]">
-          {over
-            ? say('drill.count', { right, of: trees.length, best: bestSoFar() })
-            : say('drill.what-it-is')}
-        </p>
-        <span className="mt-4 flex gap-2">
-          <Button
-            weight="ink"
-            className="min-h-12 text-[16px]"
-            onClick={() => {
-              if (over) setRound(round + 1);
-              setAt(0);
-              setRight(0);
-              setLeft(SECONDS);
-            }}
-          >
-            {over ? say('drill.again') : say('drill.start')}
-          </Button>
-          <Link
-            to="/practice"
-            className="grid min-h-12 place-items-center rounded-md border border-muted/50 px-3 font-semibold hover:bg-sand"
-          >
-            {say('drill.back')}
-          </Link>
-        </span>
-      </div>
+      <RoundStart
+        title={!over ? say('drill.title') : tree ? say('drill.over') : say('drill.all-seen')}
+        words={
+          over ? say('drill.count', { right, of: trees.length, best: bestSoFar() }) : say('drill.what-it-is')
+        }
+        over={over}
+        begin={() => {
+          if (over) setRound(round + 1);
+          setAt(0);
+          setRight(0);
+          setLeft(SECONDS);
+        }}
+      />
     );
   }
   return (

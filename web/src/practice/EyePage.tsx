@@ -1,6 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { Link } from 'react-router';
 import { answer, api, type EyeAnswer, type EyeQuestion } from '../api/client';
 import { keepForNoSignal } from '../field/keepForNoSignal';
 import { useLanguage } from '../text/language';
@@ -8,6 +7,7 @@ import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
 import { inField, singleKeysOn } from '../ui/singleKeys';
 import { Failed, Loading } from '../ui/States';
+import { RoundStart } from './RoundStart';
 import { useCountdown } from './useCountdown';
 import { bestWith, keepRound, keptRound, layBy, sendRounds } from './eyeRounds';
 
@@ -120,22 +120,12 @@ function Between({
   }, [over]);
   const missed = questions.filter((_, i) => answers[i]?.right === false);
   return (
-    <div className="mx-auto max-w-[720px] px-6 py-10 max-sm:px-4">
-      <h1 className="text-[26px] font-bold">{over ? say('eye.over') : say('eye.title')}</h1>
-      <p className="pt-1 text-[17px]">
-        {over ? say('drill.count', { right, of: answers.length, best }) : say('eye.what-it-is')}
-      </p>
-      <span className="mt-4 flex gap-2">
-        <Button weight="ink" className="min-h-12 text-[16px]" onClick={begin}>
-          {over ? say('drill.again') : say('drill.start')}
-        </Button>
-        <Link
-          to="/practice"
-          className="grid min-h-12 place-items-center rounded-md border border-muted/50 px-3 font-semibold hover:bg-sand"
-        >
-          {say('drill.back')}
-        </Link>
-      </span>
+    <RoundStart
+      title={over ? say('eye.over') : say('eye.title')}
+      words={over ? say('drill.count', { right, of: answers.length, best }) : say('eye.what-it-is')}
+      over={over}
+      begin={begin}
+    >
       {over && missed.length > 0 && (
         <section aria-labelledby="missed" className="mt-6">
           <h2 id="missed" className="border-b-2 border-ink pb-1 text-[20px] font-bold">
@@ -154,7 +144,7 @@ function Between({
           </ul>
         </section>
       )}
-    </div>
+    </RoundStart>
   );
 }
 

@@ -110,7 +110,7 @@ export function PracticePage() {
   );
 }
 
-/** Exercises like the blocks where work is scheduled for tomorrow; nothing where none is. */
+/** Exercises like the blocks of trees where work is scheduled for tomorrow; nothing where none is. */
 function Tomorrow({ busy, make }: { busy: boolean; make: (wish: PracticeWish) => void }) {
   const say = useSay();
   const date = plusDays(new Date().toLocaleDateString('sv-SE'), 1);
@@ -119,7 +119,9 @@ function Tomorrow({ busy, make }: { busy: boolean; make: (wish: PracticeWish) =>
     queryFn: () => answer(api.GET('/api/field/days/{date}', { params: { path: { date } } })),
     retry: false,
   });
-  const pieces = (day.data?.people ?? []).flatMap((person) => person.pieces);
+  const pieces = (day.data?.people ?? [])
+    .flatMap((person) => person.pieces)
+    .filter((piece) => !piece.counted);
   const blocks = new Map(pieces.map((piece) => [piece.blockId, piece.block]));
   return [...blocks].slice(0, MOST_TOMORROW).map(([id, block]) => (
     <Button

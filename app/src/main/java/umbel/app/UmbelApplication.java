@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.sql.SQLException;
 import java.time.Clock;
+import org.flywaydb.core.api.FlywayException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.SpringApplication;
@@ -65,7 +66,7 @@ public class UmbelApplication {
                     DataMove.Address.of(from, user, password), DataMove.Address.of(to, user, password));
             moved.rows().forEach((table, rows) -> System.out.println(table + " " + rows));
             System.out.println(moved.all() + " rows moved; rows, sums and lengths agree.");
-        } catch (SQLException | IllegalStateException e) {
+        } catch (SQLException | IllegalStateException | FlywayException e) {
             System.err.println("Not moved. " + e.getMessage());
             System.exit(1);
         }

@@ -34,15 +34,11 @@ public final class DataMove {
     private static final int BATCH = 500;
     private static final String HISTORY = "flyway_schema_history";
     private static final MathContext ALIKE = new MathContext(9);
-    private static final Set<Integer> NUMBERS = Set.of(
-            Types.SMALLINT,
-            Types.INTEGER,
-            Types.BIGINT,
-            Types.NUMERIC,
-            Types.DECIMAL,
-            Types.REAL,
-            Types.FLOAT,
-            Types.DOUBLE);
+    private static final Set<Integer> WHOLE =
+            Set.of(Types.SMALLINT, Types.INTEGER, Types.BIGINT, Types.NUMERIC, Types.DECIMAL);
+    /** Their sums depend on the order of the rows in their last digits. */
+    private static final Set<Integer> FLOATING = Set.of(Types.REAL, Types.FLOAT, Types.DOUBLE);
+
     private static final Set<Integer> TEXTS = Set.of(Types.CHAR, Types.VARCHAR, Types.LONGVARCHAR, Types.CLOB);
 
     private DataMove() {}
@@ -70,7 +66,7 @@ public final class DataMove {
         FluentConfiguration migrations = Flyway.configure().dataSource(to.url(), to.user(), to.password());
         migrations.locations(
                 DatabaseKind.isPostgres(to.url())
-                        ? "filesystem:" + PlainMigrations.forPostgres()
+                        ? "filesystem:" + PostgresMigrations.folder()
                         : "classpath:db/migration");
         migrations.load().migrate();
         try (Connection source = from.existing().open();
@@ -99,6 +95,7 @@ public final class DataMove {
 
     /** Moves all rows; both databases have the same tables. */
     static Moved all(Connection source, Connection target) throws SQLException {
+        source.setAutoCommit(false); // so that a server hands rows out in batches, as they stood at one moment
         target.setAutoCommit(false);
         Map<String, Long> rows = new LinkedHashMap<>();
         List<String> tables = inOrder(source);
@@ -173,7 +170,7 @@ public final class DataMove {
             numbered = columns(rows.getMetaData()).contains("id");
         }
         try (Statement ask = source.createStatement();
-                ResultSet rows = ask.executeQuery("select * from " + table + (numbered ? " order by id" : ""))) {
+                ResultSet rows = batched(ask, "select * from " + table + (numbered ? " order by id" : ""))) {
             ResultSetMetaData about = rows.getMetaData();
             List<String> columns = columns(about);
             String places = columns.stream().map(column -> "?").collect(Collectors.joining(", "));
@@ -196,6 +193,11 @@ public final class DataMove {
         if (numbered) {
             numberOn(target, table);
         }
+    }
+
+    private static ResultSet batched(Statement ask, String query) throws SQLException {
+        ask.setFetchSize(BATCH);
+        return ask.executeQuery(query);
     }
 
     private static void put(PreparedStatement put, int at, ResultSet rows, int type) throws SQLException {
@@ -223,22 +225,20 @@ public final class DataMove {
     private static Sums sums(Connection database, String table) throws SQLException {
         List<String> asked = new ArrayList<>();
         List<String> names = new ArrayList<>();
+        List<Boolean> rounded = new ArrayList<>();
         try (Statement ask = database.createStatement();
                 ResultSet none = ask.executeQuery("select * from " + table + " where 1 = 0")) {
             ResultSetMetaData about = none.getMetaData();
             List<String> columns = columns(about);
             for (int i = 1; i <= columns.size(); i++) {
                 String column = columns.get(i - 1);
-                if (NUMBERS.contains(about.getColumnType(i))) {
-                    names.add(column);
-                    asked.add("sum(" + column + ")");
-                } else if (TEXTS.contains(about.getColumnType(i))) {
-                    names.add(column);
-                    asked.add("sum(length(" + column + "))");
-                } else {
-                    names.add(column);
-                    asked.add("count(" + column + ")");
-                }
+                int type = about.getColumnType(i);
+                names.add(column);
+                rounded.add(FLOATING.contains(type));
+                asked.add(
+                        WHOLE.contains(type) || FLOATING.contains(type)
+                                ? "sum(" + column + ")"
+                                : TEXTS.contains(type) ? "sum(length(" + column + "))" : "count(" + column + ")");
             }
         }
         Map<String, BigDecimal> sums = new TreeMap<>();
@@ -246,10 +246,9 @@ public final class DataMove {
                 ResultSet all = ask.executeQuery("select count(*), " + String.join(", ", asked) + " from " + table)) {
             all.next();
             for (int i = 0; i < names.size(); i++) {
-                BigDecimal sum = all.getBigDecimal(i + 2);
-                sums.put(
-                        names.get(i),
-                        sum == null ? BigDecimal.ZERO : sum.round(ALIKE).stripTrailingZeros());
+                BigDecimal told = all.getBigDecimal(i + 2);
+                BigDecimal sum = told == null ? BigDecimal.ZERO : told;
+                sums.put(names.get(i), (rounded.get(i) ? sum.round(ALIKE) : sum).stripTrailingZeros());
             }
             return new Sums(all.getLong(1), sums);
         }

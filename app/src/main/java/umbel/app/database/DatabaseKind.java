@@ -32,7 +32,7 @@ public class DatabaseKind {
     FlywayConfigurationCustomizer migrations() {
         return flyway -> {
             if (postgres) {
-                flyway.locations("filesystem:" + PlainMigrations.forPostgres());
+                flyway.locations("filesystem:" + PostgresMigrations.folder());
             }
         };
     }

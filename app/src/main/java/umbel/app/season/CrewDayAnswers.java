@@ -32,6 +32,7 @@ public final class CrewDayAnswers {
      * @param reasons why, the deciding one first
      * @param ladder whether ladders may be used that day
      * @param urgentOnly whether only dead, broken and diseased wood may come off
+     * @param counted whether its plants are counted, as bushes, canes and vines are
      */
     public record PieceOfDay(
             long blockId,
@@ -41,7 +42,8 @@ public final class CrewDayAnswers {
             String verdict,
             List<String> reasons,
             boolean ladder,
-            boolean urgentOnly) {}
+            boolean urgentOnly,
+            boolean counted) {}
 
     /**
      * A block with work left on which nobody works that day.

@@ -12,6 +12,7 @@ import umbel.app.orchard.Holding;
 import umbel.app.people.Person;
 import umbel.app.people.PersonRepository;
 import umbel.app.reader.Reader;
+import umbel.knowledge.Knowledge;
 import umbel.season.DayAdvice;
 import umbel.season.Weather;
 import umbel.wood.Units;
@@ -26,8 +27,10 @@ class CrewDayService {
     private final SeasonService season;
     private final ScheduledWorkRepository placed;
     private final PersonRepository people;
+    private final Knowledge knowledge;
 
-    CrewDayService(SeasonService season, ScheduledWorkRepository placed, PersonRepository people) {
+    CrewDayService(SeasonService season, ScheduledWorkRepository placed, PersonRepository people, Knowledge knowledge) {
+        this.knowledge = knowledge;
         this.season = season;
         this.placed = placed;
         this.people = people;
@@ -53,7 +56,7 @@ class CrewDayService {
                 waiting(statuses, today, later));
     }
 
-    private static CrewDayAnswers.PersonDay personDay(
+    private CrewDayAnswers.PersonDay personDay(
             Person person, List<ScheduledWork> today, Map<Long, SeasonService.BlockStatus> blocks) {
         List<CrewDayAnswers.PieceOfDay> pieces = today.stream()
                 .filter(work -> work.person().id().equals(person.id()))
@@ -73,7 +76,7 @@ class CrewDayService {
                 pieces);
     }
 
-    private static CrewDayAnswers.PieceOfDay piece(ScheduledWork work, DayAdvice advice) {
+    private CrewDayAnswers.PieceOfDay piece(ScheduledWork work, DayAdvice advice) {
         return new CrewDayAnswers.PieceOfDay(
                 work.block().id(),
                 work.block().name(),
@@ -84,7 +87,8 @@ class CrewDayService {
                         : advice.verdict().word(),
                 reasons(advice),
                 advice == null || advice.ladder(),
-                advice != null && advice.verdict() == DayAdvice.Verdict.NOT && advice.urgent());
+                advice != null && advice.verdict() == DayAdvice.Verdict.NOT && advice.urgent(),
+                knowledge.isCounted(work.block().species()));
     }
 
     private static List<CrewDayAnswers.WaitingBlock> waiting(

@@ -10,16 +10,16 @@ import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 
 /** The migrations in the words of PostgreSQL: the same files, but for the name of the type that holds long texts. */
-final class PlainMigrations {
+final class PostgresMigrations {
 
     private static final String MIGRATIONS = "classpath:db/migration/*.sql";
     private static final Pattern LONG_TEXT = Pattern.compile("\\b(?:character large object|clob)\\b");
     private static final String POSTGRES_TEXT = "text";
 
-    private PlainMigrations() {}
+    private PostgresMigrations() {}
 
     /** Writes them into a folder of their own, which goes when the program ends. */
-    static Path forPostgres() {
+    static Path folder() {
         try {
             Path folder = Files.createTempDirectory("umbel-migrations");
             folder.toFile().deleteOnExit();
