@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.HashSet;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -36,12 +38,20 @@ class CrewDayApiTest {
                     ? piece.at("/hours").asDouble()
                     : 0;
         }
+        Set<Long> counted = new HashSet<>();
+        umbel.get("/api/blocks").json().forEach(block -> {
+            if (!block.at("/counted").asString().isEmpty()) {
+                counted.add(block.at("/id").asLong());
+            }
+        });
         double listed = 0;
         for (JsonNode person : day.at("/people")) {
             listed += person.at("/hours").asDouble();
             for (JsonNode piece : person.at("/pieces")) {
                 assertThat(piece.at("/reasons")).as(piece.toString()).isNotEmpty();
                 assertThat(piece.at("/verdict").asString()).isNotEqualTo("not");
+                assertThat(piece.at("/counted").asBoolean())
+                        .isEqualTo(counted.contains(piece.at("/blockId").asLong()));
             }
         }
         assertThat(listed).as("the lists add up to the schedule").isCloseTo(planned, within(0.3));
