@@ -30,7 +30,20 @@ export function askAgain(failures: number, error: unknown): boolean {
   return failures < (status === BUSY ? TIMES_WHEN_BUSY : 1);
 }
 
+/** Whether the server could not be reached at all. */
+export function notReached(error: unknown): boolean {
+  return !(error instanceof Problem) || error.status === 0;
+}
+
 /** Whether the page of a tree was refused because its plant is counted and has pages of its own. */
 export function isCounted(error: unknown): boolean {
   return error instanceof Problem && error.status === 409;
+}
+
+/** Answers that are no refusal of what was sent: it is sent again later. */
+const ASK_AGAIN: ReadonlySet<number> = new Set([401, 408, 429]);
+
+/** Whether an answer is no refusal of what was sent, which is then sent again later. */
+export function asksAgain(status: number): boolean {
+  return status < 400 || status >= 500 || ASK_AGAIN.has(status);
 }

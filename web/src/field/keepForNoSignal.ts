@@ -1,4 +1,4 @@
-const WITHOUT_SIGNAL = ['/field', '/t/', '/practice/eye'];
+const WITHOUT_SIGNAL = ['/field', '/t/', '/practice'];
 
 /** Whether a page is used where there is no signal. */
 export function worksWithoutSignal(path: string): boolean {

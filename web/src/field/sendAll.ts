@@ -1,5 +1,6 @@
 import { sendPhotos } from '../photo/pending';
-import { asksAgain, isOpen, sendWaiting, whoseIsIt } from './visits';
+import { asksAgain } from '../api/problem';
+import { isOpen, sendWaiting, whoseIsIt } from './visits';
 
 let sending = false;
 

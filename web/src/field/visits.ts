@@ -1,6 +1,6 @@
 import { answer, api, type FieldSheet, type Mark, type RecordEntry } from '../api/client';
 import { newId } from '../api/newId';
-import { Problem } from '../api/problem';
+import { asksAgain, Problem } from '../api/problem';
 import { readNumber } from '../ui/numbers';
 
 /** How a step went, as far as it is ticked. */
@@ -47,14 +47,6 @@ const QUEUE = 'umbel.visits-to-send';
 const MEANWHILE = 'umbel.meanwhile';
 const FINISHED = 'umbel.finished';
 const LONGEST_MINUTES = 600;
-/** Answers that are no refusal of what was sent: it is sent again later. */
-const ASK_AGAIN: ReadonlySet<number> = new Set([401, 408, 429]);
-
-/** Whether an answer is no refusal of what was sent, which is then sent again later. */
-export function asksAgain(status: number): boolean {
-  return status < 400 || status >= 500 || ASK_AGAIN.has(status);
-}
-
 /** Tells every page that what is kept here has changed. */
 export const VISITS_CHANGED = 'umbel-visit';
 

@@ -1,6 +1,7 @@
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
-import { answer, api, type PracticeMarked } from '../api/client';
+import { answer, api, type Option } from '../api/client';
 import { keyOf, limbOf } from '../api/marks';
+import { notReached } from '../api/problem';
 import { useSay } from '../text/say';
 import { term } from '../text/term';
 import { LimitGauges } from '../tree/LimitGauges';
@@ -8,8 +9,10 @@ import { Button } from '../ui/Button';
 import { Failed } from '../ui/States';
 import { minutes } from '../ui/words';
 import type { Practising } from './practising';
+import { aloneOn, type MarkedExercise } from './alone';
 import { marksOf } from './exercise';
 import { LimbChips } from './LimbChips';
+import { orWithoutSignal } from './withoutSignal';
 
 const MOST_HINTS = 3;
 
@@ -24,13 +27,16 @@ export function Cutting({
   marked,
   point,
   busy,
+  laidBy,
   handIn,
 }: Practising & {
   selected: string | null;
   select: (limb: string | null) => void;
-  marked: PracticeMarked | undefined;
+  marked: MarkedExercise | undefined;
   point: (limbs: string[]) => void;
   busy: boolean;
+  /** Whether the answer was handed in without signal and waits to be marked. */
+  laidBy: boolean;
   handIn: () => void;
 }) {
   const say = useSay();
@@ -43,6 +49,7 @@ export function Cutting({
           body: { marks, degree },
         }),
       ),
+    networkMode: 'always',
     onSuccess: (told) => {
       act({ type: 'hint' });
       point(told.limbs);
@@ -120,13 +127,27 @@ export function Cutting({
                   : say('exercise.hint', { text: hint.data.text })}
               </p>
             )}
-            {hint.isError && <Failed error={hint.error} />}
+            {hint.isError && notReached(hint.error) ? (
+              <p
+                role="status"
+                className="mx-5 mt-3 border-l-4 border-lichen bg-lichen-wash px-3 py-2 text-[14.5px]"
+              >
+                {say('exercise.no-hint-without-signal')}
+              </p>
+            ) : (
+              hint.isError && <Failed error={hint.error} />
+            )}
             <div className="px-5 pb-4">
               <LimbChips limbs={page.limbs} on={marks.map(limbOf)} touch={select} />
             </div>
           </>
         )}
       </div>
+      {laidBy && (
+        <p role="status" className="border-t border-line bg-sand px-5 py-2 text-[14.5px]">
+          {say('exercise.laid-by')}
+        </p>
+      )}
       <div className="flex flex-wrap items-center gap-2 border-t border-line px-5 py-3">
         <Button
           disabled={attempt.now === 0}
@@ -160,6 +181,9 @@ export function Cutting({
   );
 }
 
+/** One thing that could be done to a limb, in words and numbers. */
+type Choice = Pick<Option, 'mark' | 'title' | 'place' | 'numbers'>;
+
 /** What could be done to a limb; what it brings is told afterwards. */
 function Options({
   code,
@@ -175,12 +199,17 @@ function Options({
   const options = useQuery({
     queryKey: ['exercise-options', code, limb, others],
     queryFn: () =>
-      answer(
-        api.POST('/api/practice/exercises/{code}/limbs/{limb}/options', {
-          params: { path: { code, limb } },
-          body: { marks: others },
-        }),
+      orWithoutSignal<Choice[]>(
+        answer(
+          api.POST('/api/practice/exercises/{code}/limbs/{limb}/options', {
+            params: { path: { code, limb } },
+            body: { marks: others },
+          }),
+        ),
+        code,
+        (kit) => aloneOn(kit, limb),
       ),
+    networkMode: 'always',
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });

@@ -1,13 +1,16 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
-import { answer, api, type PracticeTreePage } from '../api/client';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useMemo, useState } from 'react';
+import type { DrillTree, PracticeTreePage } from '../api/client';
+import { keepForNoSignal } from '../field/keepForNoSignal';
 import { firstViewOf, type View } from '../stand/camera';
 import { prepare } from '../stand/geometry';
 import type { Showing } from '../stand/paint';
 import { TreeStand } from '../stand/TreeStand';
+import { useLanguage } from '../text/language';
 import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
+import { drawnDrill, drillPage, keepDrill } from './drills';
 import { LimbChips } from './LimbChips';
 import { RoundStart } from './RoundStart';
 import { useCountdown } from './useCountdown';
@@ -22,10 +25,13 @@ function bestSoFar(): number {
 /** A minute for the eye: ten trees with one fault each, to be found against time. */
 export function DrillPage() {
   const say = useSay();
+  const language = useLanguage();
   const [round, setRound] = useState(0);
   const drill = useQuery({
-    queryKey: ['drill', round],
-    queryFn: () => answer(api.GET('/api/practice/drills')),
+    queryKey: ['drill', language, round],
+    queryFn: () => drawnDrill(language),
+    networkMode: 'always',
+    retry: false,
     staleTime: Infinity,
     gcTime: 0,
   });
@@ -33,6 +39,11 @@ export function DrillPage() {
   const [right, setRight] = useState(0);
   const [left, setLeft] = useState<number | null>(null);
   useCountdown(left, setLeft, true);
+  const drawn = drill.data;
+  useEffect(() => {
+    keepForNoSignal();
+    if (drawn) void keepDrill(language, drawn).catch(() => undefined);
+  }, [drawn, language]);
   if (drill.isError) return <Failed error={drill.error} retry={() => void drill.refetch()} />;
   if (!drill.data) return <Loading what={say('drill.loading')} />;
   const trees = drill.data;
@@ -57,11 +68,9 @@ export function DrillPage() {
     );
   }
   return (
-    <DrillTree
+    <OneTree
       key={tree.code}
-      code={tree.code}
-      rule={tree.rule}
-      name={tree.name}
+      tree={tree}
       left={left}
       done={(was) => {
         setRight(right + (was ? 1 : 0));
@@ -74,70 +83,58 @@ export function DrillPage() {
 }
 
 /** One tree: touched once, answered at once. */
-function DrillTree({
-  code,
-  rule,
-  name,
+function OneTree({
+  tree,
   left,
   done,
   next,
 }: {
-  code: string;
-  rule: string;
-  name: string;
+  tree: DrillTree;
   left: number;
   done: (right: boolean) => void;
   next: () => void;
 }) {
   const say = useSay();
-  const page = useQuery({
-    queryKey: ['exercise', code],
-    queryFn: () => answer(api.GET('/api/practice/exercises/{code}', { params: { path: { code } } })),
+  const language = useLanguage();
+  const [touched, setTouched] = useState<string | null>(null);
+  const drill = useQuery({
+    queryKey: ['drill-page', language, tree.code, tree.rule],
+    queryFn: () => drillPage(language, tree),
+    networkMode: 'always',
     staleTime: Infinity,
   });
-  const found = useMutation({
-    mutationFn: (limb: string) =>
-      answer(
-        api.POST('/api/practice/exercises/{code}/found', {
-          params: { path: { code } },
-          body: { rule, limb },
-        }),
-      ),
-    onSuccess: (told) => {
-      done(told.right);
-    },
-  });
-  if (page.isError) return <Failed error={page.error} retry={() => void page.refetch()} />;
-  if (!page.data) return <Loading what={say('exercise.growing')} />;
+  if (drill.isError) return <Failed error={drill.error} retry={() => void drill.refetch()} />;
+  if (!drill.data) return <Loading what={say('exercise.growing')} />;
+  const { page, limbs, reason } = drill.data;
+  const right = touched !== null && limbs.includes(touched);
   const touch = (limb: string) => {
-    if (!found.isPending && !found.data) found.mutate(limb);
+    if (touched !== null) return;
+    setTouched(limb);
+    done(limbs.includes(limb));
   };
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_380px] max-lg:h-auto max-lg:grid-cols-1">
       <div className="min-h-0 max-lg:h-[56vh]">
-        <Stand page={page.data} lit={found.data?.limbs ?? []} touch={touch} />
+        <DrillStand page={page} lit={touched === null ? [] : limbs} touch={touch} />
       </div>
       <aside
         className="flex flex-col border-l border-line bg-paper px-5 py-4 max-lg:border-l-0"
         aria-live="polite"
       >
         <p className="text-[14px] text-muted">{say('drill.seconds', { seconds: left })}</p>
-        <h1 className="text-[24px] leading-tight font-bold">{say('drill.find', { name })}</h1>
-        {found.isError && <Failed error={found.error} />}
-        {found.data ? (
+        <h1 className="text-[24px] leading-tight font-bold">{say('drill.find', { name: tree.name })}</h1>
+        {touched !== null ? (
           <>
-            <p className={`pt-3 text-[18px] font-semibold ${found.data.right ? 'text-moss' : 'text-lichen'}`}>
-              {found.data.right
-                ? say('drill.right')
-                : say('drill.wrong', { limbs: found.data.limbs.join(', ') })}
+            <p className={`pt-3 text-[18px] font-semibold ${right ? 'text-moss' : 'text-lichen'}`}>
+              {right ? say('drill.right') : say('drill.wrong', { limbs: limbs.join(', ') })}
             </p>
-            <p className="pt-1 text-[15px]">{found.data.reason}</p>
+            <p className="pt-1 text-[15px]">{reason}</p>
             <Button weight="ink" autoFocus className="mt-4 min-h-12 text-[16px]" onClick={next}>
               {say('drill.next')}
             </Button>
           </>
         ) : (
-          <LimbChips limbs={page.data.limbs} on={[]} touch={touch} />
+          <LimbChips limbs={page.limbs} on={[]} touch={touch} />
         )}
       </aside>
     </div>
@@ -145,7 +142,7 @@ function DrillTree({
 }
 
 /** The tree to be turned and touched. */
-function Stand({
+function DrillStand({
   page,
   lit,
   touch,

@@ -3,18 +3,25 @@ import { useEffect, useMemo, useReducer, useState } from 'react';
 import { useParams } from 'react-router';
 import { answer, api, type Mark, type PracticeTreePage, type PracticeVerdict } from '../api/client';
 import { limbOf } from '../api/marks';
+import { notReached } from '../api/problem';
+import { keepForNoSignal } from '../field/keepForNoSignal';
+import { useWho } from '../people/who';
 import { firstViewOf, type View } from '../stand/camera';
 import { prepare } from '../stand/geometry';
 import { cutsOf, flagsOf, limbsOf, movedOf } from '../stand/marked';
 import type { Picked, Showing } from '../stand/paint';
 import { TreeStand } from '../stand/TreeStand';
+import { useLanguage } from '../text/language';
 import { useSay } from '../text/say';
 import { Failed, Loading } from '../ui/States';
+import { together, type MarkedExercise } from './alone';
 import { Cutting } from './Cutting';
 import { acted, keepAttempt, keptAttempt, marksOf, type Act, type Attempt } from './exercise';
+import { forgetAnswer, layAnswerBy } from './handedIn';
 import { Looking } from './Looking';
 import { Outcome } from './Outcome';
 import type { Practising } from './practising';
+import { keepForLater, orWithoutSignal, sendAnswer } from './withoutSignal';
 
 const NO_MARKS: Mark[] = [];
 
@@ -24,9 +31,21 @@ export function ExercisePage() {
   const code = useParams()['code'] ?? '';
   const page = useQuery({
     queryKey: ['exercise', code],
-    queryFn: () => answer(api.GET('/api/practice/exercises/{code}', { params: { path: { code } } })),
+    queryFn: () =>
+      orWithoutSignal(
+        answer(api.GET('/api/practice/exercises/{code}', { params: { path: { code } } })),
+        code,
+        (kit) => kit.page,
+      ),
+    networkMode: 'always',
     staleTime: Infinity,
   });
+  const language = useLanguage();
+  const there = page.data !== undefined;
+  useEffect(() => {
+    keepForNoSignal();
+    if (there) void keepForLater(code, language).catch(() => undefined);
+  }, [there, code, language]);
   if (page.isError) return <Failed error={page.error} retry={() => void page.refetch()} />;
   if (!page.data) return <Loading what={say('exercise.growing')} />;
   return <Exercise key={code} code={code} page={page.data} />;
@@ -44,32 +63,51 @@ function Exercise({ code, page }: { code: string; page: PracticeTreePage }) {
     keepAttempt(code, attempt);
   }, [code, attempt]);
   const own = marksOf(attempt);
+  const { name: who } = useWho();
+  const [laidBy, setLaidBy] = useState(false);
   const verdict = useMutation({
-    mutationFn: () =>
-      answer(
-        api.POST('/api/practice/exercises/{code}/answer', {
-          params: { path: { code } },
-          body: { marks: own, pointed: attempt.pointed },
-        }),
-      ),
+    mutationFn: () => sendAnswer({ who, code, marks: own, pointed: attempt.pointed }),
+    networkMode: 'always',
     onSuccess: () => {
+      setLaidBy(false);
+      forgetAnswer(who, code);
       act({ type: 'go', to: 'result' });
       void queries.invalidateQueries({ queryKey: ['practice-progress'] });
       void queries.invalidateQueries({ queryKey: ['practice-crew'] });
     },
+    onError: (error) => {
+      if (!notReached(error)) return;
+      layAnswerBy({ who, code, marks: own, pointed: attempt.pointed });
+      setLaidBy(true);
+    },
   });
+  const handIn = verdict.mutate;
+  useEffect(() => {
+    const marked = () => {
+      if (laidBy) handIn();
+    };
+    window.addEventListener('online', marked);
+    return () => {
+      window.removeEventListener('online', marked);
+    };
+  }, [laidBy, handIn]);
   const result: PracticeVerdict | undefined = attempt.stage === 'result' ? verdict.data : undefined;
   const planned = result?.plan.map((step) => step.mark) ?? NO_MARKS;
   const shown = result && program ? planned : own;
   const marked = useQuery({
     queryKey: ['exercise-marked', code, shown],
     queryFn: () =>
-      answer(
-        api.POST('/api/practice/exercises/{code}/marked', {
-          params: { path: { code } },
-          body: { marks: shown },
-        }),
+      orWithoutSignal<MarkedExercise>(
+        answer(
+          api.POST('/api/practice/exercises/{code}/marked', {
+            params: { path: { code } },
+            body: { marks: shown },
+          }),
+        ),
+        code,
+        (kit) => together(kit, shown),
       ),
+    networkMode: 'always',
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });
@@ -162,13 +200,14 @@ function Exercise({ code, page }: { code: string; page: PracticeTreePage }) {
             marked={marked.data}
             point={setPointed}
             busy={verdict.isPending}
+            laidBy={laidBy}
             handIn={() => {
               setSelected(null);
-              verdict.mutate();
+              handIn();
             }}
           />
         )}
-        {verdict.isError && <Failed error={verdict.error} />}
+        {verdict.isError && !laidBy && <Failed error={verdict.error} />}
         {marked.isError && <Failed error={marked.error} />}
         {result && (
           <Outcome

@@ -1,7 +1,9 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answer, api, type PracticeChoices, type PracticeProgress, type PracticeWish } from '../api/client';
+import { notReached } from '../api/problem';
+import { keepForNoSignal } from '../field/keepForNoSignal';
 import { RuleFigure } from '../guide/RuleFigure';
 import { useRules } from '../guide/useRules';
 import { useWho } from '../people/who';
@@ -12,9 +14,12 @@ import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
 import { day, percent } from '../ui/words';
 import { PracticeCrew } from './PracticeCrew';
+import { TakenAlong } from './TakenAlong';
 
 /** Blocks of tomorrow that an exercise is offered for. */
 const MOST_TOMORROW = 3;
+/** Exercises taken along beside the one that is due. */
+const ALONG: readonly PracticeWish[] = [{ level: 'usual' }, { level: 'usual' }];
 
 /** Where practice begins: the exercise that is due, one of one's own choice, and how one gets on. */
 export function PracticePage() {
@@ -24,6 +29,7 @@ export function PracticePage() {
   const choices = useQuery({
     queryKey: ['practice-choices'],
     queryFn: () => answer(api.GET('/api/practice/choices')),
+    networkMode: 'always',
   });
   const progress = useQuery({
     queryKey: ['practice-progress'],
@@ -33,6 +39,9 @@ export function PracticePage() {
     mutationFn: (wish: PracticeWish) => answer(api.POST('/api/practice/exercises', { body: wish })),
     onSuccess: (made) => void go(`/practice/${made.code}`),
   });
+  useEffect(keepForNoSignal, []);
+  if (choices.isError && notReached(choices.error))
+    return <WithoutSignal again={() => void choices.refetch()} />;
   if (choices.isError) return <Failed error={choices.error} retry={() => void choices.refetch()} />;
   if (!choices.data) return <Loading what={say('practice.opening')} />;
   const due = (progress.data?.skills ?? []).find((one) => one.dueNow && one.fault !== '');
@@ -93,6 +102,7 @@ export function PracticePage() {
           }}
         />
         {make.isError && <Failed error={make.error} />}
+        <TakenAlong wishes={[due ? { level: 'usual', fault: due.fault } : { level: 'first' }, ...ALONG]} />
       </div>
       <div className="min-w-0">
         {progress.isError && <Failed error={progress.error} retry={() => void progress.refetch()} />}
@@ -106,6 +116,28 @@ export function PracticePage() {
         />
         {(role === 'grower' || role === 'foreman') && <PracticeCrew />}
       </div>
+    </div>
+  );
+}
+
+/** What can be practised where the server cannot be reached. */
+function WithoutSignal({ again }: { again: () => void }) {
+  const say = useSay();
+  return (
+    <div className="mx-auto max-w-[720px] px-6 py-6 max-sm:px-4">
+      <h1 className="text-[26px] font-bold">{say('practice.title')}</h1>
+      <p className="mt-1 text-[15px]">{say('practice.no-signal')}</p>
+      <TakenAlong wishes={[]} />
+      <p className="mt-4 text-[15px]">
+        <Link to="/practice/eye" className="font-semibold underline underline-offset-4">
+          {say('eye.title')}
+        </Link>
+        {' – '}
+        {say('eye.what-it-is')}
+      </p>
+      <Button className="mt-4 min-h-11" onClick={again}>
+        {say('states.try-again')}
+      </Button>
     </div>
   );
 }

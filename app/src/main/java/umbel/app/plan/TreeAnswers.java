@@ -135,6 +135,10 @@ public final class TreeAnswers {
         }
     }
 
+    /** What marks do to a tree, without what is still wrong with it. */
+    public record UnderMarks(
+            Assessment.TotalsAnswer totals, List<Cut> cuts, List<Moved> moved, List<Effects> effects) {}
+
     /** The tree under its marks. */
     public record Marked(
             Assessment.TotalsAnswer totals,

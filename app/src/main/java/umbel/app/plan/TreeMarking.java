@@ -44,7 +44,18 @@ public class TreeMarking {
         return LimbTable.of(read);
     }
 
-    /** The tree under its marks. */
+    /** The tree under its marks, without what is still wrong with it. */
+    public TreeAnswers.UnderMarks underMarks(SurveyedTree read, Limits limits, List<Operation> operations) {
+        CutTree cut = CutTree.of(read.tree(), operations);
+        return new TreeAnswers.UnderMarks(
+                PlanTelling.totals(
+                        Totals.of(cut, read.reading().crop(), read.reading().lines(), limits.reach())),
+                CutAnswers.cuts(cut),
+                CutAnswers.moved(cut),
+                effects(cut, limits.reach(), SafetyLimits.none()));
+    }
+
+    /** The tree under its marks, read anew. */
     public TreeAnswers.Marked marked(
             SurveyedTree read, Limits limits, List<Operation> operations, SafetyLimits safety) {
         CutTree cut = CutTree.of(read.tree(), operations);
@@ -71,20 +82,28 @@ public class TreeMarking {
     public List<TreeAnswers.Option> options(
             SurveyedTree read, Limits limits, String limbId, List<Operation> marked, boolean summer) {
         Tree tree = read.tree();
-        Axis limb = tree.find(limbId).filter(Axis::isFrame).orElseThrow(() -> new NotFound("limb", limbId));
+        List<Operation> possible = possible(tree, limbId, summer);
         List<Operation> others = marked.stream()
                 .filter(operation -> !operation.target().path().equals(limbId))
                 .toList();
         Totals before = Totals.of(
                 CutTree.of(tree, others), read.reading().crop(), read.reading().lines(), limits.reach());
-        List<TreeAnswers.Option> options = new ArrayList<>();
-        for (Operation operation : Options.on(tree, limb, summer)) {
-            options.add(option(read, limits, others, operation, before));
-        }
-        for (Target group : groupsOn(tree, limb)) {
-            options.add(option(read, limits, others, Operation.remove(group), before));
-        }
-        return options;
+        return possible.stream()
+                .map(operation -> option(read, limits, others, operation, before))
+                .toList();
+    }
+
+    /**
+     * The operations that are possible on a limb and on its groups of shoots.
+     *
+     * @throws NotFound where the tree has no such limb
+     */
+    public static List<Operation> possible(Tree tree, String limbId, boolean summer) {
+        Axis limb = tree.find(limbId).filter(Axis::isFrame).orElseThrow(() -> new NotFound("limb", limbId));
+        return Stream.concat(
+                        Options.on(tree, limb, summer).stream(),
+                        groupsOn(tree, limb).stream().map(Operation::remove))
+                .toList();
     }
 
     private TreeAnswers.Option option(

@@ -75,12 +75,12 @@ public final class PracticeAnswers {
         }
     }
 
-    /** The tree under its marks, without what is still wrong with it. */
-    public record PracticeMarked(
-            Assessment.TotalsAnswer totals,
-            List<TreeAnswers.Cut> cuts,
-            List<TreeAnswers.Moved> moved,
-            List<TreeAnswers.Effects> effects) {}
+    /**
+     * What an exercise needs where there is no signal.
+     *
+     * @param alone by limb, each thing that could be done to it, as if it were the only mark
+     */
+    public record PracticeKit(PracticeTreePage page, Map<String, List<TreeAnswers.UnderMarks>> alone) {}
 
     /**
      * What is asked for a hint.
@@ -165,11 +165,13 @@ public final class PracticeAnswers {
     /** A tree on which one fault is to be found, quickly. */
     public record DrillTree(String code, String rule, String name) {}
 
-    /** Where somebody says that a fault is. */
-    public record DrillAsked(@NotNull String rule, @NotNull String limb) {}
-
-    /** Whether it is there, and where it is to be seen. */
-    public record DrillAnswer(boolean right, List<String> limbs, String reason) {}
+    /**
+     * A tree of a minute's drill with where its fault is: it can be answered without signal.
+     *
+     * @param limbs on which the fault is to be seen
+     * @param reason what is wrong with the first of them
+     */
+    public record DrillPage(PracticeTreePage page, List<String> limbs, String reason) {}
 
     /**
      * A small drawing to be judged, with its answer: it can be answered without signal.

@@ -7,6 +7,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import umbel.app.computing.Computing;
 import umbel.app.computing.Computing.Lane;
@@ -50,9 +51,14 @@ class PracticeController {
 
     /** What marks do. */
     @PostMapping("/exercises/{code}/marked")
-    PracticeAnswers.PracticeMarked marked(
-            @PathVariable String code, @Valid @RequestBody PracticeAnswers.PracticeMarks marks) {
-        return computing.answer(Lane.QUICK, () -> practice.marked(code, marks.marks()));
+    TreeAnswers.UnderMarks marked(@PathVariable String code, @Valid @RequestBody PracticeAnswers.PracticeMarks marks) {
+        return computing.answer(Lane.QUICK, () -> practice.underMarks(code, marks.marks()));
+    }
+
+    /** The exercise with what it needs where there is no signal. */
+    @GetMapping("/exercises/{code}/kit")
+    PracticeAnswers.PracticeKit kit(@PathVariable String code) {
+        return computing.answer(Lane.PLANS, () -> practice.kit(code));
     }
 
     /** What could be done to a limb. */
@@ -86,10 +92,10 @@ class PracticeController {
         return computing.answer(Lane.QUICK, practice::drill);
     }
 
-    /** Whether a fault is where somebody says. */
-    @PostMapping("/exercises/{code}/found")
-    PracticeAnswers.DrillAnswer found(@PathVariable String code, @Valid @RequestBody PracticeAnswers.DrillAsked asked) {
-        return computing.answer(Lane.QUICK, () -> practice.found(code, asked.rule(), asked.limb()));
+    /** A tree of a drill, and where the fault is that one rule finds. */
+    @GetMapping("/exercises/{code}/drill")
+    PracticeAnswers.DrillPage drillPage(@PathVariable String code, @RequestParam String rule) {
+        return computing.answer(Lane.PLANS, () -> practice.drillPage(code, rule));
     }
 
     /** How whoever is signed in gets on. */

@@ -57,9 +57,19 @@ class PracticeRecords {
         this.clock = clock;
     }
 
-    /** Writes an answer down. A skill was known where every fault of its rule was put right. */
+    /**
+     * Writes an answer down. A skill was known where every fault of its rule was put right. The same answer as the last one to
+     * the exercise on the same day, sent again by a device that got no reply, is not written again.
+     */
     @Transactional
     void write(String who, String code, PracticeAnswers.PracticeVerdict verdict, List<Mark> marks) {
+        boolean again = results.findFirstByWhoAndExerciseOrderByIdDesc(who, code)
+                .filter(last -> last.doneOn().equals(LocalDate.now(clock))
+                        && last.marks().equals(marks))
+                .isPresent();
+        if (again) {
+            return;
+        }
         Map<String, Boolean> skills = new TreeMap<>();
         verdict.faults().stream()
                 .filter(fault -> !fault.fate().equals("brought"))

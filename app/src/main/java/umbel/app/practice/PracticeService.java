@@ -3,8 +3,10 @@ package umbel.app.practice;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import org.springframework.stereotype.Service;
 import umbel.app.plan.TreeAnswers;
@@ -18,7 +20,6 @@ import umbel.assess.StepText;
 import umbel.cut.ImpossibleCut;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
-import umbel.cut.SafetyLimits;
 import umbel.growth.Forecast;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.PracticeParameters;
@@ -100,11 +101,23 @@ class PracticeService {
                 OperationKind.together());
     }
 
-    PracticeAnswers.PracticeMarked marked(String code, List<Mark> marks) {
+    /** An exercise to be taken where there is no signal. */
+    PracticeAnswers.PracticeKit kit(String code) {
         SurveyedTree read = trees.examiner(code).tree();
-        TreeAnswers.Marked marked = marking.marked(
-                read, assessor.limits(read.request(), read.tree()), operations(marks), SafetyLimits.none());
-        return new PracticeAnswers.PracticeMarked(marked.totals(), marked.cuts(), marked.moved(), marked.effects());
+        Limits limits = assessor.limits(read.request(), read.tree());
+        Map<String, List<TreeAnswers.UnderMarks>> alone = new LinkedHashMap<>();
+        marking.limbs(read)
+                .forEach(limb -> alone.put(
+                        limb.id(),
+                        TreeMarking.possible(read.tree(), limb.id(), false).stream()
+                                .map(operation -> marking.underMarks(read, limits, List.of(operation)))
+                                .toList()));
+        return new PracticeAnswers.PracticeKit(page(code), alone);
+    }
+
+    TreeAnswers.UnderMarks underMarks(String code, List<Mark> marks) {
+        SurveyedTree read = trees.examiner(code).tree();
+        return marking.underMarks(read, assessor.limits(read.request(), read.tree()), operations(marks));
     }
 
     List<TreeAnswers.Option> options(String code, String limb, List<Mark> marks) {
@@ -173,21 +186,20 @@ class PracticeService {
         return drill;
     }
 
-    /** Whether a limb shows a rule's fault, as the tree is read. */
-    PracticeAnswers.DrillAnswer found(String code, String rule, String limb) {
+    /** A tree with the limbs that show a rule's fault, as it is read. */
+    PracticeAnswers.DrillPage drillPage(String code, String rule) {
         SurveyedTree read = trees.examiner(code).tree();
         List<Finding> told = acting(read).stream()
                 .filter(one -> one.rule().id().equals(rule))
                 .toList();
         List<Assessment.FindingAnswer> answers =
                 assessor.in(Reader.speech()).findings(read.tree(), read.school(), told);
-        List<String> limbs = answers.stream()
-                .flatMap(one -> limbsOf(one).stream())
-                .distinct()
-                .toList();
-        return new PracticeAnswers.DrillAnswer(
-                limbs.contains(limb),
-                limbs,
+        return new PracticeAnswers.DrillPage(
+                page(code),
+                answers.stream()
+                        .flatMap(one -> limbsOf(one).stream())
+                        .distinct()
+                        .toList(),
                 answers.isEmpty() ? "" : answers.get(0).reason());
     }
 

@@ -2,6 +2,7 @@ package umbel.app.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -25,6 +26,7 @@ class PracticeInBrowserTest {
 
     @AfterEach
     void nothingWentWrongUnseen() {
+        BROWSER.signal(true);
         assertThat(BROWSER.complaints()).isEmpty();
     }
 
@@ -95,6 +97,71 @@ class PracticeInBrowserTest {
         BROWSER.sees("Lo que además habría ayudado");
         BROWSER.speaking("en");
         BROWSER.sees("Not yet");
+    }
+
+    /** An exercise taken along is done without signal, and marked when there is signal again. */
+    @Test
+    void anExerciseIsDoneWithoutSignal() {
+        BROWSER.size(390, 844);
+        BROWSER.open(umbel.url() + "/practice");
+        BROWSER.button("along").click();
+        BROWSER.waiting().until(d -> taken().size() >= 3);
+        BROWSER.driver().executeAsyncScript("navigator.serviceWorker.ready.then(arguments[0])");
+        int before = done();
+        BROWSER.signal(false);
+        BROWSER.driver().navigate().refresh();
+        BROWSER.sees("There is no signal");
+        BROWSER.waiting().until(d -> !taken().isEmpty());
+        taken().get(0).click();
+        BROWSER.sees("What is wrong with this tree?");
+        BROWSER.button("On to the cuts").click();
+        BROWSER.sees("Touch a limb");
+        takeOff("1");
+        BROWSER.button("Hint").click();
+        BROWSER.sees("Hints need signal");
+        BROWSER.button("Hand in").click();
+        BROWSER.sees("Handed in on this device");
+        assertThat(done()).isEqualTo(before);
+        BROWSER.signal(true);
+        BROWSER.sees("Your cuts achieve");
+        assertThat(done()).isEqualTo(before + 1);
+        BROWSER.complaints();
+        BROWSER.size(1280, 800);
+    }
+
+    private int done() {
+        return umbel.get("/api/practice/progress").json().path("exercises").asInt();
+    }
+
+    private static List<WebElement> taken() {
+        return BROWSER.all("section[aria-labelledby='taken-along'] li a");
+    }
+
+    /** A round of trees that was drawn once is there without signal too. */
+    @Test
+    void aMinuteForTheEyeNeedsNoSignal() {
+        BROWSER.open(umbel.url() + "/practice/minute");
+        BROWSER.button("Start the minute");
+        BROWSER.driver().executeAsyncScript("navigator.serviceWorker.ready.then(arguments[0])");
+        BROWSER.waiting()
+                .until(d -> Boolean.TRUE.equals(BROWSER.driver()
+                        .executeAsyncScript("const done = arguments[0];"
+                                + "const asked = indexedDB.open('umbel-practice-drill');"
+                                + "asked.onsuccess = () => { try { const all = asked.result.transaction('rounds')"
+                                + ".objectStore('rounds').getAllKeys();"
+                                + "all.onsuccess = () => done(all.result.includes('en')); }"
+                                + "catch { done(false); } };")));
+        BROWSER.signal(false);
+        BROWSER.driver().navigate().refresh();
+        BROWSER.button("Start the minute").click();
+        BROWSER.sees("Find:");
+        BROWSER.waiting().until(d -> !BROWSER.all("aside [role=group] button").isEmpty());
+        BROWSER.all("aside [role=group] button").get(0).click();
+        BROWSER.waiting()
+                .until(d -> BROWSER.bodyText().contains("Right.")
+                        || BROWSER.bodyText().contains("Not there"));
+        BROWSER.signal(true);
+        BROWSER.complaints();
     }
 
     private static WebElement limb(String number) {

@@ -114,19 +114,16 @@ class PracticeApiTest {
         JsonNode drill = umbel.get("/api/practice/drills").json();
         assertThat(drill).hasSize(10);
         for (JsonNode tree : drill) {
-            String found = EXERCISES + "/" + tree.at("/code").asString() + "/found";
             String rule = tree.at("/rule").asString();
-            JsonNode wrong = umbel.post(found, "{\"rule\":\"" + rule + "\",\"limb\":\"none\"}")
-                    .json();
-            assertThat(wrong.at("/right").asBoolean()).isFalse();
-            assertThat(wrong.at("/limbs")).as(rule).isNotEmpty();
-            assertThat(wrong.at("/reason").asString()).isNotEmpty();
-            String limb = wrong.at("/limbs/0").asString();
-            assertThat(umbel.post(found, "{\"rule\":\"" + rule + "\",\"limb\":\"" + limb + "\"}")
-                            .json()
-                            .at("/right")
-                            .asBoolean())
-                    .isTrue();
+            String code = tree.at("/code").asString();
+            JsonNode page =
+                    umbel.get(EXERCISES + "/" + code + "/drill?rule=" + rule).json();
+            assertThat(page.at("/page/code").asString()).isEqualTo(code);
+            assertThat(page.at("/limbs")).as(rule).isNotEmpty();
+            assertThat(page.at("/page/limbs"))
+                    .extracting(limb -> limb.at("/id").asString())
+                    .contains(page.at("/limbs/0").asString());
+            assertThat(page.at("/reason").asString()).isNotEmpty();
         }
     }
 
@@ -200,5 +197,32 @@ class PracticeApiTest {
         assertThat(umbel.post("/api/practice/exercises", "{\"likeBlock\":999999}")
                         .status())
                 .isEqualTo(404);
+    }
+
+    /** What the kit tells of a cut is what the server tells of it when it is the only mark. */
+    @Test
+    void theKitHasEveryCutOfEveryLimbAsIfItWereTheOnlyOne() {
+        String code = made("{\"level\":\"usual\",\"species\":\"apple\",\"seed\":9}");
+        JsonNode kit = umbel.get(EXERCISES + "/" + code + "/kit").json();
+        assertThat(kit.at("/page")).isEqualTo(umbel.get(EXERCISES + "/" + code).json());
+        kit.at("/page/limbs").forEach(limb -> {
+            String id = limb.at("/id").asString();
+            JsonNode alone = kit.at("/alone").get(id);
+            JsonNode options = umbel.post(EXERCISES + "/" + code + "/limbs/" + id + "/options", "{\"marks\":[]}")
+                    .json();
+            assertThat(alone.size()).as(id).isEqualTo(options.size());
+            for (int i = 0; i < alone.size(); i++) {
+                JsonNode mark = alone.get(i).at("/effects/0/mark");
+                assertThat(mark).isEqualTo(options.get(i).at("/mark"));
+                assertThat(alone.get(i).at("/effects/0/numbers"))
+                        .isEqualTo(options.get(i).at("/numbers"));
+            }
+        });
+        JsonNode first = kit.at("/alone").get("1").get(0);
+        ObjectNode only = JSON.createObjectNode();
+        only.putArray("marks").add(first.at("/effects/0/mark"));
+        assertThat(umbel.post(EXERCISES + "/" + code + "/marked", only.toString())
+                        .json())
+                .isEqualTo(first);
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
@@ -13,6 +14,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -120,6 +122,16 @@ class PracticeRecordsTest {
         assertThat(saved.getValue().skills()).isEqualTo(Map.of("hanger", false, "root-sucker", true));
         assertThat(saved.getValue().marks()).containsExactly(remove("1"));
         assertThat(saved.getValue().doneOn()).isEqualTo(TODAY);
+    }
+
+    @Test
+    void theSameAnswerSentAgainIsWrittenOnce() {
+        when(results.findFirstByWhoAndExerciseOrderByIdDesc("ana", TREE))
+                .thenReturn(Optional.of(done("ana", TREE, 0, 0.8, Map.of(), "1")));
+        records.write("ana", TREE, verdict(fault("hanger", "cleared")), List.of(remove("1")));
+        verify(results, never()).save(any());
+        records.write("ana", TREE, verdict(fault("hanger", "cleared")), List.of(remove("2")));
+        verify(results).save(any());
     }
 
     private static PracticeAnswers.PracticeFault fault(String rule, String fate) {
