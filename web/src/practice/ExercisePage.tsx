@@ -156,7 +156,7 @@ function Exercise({ code, page }: { code: string; page: PracticeTreePage }) {
         />
         <div className="pointer-events-none absolute top-4 left-5 max-w-[360px] text-[#241f1c] dark:text-[#f1ece3]">
           <h1 className="text-[24px] font-bold">{page.own ? page.label : say('exercise.practice-tree')}</h1>
-          <p className="text-[14px]">
+          <p className="text-[14px] first-letter:uppercase">
             {say('exercise.what-tree', {
               kind: page.speciesName,
               system: page.systemName.toLowerCase(),

@@ -72,13 +72,15 @@ export function TakenAlong({ wishes }: { wishes: readonly PracticeWish[] }) {
               to={`/practice/${one.code}`}
               className="flex min-h-11 items-center underline underline-offset-4"
             >
-              {one.kit.page.own
-                ? one.kit.page.label
-                : say('exercise.what-tree', {
-                    kind: one.kit.page.speciesName,
-                    system: one.kit.page.systemName.toLowerCase(),
-                    leaf: one.kit.page.leaf,
-                  })}
+              <span className="inline-block first-letter:uppercase">
+                {one.kit.page.own
+                  ? one.kit.page.label
+                  : say('exercise.what-tree', {
+                      kind: one.kit.page.speciesName,
+                      system: one.kit.page.systemName.toLowerCase(),
+                      leaf: one.kit.page.leaf,
+                    })}
+              </span>
             </Link>
           </li>
         ))}
