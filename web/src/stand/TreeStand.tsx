@@ -3,7 +3,7 @@ import type { HarvestLayer, LightLayer, TargetShape, TrainingAnswer } from '../a
 import { Camera, type View } from './camera';
 import { flagAt, paintFlags, placeFlags, type Flag, type Placed } from './flags';
 import type { Stand } from './geometry';
-import { nextHaste, type Haste } from './haste';
+import { firstHaste, nextHaste, sharpness, type Haste } from './haste';
 import { draggedTo, handleAt, paintHandles, type Handle } from './handles';
 import { paintSection, paintTarget, paintTraining } from './overlays';
 import { paintFruit, paintSprouts } from './layers';
@@ -125,7 +125,7 @@ export function TreeStand(props: Props) {
     const frame = requestAnimationFrame(() => {
       const begun = performance.now();
       const left: Haste = turning ? haste.current : 0;
-      const ratio = Math.min(2, window.devicePixelRatio || 1);
+      const ratio = Math.min(2, window.devicePixelRatio || 1) * sharpness(left);
       element.width = size.width * ratio;
       element.height = size.height * ratio;
       g.setTransform(ratio, 0, 0, ratio, 0, 0);
@@ -158,12 +158,11 @@ export function TreeStand(props: Props) {
       if (placing && hover) {
         paintCut(g, hover, placeWords(hover), colours);
       }
-      if (turning) {
-        // once the browser has laid down what was painted, which takes as long again
-        setTimeout(() => {
-          haste.current = nextHaste(haste.current, performance.now() - begun);
-        });
-      }
+      // once the browser has laid down what was painted, which takes as long again
+      setTimeout(() => {
+        const took = performance.now() - begun;
+        haste.current = turning ? nextHaste(haste.current, took) : firstHaste(took);
+      });
     });
     return () => {
       cancelAnimationFrame(frame);

@@ -2,7 +2,7 @@ import { Camera } from './camera';
 import type { Stand, StandAxis } from './geometry';
 import { paintInjury } from './injuries';
 import { foliageOf, type Foliage } from './foliage';
-import { isDrawn, type Haste } from './haste';
+import { isDrawn, tells, type Haste } from './haste';
 import { cropWood, lightWood, seenWood } from './layers';
 import { paintFlowers, paintLeaf } from './sprays';
 import { mixed, type Palette } from './palette';
@@ -15,6 +15,9 @@ import { between, placesOn, project, ribbon, solid, thin, trace, traceTwigs, typ
 export type Layer = 'wood' | 'light' | 'crop' | 'seen' | 'bloom' | 'summer' | 'harvest';
 
 const IN_SEASON: ReadonlySet<Layer> = new Set(['bloom', 'summer', 'harvest']);
+
+/** Layers in which small wood tells something by itself. */
+const TELLING: ReadonlySet<Layer> = new Set(['light', 'crop', 'seen']);
 
 /** How the tree is shown. */
 export interface Showing {
@@ -141,6 +144,8 @@ function wood(
   const { axis } = one;
   const dim = showing.lit.size > 0 && !showing.lit.has(axis.limb) && axis.kind !== 'trunk' ? 0.3 : 0;
   const haze = Math.min(0.75, fog + dim);
+  const small = axis.kind === 'spur' || axis.kind === 'fruiting-lateral';
+  if (TELLING.has(showing.layer) && small && !tells(axis.index, haste)) return;
   if (showing.layer === 'light') {
     lightWood(g, one, to, haze, showing.lightLines, colours);
     return;
