@@ -9,6 +9,7 @@ import { askAgain } from './api/problem';
 import { App } from './App';
 import { BlockPage } from './block/BlockPage';
 import { CropCountPage } from './cropcount/CropCountPage';
+import { sendCounts } from './cropcount/waitingCounts';
 import { FieldHome } from './field/FieldHome';
 import { PlantingsPage } from './planting/PlantingsPage';
 import { DrillPage } from './practice/DrillPage';
@@ -19,6 +20,7 @@ import { InstructionPage } from './instruction/InstructionPage';
 import { FieldBlockPage } from './field/FieldBlockPage';
 import { FieldTreePage } from './field/FieldTreePage';
 import { keepForNoSignal } from './field/keepForNoSignal';
+import { sendAll } from './field/sendAll';
 import { sendInBackground } from './field/sendInBackground';
 import { GuidePage } from './guide/GuidePage';
 import { HoldingPage } from './holding/HoldingPage';
@@ -105,7 +107,7 @@ setLanguage(language());
 onLanguage(() => void queries.invalidateQueries());
 onUnits(() => void queries.invalidateQueries());
 keepForNoSignal();
-sendInBackground();
+sendInBackground([sendAll, sendCounts]);
 
 const root = document.getElementById('root');
 if (root) {

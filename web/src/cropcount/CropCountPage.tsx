@@ -2,7 +2,8 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tansta
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { answer, api } from '../api/client';
-import { Problem } from '../api/problem';
+import { notReached, Problem } from '../api/problem';
+import { keepForNoSignal } from '../field/keepForNoSignal';
 import { useMayChange } from '../people/who';
 import { ChipField } from '../plant/CountFields';
 import { useSay } from '../text/say';
@@ -10,10 +11,23 @@ import { Button } from '../ui/Button';
 import { FaultList } from '../ui/FaultList';
 import { Failed, Loading } from '../ui/States';
 import { useSettled } from '../ui/useSettled';
-import { begun, complete, dropCount, enough, keepCount, keptCount, STAGES, type CountTyped } from './count';
+import {
+  begun,
+  complete,
+  dropCount,
+  enough,
+  keepBlock,
+  keepCount,
+  keptBlock,
+  keptCount,
+  STAGES,
+  type CountTyped,
+} from './count';
 import { KeptCounts } from './KeptCounts';
 import { LimbLines } from './LimbLines';
 import { Verdict } from './Verdict';
+import { WaitingCounts } from './WaitingCounts';
+import { sendCount, waitingCounts, type WaitingCount } from './waitingCounts';
 
 const ASK_AFTER_MS = 400;
 const HOW = {
@@ -27,12 +41,27 @@ const NAMES = { bloom: 'crop-count.bloom', set: 'crop-count.set', fruit: 'crop-c
 export function CropCountPage() {
   const say = useSay();
   const id = Number(useParams()['id']);
-  const blocks = useQuery({ queryKey: ['blocks'], queryFn: () => answer(api.GET('/api/blocks')) });
-  const block = blocks.data?.find((one) => one.id === id);
-  if (blocks.isPending) return <Loading what={say('block-page.finding-the-block')} />;
-  if (blocks.isError) return <Failed error={blocks.error} retry={() => void blocks.refetch()} />;
-  if (!block) return <Failed error={new Error(say('block-page.no-such-block'))} />;
-  return <Counting key={id} id={id} name={block.name} timeZone={block.timeZone} />;
+  const block = useQuery({
+    queryKey: ['count-block', id],
+    queryFn: async () => {
+      try {
+        const found = (await answer(api.GET('/api/blocks'))).find((one) => one.id === id);
+        if (found) keepBlock(found);
+        return found ?? null;
+      } catch (error) {
+        const kept = notReached(error) ? keptBlock(id) : null;
+        if (!kept) throw error;
+        return kept;
+      }
+    },
+    networkMode: 'always',
+    retry: false,
+  });
+  useEffect(keepForNoSignal, []);
+  if (block.isPending) return <Loading what={say('block-page.finding-the-block')} />;
+  if (block.isError) return <Failed error={block.error} retry={() => void block.refetch()} />;
+  if (!block.data) return <Failed error={new Error(say('block-page.no-such-block'))} />;
+  return <Counting key={id} id={id} name={block.data.name} timeZone={block.data.timeZone} />;
 }
 
 function Counting({ id, name, timeZone }: { id: number; name: string; timeZone: string }) {
@@ -52,29 +81,29 @@ function Counting({ id, name, timeZone }: { id: number; name: string; timeZone: 
     enabled: settled.limbs.length > 1,
     queryFn: () =>
       answer(api.POST('/api/blocks/{id}/crop-counts/preview', { params: { path: { id } }, body: settled })),
+    networkMode: 'always',
     placeholderData: keepPreviousData,
     retry: false,
     staleTime: Infinity,
   });
   const [saved, setSaved] = useState(false);
   const save = useMutation({
-    mutationFn: () =>
-      answer(
-        api.POST('/api/blocks/{id}/crop-counts', {
-          params: { path: { id } },
-          body: {
-            countedOn: new Date().toLocaleDateString('sv-SE', { timeZone }),
-            stage: typed.stage,
-            limbs: complete(typed),
-            clientId: typed.clientId,
-          },
-        }),
-      ),
-    onSuccess: () => {
+    mutationFn: async (waiting: WaitingCount) => {
+      try {
+        await sendCount(waiting);
+        return 'saved';
+      } catch (error) {
+        if (!notReached(error)) throw error;
+        waitingCounts.layBy(waiting);
+        return 'waits';
+      }
+    },
+    networkMode: 'always',
+    onSuccess: (state) => {
       dropCount(id);
       setTyped(begun(typed.stage));
-      setSaved(true);
-      void queries.invalidateQueries();
+      setSaved(state === 'saved');
+      if (state === 'saved') void queries.invalidateQueries();
     },
   });
   useEffect(() => {
@@ -107,7 +136,15 @@ function Counting({ id, name, timeZone }: { id: number; name: string; timeZone: 
               className="min-h-11"
               disabled={!enough(typed) || save.isPending}
               onClick={() => {
-                save.mutate();
+                save.mutate({
+                  block: id,
+                  count: {
+                    countedOn: new Date().toLocaleDateString('sv-SE', { timeZone }),
+                    stage: typed.stage,
+                    limbs: complete(typed),
+                    clientId: typed.clientId,
+                  },
+                });
               }}
             >
               {say('crop-count.save')}
@@ -119,7 +156,15 @@ function Counting({ id, name, timeZone }: { id: number; name: string; timeZone: 
         )}
       </div>
       <div className="min-w-0" aria-live="polite" aria-busy={said.isFetching}>
-        {said.isError && <Refused error={said.error} />}
+        <WaitingCounts id={id} />
+        {said.isError &&
+          (notReached(said.error) ? (
+            <p className="border-l-4 border-line px-4 py-2 text-[15px] text-muted">
+              {say('crop-count.answer-with-signal')}
+            </p>
+          ) : (
+            <Refused error={said.error} />
+          ))}
         {said.data && !said.isError && settled.limbs.length > 1 ? (
           <Verdict said={said.data} pay={pay} onPay={setPay} />
         ) : (

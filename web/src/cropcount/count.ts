@@ -76,3 +76,25 @@ export function keepCount(block: number, typed: CountTyped): void {
 export function dropCount(block: number): void {
   localStorage.removeItem(`${PREFIX}${block}`);
 }
+
+const BLOCKS = 'umbel-crop-count-block-';
+
+/** What a count needs to know of its block. */
+export interface CountBlock {
+  name: string;
+  timeZone: string;
+}
+
+/** Keeps a block's name and time on this device, so that it can be counted without signal. */
+export function keepBlock({ id, name, timeZone }: CountBlock & { id: number }): void {
+  localStorage.setItem(`${BLOCKS}${id}`, JSON.stringify({ name, timeZone }));
+}
+
+/** A block that was opened on this device before; null where it was not. */
+export function keptBlock(id: number): CountBlock | null {
+  try {
+    return JSON.parse(localStorage.getItem(`${BLOCKS}${id}`) ?? 'null') as CountBlock | null;
+  } catch {
+    return null;
+  }
+}

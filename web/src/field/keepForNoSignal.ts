@@ -1,8 +1,8 @@
-const WITHOUT_SIGNAL = ['/field', '/t/', '/practice'];
+const WITHOUT_SIGNAL = [/^\/field/, /^\/t\//, /^\/practice/, /^\/blocks\/\d+\/count$/];
 
 /** Whether a page is used where there is no signal. */
 export function worksWithoutSignal(path: string): boolean {
-  return WITHOUT_SIGNAL.some((one) => path.startsWith(one));
+  return WITHOUT_SIGNAL.some((one) => one.test(path));
 }
 
 /**

@@ -17,7 +17,7 @@ import { Failed, Loading } from '../ui/States';
 import { together, type MarkedExercise } from './alone';
 import { Cutting } from './Cutting';
 import { acted, keepAttempt, keptAttempt, marksOf, type Act, type Attempt } from './exercise';
-import { forgetAnswer, layAnswerBy } from './handedIn';
+import { handedIn, isSame } from './handedIn';
 import { Looking } from './Looking';
 import { Outcome } from './Outcome';
 import type { Practising } from './practising';
@@ -70,14 +70,14 @@ function Exercise({ code, page }: { code: string; page: PracticeTreePage }) {
     networkMode: 'always',
     onSuccess: () => {
       setLaidBy(false);
-      forgetAnswer(who, code);
+      handedIn.forget((one) => isSame(one, { who, code }));
       act({ type: 'go', to: 'result' });
       void queries.invalidateQueries({ queryKey: ['practice-progress'] });
       void queries.invalidateQueries({ queryKey: ['practice-crew'] });
     },
     onError: (error) => {
       if (!notReached(error)) return;
-      layAnswerBy({ who, code, marks: own, pointed: attempt.pointed });
+      handedIn.layBy({ who, code, marks: own, pointed: attempt.pointed });
       setLaidBy(true);
     },
   });

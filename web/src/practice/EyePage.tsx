@@ -9,7 +9,7 @@ import { inField, singleKeysOn } from '../ui/singleKeys';
 import { Failed, Loading } from '../ui/States';
 import { RoundStart } from './RoundStart';
 import { useCountdown } from './useCountdown';
-import { bestWith, keepRound, keptRound, layBy, sendRounds } from './eyeRounds';
+import { bestWith, eyeRounds, keepRound, keptRound } from './eyeRounds';
 
 const SECONDS = 60;
 
@@ -46,7 +46,7 @@ export function EyePage() {
   });
   useEffect(() => {
     keepForNoSignal();
-    const again = () => void sendRounds(send).catch(() => undefined);
+    const again = () => void eyeRounds.send(send);
     again();
     window.addEventListener('online', again);
     return () => {
@@ -69,10 +69,8 @@ export function EyePage() {
   };
   const finish = (round: EyeAnswer[]) => {
     if (round.length === 0) return;
-    layBy(round);
-    void sendRounds(send)
-      .then(() => queries.invalidateQueries({ queryKey: ['practice-progress'] }))
-      .catch(() => undefined);
+    eyeRounds.layBy(round);
+    void eyeRounds.send(send).then(() => queries.invalidateQueries({ queryKey: ['practice-progress'] }));
   };
   if (left === null || over || !question) {
     return <Between over={over} answers={answers} questions={questions} begin={begin} finish={finish} />;

@@ -2,12 +2,13 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type PracticeWish } from '../api/client';
+import { useWaiting } from '../api/useWaiting';
 import { useWho } from '../people/who';
 import { useLanguage } from '../text/language';
 import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
 import { Failed } from '../ui/States';
-import { sendAnswers, waitingAnswers } from './handedIn';
+import { handedIn } from './handedIn';
 import { keptKits } from './kits';
 import { keepForLater, sendAnswer } from './withoutSignal';
 
@@ -27,31 +28,21 @@ export function TakenAlong({ wishes }: { wishes: readonly PracticeWish[] }) {
       }
     },
   });
-  const waiting = useQuery({
-    queryKey: ['practice-waiting', name],
-    queryFn: () => waitingAnswers().filter((one) => one.who === name).length,
-    networkMode: 'always',
-    gcTime: 0,
-  });
+  const answers = useWaiting(handedIn).filter((one) => one.who === name).length;
   useEffect(() => {
-    const send = () => {
-      if (waitingAnswers().length === 0) return;
-      void sendAnswers(name, sendAnswer).then(() =>
-        Promise.all(
-          ['practice-waiting', 'practice-progress', 'practice-crew'].map((one) =>
-            queries.invalidateQueries({ queryKey: [one] }),
-          ),
-        ),
-      );
-    };
+    const send = () => void handedIn.send(sendAnswer, (one) => one.who === name);
     send();
     window.addEventListener('online', send);
     return () => {
       window.removeEventListener('online', send);
     };
-  }, [name, queries]);
+  }, [name]);
+  useEffect(() => {
+    for (const one of ['practice-progress', 'practice-crew']) {
+      void queries.invalidateQueries({ queryKey: [one] });
+    }
+  }, [answers, queries]);
   const exercises = kept.data ?? [];
-  const answers = waiting.data ?? 0;
   return (
     <section aria-labelledby="taken-along" className="mt-6">
       <h2 id="taken-along" className="text-[18px] font-bold">
