@@ -13,7 +13,7 @@ import java.time.LocalDate;
 import java.util.List;
 
 /** What is sent and answered about counts of flowers and fruits. */
-final class CropCountAnswers {
+public final class CropCountAnswers {
 
     private static final String STAGES = "bloom|set|fruit";
 

@@ -30,7 +30,7 @@ import umbel.wood.Units;
 
 /** Counts of flowers and fruits in a block: read against its surveyed trees, kept, and told to whoever reads those trees. */
 @Service
-class CropCountService {
+public class CropCountService {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final TypeReference<List<CropCountAnswers.CountedLimb>> LIMBS = new TypeReference<>() {};

@@ -61,13 +61,18 @@ class DemoHolding {
         if (!settings.demo()) {
             return;
         }
-        transactions.executeWithoutResult(status -> {
-            if (holdings.count() == 0) {
-                fill();
-                log.years(year());
-                LOG.info("The demo holding was written to an empty data folder.");
+        boolean filled = Boolean.TRUE.equals(transactions.execute(status -> {
+            if (holdings.count() > 0) {
+                return false;
             }
-        });
+            fill();
+            log.years(year());
+            return true;
+        }));
+        if (filled) {
+            log.counted("Long Wall");
+            LOG.info("The demo holding was written to an empty data folder.");
+        }
         service.page();
     }
 

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
+import umbel.app.cropcount.CropCountAnswers;
+import umbel.app.cropcount.CropCountService;
 import umbel.app.harvest.Picking;
 import umbel.app.harvest.PickingRepository;
 import umbel.app.log.RecordRepository;
@@ -30,6 +32,7 @@ import umbel.survey.SurveyReader;
 class DemoLog {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final MonthDay AFTER_JUNE_DROP = MonthDay.of(6, 28);
 
     private final BlockRepository blocks;
     private final SurveyRepository surveys;
@@ -37,6 +40,7 @@ class DemoLog {
     private final PersonRepository people;
     private final PickingRepository pickings;
     private final VisitService visits;
+    private final CropCountService counts;
     private final Clock clock = Clock.systemDefaultZone();
 
     DemoLog(
@@ -45,13 +49,15 @@ class DemoLog {
             RecordRepository records,
             PersonRepository people,
             PickingRepository pickings,
-            VisitService visits) {
+            VisitService visits,
+            CropCountService counts) {
         this.blocks = blocks;
         this.surveys = surveys;
         this.records = records;
         this.people = people;
         this.pickings = pickings;
         this.visits = visits;
+        this.counts = counts;
     }
 
     /** The people of the holding. */
@@ -112,6 +118,30 @@ class DemoLog {
                         null,
                         null,
                         null));
+    }
+
+    /** Fruits counted on marked limbs of a block after the June drop of last summer. */
+    void counted(String name) {
+        Block block = blocks.findAllByOrderById().stream()
+                .filter(one -> one.name().equals(name))
+                .findFirst()
+                .orElseThrow();
+        LocalDate today = LocalDate.now(clock);
+        LocalDate thisYears = AFTER_JUNE_DROP.atYear(today.getYear());
+        counts.keep(
+                block.id(),
+                new CropCountAnswers.CountSent(
+                        thisYears.isBefore(today) ? thisYears : thisYears.minusYears(1),
+                        "set",
+                        List.of(
+                                new CropCountAnswers.CountedLimb(14, 19),
+                                new CropCountAnswers.CountedLimb(18, 26),
+                                new CropCountAnswers.CountedLimb(12, 9),
+                                new CropCountAnswers.CountedLimb(20, 41),
+                                new CropCountAnswers.CountedLimb(16, 22)),
+                        "Every tenth tree of row 3, one limb at breast height.",
+                        "demo-count-1"),
+                "Lucia");
     }
 
     /** A visit a year before a tree was surveyed. */
