@@ -13,6 +13,7 @@ import { AfterwardsList } from '../ui/Afterwards';
 import { Button } from '../ui/Button';
 import { PHASES, PLANNED_PHASES } from '../ui/phases';
 import { Failed } from '../ui/States';
+import { useInAddress } from '../ui/useInAddress';
 import { day, minutes, TIMING_WORDS } from '../ui/words';
 import { markOf } from './marks';
 import { Ages, PlantGauges, Seasons } from './PlantFigures';
@@ -20,6 +21,7 @@ import { PlantFindings, PlantSteps } from './PlantSteps';
 
 type Phase = (typeof PLANNED_PHASES)[number];
 
+const SEASONS = ['bare', 'bloom', 'summer', 'harvest'] as const;
 const FULL_TURN = 360;
 const EIGHTH = 45;
 
@@ -62,12 +64,13 @@ export function PlantDesk({ id, page }: { id: number; page: PlantPage }) {
     placeholderData: keepPreviousData,
   });
   const [turned, setTurned] = useState(0);
+  const [season, setSeason] = useInAddress<(typeof SEASONS)[number]>('season', 'bare', SEASONS);
   const marked = useQuery({
-    queryKey: ['plant-marks', id, page.surveyId, work.decisions.marks, turned],
+    queryKey: ['plant-marks', id, page.surveyId, work.decisions.marks, turned, season],
     queryFn: () =>
       answer(
         api.POST('/api/plants/{id}/marks', {
-          params: { path: { id }, query: { turned } },
+          params: { path: { id }, query: { turned, season } },
           body: work.decisions,
         }),
       ),
@@ -102,8 +105,29 @@ export function PlantDesk({ id, page }: { id: number; page: PlantPage }) {
             setTab('plan');
           }}
         />
-        <div className="flex items-end justify-between gap-4 px-5 pb-3">
-          <p className="text-[13px] text-muted">{say('plant-desk.colours')}</p>
+        <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2 px-5 pb-3">
+          <div>
+            <div
+              role="group"
+              aria-label={say('plant-desk.drawn-in')}
+              className="inline-flex bg-paper/90 p-1 text-[14px]"
+            >
+              {SEASONS.map((one) => (
+                <button
+                  key={one}
+                  type="button"
+                  aria-pressed={one === season}
+                  onClick={() => {
+                    setSeason(one);
+                  }}
+                  className={`min-h-9 px-3 ${one === season ? 'bg-ink font-semibold text-paper' : 'hover:bg-sand'}`}
+                >
+                  {say('plant-desk.season', { season: one })}
+                </button>
+              ))}
+            </div>
+            <p className="pt-1 text-[13px] text-muted">{say('plant-desk.colours')}</p>
+          </div>
           <Turning
             bush={plant.form === 'bush'}
             turn={(by) => {

@@ -66,7 +66,7 @@ final class BushFigure {
                 : operation.kind() == CountOperation.Kind.HEAD
                         ? Math.min(1, operation.atCm() / height)
                         : operation.kind() == CountOperation.Kind.REMOVE ? 0 : 1;
-        return new CountedSvg.Cane(entry.id(), course, width, age, goesFrom, step);
+        return new CountedSvg.Cane(entry.id(), course, width, age, goesFrom, step, CountedSvg.Carries.LEAF);
     }
 
     private static double leanDeg(CountSurvey.BushCane entry, String name) {
@@ -114,7 +114,7 @@ final class BushFigure {
             {foot[0] + 0.55 * reach * Math.sin(1.15 * turn), foot[1] + 0.5 * reach * Math.cos(turn)},
             {foot[0] + reach * Math.sin(turn), foot[1] + reach * Math.cos(turn)}
         };
-        return new CountedSvg.Cane(id, course, 0.3, 1, stays, 0);
+        return new CountedSvg.Cane(id, course, 0.3, 1, stays, 0, CountedSvg.Carries.FRUIT);
     }
 
     private static double[] between(double[] one, double[] other, double share) {

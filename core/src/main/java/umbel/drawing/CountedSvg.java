@@ -1,11 +1,15 @@
 package umbel.drawing;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import umbel.counted.CountOperation;
 import umbel.counted.CountSurvey;
+import umbel.knowledge.Species;
 
 /**
  * A bush, a stretch of a cane row or a vine with what is done to it, seen from one side. Canes have the colour of their age, what goes
@@ -26,6 +30,37 @@ public final class CountedSvg {
         PAPER
     }
 
+    /** When in its year it is drawn. */
+    public enum Season {
+        /** As it was counted, without leaf. */
+        BARE,
+        BLOOM,
+        SUMMER,
+        HARVEST;
+
+        /** The word of the API. */
+        public String word() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+
+        /** The season of a word; empty where there is none. */
+        public static Optional<Season> of(String word) {
+            return Arrays.stream(values())
+                    .filter(season -> season.word().equals(word))
+                    .findFirst();
+        }
+    }
+
+    /** What a cane carries in the coming season. */
+    enum Carries {
+        NOTHING,
+        LEAF,
+        /** Flowers and fruit scattered along it, with leaf. */
+        FRUIT,
+        /** A few bunches low on it, with leaf. */
+        BUNCHES
+    }
+
     /**
      * One cane as it is drawn.
      *
@@ -35,15 +70,20 @@ public final class CountedSvg {
      * @param age years, from 1
      * @param goesFrom share of its length from its foot at which it is cut; 1 where it stays whole
      * @param step number of the step that is tied to it, from 1; 0 where none is
+     * @param carries in the coming season, as far as it stays
      */
-    record Cane(String id, double[][] points, double widthCm, int age, double goesFrom, int step) {
+    record Cane(String id, double[][] points, double widthCm, int age, double goesFrom, int step, Carries carries) {
+
+        Cane(String id, double[][] points, double widthCm, int age, double goesFrom, int step) {
+            this(id, points, widthCm, age, goesFrom, step, Carries.NOTHING);
+        }
 
         Cane fromBehind() {
             double[][] other = new double[points.length][];
             for (int i = 0; i < points.length; i++) {
                 other[i] = new double[] {-points[i][0], points[i][1]};
             }
-            return new Cane(id, other, widthCm, age, goesFrom, step);
+            return new Cane(id, other, widthCm, age, goesFrom, step, carries);
         }
     }
 
@@ -62,27 +102,44 @@ public final class CountedSvg {
         }
     }
 
-    /** Draws what was counted under operations, in the order of their numbers, from the south. */
+    /** Draws what was counted under operations, in the order of their numbers, from the south and without leaf. */
     public static String draw(CountSurvey survey, List<CountOperation> operations, Ink ink) {
         return draw(survey, operations, ink, 0);
     }
 
     /**
-     * Draws what was counted under operations, in the order of their numbers.
+     * Draws what was counted under operations without leaf, in the order of their numbers.
      *
      * @param turned how far the plant is turned before the viewer, radians; a row and a vine are seen from one side or the other
      */
     public static String draw(CountSurvey survey, List<CountOperation> operations, Ink ink, double turned) {
+        return write(figure(survey, operations, turned, false), ink, "");
+    }
+
+    /**
+     * Draws on a screen what is left of the plant under operations in the season to come, with what goes marked.
+     *
+     * @param look colours of its kind
+     * @param turned how far the plant is turned before the viewer, radians
+     */
+    public static String draw(
+            CountSurvey survey, List<CountOperation> operations, Season season, Species.Look look, double turned) {
+        Figure figure = figure(survey, operations, turned, season != Season.BARE);
+        CountedFoliage foliage = new CountedFoliage(season, look, CountedFoliage.leafCm(survey));
+        return write(figure, Ink.SCREEN, foliage.of(figure));
+    }
+
+    private static Figure figure(CountSurvey survey, List<CountOperation> operations, double turned, boolean inSeason) {
         if (survey.canes() != null) {
-            return write(BushFigure.of(survey.canes(), operations, turned), ink);
+            return BushFigure.of(survey.canes(), operations, turned);
         }
         Figure figure = survey.row() != null
                 ? RowFigure.of(survey.row(), operations)
-                : VineFigure.of(survey.vine(), operations);
-        return write(Math.cos(turned) < 0 ? figure.fromBehind() : figure, ink);
+                : VineFigure.of(survey.vine(), operations, inSeason);
+        return Math.cos(turned) < 0 ? figure.fromBehind() : figure;
     }
 
-    private static String write(Figure figure, Ink ink) {
+    private static String write(Figure figure, Ink ink, String foliage) {
         boolean paper = ink == Ink.PAPER;
         double half = Math.max(60, figure.half());
         double top = Math.max(80, figure.top());
@@ -109,6 +166,7 @@ public final class CountedSvg {
                 ties.putIfAbsent(cane.step(), new SheetFlags.Tie(at[0], -at[1]));
             }
         }
+        out.append(foliage);
         if (paper) {
             int last = ties.keySet().stream().mapToInt(Integer::intValue).max().orElse(0);
             List<SheetFlags.Tie> all = new ArrayList<>();
@@ -150,7 +208,7 @@ public final class CountedSvg {
     }
 
     /** A place on a cane, by share of its length. */
-    private static double[] along(Cane cane, double share) {
+    static double[] along(Cane cane, double share) {
         double[][] points = cane.points();
         int last = points.length - 1;
         double at = share * last;

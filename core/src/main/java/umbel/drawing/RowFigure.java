@@ -102,7 +102,14 @@ final class RowFigure {
             boolean goes = spread(i, shown, going);
             double from = goes ? 0 : Math.min(1, tipAt / height);
             CountedSvg.Cane cane = new CountedSvg.Cane(
-                    part.target(), course, part.width(), part.age(), from, goes ? step : from < 1 ? tipStep : 0);
+                    part.target(),
+                    course,
+                    part.width(),
+                    part.age(),
+                    from,
+                    goes ? step : from < 1 ? tipStep : 0,
+                    // canes that have borne are dead
+                    one.cane().equals("fruited") ? CountedSvg.Carries.NOTHING : CountedSvg.Carries.FRUIT);
             canes.add(cane);
             canes.addAll(laterals(cane, one, operations));
         }
@@ -145,7 +152,7 @@ final class RowFigure {
             boolean gone = cane.goesFrom() < 0.01 || isLow && lowStep > 0;
             double from = gone ? 0 : keep / laterals.lengthCm();
             int step = cane.goesFrom() < 0.01 ? 0 : isLow ? lowStep : from < 1 ? shortenStep : 0;
-            all.add(new CountedSvg.Cane(cane.id(), course, 0.4, 1, from, step));
+            all.add(new CountedSvg.Cane(cane.id(), course, 0.4, 1, from, step, cane.carries()));
         }
         return all;
     }

@@ -1,6 +1,7 @@
 package umbel.drawing;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import umbel.counted.CountOperation;
 import umbel.counted.CountSurvey;
@@ -10,11 +11,16 @@ final class VineFigure {
 
     private static final double ARM_CM = 90;
     private static final double USUAL_CANE_CM = 130;
+    private static final double SHOOT_CM = 95;
+    /** A cane that keeps so many nodes is tied down; one that keeps fewer stays a spur. */
+    private static final int TIED_FROM = 5;
+
     private static final int OLD = 9;
 
     private VineFigure() {}
 
-    static CountedSvg.Figure of(CountSurvey.Vine vine, List<CountOperation> operations) {
+    /** A vine; in season with the shoots that its kept nodes make. */
+    static CountedSvg.Figure of(CountSurvey.Vine vine, List<CountOperation> operations, boolean inSeason) {
         List<CountedSvg.Cane> drawn = new ArrayList<>();
         List<CountSurvey.Arm> arms = vine.arms() == null ? List.of() : vine.arms();
         List<CountSurvey.VineCane> canes = vine.canes() == null ? List.of() : vine.canes();
@@ -44,18 +50,33 @@ final class VineFigure {
             double stays = !chosen
                     ? 1
                     : step == 0 ? 0 : (double) operations.get(step - 1).nodes() / cane.nodes();
+            if (inSeason && step > 0 && operations.get(step - 1).nodes() >= TIED_FROM) {
+                course = tiedDown(course, length);
+            }
             double width = cane.diameterMm() == null ? 0.9 : cane.diameterMm() / 10;
             top = Math.max(top, course[course.length - 1][1]);
             drawn.add(new CountedSvg.Cane(
                     cane.id(), course, width, 1, Math.min(1, stays), step > 0 ? step : chosen ? rest : 0));
             drawn.addAll(nodes(cane, course, stays));
+            if (inSeason) {
+                drawn.addAll(shoots(cane, course, stays));
+                top = Math.max(top, course[course.length - 1][1] + SHOOT_CM);
+            }
         }
-        double half = reach + 40;
+        double half = Math.max(reach, inSeason ? widest(drawn) : 0) + 40;
         List<double[]> wires =
                 List.of(new double[] {-half, half, ARM_CM}, new double[] {-half, half, ARM_CM + 45}, new double[] {
                     -half, half, ARM_CM + 90
                 });
         return new CountedSvg.Figure(half, top + 12, drawn, wires);
+    }
+
+    private static double widest(List<CountedSvg.Cane> drawn) {
+        return drawn.stream()
+                .flatMap(cane -> Arrays.stream(cane.points()))
+                .mapToDouble(point -> Math.abs(point[0]))
+                .max()
+                .orElse(0);
     }
 
     private static CountedSvg.Cane stem(String id, double[][] course, double width, double stays, int step) {
@@ -87,18 +108,59 @@ final class VineFigure {
         };
     }
 
+    /** A kept cane laid down along the wire, outwards from its foot. */
+    private static double[][] tiedDown(double[][] course, double length) {
+        double foot = course[0][0];
+        double side = foot < 0 ? -1 : 1;
+        return new double[][] {
+            {foot, ARM_CM + 2},
+            {foot + side * 0.2 * length, ARM_CM + 14},
+            {foot + side * 0.6 * length, ARM_CM + 6},
+            {foot + side * 0.95 * length, ARM_CM + 1}
+        };
+    }
+
+    /** The shoots of the season from the nodes that stay, up between the wires. */
+    private static List<CountedSvg.Cane> shoots(CountSurvey.VineCane cane, double[][] course, double stays) {
+        List<CountedSvg.Cane> shoots = new ArrayList<>();
+        for (int i = 0; i < cane.nodes(); i++) {
+            double share = (i + 0.7) / cane.nodes();
+            if (share > stays + 1e-9) {
+                continue;
+            }
+            double[] foot = on(course, share);
+            double lean = 22 * (CountedSvg.noise(cane.id(), 30 + i) - 0.5);
+            double reach = SHOOT_CM * (0.8 + 0.4 * CountedSvg.noise(cane.id(), 60 + i));
+            double[][] up = {
+                foot,
+                {foot[0] + 0.5 * lean, foot[1] + 0.35 * reach},
+                {foot[0] + 0.8 * lean, foot[1] + 0.7 * reach},
+                {foot[0] + lean, foot[1] + reach}
+            };
+            shoots.add(new CountedSvg.Cane(cane.id(), up, 0.6, 1, 1, 0, CountedSvg.Carries.BUNCHES));
+        }
+        return shoots;
+    }
+
+    /** A place on a course, by share of its length. */
+    private static double[] on(double[][] course, double share) {
+        double at = share * (course.length - 1);
+        int before = (int) Math.min(course.length - 2, Math.floor(at));
+        double rest = at - before;
+        return new double[] {
+            course[before][0] + rest * (course[before + 1][0] - course[before][0]),
+            course[before][1] + rest * (course[before + 1][1] - course[before][1])
+        };
+    }
+
     /** Nodes as short strokes across a cane. */
     private static List<CountedSvg.Cane> nodes(CountSurvey.VineCane cane, double[][] course, double stays) {
         List<CountedSvg.Cane> nodes = new ArrayList<>();
         for (int i = 0; i < cane.nodes(); i++) {
             double share = (i + 0.7) / cane.nodes();
-            double at = share * (course.length - 1);
-            int before = (int) Math.min(course.length - 2, Math.floor(at));
-            double rest = at - before;
-            double x = course[before][0] + rest * (course[before + 1][0] - course[before][0]);
-            double y = course[before][1] + rest * (course[before + 1][1] - course[before][1]);
+            double[] at = on(course, share);
             double side = i % 2 == 0 ? 1 : -1;
-            double[][] bud = {{x, y}, {x + side * 2.2, y + 1.6}};
+            double[][] bud = {at, {at[0] + side * 2.2, at[1] + 1.6}};
             nodes.add(new CountedSvg.Cane(cane.id(), bud, 1.1, 2, share <= stays + 1e-9 ? 1 : 0, 0));
         }
         return nodes;

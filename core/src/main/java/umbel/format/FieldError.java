@@ -1,7 +1,9 @@
 package umbel.format;
 
+import java.util.Collection;
 import umbel.text.Speech;
 import umbel.text.Statement;
+import umbel.text.Value;
 
 /**
  * One thing wrong with what was sent.
@@ -14,6 +16,12 @@ public record FieldError(String field, Statement what) {
     /** An error that needs no values. */
     public static FieldError of(String field, String code) {
         return new FieldError(field, Statement.of(code));
+    }
+
+    /** A word that is none of those there are. */
+    public static FieldError oneOf(String field, Collection<String> words) {
+        return new FieldError(
+                field, Statement.of("problem.one-of").with("values", Value.name(String.join(", ", words))));
     }
 
     /** The same error seen from a document that holds this one under {@code prefix}. */

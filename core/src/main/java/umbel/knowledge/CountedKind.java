@@ -19,6 +19,7 @@ import java.util.Optional;
  * @param hardiness what a freshly cut plant stands, and how early it blooms
  * @param phases whether a phase of the season suits its dormant cut
  * @param minutes usual work of its dormant cut, from–to: a bush, a vine, or a metre of row
+ * @param look its colours in season; usual ones where it tells none
  */
 @JsonIgnoreProperties("base")
 public record CountedKind(
@@ -31,9 +32,16 @@ public record CountedKind(
         Hardiness hardiness,
         Map<String, Species.PhaseRule> phases,
         List<Double> minutes,
+        Species.Look look,
         Bush bush,
         Row row,
         Vine vine) {
+
+    /** Its colours in season. */
+    @Override
+    public Species.Look look() {
+        return Species.Look.orUsual(look);
+    }
 
     /** The work of its calendar that is its main cut. */
     public static final String MAIN_WORK = "dormant";

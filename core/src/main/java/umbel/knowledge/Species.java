@@ -156,7 +156,7 @@ public record Species(
 
     /** How the tree is drawn; the usual where its file says nothing. */
     public Look look() {
-        return look == null ? Look.USUAL : look;
+        return Look.orUsual(look);
     }
 
     /**
@@ -171,6 +171,10 @@ public record Species(
             String fruit) {
 
         private static final Look USUAL = new Look("#4f7a38", "#f8f0ec", 4, "#b5392c");
+
+        static Look orUsual(Look look) {
+            return look == null ? USUAL : look;
+        }
     }
 
     /**

@@ -144,9 +144,7 @@ public final class PlantingCheck {
         }
         String code = sent.onStanding().act();
         if (code == null || !Act.onStanding().contains(code)) {
-            errors.add(new FieldError(
-                    at + ".onStanding.act",
-                    Statement.of("problem.one-of").with("values", Value.name(String.join(", ", Act.onStanding())))));
+            errors.add(FieldError.oneOf(at + ".onStanding.act", Act.onStanding()));
             return null;
         }
         if (standing == null) {
@@ -334,8 +332,7 @@ public final class PlantingCheck {
 
     private boolean known(String field, String id, List<String> all) {
         if (id == null || !all.contains(id)) {
-            errors.add(new FieldError(
-                    field, Statement.of("problem.one-of").with("values", Value.name(String.join(", ", all)))));
+            errors.add(FieldError.oneOf(field, all));
             return false;
         }
         return true;

@@ -137,9 +137,7 @@ public record LimbQuestion(
         within("angleDeg", angleDeg, 0, MOST_DEG, true, errors);
         within("atCm", atCm, 1, MOST_CM, true, errors);
         if (condition != null && !CONDITIONS.contains(condition)) {
-            errors.add(new FieldError(
-                    "condition",
-                    Statement.of("problem.one-of").with("values", Value.name(String.join(", ", CONDITIONS)))));
+            errors.add(FieldError.oneOf("condition", CONDITIONS));
         }
         if (!errors.isEmpty()) {
             throw new InvalidSurvey(errors);

@@ -43,13 +43,17 @@ class CountedController {
         return computing.answer(Lane.QUICK, () -> plants.plans(id, decisions));
     }
 
-    /** What the marks so far do; {@code turned} says how far the plant is turned before the viewer, degrees. */
+    /**
+     * What the marks so far do; {@code turned} says how far the plant is turned before the viewer, degrees, and {@code season}
+     * when in its year it is drawn: bare, bloom, summer or harvest.
+     */
     @PostMapping("/{id}/marks")
     CountedAnswers.PlantMarked marks(
             @PathVariable long id,
             @RequestParam(defaultValue = "0") double turned,
+            @RequestParam(defaultValue = "bare") String season,
             @Valid @RequestBody Decisions decisions) {
-        return computing.answer(Lane.QUICK, () -> plants.marked(id, decisions, Units.fromDegrees(turned)));
+        return computing.answer(Lane.QUICK, () -> plants.marked(id, decisions, Units.fromDegrees(turned), season));
     }
 
     /** A counted plant read and planned for while it is entered; keeps nothing. */

@@ -1,5 +1,6 @@
 package umbel.app.plan;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -21,8 +22,10 @@ import umbel.counted.CountOutcome;
 import umbel.counted.CountRule;
 import umbel.counted.CountSurvey;
 import umbel.drawing.CountedSvg;
+import umbel.format.FieldError;
 import umbel.plant.CountedPlant;
 import umbel.plant.Visit;
+import umbel.survey.InvalidSurvey;
 import umbel.wood.Units;
 
 /** The page of a bush, a cane row or a vine: drawn, read and planned for, with what is decided on it. */
@@ -127,8 +130,18 @@ class CountedService {
                 assessment, CountedSvg.draw(survey, List.of(), CountedSvg.Ink.SCREEN), names);
     }
 
-    /** What marks come to, drawn as the plant is turned, radians. */
-    CountedAnswers.PlantMarked marked(long id, Decisions decisions, double turned) {
+    /**
+     * What marks come to, drawn in a season as the plant is turned, radians.
+     *
+     * @throws InvalidSurvey where there is no such season
+     */
+    CountedAnswers.PlantMarked marked(long id, Decisions decisions, double turned, String word) {
+        CountedSvg.Season season = CountedSvg.Season.of(word)
+                .orElseThrow(() -> new InvalidSurvey(List.of(FieldError.oneOf(
+                        "season",
+                        Arrays.stream(CountedSvg.Season.values())
+                                .map(CountedSvg.Season::word)
+                                .toList()))));
         CountedPlant plant = learning.learning(trees.survey(id));
         List<Mark> marks = plant.inOrder(decisions.marks());
         List<CountOperation> operations =
@@ -137,7 +150,12 @@ class CountedService {
         CountOutcome after = plant.counted().after(operations);
         CountOutcome alone = plant.counted().after(List.of());
         return new CountedAnswers.PlantMarked(
-                CountedSvg.draw(plant.survey(), operations, CountedSvg.Ink.SCREEN, turned),
+                CountedSvg.draw(
+                        plant.survey(),
+                        operations,
+                        season,
+                        plant.counted().kind().look(),
+                        turned),
                 visit.steps().stream()
                         .map(step -> new CountedAnswers.PlantMark(
                                 step.mark(),

@@ -11,7 +11,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import umbel.app.reader.Reader;
@@ -25,7 +24,6 @@ import umbel.practice.Fault;
 import umbel.practice.SkillBoxes;
 import umbel.survey.InvalidSurvey;
 import umbel.text.Statement;
-import umbel.text.Value;
 import umbel.wood.Units;
 
 /** Who has practised what: skills by person, and how alike people decide on the same tree. */
@@ -89,14 +87,11 @@ class PracticeRecords {
         for (int i = 0; i < answers.size(); i++) {
             PracticeAnswers.EyeAnswer one = answers.get(i);
             if (eyeSkill(one.skill()).isEmpty()) {
-                throw new InvalidSurvey(List.of(new FieldError(
+                throw new InvalidSurvey(List.of(FieldError.oneOf(
                         "answers[" + i + "].skill",
-                        Statement.of("problem.one-of")
-                                .with(
-                                        "values",
-                                        Value.name(Arrays.stream(EyeDrill.Skill.values())
-                                                .map(EyeDrill.Skill::id)
-                                                .collect(Collectors.joining(", ")))))));
+                        Arrays.stream(EyeDrill.Skill.values())
+                                .map(EyeDrill.Skill::id)
+                                .toList())));
             }
             skills.merge(one.skill(), one.right(), Boolean::logicalAnd);
         }

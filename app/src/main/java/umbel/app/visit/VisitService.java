@@ -299,10 +299,7 @@ public class VisitService {
             String field = "steps[" + i + "]";
             StepOutcome how = step.how().orElse(null);
             if (how == null) {
-                errors.add(new FieldError(
-                        field + ".outcome",
-                        Statement.of("problem.one-of")
-                                .with("values", Value.name(String.join(", ", StepOutcome.words())))));
+                errors.add(FieldError.oneOf(field + ".outcome", StepOutcome.words()));
             } else if (how.needsReason()
                     && (step.reason() == null || step.reason().isBlank())) {
                 errors.add(new FieldError(

@@ -223,6 +223,14 @@ class CountedPlantApiTest {
                 umbel.post(marks + "?turned=90", "{}").json().at("/drawing").asString();
         assertThat(side).isNotEqualTo(front);
         assertThat(side.split("data-cane")).hasSameSizeAs(front.split("data-cane"));
+        assertThat(umbel.post(marks + "?season=summer", "{}")
+                        .json()
+                        .at("/drawing")
+                        .asString())
+                .isNotEqualTo(umbel.post(marks, "{}").json().at("/drawing").asString());
+        RunningUmbel.Answer never = umbel.post(marks + "?season=never", "{}");
+        assertThat(never.status()).isEqualTo(400);
+        assertThat(never.text()).contains("season").contains("bare, bloom, summer, harvest");
         assertThat(umbel.post(marks + "?turned=0", "{}").json().at("/drawing").asString())
                 .isEqualTo(front);
     }
