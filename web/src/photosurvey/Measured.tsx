@@ -17,6 +17,7 @@ export function Measured({
   waiting,
   pictures,
   measured,
+  spent_ms,
   error,
   figures,
   gauge,
@@ -30,6 +31,8 @@ export function Measured({
   waiting: boolean;
   pictures: readonly Picture[];
   measured: PhotoSurveyAnswer | undefined;
+  /** Time of work on the pictures so far. */
+  spent_ms: number;
   error: Error | null;
   figures: PhotoFigures;
   gauge: Readonly<Record<string, ByGauge>>;
@@ -72,7 +75,10 @@ export function Measured({
       </h2>
       <p className="text-[13.5px] text-muted">
         {measured.trunkHeight_cm != null &&
-          say('photosurvey.trunk-height', { height: Math.round(measured.trunkHeight_cm) })}
+          say('photosurvey.trunk-height', { height: Math.round(measured.trunkHeight_cm) })}{' '}
+        {spent_ms > 0 &&
+          measured.limbs.length > 0 &&
+          say('photosurvey.time-a-limb', { seconds: Math.round(spent_ms / 1000 / measured.limbs.length) })}
       </p>
       {measured.notes.length > 0 && (
         <ul className="mt-1 list-disc border-l-4 border-lichen bg-lichen-wash py-1 pr-2 pl-7 text-[14px]">

@@ -37,6 +37,7 @@ import {
   type Picture,
 } from './tracing';
 import { useTouches } from './useTouches';
+import { NOT_BEGUN, touchedAt } from './workClock';
 
 /** A survey of a tree from photographs: two pictures, a staff, and the points of each limb. */
 export function PhotoSurveyPage() {
@@ -90,6 +91,7 @@ function PhotoSurveyDesk({
   const { name: who } = useWho();
   const { touches, ...history } = useTouches(kept ?? NOTHING);
   const [files, setFiles] = useState<PictureFile[]>(kept?.files ?? []);
+  const [clock, setClock] = useState(kept?.clock ?? NOT_BEGUN);
   const [view, setView] = useState(0);
   const [chosen, setChosen] = useState<string | null>(null);
   const [moving, setMoving] = useState(false);
@@ -105,8 +107,8 @@ function PhotoSurveyDesk({
     [urls],
   );
   useEffect(() => {
-    if (files.length > 0) void keepPhotoDraft(id, { ...touches, files }).then(setIsKept);
-  }, [id, touches, files]);
+    if (files.length > 0) void keepPhotoDraft(id, { ...touches, files, clock }).then(setIsKept);
+  }, [id, touches, files, clock]);
   useUndoKeys(history.undo, history.redo);
 
   const request = useMemo(() => requestOf(touches.pictures, touches.staff_cm, touches.pairs), [touches]);
@@ -136,6 +138,7 @@ function PhotoSurveyDesk({
 
   const picture = touches.pictures[view];
   const setPicture = (next: Picture) => {
+    setClock(touchedAt(clock, Date.now()));
     history.set({
       ...touches,
       pictures: touches.pictures.map((one, i) => (i === view ? next : one)),
@@ -151,6 +154,7 @@ function PhotoSurveyDesk({
         figures={figures}
         taken={(pictures, blobs, staff_cm) => {
           setFiles(blobs.map((picture) => ({ id: newId(), picture })));
+          setClock(NOT_BEGUN);
           history.begin({ ...NOTHING, staff_cm, pictures });
         }}
       />
@@ -257,6 +261,7 @@ function PhotoSurveyDesk({
           waiting={!canMeasure}
           pictures={touches.pictures}
           measured={measured.data}
+          spent_ms={clock.ms}
           error={measured.error}
           figures={figures}
           gauge={touches.gauge}

@@ -1,5 +1,6 @@
 import { createStore, del, get, set, type UseStore } from 'idb-keyval';
 import type { Picture } from './tracing';
+import type { WorkClock } from './workClock';
 
 /** What pictures do not tell about a limb. */
 export interface ByGauge {
@@ -20,6 +21,7 @@ export interface Touches {
 /** A survey from photographs that was begun on this device: the pictures themselves, and what was touched in them. */
 export interface PhotoDraft extends Touches {
   files: PictureFile[];
+  clock?: WorkClock;
 }
 
 /** A picture, and the name under which it is sent to be kept: sent again, it is kept once. */

@@ -108,10 +108,12 @@ export function GiveUp() {
                         {percent(one.lossPerHour)}
                       </td>
                       <td className="py-1 pr-3 tabular-nums">
-                        {say('give-up.left-and-done', {
-                          left: percent(one.shadeUndone),
-                          done: percent(one.shadeDone),
-                        })}
+                        {typeof one.shadeUndone === 'number' && typeof one.shadeDone === 'number'
+                          ? say('give-up.left-and-done', {
+                              left: percent(one.shadeUndone),
+                              done: percent(one.shadeDone),
+                            })
+                          : '–'}
                       </td>
                       <td className="py-1 tabular-nums">
                         {say('give-up.left-and-done', {

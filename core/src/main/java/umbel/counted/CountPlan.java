@@ -36,6 +36,22 @@ public record CountPlan(
     }
 
     /**
+     * What this plan brings over its seasons that another does not, as a share of the marketable crop of the better one; negative
+     * where the other brings more, 0 where neither brings any.
+     */
+    public double shareAbove(CountPlan other) {
+        double own = marketable();
+        double others = other.marketable();
+        double more = Math.max(own, others);
+        return more <= 0 ? 0 : (own - others) / more;
+    }
+
+    /** Marketable crop of all its seasons, kg. */
+    private double marketable() {
+        return seasons.stream().mapToDouble(Season::marketable).sum();
+    }
+
+    /**
      * One season.
      *
      * @param crop kg

@@ -1,8 +1,13 @@
 package umbel.app.plan;
 
 import org.springframework.stereotype.Component;
+import umbel.app.learning.LearningService;
 import umbel.app.survey.SurveyEntry;
+import umbel.counted.CountPlan;
+import umbel.counted.CountStep;
+import umbel.counted.Counted;
 import umbel.crop.CropReading;
+import umbel.growth.Moment;
 import umbel.light.LightSummary;
 import umbel.plan.Plan;
 import umbel.plan.Step;
@@ -12,29 +17,57 @@ import umbel.plan.Step;
 public class PlanWorth {
 
     private final PlanService plans;
+    private final LearningService learning;
 
-    PlanWorth(PlanService plans) {
+    PlanWorth(PlanService plans, LearningService learning) {
         this.plans = plans;
+        this.learning = learning;
     }
 
     /**
      * The worth of a visit.
      *
-     * @param gain of all its steps together, as the planner weighs light, crop, structure and health; 0 where there is nothing to do
+     * @param gain of all its steps together, as the planner weighs light, crop, structure and health; of a counted plant the share
+     *     of its marketable crop of the next seasons, which weighs as much as the whole crop of a tree; 0 where there is nothing to do
      * @param minutes the visit takes
-     * @param shadeUndone share of fruiting wood in shade as it stands, and after the visit
-     * @param firstClassUndoneKg first-class fruit of the coming harvest as it stands, and after the visit
+     * @param shadeUndone share of fruiting wood in shade as it stands, and after the visit; null on a counted plant
+     * @param firstClassUndoneKg first-class fruit of the coming harvest as it stands, and after the visit; of a counted plant the
+     *     marketable crop of a season, the mean of the next ones
      */
     public record Worth(
             double gain,
             double minutes,
-            double shadeUndone,
-            double shadeDone,
+            Double shadeUndone,
+            Double shadeDone,
             double firstClassUndoneKg,
             double firstClassDoneKg) {}
 
     /** Weighs the plan of a survey; up to a second. */
     public Worth of(SurveyEntry survey) {
+        return survey.isCounted() ? ofCounted(survey) : ofTree(survey);
+    }
+
+    private Worth ofCounted(SurveyEntry survey) {
+        Counted plant = learning.learning(survey).counted();
+        CountPlan plan = plant.plan("recommended", Moment.DORMANT);
+        CountPlan nothing = plant.plan("nothing", Moment.DORMANT);
+        return new Worth(
+                plan.shareAbove(nothing),
+                plan.steps().stream().mapToDouble(CountStep::minutes).sum(),
+                null,
+                null,
+                aSeason(nothing),
+                aSeason(plan));
+    }
+
+    private static double aSeason(CountPlan plan) {
+        return plan.seasons().stream()
+                .mapToDouble(CountPlan.Season::marketable)
+                .average()
+                .orElse(0);
+    }
+
+    private Worth ofTree(SurveyEntry survey) {
         PlanService.Recommended recommended = plans.recommended(survey);
         Plan plan = recommended.plan();
         LightSummary before = recommended.light();

@@ -58,8 +58,8 @@ public final class CrewDayAnswers {
      *
      * @param trees surveyed trees it was judged by; 0 where none is surveyed, so that nothing is said of it
      * @param lossPerHour against the block whose hours matter most, 0…1
-     * @param shadeUndone share of fruiting wood in shade if it is left, and if it is done
-     * @param firstClassUndoneKg first-class fruit a tree if it is left, and if it is done
+     * @param shadeUndone share of fruiting wood in shade if it is left, and if it is done; null where the plants are counted
+     * @param firstClassUndoneKg first-class fruit a tree if it is left, and if it is done; of counted plants the marketable crop
      * @param leaveHours of it to leave for the hours that are missing
      */
     public record WorkLine(
@@ -68,8 +68,8 @@ public final class CrewDayAnswers {
             double hours,
             int trees,
             double lossPerHour,
-            double shadeUndone,
-            double shadeDone,
+            Double shadeUndone,
+            Double shadeDone,
             double firstClassUndoneKg,
             double firstClassDoneKg,
             double leaveHours,

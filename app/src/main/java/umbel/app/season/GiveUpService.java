@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
@@ -82,7 +83,6 @@ class GiveUpService {
             samples.put(
                     one.block().id(),
                     surveys.findNewestOfBlock(one.block().id()).stream()
-                            .filter(survey -> !survey.isCounted())
                             .limit(TREES_OF_A_BLOCK)
                             .toList());
         }
@@ -120,8 +120,8 @@ class GiveUpService {
     private record Judged(
             int trees,
             double lossPerHour,
-            double shadeUndone,
-            double shadeDone,
+            Double shadeUndone,
+            Double shadeDone,
             double firstClassUndone,
             double firstClassDone) {}
 
@@ -131,7 +131,7 @@ class GiveUpService {
                 .filter(worth -> worth != null)
                 .toList();
         if (found.isEmpty()) {
-            return new Judged(0, 0, 0, 0, 0, 0);
+            return new Judged(0, 0, null, null, 0, 0);
         }
         // a hectare counts as a hectare, of young trees too: what they lose is their frame
         double perTree = mean(found, worth -> Math.max(0, worth.gain()))
@@ -141,14 +141,21 @@ class GiveUpService {
         return new Judged(
                 found.size(),
                 perTree * left / block.allHours(),
-                mean(found, PlanWorth.Worth::shadeUndone),
-                mean(found, PlanWorth.Worth::shadeDone),
+                meanShade(found, PlanWorth.Worth::shadeUndone),
+                meanShade(found, PlanWorth.Worth::shadeDone),
                 mean(found, PlanWorth.Worth::firstClassUndoneKg),
                 mean(found, PlanWorth.Worth::firstClassDoneKg));
     }
 
     private static double mean(List<PlanWorth.Worth> worths, ToDoubleFunction<PlanWorth.Worth> of) {
         return worths.stream().mapToDouble(of).average().orElse(0);
+    }
+
+    /** Null where the plants are counted and no light is read on them. */
+    private static Double meanShade(List<PlanWorth.Worth> worths, Function<PlanWorth.Worth, Double> of) {
+        return worths.stream().anyMatch(worth -> of.apply(worth) == null)
+                ? null
+                : Double.valueOf(Units.round(mean(worths, of::apply), 3));
     }
 
     private static CrewDayAnswers.WorkLine line(
@@ -159,8 +166,8 @@ class GiveUpService {
                 Units.round(one.allHours(), 1),
                 judged.trees(),
                 most <= 0 ? 0 : Units.round(judged.lossPerHour() / most, 3),
-                Units.round(judged.shadeUndone(), 3),
-                Units.round(judged.shadeDone(), 3),
+                judged.shadeUndone(),
+                judged.shadeDone(),
                 Units.round(judged.firstClassUndone(), 1),
                 Units.round(judged.firstClassDone(), 1),
                 left == null ? 0 : Units.round(left.hours(), 1),

@@ -76,6 +76,14 @@ class CrewDayApiTest {
                 before = block.at("/lossPerHour").asDouble();
             }
         }
+        assertThat(none.at("/blocks"))
+                .filteredOn(block -> block.at("/block").asString().equals("Slope Vines"))
+                .singleElement()
+                .satisfies(vines -> {
+                    assertThat(vines.at("/trees").asInt()).isPositive();
+                    assertThat(vines.path("shadeUndone").isNumber()).isFalse();
+                    assertThat(vines.at("/firstClassDoneKg").asDouble()).isPositive();
+                });
         double missing = Math.round(judged / 3);
         JsonNode page = weighed(missing);
         double left = 0;
