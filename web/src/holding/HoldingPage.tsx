@@ -282,8 +282,9 @@ function BlockSection({
                   {STATE_WORDS[tree.state]}
                 </span>
                 <span className="block text-[12.5px] text-muted">
-                  {tree.stateNote ||
-                    say('holding-page.seen-surveyedon', { surveyedOn: day(tree.surveyedOn) })}
+                  {tree.doneOn
+                    ? say('holding-page.done-on', { doneOn: day(tree.doneOn), who: tree.doneBy })
+                    : say('holding-page.seen-surveyedon', { surveyedOn: day(tree.surveyedOn) })}
                 </span>
               </span>
             </Link>

@@ -112,6 +112,7 @@ public class HoldingService {
      * @param shade share of fruiting sites with less light than fruit needs
      * @param shaded whether that is more than the school lets stand
      * @param state to-decide, marked or done
+     * @param doneOn when it was worked on last, and by whom; empty where it was not
      * @param counted whether it is a bush, a cane row or a vine
      */
     public record TreeLine(
@@ -131,7 +132,8 @@ public class HoldingService {
             double shade,
             boolean shaded,
             String state,
-            String stateNote,
+            String doneOn,
+            String doneBy,
             boolean counted) {}
 
     /** A tree at a place, and its newest survey where it has one. */
@@ -320,7 +322,8 @@ public class HoldingService {
                 Units.round(plant.shade(), 3),
                 plant.isShaded(),
                 marked ? "marked" : done != null ? "done" : "to-decide",
-                done != null ? done.doneOn() + ", " + done.who() : "",
+                done != null ? done.doneOn().toString() : "",
+                done != null ? done.who() : "",
                 entry.isCounted());
     }
 
