@@ -11,6 +11,7 @@ import { BlockPage } from './block/BlockPage';
 import { CropCountPage } from './cropcount/CropCountPage';
 import { sendCounts } from './cropcount/waitingCounts';
 import { FieldHome } from './field/FieldHome';
+import { HouseholdPage } from './planting/HouseholdPage';
 import { PlantingsPage } from './planting/PlantingsPage';
 import { DrillPage } from './practice/DrillPage';
 import { EyePage } from './practice/EyePage';
@@ -73,6 +74,7 @@ const router = createBrowserRouter([
       { path: 'plants/:id/survey', element: <SurveyPage /> },
       { path: 'plants/:id/record', element: <PlantRecordPage /> },
       { path: 'plantings', element: <PlantingsPage /> },
+      { path: 'plantings/household', element: <HouseholdPage /> },
       { path: 'limb', element: <LimbPage /> },
       { path: 'look', element: <LookPage /> },
       { path: 'practice', element: <PracticePage /> },

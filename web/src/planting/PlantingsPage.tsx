@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { answer, api, type PlantingOption, type PlantingRequest } from '../api/client';
 import { Problem } from '../api/problem';
 import { NumberField, NumberFields } from '../plant/CountFields';
@@ -76,6 +76,11 @@ export function PlantingsPage() {
       <div>
         <h1 className="text-[26px] font-bold">{say('plantings.title')}</h1>
         <p className="text-[14px] text-muted">{say('plantings.what-it-does')}</p>
+        <p className="mt-1 text-[14px]">
+          <Link to="/plantings/household" className="font-semibold underline underline-offset-4">
+            {say('household.title')}
+          </Link>
+        </p>
         <UndoNotice
           done={replaced}
           dismiss={() => {

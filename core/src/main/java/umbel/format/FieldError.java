@@ -24,6 +24,15 @@ public record FieldError(String field, Statement what) {
                 field, Statement.of("problem.one-of").with("values", Value.name(String.join(", ", words))));
     }
 
+    /** A number that is not within its bounds. */
+    public static FieldError between(String field, double least, double most) {
+        return new FieldError(
+                field,
+                Statement.of("problem.between")
+                        .with("least", Value.name(String.valueOf(least)))
+                        .with("most", Value.name(String.valueOf(most))));
+    }
+
     /** The same error seen from a document that holds this one under {@code prefix}. */
     public FieldError under(String prefix) {
         return new FieldError(field.isEmpty() ? prefix : prefix + "." + field, what);

@@ -10,6 +10,7 @@ import java.util.Map;
  *
  * @param fit when a tree fills its place, and when it outgrows it
  * @param standing what is assumed about a block that stands on the land
+ * @param household what is assumed where trees are planted for a house
  * @param usual what is taken where a request is silent
  * @param year in which months the work of a full year falls
  * @param risks from when on something is told as a risk
@@ -18,6 +19,7 @@ import java.util.Map;
 public record PlantingParameters(
         Defaults defaults,
         Standing standing,
+        Household household,
         Materials materials,
         Fit fit,
         List<Integer> grownAtLeaf,
@@ -57,6 +59,32 @@ public record PlantingParameters(
             double thinFruitsPerHour,
             Map<String, Double> vigour,
             Map<String, Double> stockSize) {}
+
+    /**
+     * Several kinds for a house.
+     *
+     * @param kgPerPersonMonth fruit eaten fresh
+     * @param gapUnder of what is wanted in a month, under which too little is ripe
+     * @param glutOver times what is wanted, over which it is too much
+     * @param bloomEarlyLateDays by which early and late cultivars bloom apart from the middling ones
+     * @param partnerOverlapDays days of bloom together that partners need
+     */
+    public record Household(
+            double kgPerPersonMonth,
+            int people,
+            double gapUnder,
+            double glutOver,
+            @JsonProperty("bloomLasts_d") int bloomLastsDays,
+            @JsonProperty("bloomEarlyLate_d") int bloomEarlyLateDays,
+            @JsonProperty("partnerOverlap_d") int partnerOverlapDays,
+            Net net) {}
+
+    /** A net over trees: how far beyond them, metres; mesh against birds, and against insects over the kinds that need it, mm. */
+    public record Net(
+            @JsonProperty("over_m") double over,
+            @JsonProperty("birds_mm") double birdsMm,
+            @JsonProperty("insects_mm") double insectsMm,
+            List<String> insectKinds) {}
 
     /**
      * Trees that stand, and what is done with them.

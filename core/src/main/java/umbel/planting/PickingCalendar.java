@@ -48,6 +48,46 @@ public final class PickingCalendar {
         return Optional.of(new Times(day((int) bloom(species)), day(span.from()), day(span.to())));
     }
 
+    /**
+     * The days of one cultivar, as days of the year in the north; they may run past its end.
+     *
+     * @param from first day of picking
+     * @param to last day of picking
+     * @param bloom first day of bloom
+     * @param faded last day of bloom
+     */
+    record Days(int from, int to, int bloom, int faded) {
+
+        /** Days of bloom together with another. */
+        int bloomingWith(Days other) {
+            return Math.max(0, Math.min(faded, other.faded) - Math.max(bloom, other.bloom) + 1);
+        }
+    }
+
+    /**
+     * The days of a cultivar that ripens in the early, middle or late third of its kind's picking, and blooms early, in the middle
+     * or late among its kind; empty for evergreens.
+     */
+    Optional<Days> of(
+            Species species, Household.When ripens, Household.When blooms, PlantingParameters.Household numbers) {
+        if (species.season().evergreen()) {
+            return Optional.empty();
+        }
+        Span kind = picked(species);
+        double third = (kind.to() + 1 - kind.from()) / 3.0;
+        int from = (int) Math.round(kind.from() + ripens.ordinal() * third);
+        int to = (int) Math.round(kind.from() + (ripens.ordinal() + 1) * third) - 1;
+        int begins = (int) Math.round(bloom(species)
+                + (blooms.ordinal() - 1) * numbers.bloomEarlyLateDays()
+                - numbers.bloomLastsDays() / 2.0);
+        return Optional.of(new Days(from, to, begins, begins + numbers.bloomLastsDays() - 1));
+    }
+
+    /** A day of the year in the north as it falls at this place. */
+    MonthDay here(int dayOfYear) {
+        return day(dayOfYear);
+    }
+
     private double bloom(Species species) {
         return year.bloomDay().of(species.season().bloomDd());
     }

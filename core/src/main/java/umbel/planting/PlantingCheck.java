@@ -341,11 +341,7 @@ public final class PlantingCheck {
     private double within(String field, Double value, double usual, double least, double most) {
         double told = value == null ? usual : value;
         if (Double.isNaN(told) || told < least || told > most) {
-            errors.add(new FieldError(
-                    field,
-                    Statement.of("problem.between")
-                            .with("least", Value.name(String.valueOf(least)))
-                            .with("most", Value.name(String.valueOf(most)))));
+            errors.add(FieldError.between(field, least, most));
             return usual;
         }
         return told;

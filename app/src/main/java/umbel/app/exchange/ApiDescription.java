@@ -68,7 +68,9 @@ class ApiDescription {
             "PracticeMarks",
             "HintAsked",
             "PracticeEntry",
-            "DrillAsked");
+            "Household",
+            "WishedFence",
+            "WishedTree");
 
     /** Parts of answers that may be missing though they are no boxed numbers. */
     private static final Map<String, Set<String>> MAY_BE_MISSING = Map.ofEntries(
@@ -80,6 +82,8 @@ class ApiDescription {
             Map.entry("SideLine", Set.of("value")),
             Map.entry("BlockSeason", Set.of("windowEnd")),
             Map.entry("PlantingOption", Set.of("times")),
+            Map.entry("HouseholdTold", Set.of("fence")),
+            Map.entry("HouseholdTree", Set.of("bloom", "faded", "pickedFrom", "pickedTo")),
             Map.entry("InstructionPage", Set.of("instruction", "search")),
             Map.entry("PracticeVerdict", Set.of("next")),
             Map.entry("LimbVerdict", Set.of("step")),

@@ -18,6 +18,7 @@ final class Asking {
             "/api/plants/*/plans",
             "/api/plantings/compare",
             "/api/plantings/field",
+            "/api/plantings/household",
             "/api/plantings/outline",
             "/api/plantings/plan.geojson",
             "/api/plantings/plan.pdf",

@@ -13,6 +13,7 @@ class AskingTest {
                 "/api/assess",
                 "/api/measures/sky",
                 "/api/plantings/compare",
+                "/api/plantings/household",
                 "/api/practice/limb",
                 "/api/practice/exercises/apple_1/limbs/3/options",
                 "/api/plants/preview",
