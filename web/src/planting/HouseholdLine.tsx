@@ -28,8 +28,8 @@ export function HouseholdLine({
   const when = WHEN.map((one) => [one, say('household.when', { when: one })] as const);
   return (
     <li className="border-b border-line py-2.5">
-      <div className="flex flex-wrap items-end gap-2">
-        <b className="w-5 pb-2 font-display">{number}</b>
+      <div className="grid grid-cols-[20px_minmax(0,5fr)_minmax(0,7fr)] items-end gap-2">
+        <b className="pb-2 font-display">{number}</b>
         <ChoiceField
           name={say('plantings.kind')}
           value={tree.species}
@@ -48,6 +48,8 @@ export function HouseholdLine({
             set({ system });
           }}
         />
+      </div>
+      <div className="mt-1 ml-7 grid grid-cols-[1fr_1fr_auto_auto] items-end gap-2">
         <ChoiceField
           name={say('household.ripens')}
           value={tree.ripens}
@@ -107,7 +109,7 @@ export function LineFacts({
             to: said(line.pickedTo),
           })
         : say('picking-times.evergreen')}{' '}
-      {say('household.bears', { kg: line.kgATree, leaf: line.fullLeaf })}{' '}
+      {say('household.bears', { amount: line.kgATree, leaf: line.fullLeaf })}{' '}
       <span className={wrong ? 'font-semibold text-lichen' : 'text-muted'}>
         {say('household.partner', {
           partner: line.partner.replaceAll('-', ''),

@@ -39,11 +39,10 @@ export function HouseholdPage() {
   const problem = told.error instanceof Problem ? told.error : null;
   // while another line is being worked out, what was told belongs to other lines
   const data = told.data?.trees.length === trees.length ? told.data : undefined;
-  const names = trees.map((tree, i) =>
+  const names = trees.map((tree) =>
     say('household.name', {
       kind: known.data?.species.find((one) => one.id === tree.species)?.name ?? tree.species ?? '',
       ripens: tree.ripens ?? 'middle',
-      number: i + 1,
     }),
   );
   if (known.isError) return <Failed error={known.error} retry={() => void known.refetch()} />;

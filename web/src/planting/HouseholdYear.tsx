@@ -20,15 +20,15 @@ export function HouseholdYear({ told, names }: { told: HouseholdTold; names: rea
   return (
     <section aria-label={say('household.year')}>
       <p className="text-[17px]">
-        <b>{say('household.kg-a-year', { kg: told.kgAYear })}</b>{' '}
-        {told.wantedAYear != null && say('household.wanted-a-year', { kg: told.wantedAYear })}
+        <b>{say('household.kg-a-year', { amount: told.kgAYear })}</b>{' '}
+        {told.wantedAYear != null && say('household.wanted-a-year', { amount: told.wantedAYear })}
       </p>
       <div className="relative mt-3 grid h-56 grid-cols-12 items-end gap-1 border-b-2 border-ink">
         {told.months.map((one) => (
           <div
             key={one.month}
             className="flex h-full flex-col items-center justify-end"
-            title={say('household.month', { month: month(one.month), kg: one.kg })}
+            title={say('household.month', { month: month(one.month), amount: one.kg })}
           >
             <span className="text-[13px] leading-tight font-semibold text-lichen" aria-hidden>
               {MARKS[one.verdict] ?? ''}
@@ -51,7 +51,7 @@ export function HouseholdYear({ told, names }: { told: HouseholdTold; names: rea
           <span key={one.month}>{short.format(new Date(SOME_YEAR, one.month - 1, 1))}</span>
         ))}
       </div>
-      <p className="pt-1 text-[13px] text-muted">{say('household.chart', { kg: wanted })}</p>
+      <p className="pt-1 text-[13px] text-muted">{say('household.chart', { amount: wanted })}</p>
       <ul className="pt-2 text-[15px]">
         {gaps && <li>▽ {say('household.gaps', { months: gaps })}</li>}
         {gluts && <li>△ {say('household.gluts', { months: gluts })}</li>}

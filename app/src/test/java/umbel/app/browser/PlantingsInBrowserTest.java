@@ -61,6 +61,29 @@ class PlantingsInBrowserTest {
                 .hasSize(6);
     }
 
+    /** Four lines along 24 m; a fence too short and a tree without a partner are told, and the address holds the wish. */
+    @Test
+    void fruitForAHouseAlongAFence() {
+        BROWSER.open(umbel.url() + "/plantings");
+        BROWSER.find(By.linkText("Fruit for a house")).click();
+        BROWSER.sees("20 m of fence are taken, 4 m are left");
+        BROWSER.sees("Pollinated by Apple, late");
+        assertThat(BROWSER.bodyText())
+                .contains("Needs another cultivar of its kind, and there is none here")
+                .doesNotContain("NaN");
+        BROWSER.button("Add another cultivar").click();
+        BROWSER.sees("24 m of fence are taken, 0 m are left");
+        BROWSER.type(BROWSER.field("Length"), "10");
+        BROWSER.sees("14 m more than there are");
+        String address = BROWSER.driver().getCurrentUrl();
+        BROWSER.open("about:blank");
+        BROWSER.open(address);
+        BROWSER.sees("14 m more than there are");
+        BROWSER.type(BROWSER.field("People"), "0");
+        BROWSER.sees("Must be from 1");
+        BROWSER.complaints();
+    }
+
     @Test
     void whatCannotBeIsSaidByItsField() {
         BROWSER.open(umbel.url() + "/plantings?p="
