@@ -1,11 +1,14 @@
-import { useQuery } from '@tanstack/react-query';
-import { answer, api, type PlantingRequest } from '../api/client';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { answer, api, type BlockLine, type PlantingRequest } from '../api/client';
 import { ChoiceField, NumberField } from '../plant/CountFields';
 import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
+import { Failed } from '../ui/States';
 import type { Planting } from './request';
-import { allWays, standingFrom, usualStanding, withoutStanding, type Standing } from './standing';
+import { allWays, kgPerHaOf, standingFrom, usualStanding, withoutStanding, type Standing } from './standing';
 import { TreeFields } from './TreeFields';
+
+const KG_IN_TONNE = 1000;
 
 /** The block that stands on the land today, as typed or taken from the holding, and all that can be done with it. */
 export function StandingTrees({
@@ -26,6 +29,18 @@ export function StandingTrees({
   const change = (part: Partial<Standing>) => {
     set({ ...request, standing: { ...(standing ?? usualStanding()), ...part } });
   };
+  const take = useMutation({
+    mutationFn: async (block: BlockLine) => {
+      const picked = await answer(
+        api.GET('/api/blocks/{id}/pickings', { params: { path: { id: block.id } } }),
+      );
+      return {
+        ...standingFrom(block, new Date().getFullYear(), standing?.trees.price_perKg),
+        kg_perHa: kgPerHaOf(block, picked),
+      };
+    },
+    onSuccess: change,
+  });
   const grafted = known.data?.species.find((kind) => kind.id === standing?.trees.species)?.topworked ?? false;
   return (
     <details className="mt-3 border-t border-line pt-1" open={standing != null}>
@@ -55,8 +70,7 @@ export function StandingTrees({
                 ]}
                 set={(id) => {
                   const block = planted.find((one) => String(one.id) === id);
-                  if (block)
-                    change(standingFrom(block, new Date().getFullYear(), standing.trees.price_perKg));
+                  if (block) take.mutate(block);
                 }}
               />
             )}
@@ -68,6 +82,15 @@ export function StandingTrees({
                 change({ leaf });
               }}
             />
+            <NumberField
+              name={say('standing.picked')}
+              unit="tha"
+              width="w-20"
+              value={standing.kg_perHa == null ? undefined : standing.kg_perHa / KG_IN_TONNE}
+              set={(tonnes) => {
+                change({ kg_perHa: tonnes === undefined ? undefined : tonnes * KG_IN_TONNE });
+              }}
+            />
             <TreeFields
               option={standing.trees}
               set={(part: Partial<Planting>) => {
@@ -75,6 +98,7 @@ export function StandingTrees({
               }}
             />
           </div>
+          {take.isError && <Failed error={take.error} />}
           <div className="mt-2 flex flex-wrap gap-2">
             <Button
               weight="ink"

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { BlockLine } from '../api/client';
 import { FIRST } from './request';
-import { allWays, keepsTheTrees, standingFrom, usualStanding, withoutStanding } from './standing';
+import { allWays, keepsTheTrees, standingFrom, usualStanding, withoutStanding, kgPerHaOf } from './standing';
 
 const NAMES = { keep: 'Keep', renovate: 'Renovate', topwork: 'Topwork', replant: 'Replant' };
 const OLD = { ...FIRST, standing: usualStanding() };
@@ -84,5 +84,46 @@ describe('standing trees', () => {
     expect(keepsTheTrees({ onStanding: { act: 'replant' } })).toBe(false);
     expect(keepsTheTrees({})).toBe(false);
     expect(keepsTheTrees(undefined)).toBe(false);
+  });
+});
+
+describe('what a standing block bore', () => {
+  const block = { treeCount: 120, inRowM: 5, betweenRowsM: 6 };
+  const picked = (
+    pickedOn: string,
+    kg: number | undefined,
+    lastOne = true,
+    treeId?: number,
+    kind = 'harvest',
+  ) => ({
+    kind,
+    pickedOn,
+    lastOne,
+    kg,
+    treeId,
+  });
+
+  it('is the mean of its last three whole harvests a hectare', () => {
+    // 0.36 ha
+    const all = [
+      picked('2026-09-24', 4_000),
+      picked('2026-09-10', 5_000, false),
+      picked('2025-09-24', 12_600),
+      picked('2024-09-24', 7_200),
+      picked('2023-09-24', 90_000),
+    ];
+    expect(kgPerHaOf(block, all)).toBe(Math.round((9_000 + 12_600 + 7_200) / 3 / 0.36));
+  });
+
+  it('leaves out years that are not over, single trees and thinnings', () => {
+    const all = [
+      picked('2026-08-01', 4_000, false),
+      picked('2025-09-01', 3_600),
+      picked('2025-09-01', 50, true, 7),
+      picked('2024-06-01', 900, true, undefined, 'thinning'),
+      picked('2024-09-01', undefined),
+    ];
+    expect(kgPerHaOf(block, all)).toBe(10_000);
+    expect(kgPerHaOf(block, [])).toBeUndefined();
   });
 });

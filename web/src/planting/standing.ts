@@ -1,4 +1,4 @@
-import type { BlockLine, PlantingRequest } from '../api/client';
+import type { BlockLine, PickingLine, PlantingRequest } from '../api/client';
 import { FIRST, MOST_OPTIONS, type Planting } from './request';
 
 export type Standing = NonNullable<PlantingRequest['standing']>;
@@ -31,6 +31,30 @@ export function standingFrom(block: BlockLine, year: number, price: number | und
       price_perKg: price,
     },
   };
+}
+
+const YEARS_WEIGHED = 3;
+const M2_PER_HA = 10_000;
+
+/** What a block bore a hectare, the mean of its last whole harvests; nothing where none was weighed to its end. */
+export function kgPerHaOf(
+  block: Pick<BlockLine, 'treeCount' | 'inRowM' | 'betweenRowsM'>,
+  pickings: readonly Pick<PickingLine, 'kind' | 'treeId' | 'kg' | 'pickedOn' | 'lastOne'>[],
+): number | undefined {
+  const years = new Map<string, { kg: number; whole: boolean }>();
+  for (const one of pickings) {
+    if (one.kind !== 'harvest' || one.treeId != null || one.kg == null) continue;
+    const year = one.pickedOn.slice(0, 4);
+    const so = years.get(year) ?? { kg: 0, whole: false };
+    years.set(year, { kg: so.kg + one.kg, whole: so.whole || one.lastOne });
+  }
+  const whole = [...years]
+    .filter(([, one]) => one.whole)
+    .sort(([one], [other]) => other.localeCompare(one))
+    .slice(0, YEARS_WEIGHED);
+  const ha = (block.treeCount * block.inRowM * block.betweenRowsM) / M2_PER_HA;
+  if (whole.length === 0 || ha <= 0) return undefined;
+  return Math.round(whole.reduce((sum, [, one]) => sum + one.kg, 0) / whole.length / ha);
 }
 
 /** Wide old trees, where nobody has said yet what stands. */

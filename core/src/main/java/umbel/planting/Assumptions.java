@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.Set;
 import umbel.knowledge.PlantingParameters;
 import umbel.knowledge.Species;
@@ -28,16 +29,22 @@ public final class Assumptions {
         this.set = set;
     }
 
-    /** Those of an option; {@code fruitMass} of its kind, kg. */
+    /**
+     * Those of an option.
+     *
+     * @param fruitMass of its kind, kg
+     * @param weighed share of a sound tree's crop that the standing trees bear by what was picked; empty where nobody weighed it
+     */
     static Assumptions of(
             PlantingRequest.Planting option,
             Species species,
             TrainingSystem system,
             double fruitMass,
+            OptionalDouble weighed,
             PlantingParameters parameters) {
         PlantingParameters.Defaults usual = parameters.defaults();
         Assumptions figures = new Assumptions(option.costs() == null ? Map.of() : option.costs());
-        figures.standing(option, parameters.standing());
+        figures.standing(option, parameters.standing(), weighed);
         double minutes = (system.work().minutesATree().get(0)
                         + system.work().minutesATree().get(1))
                 / 2;
@@ -71,13 +78,13 @@ public final class Assumptions {
     }
 
     /** What is assumed about the trees that stand, and about what is done with them. */
-    private void standing(PlantingRequest.Planting option, PlantingParameters.Standing usual) {
+    private void standing(PlantingRequest.Planting option, PlantingParameters.Standing usual, OptionalDouble weighed) {
         Act act = option.act();
         boolean bearOn = act == Act.KEEP
                 || act == Act.RENOVATE
                 || act == Act.REPLANT && option.onStanding().overY() > 1;
         if (bearOn) {
-            add("standingCrop", usual.crop(), "of-sound-crop");
+            add("standingCrop", weighed.orElse(usual.crop()), "of-sound-crop", weighed.isPresent());
             add("standingDecline", usual.declineAYear(), "a-year");
             add("standingFirstClass", usual.firstClass(), "of-sound-crop");
         }
@@ -134,8 +141,13 @@ public final class Assumptions {
     }
 
     private void add(String name, double usual, String unit) {
+        add(name, usual, unit, false);
+    }
+
+    private void add(String name, double usual, String unit, boolean weighed) {
         Double own = set.get(name);
-        all.put(name, new Assumed(name, own == null ? usual : own, unit, own == null ? "ours" : "yours"));
+        boolean yours = own != null || weighed;
+        all.put(name, new Assumed(name, own == null ? usual : own, unit, yours ? "yours" : "ours"));
     }
 
     double get(String name) {

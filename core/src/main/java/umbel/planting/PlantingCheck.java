@@ -21,6 +21,7 @@ public final class PlantingCheck {
     private static final int MOST_OPTIONS = 6;
     private static final int MOST_YEARS = 60;
     private static final int MOST_LEAF = 200;
+    private static final double MOST_KG_PER_HA = 300_000;
     private static final int MOST_PARTS = 15;
     private static final int MOST_FALLOW = 5;
     private static final Set<String> STOCKS =
@@ -117,7 +118,10 @@ public final class PlantingCheck {
         }
         int leaf = (int) within("standing.leaf", whole(sent.leaf()), 1, 1, MOST_LEAF);
         PlantingRequest.Planting trees = option("standing.trees", 0, sent.trees());
-        return trees == null ? null : new PlantingRequest.Standing(leaf, trees);
+        Double kgPerHa = sent.kgPerHa() == null
+                ? null
+                : Double.valueOf(within("standing.kg_perHa", sent.kgPerHa(), 0, 0, MOST_KG_PER_HA));
+        return trees == null ? null : new PlantingRequest.Standing(leaf, trees, kgPerHa);
     }
 
     /** The trees of a standing block going on as they are, beside an option that calculates with other figures for them. */

@@ -25,6 +25,9 @@ import umbel.text.Value;
 public final class PlantingComparison {
 
     private static final int MONTHS = 12;
+    /** A block bears no more than so many times what the model takes for sound. */
+    private static final double MOST_OF_SOUND = 2;
+
     private static final int HALF_A_YEAR = 6;
 
     /** How well a full tree fits its place: fills, gaps or outgrows. */
@@ -170,7 +173,28 @@ public final class PlantingComparison {
                 knowledge.species(option.species()),
                 knowledge.system(option.system()),
                 grown(option).in(1).fruitMass(),
+                weighed(option),
                 numbers);
+    }
+
+    /**
+     * What the standing trees bear by what was picked, as a share of what sound trees of their age would bear there; empty where
+     * nobody weighed it, and for options that do nothing with them.
+     */
+    private OptionalDouble weighed(PlantingRequest.Planting option) {
+        PlantingRequest.Standing standing = request.standing();
+        if (standing == null || standing.kgPerHa() == null || option.onStanding() == null) {
+            return OptionalDouble.empty();
+        }
+        PlantingRequest.Planting trees = PlantingCheck.keeping(standing, option);
+        GrownTrees.InLeaf sound = grown(trees).in(standing.leaf());
+        double kgPerHa = sound.fruits()
+                * sound.fruitMass()
+                * treesPerHa(trees)
+                * numbers.defaults().fieldShare();
+        return kgPerHa <= 0
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(Math.min(MOST_OF_SOUND, standing.kgPerHa() / kgPerHa));
     }
 
     /** Trees a hectare of the field filled with rows, its headlands left free. */

@@ -74,8 +74,12 @@ public record PlantingRequest(
      *
      * @param leaf the year of growth they are in, from 1
      * @param trees what they are, how far apart, and what their fruit brings
+     * @param kgPerHa what they have borne a hectare in the last years; null where nobody weighed it
      */
-    public record Standing(Integer leaf, Planting trees) {}
+    public record Standing(
+            Integer leaf,
+            Planting trees,
+            @JsonProperty("kg_perHa") Double kgPerHa) {}
 
     /**
      * What an option does with the trees that stand on the land.

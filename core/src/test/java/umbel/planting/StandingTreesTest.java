@@ -83,7 +83,11 @@ class StandingTreesTest {
     }
 
     private static Result result(Planting option) {
-        PlantingRequest request = PlantingCheck.complete(sent(new Standing(LEAF, OLD), option), KNOWLEDGE);
+        return result(option, null);
+    }
+
+    private static Result result(Planting option, Double kgPerHa) {
+        PlantingRequest request = PlantingCheck.complete(sent(new Standing(LEAF, OLD, kgPerHa), option), KNOWLEDGE);
         return new PlantingComparison(
                         request,
                         KNOWLEDGE,
@@ -119,6 +123,29 @@ class StandingTreesTest {
             double first = now.firstClass();
             assertThat(now.revenue()).isCloseTo(now.yieldKg() * 0.4 * (first + 0.35 * (1 - first)), within(1e-6));
         }
+    }
+
+    /** What was picked in the last years stands in place of the usual share; a share that was set stands before both. */
+    @Test
+    void aBlockThatWasWeighedBearsWhatItBore() {
+        double sound = sound(LEAF).yieldKg();
+        Result weighed = result(withOld("keep", null, null), 0.5 * sound);
+        assertThat(weighed.years().get(1).yieldKg())
+                .isCloseTo(0.5 * 0.99 * sound(LEAF + 1).yieldKg(), within(1e-6));
+        assertThat(weighed.assumed())
+                .filteredOn(one -> one.name().equals("standingCrop"))
+                .singleElement()
+                .satisfies(one -> {
+                    assertThat(one.value()).isCloseTo(0.5, within(1e-9));
+                    assertThat(one.from()).isEqualTo("yours");
+                });
+        assertThat(result(withOld("keep", null, Map.of("standingCrop", 0.6)), 0.5 * sound)
+                        .years()
+                        .get(1)
+                        .yieldKg())
+                .isCloseTo(0.6 * 0.99 * sound(LEAF + 1).yieldKg(), within(1e-6));
+        assertThat(faults(sent(new Standing(LEAF, OLD, -1.0), withOld("keep", null, null))))
+                .containsExactly("standing.kg_perHa");
     }
 
     @Test
@@ -257,15 +284,15 @@ class StandingTreesTest {
     @Test
     void faultsAreNamedByField() {
         assertThat(faults(sent(null, withOld("keep", null, null)))).containsExactly("standing");
-        assertThat(faults(sent(new Standing(LEAF, OLD), withOld("burn", null, null))))
+        assertThat(faults(sent(new Standing(LEAF, OLD, null), withOld("burn", null, null))))
                 .containsExactly("options[0].onStanding.act");
-        assertThat(faults(sent(new Standing(null, OLD), withOld("keep", null, null))))
+        assertThat(faults(sent(new Standing(null, OLD, null), withOld("keep", null, null))))
                 .containsExactly("standing.leaf");
-        assertThat(faults(sent(new Standing(0, null), withOld("keep", null, null))))
+        assertThat(faults(sent(new Standing(0, null, null), withOld("keep", null, null))))
                 .containsExactlyInAnyOrder("standing.leaf", "standing.trees");
-        assertThat(faults(sent(new Standing(LEAF, OLD), doing(SLENDER, "replant", 0, 9, null))))
+        assertThat(faults(sent(new Standing(LEAF, OLD, null), doing(SLENDER, "replant", 0, 9, null))))
                 .containsExactlyInAnyOrder("options[0].onStanding.over_y", "options[0].onStanding.fallow_y");
-        assertThat(faults(sent(new Standing(LEAF, OLD), withOld("keep", -1.0, Map.of("gold", 1.0)))))
+        assertThat(faults(sent(new Standing(LEAF, OLD, null), withOld("keep", -1.0, Map.of("gold", 1.0)))))
                 .containsExactlyInAnyOrder("options[0].price_perKg", "options[0].costs.gold");
     }
 
@@ -273,7 +300,7 @@ class StandingTreesTest {
     void aKindThatIsNotGraftedIsNotTopworked() {
         Planting fig = new Planting(
                 null, "fig", "open-centre", null, null, new Distances(5.0, 5.0), 1.0, null, null, null, null);
-        assertThat(faults(sent(new Standing(LEAF, fig), withOld("topwork", null, null))))
+        assertThat(faults(sent(new Standing(LEAF, fig, null), withOld("topwork", null, null))))
                 .containsExactly("options[0].onStanding.act");
     }
 
