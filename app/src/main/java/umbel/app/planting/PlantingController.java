@@ -3,9 +3,11 @@ package umbel.app.planting;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import umbel.app.cache.ComputedCache;
 import umbel.app.computing.Computing;
@@ -36,6 +38,7 @@ class PlantingController {
     private static final double HEADROOM = 1.05;
 
     private final Knowledge knowledge;
+    private final PruningByPlans pruning;
     private final Computing computing;
     private final ComputedCache<Grown, GrownTrees> grown = ComputedCache.atMost(MOST_KEPT);
 
@@ -49,8 +52,9 @@ class PlantingController {
             double latitudeDeg,
             long seed) {}
 
-    PlantingController(Knowledge knowledge, Computing computing) {
+    PlantingController(Knowledge knowledge, PruningByPlans pruning, Computing computing) {
         this.knowledge = knowledge;
+        this.pruning = pruning;
         this.computing = computing;
     }
 
@@ -66,6 +70,12 @@ class PlantingController {
     List<PlantingAnswers.PlantingRow> plantingRows(@RequestBody PlantingRequest sent) {
         PlantingRequest request = PlantingCheck.complete(sent, knowledge);
         return computing.answer(Lane.PLANS, () -> rows(request));
+    }
+
+    /** Minutes a tree that pruning takes by the plans of the holding's own surveyed trees of a kind and system. */
+    @GetMapping("/pruning")
+    PruningByPlans.PlannedPruning plannedPruning(@RequestParam String species, @RequestParam String system) {
+        return computing.answer(Lane.PLANS, () -> pruning.of(species, system));
     }
 
     private List<PlantingAnswers.PlantingRow> rows(PlantingRequest request) {

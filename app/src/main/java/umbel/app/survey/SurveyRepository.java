@@ -37,6 +37,14 @@ public interface SurveyRepository extends JpaRepository<SurveyEntry, Long> {
             + " and (t.surveyedOn > s.surveyedOn or (t.surveyedOn = s.surveyedOn and t.id > s.id)))")
     List<SurveyEntry> findNewest();
 
+    /** The newest surveys of trees that stand, of a kind and system by their blocks, the last surveyed first. */
+    @Query("select s from SurveyEntry s where s.withdrawnAt is null and s.tree.archived = false"
+            + " and s.tree.block.archived = false and s.tree.block.species = :species and s.tree.block.system = :system"
+            + " and not exists (select 1 from SurveyEntry t where t.tree = s.tree and t.withdrawnAt is null"
+            + " and (t.surveyedOn > s.surveyedOn or (t.surveyedOn = s.surveyedOn and t.id > s.id)))"
+            + " order by s.surveyedOn desc, s.id desc limit :most")
+    List<SurveyEntry> findNewestOfKind(String species, String system, int most);
+
     /** The newest survey of every tree that stands in one block. */
     @Query("select s from SurveyEntry s where s.tree.block.id = :block and s.withdrawnAt is null"
             + " and s.tree.archived = false"

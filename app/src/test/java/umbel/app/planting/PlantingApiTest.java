@@ -168,4 +168,17 @@ class PlantingApiTest {
         double shown = -Double.parseDouble(scale.split(" ")[1]) / 100;
         assertThat(shown).as("the tallest fits").isGreaterThan(tallest);
     }
+
+    /** The demo's old apple block is surveyed; nobody surveyed a quince. */
+    @Test
+    void pruningTakesWhatThePlansOfSurveyedTreesTake() {
+        JsonNode own = umbel.get("/api/plantings/pruning?species=apple&system=central-leader")
+                .json();
+        assertThat(own.at("/trees").asInt()).isEqualTo(5);
+        assertThat(own.at("/minutes").asDouble()).isBetween(2.0, 40.0);
+        JsonNode none = umbel.get("/api/plantings/pruning?species=quince&system=central-leader")
+                .json();
+        assertThat(none.at("/trees").asInt()).isZero();
+        assertThat(none.path("minutes").isNumber()).isFalse();
+    }
 }
