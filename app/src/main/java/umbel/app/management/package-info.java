@@ -1,0 +1,2 @@
+/** Health and figures for whoever runs the program: only where a port for them was told. */
+package umbel.app.management;
