@@ -67,7 +67,7 @@ class PlantingsInBrowserTest {
         BROWSER.open(umbel.url() + "/plantings");
         BROWSER.find(By.linkText("Fruit for a house")).click();
         BROWSER.sees("20 m of fence are taken, 4 m are left");
-        BROWSER.sees("Pollinated by Apple, late");
+        BROWSER.sees("Pollinated by Apple (late)");
         assertThat(BROWSER.bodyText())
                 .contains("Needs another cultivar of its kind, and there is none here")
                 .doesNotContain("NaN");
