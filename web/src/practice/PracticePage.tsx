@@ -80,13 +80,7 @@ export function PracticePage() {
           {' – '}
           {say('drill.what-it-is')}
         </p>
-        <p className="mt-2 text-[15px]">
-          <Link to="/practice/eye" className="font-semibold underline underline-offset-4">
-            {say('eye.title')}
-          </Link>
-          {' – '}
-          {say('eye.what-it-is')}
-        </p>
+        <EyeLink />
         <p className="mt-2 text-[15px]">
           <Link to="/limb" className="font-semibold underline underline-offset-4">
             {say('one-limb.title')}
@@ -120,6 +114,20 @@ export function PracticePage() {
   );
 }
 
+/** The way to the small drawings. */
+function EyeLink() {
+  const say = useSay();
+  return (
+    <p className="mt-2 text-[15px]">
+      <Link to="/practice/eye" className="font-semibold underline underline-offset-4">
+        {say('eye.title')}
+      </Link>
+      {' – '}
+      {say('eye.what-it-is')}
+    </p>
+  );
+}
+
 /** What can be practised where the server cannot be reached. */
 function WithoutSignal({ again }: { again: () => void }) {
   const say = useSay();
@@ -128,13 +136,7 @@ function WithoutSignal({ again }: { again: () => void }) {
       <h1 className="text-[26px] font-bold">{say('practice.title')}</h1>
       <p className="mt-1 text-[15px]">{say('practice.no-signal')}</p>
       <TakenAlong wishes={[]} />
-      <p className="mt-4 text-[15px]">
-        <Link to="/practice/eye" className="font-semibold underline underline-offset-4">
-          {say('eye.title')}
-        </Link>
-        {' – '}
-        {say('eye.what-it-is')}
-      </p>
+      <EyeLink />
       <Button className="mt-4 min-h-11" onClick={again}>
         {say('states.try-again')}
       </Button>

@@ -74,18 +74,8 @@ public final class GrownTrees {
         return trees;
     }
 
-    /** The typical tree of an option in one leaf, where no others are asked for; a tenth of a second. */
-    static InLeaf one(
-            PlantingRequest.Planting option,
-            PlantingRequest.Distances spacing,
-            double latitudeDeg,
-            int leaf,
-            long seed,
-            Knowledge knowledge) {
-        return grow(option, spacing, latitudeDeg, leaf, seed, knowledge);
-    }
-
-    private static InLeaf grow(
+    /** The typical tree of an option in one leaf; a tenth of a second. */
+    static InLeaf grow(
             PlantingRequest.Planting option,
             PlantingRequest.Distances spacing,
             double latitudeDeg,

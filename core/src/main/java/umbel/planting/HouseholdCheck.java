@@ -10,13 +10,12 @@ import umbel.text.Statement;
 import umbel.text.Value;
 
 /** Checks what is wished for a household, and completes what was left out. */
-public final class HouseholdCheck {
+public final class HouseholdCheck extends RequestCheck {
 
     private static final int MOST_LINES = 24;
     private static final int MOST_TREES = 200;
 
     private final Knowledge knowledge;
-    private final List<FieldError> errors = new ArrayList<>();
 
     private HouseholdCheck(Knowledge knowledge) {
         this.knowledge = knowledge;
@@ -30,9 +29,7 @@ public final class HouseholdCheck {
     public static Household complete(Household sent, Knowledge knowledge) {
         HouseholdCheck check = new HouseholdCheck(knowledge);
         Household whole = check.whole(sent);
-        if (!check.errors.isEmpty()) {
-            throw new InvalidSurvey(check.errors);
-        }
+        check.refuseFaulty();
         return whole;
     }
 
@@ -51,8 +48,7 @@ public final class HouseholdCheck {
         }
         return new Household(
                 within("latitude_deg", sent.latitudeDeg(), numbers.usual().latitudeDeg(), -66, 66),
-                (int) within(
-                        "people", number(sent.people()), numbers.household().people(), 1, 500),
+                (int) within("people", whole(sent.people()), numbers.household().people(), 1, 500),
                 within(
                         "kgPerPersonMonth",
                         sent.kgPerPersonMonth(),
@@ -80,38 +76,20 @@ public final class HouseholdCheck {
         }
         List<String> species =
                 knowledge.allSpecies().stream().map(one -> one.id()).toList();
-        if (sent.species() == null || !species.contains(sent.species())) {
-            errors.add(FieldError.oneOf(at + ".species", species));
+        if (!known(at + ".species", sent.species(), species)) {
             return null;
         }
         List<String> systems = knowledge.species(sent.species()).systems();
         String system = sent.system() == null ? systems.get(0) : sent.system();
-        if (!systems.contains(system)) {
-            errors.add(FieldError.oneOf(at + ".system", systems));
-        }
+        known(at + ".system", system, systems);
         return new Household.WishedTree(
                 sent.species(), system, when(at + ".ripens", sent.ripens()), when(at + ".blooms", sent.blooms()), (int)
-                        within(at + ".count", number(sent.count()), 1, 1, MOST_TREES));
+                        within(at + ".count", whole(sent.count()), 1, 1, MOST_TREES));
     }
 
     private String when(String field, String word) {
         String told = word == null ? Household.When.MIDDLE.word() : word;
-        if (!Household.When.words().contains(told)) {
-            errors.add(FieldError.oneOf(field, Household.When.words()));
-        }
-        return told;
-    }
-
-    private static Double number(Integer sent) {
-        return sent == null ? null : Double.valueOf(sent);
-    }
-
-    private double within(String field, Double value, double usual, double least, double most) {
-        double told = value == null ? usual : value;
-        if (Double.isNaN(told) || told < least || told > most) {
-            errors.add(FieldError.between(field, least, most));
-            return usual;
-        }
+        known(field, told, Household.When.words());
         return told;
     }
 }

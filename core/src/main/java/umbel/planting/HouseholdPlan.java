@@ -140,7 +140,7 @@ public final class HouseholdPlan {
                 null);
         int full = system.shape().fullAtLeaf();
         GrownTrees.InLeaf grown =
-                GrownTrees.one(option, option.spacing(), wish.latitudeDeg(), full, wish.seed(), knowledge);
+                GrownTrees.grow(option, option.spacing(), wish.latitudeDeg(), full, wish.seed(), knowledge);
         Integer first = species(tree).growing().bearingLeaf().get(stock);
         List<Integer> partners = partners(at);
         return new Line(

@@ -16,7 +16,7 @@ import umbel.text.Value;
 import umbel.wood.Units;
 
 /** Checks what was sent and fills in what was left out. */
-public final class PlantingCheck {
+public final class PlantingCheck extends RequestCheck {
 
     private static final int MOST_OPTIONS = 6;
     private static final int MOST_YEARS = 60;
@@ -30,7 +30,6 @@ public final class PlantingCheck {
             Map.of("low", "low", "light", "low", "moderate", "moderate", "high", "high", "heavy", "high");
 
     private final Knowledge knowledge;
-    private final List<FieldError> errors = new ArrayList<>();
 
     private PlantingCheck(Knowledge knowledge) {
         this.knowledge = knowledge;
@@ -44,9 +43,7 @@ public final class PlantingCheck {
     public static PlantingRequest complete(PlantingRequest sent, Knowledge knowledge) {
         PlantingCheck check = new PlantingCheck(knowledge);
         PlantingRequest whole = check.whole(sent);
-        if (!check.errors.isEmpty()) {
-            throw new InvalidSurvey(check.errors);
-        }
+        check.refuseFaulty();
         return whole;
     }
 
@@ -102,10 +99,6 @@ public final class PlantingCheck {
         Optional<Statement> fault = FieldOutline.fault(site.outline());
         fault.ifPresent(wrong -> errors.add(new FieldError("site.outline_m", wrong)));
         return fault.isPresent() ? null : FieldOutline.of(site.outline());
-    }
-
-    private static Double whole(Integer number) {
-        return number == null ? null : Double.valueOf(number);
     }
 
     /** The standing block with what was left out; null where there is none, or none that can be. */
@@ -330,23 +323,6 @@ public final class PlantingCheck {
                     told.put(name, value);
                 }
             });
-        }
-        return told;
-    }
-
-    private boolean known(String field, String id, List<String> all) {
-        if (id == null || !all.contains(id)) {
-            errors.add(FieldError.oneOf(field, all));
-            return false;
-        }
-        return true;
-    }
-
-    private double within(String field, Double value, double usual, double least, double most) {
-        double told = value == null ? usual : value;
-        if (Double.isNaN(told) || told < least || told > most) {
-            errors.add(FieldError.between(field, least, most));
-            return usual;
         }
         return told;
     }

@@ -1,5 +1,9 @@
 package umbel.app.plan;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import umbel.app.learning.LearningService;
 import umbel.app.survey.SurveyEntry;
@@ -16,8 +20,15 @@ import umbel.plan.Step;
 @Component
 public class PlanWorth {
 
+    /** What was learned, counted and decided since changes a plan: it is weighed again after a while. */
+    private static final Duration FRESH = Duration.ofHours(12);
+
+    private static final int MOST_KEPT = 5_000;
+
     private final PlanService plans;
     private final LearningService learning;
+    private final Cache<Long, Worth> weighed =
+            Caffeine.newBuilder().maximumSize(MOST_KEPT).expireAfterWrite(FRESH).build();
 
     PlanWorth(PlanService plans, LearningService learning) {
         this.plans = plans;
@@ -42,9 +53,20 @@ public class PlanWorth {
             double firstClassUndoneKg,
             double firstClassDoneKg) {}
 
-    /** Weighs the plan of a survey; up to a second. */
+    /** Weighs the plan of a survey; up to a second, the first time. */
     public Worth of(SurveyEntry survey) {
-        return survey.isCounted() ? ofCounted(survey) : ofTree(survey);
+        Worth before = weighed.getIfPresent(survey.id());
+        if (before != null) {
+            return before;
+        }
+        Worth worth = survey.isCounted() ? ofCounted(survey) : ofTree(survey);
+        weighed.put(survey.id(), worth);
+        return worth;
+    }
+
+    /** What was weighed already. */
+    public Optional<Worth> known(SurveyEntry survey) {
+        return Optional.ofNullable(weighed.getIfPresent(survey.id()));
     }
 
     private Worth ofCounted(SurveyEntry survey) {

@@ -15,7 +15,7 @@ import umbel.wood.Units;
 class PruningByPlans {
 
     /** Trees that are planned for it: one takes up to a second. */
-    private static final int MOST_TREES = 5;
+    private static final int MOST_TREES = 3;
 
     private final SurveyRepository surveys;
     private final PlanWorth plans;

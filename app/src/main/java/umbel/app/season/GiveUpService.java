@@ -1,9 +1,6 @@
 package umbel.app.season;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.annotation.PreDestroy;
-import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -37,15 +34,10 @@ class GiveUpService {
     private static final Logger LOG = LoggerFactory.getLogger(GiveUpService.class);
     private static final int TREES_OF_A_BLOCK = 3;
     private static final int AHEAD_DAYS = 330;
-    /** What was learned, counted and decided since changes a plan: it is weighed again after a while. */
-    private static final Duration FRESH = Duration.ofHours(12);
-
     private final SeasonService season;
     private final SurveyRepository surveys;
     private final PlanWorth worths;
     private final TransactionTemplate transactions;
-    private final Cache<Long, PlanWorth.Worth> weighed =
-            Caffeine.newBuilder().maximumSize(5_000).expireAfterWrite(FRESH).build();
     private final Set<Long> underWay = ConcurrentHashMap.newKeySet();
     /** Surveys that cannot be planned, so that nobody waits for them. */
     private final Set<Long> failed = ConcurrentHashMap.newKeySet();
@@ -126,10 +118,8 @@ class GiveUpService {
             double firstClassDone) {}
 
     private Judged judged(SeasonService.BlockStatus block, List<SurveyEntry> sample) {
-        List<PlanWorth.Worth> found = sample.stream()
-                .map(survey -> weighed.getIfPresent(survey.id()))
-                .filter(worth -> worth != null)
-                .toList();
+        List<PlanWorth.Worth> found =
+                sample.stream().flatMap(survey -> worths.known(survey).stream()).toList();
         if (found.isEmpty()) {
             return new Judged(0, 0, null, null, 0, 0);
         }
@@ -175,7 +165,7 @@ class GiveUpService {
     }
 
     private boolean isAnswered(SurveyEntry survey) {
-        return weighed.getIfPresent(survey.id()) != null || failed.contains(survey.id());
+        return worths.known(survey).isPresent() || failed.contains(survey.id());
     }
 
     private void begin(SurveyEntry survey) {
@@ -191,7 +181,7 @@ class GiveUpService {
             SurveyEntry survey =
                     transactions.execute(status -> surveys.findById(surveyId).orElse(null));
             if (survey != null) {
-                weighed.put(surveyId, worths.of(survey));
+                worths.of(survey);
             }
         } catch (RuntimeException e) {
             failed.add(surveyId);

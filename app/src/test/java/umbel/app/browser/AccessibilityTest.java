@@ -38,6 +38,7 @@ class AccessibilityTest {
         "/blocks/3, The block as a whole, light/dark",
         "/blocks/2/instruction, Which trees to survey, light",
         "/plantings, Present value, light/dark",
+        "/plantings/household, Along the fence, light/dark",
         "/practice, One fault at a time, light/dark",
         "/practice/eye, works without signal, light",
         "/practice/apple_tall-spindle_7_3_8, On to the cuts, light",

@@ -70,6 +70,7 @@ class EveryWidthInBrowserTest {
                 "/due",
                 "/compare",
                 "/plantings",
+                "/plantings/household",
                 "/practice",
                 "/limb",
                 "/look",

@@ -172,9 +172,14 @@ class PlantingApiTest {
     /** The demo's old apple block is surveyed; nobody surveyed a quince. */
     @Test
     void pruningTakesWhatThePlansOfSurveyedTreesTake() {
-        JsonNode own = umbel.get("/api/plantings/pruning?species=apple&system=central-leader")
-                .json();
-        assertThat(own.at("/trees").asInt()).isEqualTo(5);
+        String asked = "/api/plantings/pruning?species=apple&system=central-leader";
+        RunningUmbel.Answer answer = umbel.get(asked);
+        for (int times = 0; answer.status() == 503 && times < 6; times++) {
+            // a slow machine gives the answer up, and goes on where it was when it is asked again
+            answer = umbel.get(asked);
+        }
+        JsonNode own = answer.json();
+        assertThat(own.at("/trees").asInt()).isEqualTo(3);
         assertThat(own.at("/minutes").asDouble()).isBetween(2.0, 40.0);
         JsonNode none = umbel.get("/api/plantings/pruning?species=quince&system=central-leader")
                 .json();
