@@ -35,6 +35,8 @@ export function standingFrom(block: BlockLine, year: number, price: number | und
 
 const YEARS_WEIGHED = 3;
 const M2_PER_HA = 10_000;
+/** A mean of harvests is told no finer. */
+const TOLD_TO_KG = 100;
 
 /** What a block bore a hectare, the mean of its last whole harvests; nothing where none was weighed to its end. */
 export function kgPerHaOf(
@@ -54,7 +56,8 @@ export function kgPerHaOf(
     .slice(0, YEARS_WEIGHED);
   const ha = (block.treeCount * block.inRowM * block.betweenRowsM) / M2_PER_HA;
   if (whole.length === 0 || ha <= 0) return undefined;
-  return Math.round(whole.reduce((sum, [, one]) => sum + one.kg, 0) / whole.length / ha);
+  const mean = whole.reduce((sum, [, one]) => sum + one.kg, 0) / whole.length / ha;
+  return Math.round(mean / TOLD_TO_KG) * TOLD_TO_KG;
 }
 
 /** Wide old trees, where nobody has said yet what stands. */
