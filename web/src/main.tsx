@@ -17,6 +17,7 @@ import { DrillPage } from './practice/DrillPage';
 import { EyePage } from './practice/EyePage';
 import { ExercisePage } from './practice/ExercisePage';
 import { PracticePage } from './practice/PracticePage';
+import { sendPractised } from './practice/sendPractised';
 import { InstructionPage } from './instruction/InstructionPage';
 import { FieldBlockPage } from './field/FieldBlockPage';
 import { FieldTreePage } from './field/FieldTreePage';
@@ -109,7 +110,7 @@ setLanguage(language());
 onLanguage(() => void queries.invalidateQueries());
 onUnits(() => void queries.invalidateQueries());
 keepForNoSignal();
-sendInBackground([sendAll, sendCounts]);
+sendInBackground([sendAll, sendCounts, sendPractised]);
 
 const root = document.getElementById('root');
 if (root) {

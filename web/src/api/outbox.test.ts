@@ -87,6 +87,17 @@ describe('what waits to be sent', () => {
     expect(plain.waiting()).toEqual([]);
   });
 
+  it('keeps what was refused where it is told how', async () => {
+    box.layBy(letter('ana', 'refused'));
+    box.layBy(letter('ana', 'taken'));
+    await box.send(
+      ({ about }) => (about === 'refused' ? Promise.reject(new Problem('no', 400, [])) : Promise.resolve()),
+      undefined,
+      (one, why) => [{ ...one, words: why }],
+    );
+    expect(box.waiting()).toEqual([letter('ana', 'refused', 'no')]);
+  });
+
   it('begins anew where what was kept cannot be read', () => {
     localStorage.setItem('letters', '{');
     expect(box.waiting()).toEqual([]);

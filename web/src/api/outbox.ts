@@ -48,22 +48,29 @@ export class Outbox<T> {
   }
 
   /**
-   * Sends what waits, one after the other: stops at the first that finds no signal, and drops what the server refuses for good.
+   * Sends what waits, one after the other, and stops at the first that finds no signal.
    *
    * @param which of it, everything where left out
+   * @param refused what is kept in place of something that the server refuses for good; it is dropped where left out
    */
-  async send(send: (item: T) => Promise<unknown>, which: (item: T) => boolean = () => true): Promise<void> {
+  async send(
+    send: (item: T) => Promise<unknown>,
+    which: (item: T) => boolean = () => true,
+    refused: (item: T, why: string) => T[] = () => [],
+  ): Promise<void> {
     if (this.sending) return;
     this.sending = true;
     try {
       for (const item of this.waiting().filter(which)) {
+        let instead: T[] = [];
         try {
           await send(item);
         } catch (error) {
-          if (asksAgain(error instanceof Problem ? error.status : 0)) return;
+          if (!(error instanceof Problem) || asksAgain(error.status)) return;
+          instead = refused(item, error.errors.map((fault) => fault.message).join(' ') || error.message);
         }
         const sent = this.waiting().findIndex((one) => JSON.stringify(one) === JSON.stringify(item));
-        this.keep(this.waiting().filter((_, i) => i !== sent));
+        this.keep(this.waiting().flatMap((one, i) => (i === sent ? instead : [one])));
       }
     } finally {
       this.sending = false;

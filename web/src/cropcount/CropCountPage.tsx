@@ -21,6 +21,7 @@ import {
   keptBlock,
   keptCount,
   STAGES,
+  typedAgain,
   type CountTyped,
 } from './count';
 import { KeptCounts } from './KeptCounts';
@@ -138,6 +139,7 @@ function Counting({ id, name, timeZone }: { id: number; name: string; timeZone: 
               onClick={() => {
                 save.mutate({
                   block: id,
+                  refused: '',
                   count: {
                     countedOn: new Date().toLocaleDateString('sv-SE', { timeZone }),
                     stage: typed.stage,
@@ -156,7 +158,12 @@ function Counting({ id, name, timeZone }: { id: number; name: string; timeZone: 
         )}
       </div>
       <div className="min-w-0" aria-live="polite" aria-busy={said.isFetching}>
-        <WaitingCounts id={id} />
+        <WaitingCounts
+          id={id}
+          mend={({ count }) => {
+            change(typedAgain(count));
+          }}
+        />
         {said.isError &&
           (notReached(said.error) ? (
             <p className="border-l-4 border-line px-4 py-2 text-[15px] text-muted">

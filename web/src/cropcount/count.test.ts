@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { begun, complete, enough, withLimb, withoutLimb } from './count';
+import { begun, complete, enough, typedAgain, withLimb, withoutLimb } from './count';
 
 describe('a count as it is typed', () => {
   it('always has an empty line to go on in', () => {
@@ -30,5 +30,17 @@ describe('a count as it is typed', () => {
     ]);
     expect(enough(typed)).toBe(true);
     expect(enough(begun())).toBe(false);
+  });
+
+  it('is typed again as it was when it was refused', () => {
+    const limbs = [
+      { diameterMm: 24.5, count: 31 },
+      { diameterMm: 18, count: 0 },
+    ];
+    const again = typedAgain({ stage: 'set', limbs, clientId: 'count-123' });
+    expect(again.stage).toBe('set');
+    expect(again.clientId).toBe('count-123');
+    expect(complete(again)).toEqual(limbs);
+    expect(again.limbs).toHaveLength(3);
   });
 });

@@ -57,6 +57,22 @@ export function withoutLimb(typed: CountTyped, at: number): CountTyped {
   return { ...typed, limbs: limbs.length > 0 ? limbs : [EMPTY] };
 }
 
+/** A count as it was typed before it was sent. */
+export function typedAgain({
+  stage,
+  limbs,
+  clientId,
+}: Pick<components['schemas']['CountSent'], 'stage' | 'limbs' | 'clientId'>): CountTyped {
+  return {
+    stage: STAGES.find((one) => one === stage) ?? 'bloom',
+    limbs: [
+      ...limbs.map(({ diameterMm, count }) => ({ thick: String(diameterMm), count: String(count) })),
+      EMPTY,
+    ],
+    clientId,
+  };
+}
+
 const PREFIX = 'umbel-crop-count-';
 
 /** The count of a block that was begun on this device and not saved; a fresh one where none was. */

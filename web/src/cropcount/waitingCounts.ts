@@ -6,6 +6,8 @@ import type { components } from '../api/schema';
 export interface WaitingCount {
   block: number;
   count: components['schemas']['CountSent'];
+  /** Why the server did not take it; empty while it only waits. */
+  refused: string;
 }
 
 export const waitingCounts = new Outbox<WaitingCount>('umbel.crop-counts-to-send', 50);
@@ -15,7 +17,11 @@ export function sendCount({ block, count }: WaitingCount) {
   return answer(api.POST('/api/blocks/{id}/crop-counts', { params: { path: { id: block } }, body: count }));
 }
 
-/** Sends the counts that wait on this device. */
+/** Sends the counts that wait on this device; what the server refuses stays, with the reason, to be mended. */
 export function sendCounts(): Promise<void> {
-  return waitingCounts.send(sendCount);
+  return waitingCounts.send(
+    sendCount,
+    (one) => one.refused === '',
+    (one, why) => [{ ...one, refused: why }],
+  );
 }

@@ -2,15 +2,14 @@ import { useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Navigate, useLocation } from 'react-router';
-import { answer, api, type WhoIsHere } from '../api/client';
+import { answer, api } from '../api/client';
 import { worksWithoutSignal } from '../field/keepForNoSignal';
 import { proposeLanguage } from '../text/language';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
 import { DoorField, DoorSheet } from './Door';
-import { Who } from './who';
+import { keepHere, lastHere, Who } from './who';
 
-const LAST = 'umbel.last-here';
 /** Pages for whoever learns. */
 const LEARNING = ['/practice', '/guide'];
 
@@ -22,7 +21,7 @@ export function Gate({ children }: { children: ReactNode }) {
     queryKey: ['session'],
     queryFn: async () => {
       const who = await answer(api.GET('/api/session'));
-      localStorage.setItem(LAST, JSON.stringify(who));
+      keepHere(who);
       if (who.state === 'signed-in') proposeLanguage(who.language);
       return who;
     },
@@ -56,14 +55,6 @@ export function Gate({ children }: { children: ReactNode }) {
   if (who.role === 'pruner' && !inTheField && !learning && path !== '/password')
     return <Navigate replace to="/field" />;
   return <Who.Provider value={who}>{children}</Who.Provider>;
-}
-
-function lastHere(): WhoIsHere | null {
-  try {
-    return JSON.parse(localStorage.getItem(LAST) ?? 'null') as WhoIsHere | null;
-  } catch {
-    return null;
-  }
 }
 
 function SignIn({ done }: { done: () => void }) {

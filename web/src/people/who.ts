@@ -20,3 +20,19 @@ export function useMayChange(): boolean {
 export function useWho(): WhoIsHere {
   return useContext(Who);
 }
+
+const LAST = 'umbel.last-here';
+
+/** Remembers on this device who sits here, for where there is no signal. */
+export function keepHere(who: WhoIsHere): void {
+  localStorage.setItem(LAST, JSON.stringify(who));
+}
+
+/** Who sat here last, as far as this device remembers. */
+export function lastHere(): WhoIsHere | null {
+  try {
+    return JSON.parse(localStorage.getItem(LAST) ?? 'null') as WhoIsHere | null;
+  } catch {
+    return null;
+  }
+}

@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import type { DrillTree, PracticeTreePage } from '../api/client';
 import { keepForNoSignal } from '../field/keepForNoSignal';
@@ -22,10 +22,21 @@ function bestSoFar(): number {
   return Number(localStorage.getItem(BEST)) || 0;
 }
 
+/** A tree of a round; asked for once, whether it is shown or kept. */
+function pageQuery(language: string, tree: DrillTree) {
+  return queryOptions({
+    queryKey: ['drill-page', language, tree.code, tree.rule],
+    queryFn: () => drillPage(language, tree),
+    networkMode: 'always',
+    staleTime: Infinity,
+  });
+}
+
 /** A minute for the eye: ten trees with one fault each, to be found against time. */
 export function DrillPage() {
   const say = useSay();
   const language = useLanguage();
+  const queries = useQueryClient();
   const [round, setRound] = useState(0);
   const drill = useQuery({
     queryKey: ['drill', language, round],
@@ -42,8 +53,11 @@ export function DrillPage() {
   const drawn = drill.data;
   useEffect(() => {
     keepForNoSignal();
-    if (drawn) void keepDrill(language, drawn).catch(() => undefined);
-  }, [drawn, language]);
+    if (drawn)
+      void keepDrill(language, drawn, (tree) => queries.query(pageQuery(language, tree))).catch(
+        () => undefined,
+      );
+  }, [drawn, language, queries]);
   if (drill.isError) return <Failed error={drill.error} retry={() => void drill.refetch()} />;
   if (!drill.data) return <Loading what={say('drill.loading')} />;
   const trees = drill.data;
@@ -97,12 +111,7 @@ function OneTree({
   const say = useSay();
   const language = useLanguage();
   const [touched, setTouched] = useState<string | null>(null);
-  const drill = useQuery({
-    queryKey: ['drill-page', language, tree.code, tree.rule],
-    queryFn: () => drillPage(language, tree),
-    networkMode: 'always',
-    staleTime: Infinity,
-  });
+  const drill = useQuery(pageQuery(language, tree));
   if (drill.isError) return <Failed error={drill.error} retry={() => void drill.refetch()} />;
   if (!drill.data) return <Loading what={say('exercise.growing')} />;
   const { page, limbs, reason } = drill.data;

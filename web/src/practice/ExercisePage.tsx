@@ -1,9 +1,10 @@
 import { useMutation, useQuery, useQueryClient, keepPreviousData } from '@tanstack/react-query';
-import { useEffect, useMemo, useReducer, useState } from 'react';
+import { useEffect, useMemo, useReducer, useRef, useState } from 'react';
 import { useParams } from 'react-router';
 import { answer, api, type Mark, type PracticeTreePage, type PracticeVerdict } from '../api/client';
 import { limbOf } from '../api/marks';
 import { notReached } from '../api/problem';
+import { useWaiting } from '../api/useWaiting';
 import { keepForNoSignal } from '../field/keepForNoSignal';
 import { useWho } from '../people/who';
 import { firstViewOf, type View } from '../stand/camera';
@@ -17,7 +18,7 @@ import { Failed, Loading } from '../ui/States';
 import { together, type MarkedExercise } from './alone';
 import { Cutting } from './Cutting';
 import { acted, keepAttempt, keptAttempt, marksOf, type Act, type Attempt } from './exercise';
-import { handedIn, isSame } from './handedIn';
+import { handedIn, isSame, type HandedIn } from './handedIn';
 import { Looking } from './Looking';
 import { Outcome } from './Outcome';
 import type { Practising } from './practising';
@@ -44,7 +45,7 @@ export function ExercisePage() {
   const there = page.data !== undefined;
   useEffect(() => {
     keepForNoSignal();
-    if (there) void keepForLater(code, language).catch(() => undefined);
+    if (there) void keepForLater(code).catch(() => undefined);
   }, [there, code, language]);
   if (page.isError) return <Failed error={page.error} retry={() => void page.refetch()} />;
   if (!page.data) return <Loading what={say('exercise.growing')} />;
@@ -64,33 +65,33 @@ function Exercise({ code, page }: { code: string; page: PracticeTreePage }) {
   }, [code, attempt]);
   const own = marksOf(attempt);
   const { name: who } = useWho();
-  const [laidBy, setLaidBy] = useState(false);
+  const waiting = useWaiting(handedIn).find((one) => isSame(one, { who, code }));
+  const laidBy = waiting !== undefined;
   const verdict = useMutation({
-    mutationFn: () => sendAnswer({ who, code, marks: own, pointed: attempt.pointed }),
+    mutationFn: (handed: HandedIn) => sendAnswer(handed),
     networkMode: 'always',
     onSuccess: () => {
-      setLaidBy(false);
-      handedIn.forget((one) => isSame(one, { who, code }));
       act({ type: 'go', to: 'result' });
       void queries.invalidateQueries({ queryKey: ['practice-progress'] });
       void queries.invalidateQueries({ queryKey: ['practice-crew'] });
     },
-    onError: (error) => {
-      if (!notReached(error)) return;
-      handedIn.layBy({ who, code, marks: own, pointed: attempt.pointed });
-      setLaidBy(true);
+    onError: (error, handed) => {
+      if (notReached(error)) handedIn.layBy(handed);
     },
   });
-  const handIn = verdict.mutate;
+  const send = verdict.mutate;
+  const handIn = () => {
+    handedIn.forget((one) => isSame(one, { who, code }));
+    send({ who, code, marks: own, pointed: attempt.pointed });
+  };
+  const asked = verdict.isPending || verdict.isSuccess;
+  const before = useRef(waiting);
   useEffect(() => {
-    const marked = () => {
-      if (laidBy) handIn();
-    };
-    window.addEventListener('online', marked);
-    return () => {
-      window.removeEventListener('online', marked);
-    };
-  }, [laidBy, handIn]);
+    const sent = before.current;
+    before.current = waiting;
+    // what waited has been sent meanwhile; asked for again, it is told and not written down again
+    if (sent && !waiting && !asked) send(sent);
+  }, [waiting, send, asked]);
   const result: PracticeVerdict | undefined = attempt.stage === 'result' ? verdict.data : undefined;
   const planned = result?.plan.map((step) => step.mark) ?? NO_MARKS;
   const shown = result && program ? planned : own;

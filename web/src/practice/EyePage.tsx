@@ -10,12 +10,9 @@ import { Failed, Loading } from '../ui/States';
 import { RoundStart } from './RoundStart';
 import { useCountdown } from './useCountdown';
 import { bestWith, eyeRounds, keepRound, keptRound } from './eyeRounds';
+import { sendPractised } from './sendPractised';
 
 const SECONDS = 60;
-
-function send(round: EyeAnswer[]) {
-  return answer(api.POST('/api/practice/eye/results', { body: { answers: round } }));
-}
 
 /** A minute of small drawings: judged at a touch, answered at once, also where there is no signal. */
 export function EyePage() {
@@ -44,15 +41,7 @@ export function EyePage() {
     staleTime: Infinity,
     gcTime: 0,
   });
-  useEffect(() => {
-    keepForNoSignal();
-    const again = () => void eyeRounds.send(send);
-    again();
-    window.addEventListener('online', again);
-    return () => {
-      window.removeEventListener('online', again);
-    };
-  }, []);
+  useEffect(keepForNoSignal, []);
   // the clock runs while a drawing is looked at, not while its answer is read
   useCountdown(left, setLeft, chosen === null);
   if (drawn.isError) return <Failed error={drawn.error} retry={() => void drawn.refetch()} />;
@@ -70,7 +59,7 @@ export function EyePage() {
   const finish = (round: EyeAnswer[]) => {
     if (round.length === 0) return;
     eyeRounds.layBy(round);
-    void eyeRounds.send(send).then(() => queries.invalidateQueries({ queryKey: ['practice-progress'] }));
+    void sendPractised().then(() => queries.invalidateQueries({ queryKey: ['practice-progress'] }));
   };
   if (left === null || over || !question) {
     return <Between over={over} answers={answers} questions={questions} begin={begin} finish={finish} />;

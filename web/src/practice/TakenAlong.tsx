@@ -4,18 +4,16 @@ import { Link } from 'react-router';
 import { answer, api, type PracticeWish } from '../api/client';
 import { useWaiting } from '../api/useWaiting';
 import { useWho } from '../people/who';
-import { useLanguage } from '../text/language';
 import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
 import { Failed } from '../ui/States';
 import { handedIn } from './handedIn';
 import { keptKits } from './kits';
-import { keepForLater, sendAnswer } from './withoutSignal';
+import { keepForLater } from './withoutSignal';
 
 /** Exercises on this device that are done where there is no signal, and what waits to be marked. */
 export function TakenAlong({ wishes }: { wishes: readonly PracticeWish[] }) {
   const say = useSay();
-  const language = useLanguage();
   const queries = useQueryClient();
   const { name } = useWho();
   const kept = useQuery({ queryKey: ['practice-kept'], queryFn: keptKits, networkMode: 'always', gcTime: 0 });
@@ -23,20 +21,12 @@ export function TakenAlong({ wishes }: { wishes: readonly PracticeWish[] }) {
     mutationFn: async () => {
       for (const wish of wishes) {
         const { code } = await answer(api.POST('/api/practice/exercises', { body: wish }));
-        await keepForLater(code, language);
+        await keepForLater(code);
         await queries.invalidateQueries({ queryKey: ['practice-kept'] });
       }
     },
   });
   const answers = useWaiting(handedIn).filter((one) => one.who === name).length;
-  useEffect(() => {
-    const send = () => void handedIn.send(sendAnswer, (one) => one.who === name);
-    send();
-    window.addEventListener('online', send);
-    return () => {
-      window.removeEventListener('online', send);
-    };
-  }, [name]);
   useEffect(() => {
     for (const one of ['practice-progress', 'practice-crew']) {
       void queries.invalidateQueries({ queryKey: [one] });

@@ -44,8 +44,12 @@ export async function drillPage(language: string, { code, rule }: DrillTree): Pr
 }
 
 /** Keeps a whole round on this device, for where there is no signal; nothing is kept of a round that is not whole. */
-export async function keepDrill(language: string, trees: DrillTree[]): Promise<void> {
+export async function keepDrill(
+  language: string,
+  trees: DrillTree[],
+  pageOf: (tree: DrillTree) => Promise<DrillPage>,
+): Promise<void> {
   const pages: KeptDrill['pages'] = {};
-  for (const tree of trees) pages[tree.code] = await drillPage(language, tree);
+  for (const tree of trees) pages[tree.code] = await pageOf(tree);
   await set(language, { trees, pages } satisfies KeptDrill, kept());
 }

@@ -4,7 +4,6 @@ import type { PracticeKit } from '../api/client';
 /** An exercise that is kept on this device. */
 export interface KeptKit {
   code: string;
-  language: string;
   /** When it was kept, in milliseconds. */
   at: number;
   kit: PracticeKit;
@@ -39,7 +38,7 @@ export async function keptKit(code: string): Promise<PracticeKit | undefined> {
 }
 
 /** Keeps an exercise for where there is no signal; the oldest give way. */
-export async function keepKit(code: string, language: string, kit: PracticeKit): Promise<void> {
-  await set(code, { code, language, at: Date.now(), kit } satisfies KeptKit, kept());
+export async function keepKit(code: string, kit: PracticeKit): Promise<void> {
+  await set(code, { code, at: Date.now(), kit } satisfies KeptKit, kept());
   for (const one of (await keptKits()).slice(MOST_KEPT)) await del(one.code, kept());
 }

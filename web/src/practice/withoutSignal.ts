@@ -29,10 +29,9 @@ export function sendAnswer({ code, marks, pointed }: HandedIn): Promise<Practice
 }
 
 /** Fetches what an exercise needs where there is no signal, and keeps it on this device. */
-export async function keepForLater(code: string, language: string): Promise<void> {
+export async function keepForLater(code: string): Promise<void> {
   await keepKit(
     code,
-    language,
     await answer(api.GET('/api/practice/exercises/{code}/kit', { params: { path: { code } } })),
   );
 }

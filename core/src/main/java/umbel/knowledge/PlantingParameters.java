@@ -64,6 +64,7 @@ public record PlantingParameters(
      * Several kinds for a house.
      *
      * @param kgPerPersonMonth fruit eaten fresh
+     * @param fenceHeight metres
      * @param gapUnder of what is wanted in a month, under which too little is ripe
      * @param glutOver times what is wanted, over which it is too much
      * @param bloomEarlyLateDays by which early and late cultivars bloom apart from the middling ones
@@ -72,6 +73,7 @@ public record PlantingParameters(
     public record Household(
             double kgPerPersonMonth,
             int people,
+            @JsonProperty("fenceHeight_m") double fenceHeight,
             double gapUnder,
             double glutOver,
             @JsonProperty("bloomLasts_d") int bloomLastsDays,

@@ -65,7 +65,7 @@ class PlantingsInBrowserTest {
     @Test
     void fruitForAHouseAlongAFence() {
         BROWSER.open(umbel.url() + "/plantings");
-        BROWSER.find(By.linkText("Fruit for a house")).click();
+        BROWSER.find(By.linkText("Fruit for a household")).click();
         BROWSER.sees("20 m of fence are taken, 4 m are left");
         BROWSER.sees("Pollinated by Apple (late)");
         assertThat(BROWSER.bodyText())
