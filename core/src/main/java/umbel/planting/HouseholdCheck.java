@@ -66,7 +66,12 @@ public final class HouseholdCheck extends RequestCheck {
         }
         return new Household.WishedFence(
                 within("fence.length_m", sent.length(), 1, 0.5, 10_000),
-                within("fence.height_m", sent.height(), knowledge.planting().household().fenceHeight(), 0.3, 20));
+                within(
+                        "fence.height_m",
+                        sent.height(),
+                        knowledge.planting().household().fenceHeight(),
+                        0.3,
+                        20));
     }
 
     private Household.WishedTree tree(String at, Household.WishedTree sent) {
