@@ -1,5 +1,6 @@
 package umbel.format;
 
+import java.math.BigDecimal;
 import java.util.Collection;
 import umbel.text.Speech;
 import umbel.text.Statement;
@@ -29,8 +30,13 @@ public record FieldError(String field, Statement what) {
         return new FieldError(
                 field,
                 Statement.of("problem.between")
-                        .with("least", Value.name(String.valueOf(least)))
-                        .with("most", Value.name(String.valueOf(most))));
+                        .with("least", Value.name(plain(least)))
+                        .with("most", Value.name(plain(most))));
+    }
+
+    /** As people write it: 500 and not 500.0. */
+    private static String plain(double number) {
+        return BigDecimal.valueOf(number).stripTrailingZeros().toPlainString();
     }
 
     /** The same error seen from a document that holds this one under {@code prefix}. */

@@ -8,8 +8,6 @@ import umbel.format.FieldError;
 import umbel.survey.InvalidSurvey;
 import umbel.survey.Survey;
 import umbel.survey.Survey.LimbMeasure;
-import umbel.text.Statement;
-import umbel.text.Value;
 import umbel.wood.Condition;
 
 /**
@@ -157,11 +155,7 @@ public record LimbQuestion(
                 errors.add(FieldError.of(field, "problem.missing"));
             }
         } else if (Double.isNaN(value) || value < least || value > most) {
-            errors.add(new FieldError(
-                    field,
-                    Statement.of("problem.between")
-                            .with("least", Value.name(String.valueOf((int) least)))
-                            .with("most", Value.name(String.valueOf((int) most)))));
+            errors.add(FieldError.between(field, least, most));
         }
     }
 }
