@@ -43,6 +43,15 @@ export function App() {
           <img src="/mark.svg" alt="" width={24} height={24} />
           <span className="max-sm:sr-only">{say('app.umbel')}</span>
         </Link>
+        {who.farms > 1 && (
+          <Link
+            to="/farms"
+            title={say('farms.title')}
+            className="max-w-44 truncate border-l border-line pl-4 text-[14px] font-semibold underline-offset-4 hover:underline max-sm:max-w-24 max-sm:pl-2"
+          >
+            {who.farmName || say('farms.unnamed')}
+          </Link>
+        )}
         <nav aria-label={say('app.main')} className="flex flex-1 gap-5 overflow-x-auto max-2xl:gap-3.5">
           {!prunes && (
             <>

@@ -1,10 +1,11 @@
+import { farmBase } from './api/farm';
 import { onUnits } from './text/units';
 import '@fontsource-variable/atkinson-hyperlegible-next';
 import '@fontsource-variable/bricolage-grotesque';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { createBrowserRouter, Navigate, RouterProvider, useParams } from 'react-router';
+import { createBrowserRouter, RouterProvider } from 'react-router';
 import { askAgain } from './api/problem';
 import { App } from './App';
 import { BlockPage } from './block/BlockPage';
@@ -43,8 +44,10 @@ import { WalkPage } from './survey/WalkPage';
 import { ComparePage } from './tree/ComparePage';
 import { TreePage } from './tree/TreePage';
 import { AccountsPage } from './people/AccountsPage';
+import { FarmsPage } from './farms/FarmsPage';
 import { PasswordPage } from './people/PasswordPage';
 import { Gate } from './people/Gate';
+import { Tag } from './field/Tag';
 import { DuePage } from './due/DuePage';
 import { NoSuchPage, PageFailed } from './ui/States';
 
@@ -52,58 +55,57 @@ const queries = new QueryClient({
   defaultOptions: { queries: { retry: askAgain, refetchOnWindowFocus: false, staleTime: 10_000 } },
 });
 
-/** Where a tree's tag leads: its work. */
-function Tag() {
-  return <Navigate replace to={`/field/trees/${useParams()['id'] ?? ''}`} />;
-}
-
-const router = createBrowserRouter([
-  {
-    element: (
-      <Gate>
-        <App />
-      </Gate>
-    ),
-    errorElement: <PageFailed />,
-    children: [
-      { index: true, element: <HoldingPage /> },
-      { path: 'trees/:id', element: <TreePage /> },
-      { path: 'trees/:id/survey', element: <SurveyPage /> },
-      { path: 'trees/:id/walk', element: <WalkPage /> },
-      { path: 'trees/:id/photographs', element: <PhotoSurveyPage /> },
-      { path: 'plants/:id', element: <PlantPage /> },
-      { path: 'plants/:id/survey', element: <SurveyPage /> },
-      { path: 'plants/:id/record', element: <PlantRecordPage /> },
-      { path: 'plantings', element: <PlantingsPage /> },
-      { path: 'plantings/household', element: <HouseholdPage /> },
-      { path: 'limb', element: <LimbPage /> },
-      { path: 'look', element: <LookPage /> },
-      { path: 'practice', element: <PracticePage /> },
-      { path: 'practice/minute', element: <DrillPage /> },
-      { path: 'practice/eye', element: <EyePage /> },
-      { path: 'practice/:code', element: <ExercisePage /> },
-      { path: 'blocks/:id', element: <BlockPage /> },
-      { path: 'blocks/:id/instruction', element: <InstructionPage /> },
-      { path: 'blocks/:id/count', element: <CropCountPage /> },
-      { path: 'season', element: <SeasonPage /> },
-      { path: 'season/crew', element: <SchedulePage /> },
-      { path: 'season/day', element: <DayLists /> },
-      { path: 'field/day', element: <DayLists /> },
-      { path: 'due', element: <DuePage /> },
-      { path: 'password', element: <PasswordPage /> },
-      { path: 'accounts', element: <AccountsPage /> },
-      { path: 't/:id', element: <Tag /> },
-      { path: 'field', element: <FieldHome /> },
-      { path: 'field/blocks/:id', element: <FieldBlockPage /> },
-      { path: 'field/trees/:id', element: <FieldTreePage /> },
-      { path: 'compare', element: <ComparePage /> },
-      { path: 'guide', element: <GuidePage /> },
-      { path: 'trees/:id/sheet', element: <SheetPage /> },
-      { path: 'trees/:id/record', element: <RecordPage /> },
-      { path: '*', element: <NoSuchPage /> },
-    ],
-  },
-]);
+const router = createBrowserRouter(
+  [
+    {
+      element: (
+        <Gate>
+          <App />
+        </Gate>
+      ),
+      errorElement: <PageFailed />,
+      children: [
+        { index: true, element: <HoldingPage /> },
+        { path: 'trees/:id', element: <TreePage /> },
+        { path: 'trees/:id/survey', element: <SurveyPage /> },
+        { path: 'trees/:id/walk', element: <WalkPage /> },
+        { path: 'trees/:id/photographs', element: <PhotoSurveyPage /> },
+        { path: 'plants/:id', element: <PlantPage /> },
+        { path: 'plants/:id/survey', element: <SurveyPage /> },
+        { path: 'plants/:id/record', element: <PlantRecordPage /> },
+        { path: 'plantings', element: <PlantingsPage /> },
+        { path: 'plantings/household', element: <HouseholdPage /> },
+        { path: 'limb', element: <LimbPage /> },
+        { path: 'look', element: <LookPage /> },
+        { path: 'practice', element: <PracticePage /> },
+        { path: 'practice/minute', element: <DrillPage /> },
+        { path: 'practice/eye', element: <EyePage /> },
+        { path: 'practice/:code', element: <ExercisePage /> },
+        { path: 'blocks/:id', element: <BlockPage /> },
+        { path: 'blocks/:id/instruction', element: <InstructionPage /> },
+        { path: 'blocks/:id/count', element: <CropCountPage /> },
+        { path: 'season', element: <SeasonPage /> },
+        { path: 'season/crew', element: <SchedulePage /> },
+        { path: 'season/day', element: <DayLists /> },
+        { path: 'field/day', element: <DayLists /> },
+        { path: 'due', element: <DuePage /> },
+        { path: 'password', element: <PasswordPage /> },
+        { path: 'accounts', element: <AccountsPage /> },
+        { path: 'farms', element: <FarmsPage /> },
+        { path: 't/:id', element: <Tag /> },
+        { path: 'field', element: <FieldHome /> },
+        { path: 'field/blocks/:id', element: <FieldBlockPage /> },
+        { path: 'field/trees/:id', element: <FieldTreePage /> },
+        { path: 'compare', element: <ComparePage /> },
+        { path: 'guide', element: <GuidePage /> },
+        { path: 'trees/:id/sheet', element: <SheetPage /> },
+        { path: 'trees/:id/record', element: <RecordPage /> },
+        { path: '*', element: <NoSuchPage /> },
+      ],
+    },
+  ],
+  { basename: farmBase || '/' },
+);
 
 setLanguage(language());
 // what the server says comes in the language too

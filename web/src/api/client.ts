@@ -1,3 +1,4 @@
+import { farmBase, inFarm } from './farm';
 import { units } from '../text/units';
 import { say } from '../text/say';
 import createClient from 'openapi-fetch';
@@ -73,6 +74,7 @@ export type FieldStep = Schemas['FieldStep'];
 export type FollowUpLine = Schemas['FollowUpLine'];
 export type WhoIsHere = Schemas['WhoIsHere'];
 export type AccountLine = Schemas['AccountLine'];
+export type FarmLine = Schemas['FarmLine'];
 export type CheckedSeason = Schemas['CheckedSeason'];
 export type PickingLine = Schemas['PickingLine'];
 export type Knowledge = Schemas['Catalogue'];
@@ -117,7 +119,7 @@ function asker(): Record<string, string> {
 
 /** Asks the browser to carry out a save although the page is being left; nobody waits for its answer. */
 export function sendOnLeaving(path: string, body: unknown): void {
-  void fetch(path, {
+  void fetch(inFarm(path), {
     method: 'PUT',
     keepalive: true,
     headers: { ...asker(), 'Content-Type': 'application/json' },
@@ -127,7 +129,11 @@ export function sendOnLeaving(path: string, body: unknown): void {
 
 /** Sends a body as it is, and gives the answer or throws its problem. */
 async function send<T>(path: string, type: string, body: BodyInit): Promise<T> {
-  const got = await fetch(path, { method: 'POST', headers: { ...asker(), 'Content-Type': type }, body });
+  const got = await fetch(inFarm(path), {
+    method: 'POST',
+    headers: { ...asker(), 'Content-Type': type },
+    body,
+  });
   const told = (await got.json()) as T & { detail?: string; errors?: FieldError[] };
   if (!got.ok) throw new Problem(told.detail ?? say('client.it-was-refused'), got.status, told.errors ?? []);
   return told;
@@ -148,7 +154,7 @@ export function sendPicture<T>(path: string, picture: Blob): Promise<T> {
   return send(path, 'image/jpeg', picture);
 }
 
-export const api = createClient<paths>({ baseUrl: window.location.origin });
+export const api = createClient<paths>({ baseUrl: window.location.origin + farmBase });
 
 api.use({
   onRequest({ request }) {

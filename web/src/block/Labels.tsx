@@ -1,3 +1,4 @@
+import { inFarm } from '../api/farm';
 import { useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -21,12 +22,12 @@ export function Labels({ id }: { id: number }) {
     onSuccess: (kept) => {
       queries.setQueryData(['public-address'], kept);
       setAsking(false);
-      window.location.assign(`/api/blocks/${id}/labels.pdf`);
+      window.location.assign(inFarm(`/api/blocks/${id}/labels.pdf`));
     },
   });
   if (set.data?.address) {
     return (
-      <a className="font-semibold underline underline-offset-4" href={`/api/blocks/${id}/labels.pdf`}>
+      <a className="font-semibold underline underline-offset-4" href={inFarm(`/api/blocks/${id}/labels.pdf`)}>
         {say('labels.labels-with-tag-codes')}
       </a>
     );

@@ -1,3 +1,4 @@
+import { inFarm } from '../api/farm';
 import { say, useSay } from '../text/say';
 import { FaultList } from '../ui/FaultList';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -61,7 +62,7 @@ export function Tables({ id, counted }: { id: number; counted: boolean }) {
       </p>
       <div className="flex flex-wrap gap-2">
         <a
-          href={`/api/blocks/${id}/surveys.csv`}
+          href={inFarm(`/api/blocks/${id}/surveys.csv`)}
           className="rounded-md border border-muted/50 px-3 py-1.5 text-[14px] font-semibold hover:bg-sand"
         >
           {say('tables.export-surveys-csv')}
@@ -77,7 +78,7 @@ export function Tables({ id, counted }: { id: number; counted: boolean }) {
         <p>
           <a
             className="font-semibold underline underline-offset-4"
-            href={`/api/surveys/template.csv${counted ? '?counted=true' : ''}`}
+            href={inFarm(`/api/surveys/template.csv${counted ? '?counted=true' : ''}`)}
           >
             {say('tables.an-empty-table-with-every')}
           </a>

@@ -1,3 +1,4 @@
+import { keptAs } from '../api/farm';
 import { answer, api } from '../api/client';
 import { Outbox } from '../api/outbox';
 import type { components } from '../api/schema';
@@ -10,7 +11,7 @@ export interface WaitingCount {
   refused: string;
 }
 
-export const waitingCounts = new Outbox<WaitingCount>('umbel.crop-counts-to-send', 50);
+export const waitingCounts = new Outbox<WaitingCount>(keptAs('umbel.crop-counts-to-send'), 50);
 
 /** Keeps a count of a block. */
 export function sendCount({ block, count }: WaitingCount) {

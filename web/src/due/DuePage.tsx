@@ -1,3 +1,4 @@
+import { inFarm } from '../api/farm';
 import { say, useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -42,7 +43,7 @@ export function DuePage() {
             className="min-h-10 w-52 rounded-md border border-muted/50 bg-paper px-3"
           />
           <a
-            href="/api/follow-ups/calendar.ics"
+            href={inFarm('/api/follow-ups/calendar.ics')}
             download="umbel.ics"
             className="grid min-h-10 place-items-center rounded-md border border-muted/50 px-3 text-[14px] font-semibold hover:bg-sand"
           >

@@ -1,3 +1,5 @@
+import { farmBase } from '../api/farm';
+
 const WITHOUT_SIGNAL = [/^\/field/, /^\/t\//, /^\/practice/, /^\/blocks\/\d+\/count$/];
 
 /** Whether a page is used where there is no signal. */
@@ -10,7 +12,11 @@ export function worksWithoutSignal(path: string): boolean {
  * there. Pages of the office do not need it.
  */
 export function keepForNoSignal() {
-  if (worksWithoutSignal(window.location.pathname) && 'serviceWorker' in navigator && import.meta.env.PROD) {
+  if (
+    worksWithoutSignal(window.location.pathname.slice(farmBase.length)) &&
+    'serviceWorker' in navigator &&
+    import.meta.env.PROD
+  ) {
     void import('virtual:pwa-register').then(({ registerSW }) => registerSW({ immediate: true }));
   }
 }

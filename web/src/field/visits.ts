@@ -1,3 +1,4 @@
+import { keptAs } from '../api/farm';
 import { answer, api, type FieldSheet, type Mark, type RecordEntry } from '../api/client';
 import { newId } from '../api/newId';
 import { asksAgain, Problem } from '../api/problem';
@@ -43,9 +44,9 @@ export interface Meanwhile {
   done: string[];
 }
 
-const QUEUE = 'umbel.visits-to-send';
-const MEANWHILE = 'umbel.meanwhile';
-const FINISHED = 'umbel.finished';
+const QUEUE = keptAs('umbel.visits-to-send');
+const MEANWHILE = keptAs('umbel.meanwhile');
+const FINISHED = keptAs('umbel.finished');
 const LONGEST_MINUTES = 600;
 /** Tells every page that what is kept here has changed. */
 export const VISITS_CHANGED = 'umbel-visit';

@@ -1,3 +1,4 @@
+import { inFarm } from '../api/farm';
 import { useSay } from '../text/say';
 import { FaultList } from '../ui/FaultList';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
@@ -42,7 +43,7 @@ export function MapFile({ mayChange }: { mayChange: boolean }) {
   return (
     <div className="pt-2 text-[14px]">
       <div className="flex flex-wrap items-center gap-4">
-        <a href="/api/holding.geojson" className="underline underline-offset-4">
+        <a href={inFarm('/api/holding.geojson')} className="underline underline-offset-4">
           {say('map-file.export-map-geojson')}
         </a>
         {mayChange && (

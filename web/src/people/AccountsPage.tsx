@@ -1,4 +1,4 @@
-import { say, useSay } from '../text/say';
+import { useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type AccountLine } from '../api/client';
@@ -6,19 +6,17 @@ import { Problem } from '../api/problem';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
 import { Backups } from './Backups';
+import { Invitations } from './Invitations';
 import { Limits } from './Limits';
+import { roles } from './roles';
+import { ThisFarm } from './ThisFarm';
 import { Trail } from './Trail';
-
-const ROLES = (): [string, string][] => [
-  ['grower', say('accounts-page.grower-everything')],
-  ['foreman', say('accounts-page.foreman-all-the-work')],
-  ['pruner', say('accounts-page.pruner-the-sheets-of-the')],
-  ['adviser', say('accounts-page.adviser-reads-and-marks')],
-];
+import { useWho } from './who';
 
 /** The grower's own room: who may sign in, keys of other programs, limits, and who changed what. */
 export function AccountsPage() {
   const say = useSay();
+  const who = useWho();
   const accounts = useQuery({ queryKey: ['accounts'], queryFn: () => answer(api.GET('/api/accounts')) });
   if (accounts.isPending) return <Loading what={say('accounts-page.reading-the-accounts')} />;
   if (accounts.isError) return <Failed error={accounts.error} retry={() => void accounts.refetch()} />;
@@ -36,8 +34,10 @@ export function AccountsPage() {
         </ul>
         <NewAccount />
       </section>
+      <Invitations />
       <Limits />
-      <Backups />
+      <ThisFarm />
+      {who.keeper && <Backups />}
       <Keys />
       <Trail />
     </div>
@@ -100,7 +100,7 @@ function AccountRow({ account }: { account: AccountLine }) {
           }}
           className="min-h-9 rounded-md border border-muted/50 bg-paper px-2"
         >
-          {ROLES().map(([id, words]) => (
+          {roles(say).map(([id, words]) => (
             <option key={id} value={id}>
               {words}
             </option>
@@ -214,7 +214,7 @@ function NewAccount() {
         }}
         className="min-h-9 rounded-md border border-muted/50 bg-paper px-2"
       >
-        {ROLES().map(([id, words]) => (
+        {roles(say).map(([id, words]) => (
           <option key={id} value={id}>
             {words}
           </option>

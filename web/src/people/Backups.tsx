@@ -1,3 +1,4 @@
+import { inFarm } from '../api/farm';
 import { useSay } from '../text/say';
 import { useMutation } from '@tanstack/react-query';
 import { useRef } from 'react';
@@ -26,10 +27,10 @@ export function Backups() {
       </h2>
       <p className="max-w-prose pt-2 text-[14px] text-muted">{say('backups.a-backup-holds-all-that')}</p>
       <p className="flex flex-wrap items-center gap-5 py-2">
-        <a className={LINK} href="/api/backup">
+        <a className={LINK} href={inFarm('/api/backup')}>
           {say('backups.export-a-backup-zip')}
         </a>
-        <a className={LINK} href="/api/records.csv" download="records.csv">
+        <a className={LINK} href={inFarm('/api/records.csv')} download="records.csv">
           {say('backups.export-the-records-csv')}
         </a>
         <input

@@ -3,11 +3,14 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Navigate, useLocation } from 'react-router';
 import { answer, api } from '../api/client';
+import { farmBase } from '../api/farm';
+import { Problem } from '../api/problem';
 import { worksWithoutSignal } from '../field/keepForNoSignal';
 import { proposeLanguage } from '../text/language';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
 import { DoorField, DoorSheet } from './Door';
+import { Invited } from './Invited';
 import { keepHere, lastHere, Who } from './who';
 
 /** Pages for whoever learns. */
@@ -47,7 +50,7 @@ export function Gate({ children }: { children: ReactNode }) {
   const offline = session.isError && worksWithoutSignal(path) ? lastHere() : null;
   const who = session.data ?? offline;
   if (session.isPending) return <Loading what="…" />;
-  if (!who) return <Failed error={session.error} retry={() => void session.refetch()} />;
+  if (!who) return <NotLetIn error={session.error} retry={() => void session.refetch()} />;
   if (who.state === 'first-account')
     return <FirstAccount codeNeeded={who.codeNeeded} done={() => void session.refetch()} />;
   if (who.state === 'signed-out') return <SignIn done={() => void session.refetch()} />;
@@ -57,14 +60,38 @@ export function Gate({ children }: { children: ReactNode }) {
   return <Who.Provider value={who}>{children}</Who.Provider>;
 }
 
+/** Where the server does not answer, or lets nobody in here: whoever has no role in this farm may have one in another. */
+function NotLetIn({ error, retry }: { error: unknown; retry: () => void }) {
+  const say = useSay();
+  return (
+    <>
+      <Failed error={error} retry={retry} />
+      {farmBase !== '' && error instanceof Problem && error.status === 404 && (
+        <a href="/" className="mx-8 font-semibold underline underline-offset-4">
+          {say('gate.to-your-farm')}
+        </a>
+      )}
+    </>
+  );
+}
+
 function SignIn({ done }: { done: () => void }) {
   const say = useSay();
   const [login, setLogin] = useState('');
   const [password, setPassword] = useState('');
+  const [invited, setInvited] = useState(false);
   const enter = useMutation({
     mutationFn: () => answer(api.POST('/api/session', { body: { login, password } })),
     onSuccess: done,
   });
+  if (invited)
+    return (
+      <Invited
+        back={() => {
+          setInvited(false);
+        }}
+      />
+    );
   return (
     <DoorSheet
       title={say('gate.sign-in')}
@@ -81,9 +108,20 @@ function SignIn({ done }: { done: () => void }) {
         type="password"
         autoComplete="current-password"
       />
-      <Button type="submit" weight="ink" className="mt-4 min-h-11" disabled={enter.isPending}>
-        {say('gate.sign-in')}
-      </Button>
+      <div className="mt-4 flex items-center gap-4">
+        <Button type="submit" weight="ink" className="min-h-11" disabled={enter.isPending}>
+          {say('gate.sign-in')}
+        </Button>
+        <button
+          type="button"
+          className="underline underline-offset-4"
+          onClick={() => {
+            setInvited(true);
+          }}
+        >
+          {say('gate.invited')}
+        </button>
+      </div>
     </DoorSheet>
   );
 }

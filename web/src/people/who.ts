@@ -1,3 +1,4 @@
+import { keptAs } from '../api/farm';
 import { createContext, useContext } from 'react';
 import type { WhoIsHere } from '../api/client';
 
@@ -9,6 +10,10 @@ export const Who = createContext<WhoIsHere>({
   role: '',
   language: 'en',
   codeNeeded: false,
+  farm: '',
+  farmName: '',
+  farms: 0,
+  keeper: false,
 });
 
 /** Whether whoever sits here may change more than marks: trees, blocks, surveys, records, season. */
@@ -21,7 +26,7 @@ export function useWho(): WhoIsHere {
   return useContext(Who);
 }
 
-const LAST = 'umbel.last-here';
+const LAST = keptAs('umbel.last-here');
 
 /** Remembers on this device who sits here, for where there is no signal. */
 export function keepHere(who: WhoIsHere): void {

@@ -1,3 +1,4 @@
+import { inFarm } from '../api/farm';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
@@ -187,7 +188,7 @@ function Large({
 }
 
 function address(id: number, photo: PhotoLine): string {
-  return `/api/trees/${id}/photos/${photo.id}`;
+  return inFarm(`/api/trees/${id}/photos/${photo.id}`);
 }
 
 /** The day, and whether before or after the work. */

@@ -1,3 +1,4 @@
+import { keptAs } from '../api/farm';
 import { createStore, del, entries, get, set, type UseStore } from 'idb-keyval';
 import { sendPicture } from '../api/client';
 import { Problem } from '../api/problem';
@@ -26,7 +27,7 @@ let store: UseStore | undefined;
 
 /** Pictures are too large for what visits are kept in. */
 function kept(): UseStore {
-  store ??= createStore('umbel-photos', 'pending');
+  store ??= createStore(keptAs('umbel-photos'), 'pending');
   return store;
 }
 

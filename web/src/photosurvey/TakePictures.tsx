@@ -1,3 +1,4 @@
+import { inFarm } from '../api/farm';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { PhotoFigures } from '../api/client';
@@ -86,7 +87,7 @@ export function TakePictures({
     setFailed('');
     try {
       for (const at of [0, 1]) {
-        const got = await fetch(`/api/survey/photographs/samples/${at + 1}`);
+        const got = await fetch(inFarm(`/api/survey/photographs/samples/${at + 1}`));
         if (!got.ok) throw new Error(say('photosurvey.no-sample'));
         await choose(at, await rasterised(await got.blob()));
       }

@@ -1,3 +1,4 @@
+import { keptAs } from '../api/farm';
 import type { EyeAnswer, EyeQuestion } from '../api/client';
 import { Outbox } from '../api/outbox';
 
@@ -25,7 +26,7 @@ export function keptRound(language: string): EyeQuestion[] | null {
 }
 
 /** Answered rounds that the server has not got yet. */
-export const eyeRounds = new Outbox<EyeAnswer[]>('umbel.eye-rounds-to-send', 50);
+export const eyeRounds = new Outbox<EyeAnswer[]>(keptAs('umbel.eye-rounds-to-send'), 50);
 
 /** The most drawings judged rightly in a minute on this device, this round's counted. */
 export function bestWith(right: number): number {

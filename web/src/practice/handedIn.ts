@@ -1,3 +1,4 @@
+import { keptAs } from '../api/farm';
 import type { Mark } from '../api/client';
 import { Outbox } from '../api/outbox';
 
@@ -11,7 +12,7 @@ export interface HandedIn {
 }
 
 /** Answers that wait to be marked; of one exercise somebody's last answer counts. */
-export const handedIn = new Outbox<HandedIn>('umbel.practice-to-send', 50, isSame);
+export const handedIn = new Outbox<HandedIn>(keptAs('umbel.practice-to-send'), 50, isSame);
 
 /** Whether two answers are somebody's to the same exercise. */
 export function isSame(one: Pick<HandedIn, 'who' | 'code'>, other: Pick<HandedIn, 'who' | 'code'>): boolean {

@@ -1,3 +1,4 @@
+import { inFarm } from '../api/farm';
 import { useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
@@ -119,7 +120,9 @@ function PastTree({ survey }: { survey: number }) {
 }
 
 function PastPlant({ survey }: { survey: number }) {
-  return <img src={`/api/surveys/${survey}/drawing.svg`} alt="" style={{ height: SIZE, width: SIZE }} />;
+  return (
+    <img src={inFarm(`/api/surveys/${survey}/drawing.svg`)} alt="" style={{ height: SIZE, width: SIZE }} />
+  );
 }
 
 function Past({ drawing }: { drawing: Drawing }) {

@@ -1,3 +1,4 @@
+import { inFarm } from '../api/farm';
 import { useSay } from '../text/say';
 import { FaultList } from '../ui/FaultList';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
@@ -76,7 +77,7 @@ export function WeatherTable({ page }: { page: SeasonPage }) {
         </Button>
         <a
           className="font-semibold underline underline-offset-4"
-          href={`/api/holdings/${holding}/weather.csv`}
+          href={inFarm(`/api/holdings/${holding}/weather.csv`)}
         >
           {say('weather-table.this-year-as-a-table')}
         </a>

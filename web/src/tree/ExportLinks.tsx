@@ -1,3 +1,5 @@
+import { inFarm } from '../api/farm';
+
 /** A plant as files of open formats. */
 export function ExportLinks({
   id,
@@ -14,7 +16,7 @@ export function ExportLinks({
       {files.map(([file, words]) => (
         <a
           key={file}
-          href={`/api/trees/${id}/${file}`}
+          href={inFarm(`/api/trees/${id}/${file}`)}
           className="mr-3 font-semibold text-ink underline underline-offset-4"
         >
           {words}

@@ -5,6 +5,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStreamWriter;
+import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -32,13 +33,14 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import umbel.app.UmbelSettings;
 import umbel.app.database.DatabaseKind;
+import umbel.app.farm.FarmScope;
 import umbel.app.http.Refused;
 import umbel.app.photo.PhotoFiles;
 import umbel.app.visit.RecordTable;
 import umbel.text.Statement;
 import umbel.text.Value;
 
-/** The whole holding in one file, taken while the program runs, and brought back at its next start. */
+/** The whole installation in one file, taken while the program runs, and brought back at its next start. */
 @RestController
 @RequestMapping("/api/backup")
 class BackupController {
@@ -75,7 +77,7 @@ class BackupController {
                 addFolder(zip, settings.data().resolve(PhotoFiles.FOLDER), PhotoFiles.FOLDER, PhotoFiles.FILE);
                 zip.putNextEntry(new ZipEntry(BackupFile.RECORDS));
                 Writer table = new OutputStreamWriter(zip, StandardCharsets.UTF_8);
-                records.write(table);
+                writeRecords(table);
                 table.flush();
                 zip.closeEntry();
             } finally {
@@ -124,6 +126,22 @@ class BackupController {
                     zip.closeEntry();
                 }
             }
+        }
+    }
+
+    /** The records of every farm: a backup is for whoever keeps the installation. */
+    private void writeRecords(Writer table) throws IOException {
+        try {
+            FarmScope.acrossFarms(() -> {
+                try {
+                    records.write(table);
+                } catch (IOException e) {
+                    throw new UncheckedIOException(e);
+                }
+                return null;
+            });
+        } catch (UncheckedIOException e) {
+            throw e.getCause();
         }
     }
 

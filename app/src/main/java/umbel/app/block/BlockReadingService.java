@@ -14,6 +14,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
+import umbel.app.farm.FarmScope;
 import umbel.app.http.NotFound;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.reader.Reader;
@@ -68,6 +69,7 @@ public class BlockReadingService {
     /** A reading of a block as it stands. */
     public static final class Job {
         private final long id;
+        private final long farm = FarmScope.current();
         private final long blockId;
         private final String block;
         private final int total;
@@ -102,14 +104,14 @@ public class BlockReadingService {
     /** Begins reading a block. */
     public Progress begin(long blockId) {
         Job job = transactions.execute(status -> {
-            var block = blocks.findById(blockId).orElseThrow(() -> new NotFound("block", blockId));
+            var block = blocks.existing(blockId);
             int total = (int) surveys.findNewestOfBlock(blockId).stream()
                     .filter(entry -> !entry.isCounted())
                     .count();
             return new Job(numbers.incrementAndGet(), blockId, block.name(), total);
         });
         jobs.put(job.id, job);
-        worker.submit(() -> run(job));
+        worker.submit(FarmScope.carried(() -> run(job)));
         return progress(job.id);
     }
 
@@ -138,7 +140,7 @@ public class BlockReadingService {
 
     private Job job(long id) {
         Job job = jobs.getIfPresent(id);
-        if (job == null) {
+        if (job == null || job.farm != FarmScope.current()) {
             throw new NotFound("reading", id);
         }
         return job;
@@ -161,12 +163,12 @@ public class BlockReadingService {
             for (int from = 0; from < entries.size() && !job.cancelled(); from += BATCH) {
                 entries.subList(from, Math.min(entries.size(), from + BATCH)).parallelStream()
                         .filter(entry -> !job.cancelled())
-                        .forEach(entry -> {
+                        .forEach(entry -> FarmScope.run(job.farm, () -> {
                             SurveyedTree tree = readings.of(entry);
                             read.add(BlockReading.TreeRead.of(
                                     entry.tree().id(), entry.tree().label(), tree.tree(), tree.reading()));
                             job.done.incrementAndGet();
-                        });
+                        }));
             }
             if (!job.cancelled()) {
                 job.result = BlockReading.of(

@@ -18,6 +18,7 @@ import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 import org.springframework.web.context.request.RequestContextHolder;
 import org.springframework.web.context.request.ServletRequestAttributes;
+import umbel.app.farm.FarmScope;
 import umbel.app.reader.Reader;
 import umbel.compute.Cancellation;
 import umbel.text.Statement;
@@ -86,7 +87,7 @@ public class Computing {
      */
     public <T> T answer(Lane lane, Supplier<T> work) {
         Cancellation cancellation = new Cancellation();
-        Supplier<T> carried = Reader.carried(work);
+        Supplier<T> carried = FarmScope.carried(Reader.carried(work));
         FutureTask<T> task = new FutureTask<>(() -> timed(lane, () -> Cancellation.during(cancellation, carried)));
         ThreadPoolExecutor pool = lanes.get(lane);
         requireRoom(lane);

@@ -9,12 +9,13 @@ import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
+import umbel.app.farm.OfOneFarm;
 import umbel.app.orchard.Block;
 
 /** A count of flowers or fruits on marked limbs of a block, as it was kept. */
 @Entity
 @Table(name = "crop_count")
-class CropCountEntry {
+class CropCountEntry extends OfOneFarm {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

@@ -183,7 +183,7 @@ public class CropCountService {
     }
 
     private Block block(long id) {
-        return blocks.findById(id).orElseThrow(() -> new NotFound("block", id));
+        return blocks.existing(id);
     }
 
     private static CropCountAnswers.Between between(CropCount.Estimate estimate, int digits) {

@@ -3,7 +3,6 @@ package umbel.app.database;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.sql.Connection;
-import java.sql.DatabaseMetaData;
 import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
@@ -14,7 +13,6 @@ import java.sql.Types;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -32,7 +30,6 @@ import org.flywaydb.core.api.configuration.FluentConfiguration;
 public final class DataMove {
 
     private static final int BATCH = 500;
-    private static final String HISTORY = "flyway_schema_history";
     private static final MathContext ALIKE = new MathContext(9);
     private static final Set<Integer> WHOLE =
             Set.of(Types.SMALLINT, Types.INTEGER, Types.BIGINT, Types.NUMERIC, Types.DECIMAL);
@@ -98,8 +95,8 @@ public final class DataMove {
         source.setAutoCommit(false); // so that a server hands rows out in batches, as they stood at one moment
         target.setAutoCommit(false);
         Map<String, Long> rows = new LinkedHashMap<>();
-        List<String> tables = inOrder(source);
-        if (!new TreeSet<>(tables).equals(new TreeSet<>(inOrder(target)))) {
+        List<String> tables = Tables.inOrder(source);
+        if (!new TreeSet<>(tables).equals(new TreeSet<>(Tables.inOrder(target)))) {
             throw new IllegalStateException("The two databases have different tables: both must be of one version.");
         }
         for (String table : tables) {
@@ -125,42 +122,6 @@ public final class DataMove {
             throw e;
         }
         return new Moved(rows);
-    }
-
-    /** The tables, those before the ones that refer to them. */
-    private static List<String> inOrder(Connection database) throws SQLException {
-        DatabaseMetaData about = database.getMetaData();
-        Map<String, Set<String>> refersTo = new TreeMap<>();
-        try (ResultSet tables = about.getTables(
-                database.getCatalog(), database.getSchema(), "%", new String[] {"TABLE", "BASE TABLE"})) {
-            while (tables.next()) {
-                String name = tables.getString("TABLE_NAME");
-                if (!name.equalsIgnoreCase(HISTORY)) {
-                    refersTo.put(name, new TreeSet<>());
-                }
-            }
-        }
-        for (Map.Entry<String, Set<String>> table : refersTo.entrySet()) {
-            try (ResultSet keys = about.getImportedKeys(database.getCatalog(), database.getSchema(), table.getKey())) {
-                while (keys.next()) {
-                    table.getValue().add(keys.getString("PKTABLE_NAME"));
-                }
-            }
-            table.getValue().remove(table.getKey());
-        }
-        Set<String> order = new LinkedHashSet<>();
-        while (order.size() < refersTo.size()) {
-            int before = order.size();
-            refersTo.forEach((table, others) -> {
-                if (order.containsAll(others)) {
-                    order.add(table);
-                }
-            });
-            if (order.size() == before) {
-                throw new IllegalStateException("Tables refer to one another in a circle.");
-            }
-        }
-        return order.stream().map(name -> name.toLowerCase(Locale.ROOT)).toList();
     }
 
     private static void copy(Connection source, Connection target, String table) throws SQLException {

@@ -11,6 +11,8 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import umbel.app.UmbelSettings;
+import umbel.app.farm.FarmScope;
+import umbel.app.farm.Farms;
 import umbel.app.holding.HoldingService;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
@@ -28,6 +30,7 @@ class DemoHolding {
     private static final Logger LOG = LoggerFactory.getLogger(DemoHolding.class);
 
     private final UmbelSettings settings;
+    private final Farms farms;
     private final HoldingRepository holdings;
     private final BlockRepository blocks;
     private final DemoSurveys surveys;
@@ -39,6 +42,7 @@ class DemoHolding {
 
     DemoHolding(
             UmbelSettings settings,
+            Farms farms,
             HoldingRepository holdings,
             BlockRepository blocks,
             DemoSurveys surveys,
@@ -47,6 +51,7 @@ class DemoHolding {
             HoldingService service,
             TransactionTemplate transactions) {
         this.settings = settings;
+        this.farms = farms;
         this.holdings = holdings;
         this.blocks = blocks;
         this.surveys = surveys;
@@ -58,9 +63,12 @@ class DemoHolding {
 
     @EventListener(ApplicationReadyEvent.class)
     void fillWhenEmpty() {
-        if (!settings.demo()) {
-            return;
+        if (settings.demo()) {
+            FarmScope.run(farms.first().id(), this::fillFirst);
         }
+    }
+
+    private void fillFirst() {
         boolean filled = Boolean.TRUE.equals(transactions.execute(status -> {
             if (holdings.count() > 0) {
                 return false;

@@ -68,6 +68,7 @@ class ApiDescription {
             "PracticeMarks",
             "HintAsked",
             "PracticeEntry",
+            "Join",
             "Household",
             "WishedFence",
             "WishedTree");

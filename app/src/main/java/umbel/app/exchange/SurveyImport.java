@@ -11,7 +11,6 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import umbel.app.http.NotFound;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.orchard.OrchardTree;
@@ -100,7 +99,7 @@ public class SurveyImport {
     /** What the table would write. */
     @Transactional(readOnly = true)
     public Outcome preview(long blockId, String table, Map<String, String> columns) {
-        Block block = blocks.findById(blockId).orElseThrow(() -> new NotFound("block", blockId));
+        Block block = blocks.existing(blockId);
         List<String> heading = new TableText(table).heading();
         List<String> ours = isCounts(table, columns) ? CountCsv.columns() : SurveyCsv.columns();
         List<String> unknown = heading.stream()
@@ -121,7 +120,7 @@ public class SurveyImport {
     /** Writes the table. */
     @Transactional
     public Outcome write(long blockId, String table, Map<String, String> columns) {
-        Block block = blocks.findById(blockId).orElseThrow(() -> new NotFound("block", blockId));
+        Block block = blocks.existing(blockId);
         List<Line> lines = new ArrayList<>();
         for (Placed one : placed(block, table, columns)) {
             Line line = line(block, one);

@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import umbel.app.orchard.BlockRepository;
 import umbel.app.plan.DecidedTrees;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
@@ -40,13 +41,20 @@ class TreeFilesController {
     private static final MediaType GLTF = new MediaType("model", "gltf+json");
 
     private final DecidedTrees surveyed;
+    private final BlockRepository blocks;
     private final SurveyRepository surveys;
     private final TreeReadings readings;
     private final SurveyImport imports;
 
-    TreeFilesController(DecidedTrees surveyed, SurveyRepository surveys, TreeReadings readings, SurveyImport imports) {
+    TreeFilesController(
+            DecidedTrees surveyed,
+            BlockRepository blocks,
+            SurveyRepository surveys,
+            TreeReadings readings,
+            SurveyImport imports) {
         this.readings = readings;
         this.surveyed = surveyed;
+        this.blocks = blocks;
         this.surveys = surveys;
         this.imports = imports;
     }
@@ -93,6 +101,7 @@ class TreeFilesController {
     @GetMapping("/blocks/{id}/surveys.csv")
     @Transactional(readOnly = true)
     ResponseEntity<String> tables(@PathVariable long id) {
+        blocks.existing(id);
         List<SurveyEntry> newest = surveys.findNewestOfBlock(id);
         List<CountSurvey> counts = newest.stream()
                 .filter(SurveyEntry::isCounted)

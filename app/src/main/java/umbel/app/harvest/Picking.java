@@ -7,12 +7,13 @@ import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
 import java.time.Instant;
 import java.time.LocalDate;
+import umbel.app.farm.OfOneFarm;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.OrchardTree;
 
 /** What was picked or thinned in a block on a day. */
 @Entity
-public class Picking {
+public class Picking extends OfOneFarm {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

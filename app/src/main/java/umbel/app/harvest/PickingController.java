@@ -100,6 +100,7 @@ class PickingController {
     @GetMapping("/trees/{id}/pickings")
     @Transactional(readOnly = true)
     public List<PickingLine> ofTree(@PathVariable long id) {
+        trees.existing(id);
         return pickings.findByTreeIdOrderByPickedOnDescIdDesc(id).stream()
                 .map(PickingController::line)
                 .toList();
@@ -150,7 +151,7 @@ class PickingController {
     }
 
     private Block block(long id) {
-        return blocks.findById(id).orElseThrow(() -> new NotFound("block", id));
+        return blocks.existing(id);
     }
 
     private static PickingLine line(Picking one) {

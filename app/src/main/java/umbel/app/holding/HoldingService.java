@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import umbel.app.http.NotFound;
 import umbel.app.log.RecordRepository;
 import umbel.app.log.WorkRecord;
 import umbel.app.orchard.Block;
@@ -217,7 +216,7 @@ public class HoldingService {
 
     @Transactional
     public TreeAt treeAt(long blockId, int row, int place) {
-        Block block = blocks.findById(blockId).orElseThrow(() -> new NotFound("block", blockId));
+        Block block = blocks.existing(blockId);
         block.requirePlace(row, place);
         OrchardTree tree = trees.findByBlockIdAndRowNoAndPlaceNo(blockId, row, place)
                 .orElseGet(() -> trees.save(new OrchardTree(block, row, place)));
@@ -229,7 +228,7 @@ public class HoldingService {
 
     @Transactional(readOnly = true)
     public TreePlace place(long treeId) {
-        OrchardTree tree = trees.findById(treeId).orElseThrow(() -> new NotFound("tree", treeId));
+        OrchardTree tree = trees.existing(treeId);
         SurveyEntry survey =
                 surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(treeId).orElse(null);
         BlockLine block = line(tree.block());

@@ -8,6 +8,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.springframework.core.annotation.Order;
@@ -31,7 +32,9 @@ public class BodyLimit extends OncePerRequestFilter {
 
     private static final long REST_NANOS = 2_000_000_000L;
     private static final int REST_BLOCK = 1 << 14;
-    private static final String BACKUP = "/api/backup/restore";
+    /** What is sent to these may be as large as a backup. */
+    private static final Set<String> BACKUPS = Set.of("/api/backup/restore", "/api/farms/archive");
+
     private static final int MOST_AT_A_TIME = 100;
     private static final int MOST_OF_AN_ADDRESS = 40;
 
@@ -62,7 +65,7 @@ public class BodyLimit extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        boolean backup = request.getRequestURI().equals(BACKUP);
+        boolean backup = BACKUPS.contains(request.getRequestURI());
         long limit = backup ? mostOfBackup : most;
         long length = request.getContentLengthLong();
         if (length > limit) {

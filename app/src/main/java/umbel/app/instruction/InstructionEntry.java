@@ -9,12 +9,13 @@ import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
 import tools.jackson.databind.json.JsonMapper;
+import umbel.app.farm.OfOneFarm;
 import umbel.app.orchard.Block;
 
 /** What was found to say to a crew for a block; one that is in use is worked and planned by. */
 @Entity
 @Table(name = "block_instruction")
-class InstructionEntry {
+class InstructionEntry extends OfOneFarm {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 

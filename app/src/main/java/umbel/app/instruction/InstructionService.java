@@ -22,6 +22,7 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
+import umbel.app.farm.FarmScope;
 import umbel.app.http.NotFound;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
@@ -172,7 +173,7 @@ public class InstructionService {
     }
 
     private Block block(long id) {
-        return blocks.findById(id).orElseThrow(() -> new NotFound("block", id));
+        return blocks.existing(id);
     }
 
     /** Begins to look for the instruction of a block; a search that is under way goes on. */
@@ -190,7 +191,7 @@ public class InstructionService {
         Search now =
                 searches.asMap().compute(blockId, (id, before) -> before != null && before.underWay() ? before : fresh);
         if (now == fresh) {
-            worker.submit(() -> run(blockId, entries, who, fresh));
+            worker.submit(FarmScope.carried(() -> run(blockId, entries, who, fresh)));
         }
         return transactions.execute(status -> page(blockId));
     }

@@ -11,12 +11,13 @@ import java.time.LocalDate;
 import java.util.Map;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
+import umbel.app.farm.OfOneFarm;
 import umbel.instruction.WorkCheck;
 
 /** Finished trees of one person as the foreman found them. */
 @Entity
 @Table(name = "work_check")
-class WorkCheckEntry {
+class WorkCheckEntry extends OfOneFarm {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RestController;
 import umbel.app.http.NotFound;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
+import umbel.app.orchard.TreeRepository;
 import umbel.app.reader.Reader;
 import umbel.app.survey.BlockMeasures;
 import umbel.app.survey.TreeReadings;
@@ -32,6 +33,7 @@ class LearningController {
 
     private final LearningService learning;
     private final BlockRepository blocks;
+    private final TreeRepository trees;
     private final BlockMeasures blockMeasures;
     private final TreeReadings readings;
     private final Knowledge knowledge;
@@ -40,6 +42,7 @@ class LearningController {
     LearningController(
             LearningService learning,
             BlockRepository blocks,
+            TreeRepository trees,
             BlockMeasures blockMeasures,
             TreeReadings readings,
             Knowledge knowledge,
@@ -49,6 +52,7 @@ class LearningController {
         this.knowledge = knowledge;
         this.learning = learning;
         this.blocks = blocks;
+        this.trees = trees;
         this.clock = clock;
     }
 
@@ -120,6 +124,7 @@ class LearningController {
     @GetMapping("/trees/{id}/forecasts")
     @Transactional(readOnly = true)
     public List<CheckedSeason> ofTree(@PathVariable long id) {
+        trees.existing(id);
         return learning.checked(id).stream().map(LearningController::line).toList();
     }
 
@@ -188,6 +193,6 @@ class LearningController {
     }
 
     private Block block(long id) {
-        return blocks.findById(id).orElseThrow(() -> new NotFound("block", id));
+        return blocks.existing(id);
     }
 }

@@ -10,13 +10,14 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import umbel.app.farm.OfOneFarm;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.survey.SurveyEntry;
 
 /** What was done to a tree on a day; never changed, only corrected by a later entry. */
 @Entity
 @Table(name = "work_record")
-public class WorkRecord {
+public class WorkRecord extends OfOneFarm {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

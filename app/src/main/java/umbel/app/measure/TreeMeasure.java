@@ -8,6 +8,7 @@ import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
+import umbel.app.farm.OfOneFarm;
 import umbel.app.orchard.OrchardTree;
 import umbel.growth.Comparison;
 import umbel.growth.Forecast;
@@ -15,7 +16,7 @@ import umbel.growth.Forecast;
 /** A measurement on a tree, with what was expected when it was kept. */
 @Entity
 @Table(name = "tree_measure")
-class TreeMeasure {
+class TreeMeasure extends OfOneFarm {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

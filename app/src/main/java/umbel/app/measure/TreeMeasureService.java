@@ -153,7 +153,7 @@ class TreeMeasureService {
     }
 
     private OrchardTree tree(long id) {
-        return trees.findById(id).orElseThrow(() -> new NotFound("tree", id));
+        return trees.existing(id);
     }
 
     private static TreeMeasureAnswers.MeasureLine line(TreeMeasure one) {

@@ -9,13 +9,14 @@ import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Version;
 import java.time.LocalDate;
 import org.springframework.http.HttpStatus;
+import umbel.app.farm.OfOneFarm;
 import umbel.app.http.Refused;
 import umbel.text.Statement;
 import umbel.text.Value;
 
 /** Trees of one kind planted together. */
 @Entity
-public class Block {
+public class Block extends OfOneFarm {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

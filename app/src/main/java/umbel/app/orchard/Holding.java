@@ -7,11 +7,12 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Version;
 import java.time.ZoneId;
+import umbel.app.farm.OfOneFarm;
 import umbel.cut.SafetyLimits;
 
 /** A farm or garden: where its trees stand. */
 @Entity
-public class Holding {
+public class Holding extends OfOneFarm {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

@@ -64,7 +64,7 @@ class LimitsController {
     @PutMapping("/blocks/{id}/lines")
     @Transactional
     LinesEntry lines(@PathVariable long id, @RequestBody LinesEntry entry) {
-        Block block = blocks.findById(id).orElseThrow(() -> new NotFound("block", id));
+        Block block = blocks.existing(id);
         block.nearPowerLines(entry.near());
         blocks.saveAndFlush(block);
         return new LinesEntry(block.nearPowerLines());

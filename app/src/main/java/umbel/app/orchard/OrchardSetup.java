@@ -282,10 +282,10 @@ public class OrchardSetup {
     }
 
     private Block blockOf(long id) {
-        return blocks.findById(id).orElseThrow(() -> new NotFound("block", id));
+        return blocks.existing(id);
     }
 
     private OrchardTree treeOf(long id) {
-        return trees.findById(id).orElseThrow(() -> new NotFound("tree", id));
+        return trees.existing(id);
     }
 }

@@ -6,12 +6,13 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
+import umbel.app.farm.OfOneFarm;
 import umbel.cut.SafetyLimits;
 
 /** One tree at its place in a block. */
 @Entity
 @Table(name = "tree")
-public class OrchardTree {
+public class OrchardTree extends OfOneFarm {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

@@ -4,9 +4,19 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
+import umbel.app.http.NotFound;
 
 /** The trees of all blocks. */
 public interface TreeRepository extends JpaRepository<OrchardTree, Long> {
+
+    /**
+     * A tree.
+     *
+     * @throws NotFound where there is none of that number
+     */
+    default OrchardTree existing(long id) {
+        return findById(id).orElseThrow(() -> new NotFound("tree", id));
+    }
 
     List<OrchardTree> findAllByOrderByBlockIdAscRowNoAscPlaceNoAsc();
 

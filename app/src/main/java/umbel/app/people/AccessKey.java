@@ -5,10 +5,11 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import umbel.app.farm.OfOneFarm;
 
 /** A key another program shows to have trees assessed; the key itself is not kept. */
 @Entity
-class AccessKey {
+class AccessKey extends OfOneFarm {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

@@ -13,7 +13,10 @@ import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -23,6 +26,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import umbel.app.farm.FarmScope;
 import umbel.app.http.NotFound;
 import umbel.app.http.Refused;
 import umbel.text.Statement;
@@ -36,19 +40,26 @@ class AccountController {
     private static final int KEY_BYTES = 24;
 
     private final PersonRepository people;
+    private final AccountRepository accounts;
     private final AccessKeyRepository keys;
     private final AuditRepository trail;
     private final PasswordEncoder passwords;
+    private final TransactionTemplate farmless;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
 
     AccountController(
             PersonRepository people,
+            AccountRepository accounts,
             AccessKeyRepository keys,
             AuditRepository trail,
             PasswordEncoder passwords,
+            PlatformTransactionManager transactions,
             Clock clock) {
         this.people = people;
+        this.accounts = accounts;
+        this.farmless = new TransactionTemplate(transactions);
+        this.farmless.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
         this.keys = keys;
         this.trail = trail;
         this.passwords = passwords;
@@ -120,30 +131,72 @@ class AccountController {
     private Person grant(Person person, AccountEntry entry) {
         Role role = Role.of(entry.role());
         boolean letIn = entry.active() == null ? person.maySignIn() : entry.active();
-        boolean lastGrower = person.login() != null
+        boolean lastGrower = person.account() != null
                 && person.maySignIn()
                 && person.role() == Role.GROWER
                 && (role != Role.GROWER || !letIn)
-                && people.countByRoleAndMaySignInTrueAndLoginIsNotNull(Role.GROWER.word()) <= 1;
+                && people.countByRoleAndMaySignInTrueAndAccountIsNotNull(Role.GROWER.word()) <= 1;
         if (lastGrower) {
             throw new Refused(HttpStatus.CONFLICT, Statement.of("problem.last-grower"));
         }
-        people.findByLogin(entry.login().strip())
-                .filter(other -> !other.id().equals(person.id()))
-                .ifPresent(other -> {
-                    throw new Refused(
-                            HttpStatus.CONFLICT,
-                            Statement.of("problem.login-taken").with("person", Value.name(other.name())));
-                });
-        String password = entry.password() == null ? "" : entry.password();
-        if (person.passwordHash() == null && password.isEmpty()) {
-            throw new Refused(HttpStatus.BAD_REQUEST, Statement.of("problem.password-missing"));
+        Account account = signsInWith(person, entry);
+        boolean other = person.account() == null;
+        if (other) {
+            person.join(account, role);
         }
-        person.account(entry.login().strip(), password.isEmpty() ? null : passwords.encode(password), role, letIn);
+        if (person.may(role, letIn) || other) {
+            account.endSessions();
+        }
         if (entry.crew() != null) {
             person.crew(entry.crew());
         }
+        accounts.saveAndFlush(account);
         return people.saveAndFlush(person);
+    }
+
+    /** The account as it is to be: a new one, or the one there is with another login or password. */
+    private Account signsInWith(Person person, AccountEntry entry) {
+        String login = entry.login().strip();
+        String password = entry.password() == null ? "" : entry.password();
+        Account account = person.account();
+        requireFree(login, account);
+        if (account == null) {
+            if (password.isEmpty()) {
+                throw new Refused(HttpStatus.BAD_REQUEST, Statement.of("problem.password-missing"));
+            }
+            return accounts.saveAndFlush(new Account(login, passwords.encode(password)));
+        }
+        boolean renamed = !login.equals(account.login());
+        if ((renamed || !password.isEmpty()) && elsewhere(account)) {
+            throw new Refused(HttpStatus.CONFLICT, Statement.of("problem.account-their-own"));
+        }
+        if (renamed) {
+            account.rename(login);
+            account.endSessions();
+        }
+        if (!password.isEmpty()) {
+            account.password(passwords.encode(password));
+            account.endSessions();
+        }
+        return account;
+    }
+
+    /** Whoever has the login is named only where they work in this farm. */
+    private void requireFree(String login, Account own) {
+        accounts.findByLogin(login)
+                .filter(other -> own == null || !other.id().equals(own.id()))
+                .ifPresent(other -> {
+                    throw new Refused(
+                            HttpStatus.CONFLICT,
+                            people.findByAccountLogin(login)
+                                    .map(one ->
+                                            Statement.of("problem.login-taken").with("person", Value.name(one.name())))
+                                    .orElse(Statement.of("problem.login-not-free")));
+                });
+    }
+
+    private boolean elsewhere(Account account) {
+        return FarmScope.acrossFarms(() -> farmless.execute(status -> people.countFarmsOf(account.id()))) > 1;
     }
 
     /** The keys there are. */

@@ -12,12 +12,16 @@ import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
+import umbel.app.farm.FarmScope;
 
 /** Writes down every change somebody who is signed in asks for, and what came of it. Questions are not written down. */
 @Component
 class AuditFilter extends OncePerRequestFilter {
 
     private static final Set<String> CHANGING = Set.of("POST", "PUT", "DELETE");
+    /** The request attribute that holds the number of the farm somebody entered by it. */
+    static final String ENTERED = "umbel.entered";
+
     private static final int LONGEST_PATH = 300;
 
     private final AuditRepository trail;
@@ -45,12 +49,15 @@ class AuditFilter extends OncePerRequestFilter {
             return; // whoever is not let in must not be able to fill the trail
         }
         String path = request.getRequestURI();
-        trail.save(new AuditLine(
+        AuditLine line = new AuditLine(
                 clock.instant(),
                 who.getName(),
                 request.getMethod(),
                 path.substring(0, Math.min(LONGEST_PATH, path.length())),
-                response.getStatus()));
+                response.getStatus());
+        // whoever signs in does so before there is a farm the request is for
+        long farm = request.getAttribute(ENTERED) instanceof Long entered ? entered : FarmScope.current();
+        FarmScope.run(farm, () -> trail.save(line));
     }
 
     private static boolean nobody(Authentication who) {

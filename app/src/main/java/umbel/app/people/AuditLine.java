@@ -5,10 +5,11 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import umbel.app.farm.OfOneFarm;
 
 /** One change: who, when, what. */
 @Entity
-class AuditLine {
+class AuditLine extends OfOneFarm {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

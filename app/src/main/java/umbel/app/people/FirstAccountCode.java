@@ -23,12 +23,12 @@ class FirstAccountCode {
     private static final String LETTERS = "ABCDEFGHJKLMNPQRSTUVWXYZ23456789";
     private static final int LENGTH = 8;
 
-    private final PersonRepository people;
+    private final AccountRepository accounts;
     private final boolean needed;
     private final String code;
 
-    FirstAccountCode(PersonRepository people, @Value("${server.address:127.0.0.1}") String address) {
-        this.people = people;
+    FirstAccountCode(AccountRepository accounts, @Value("${server.address:127.0.0.1}") String address) {
+        this.accounts = accounts;
         this.needed = !isLoopback(address);
         SecureRandom random = new SecureRandom();
         StringBuilder letters = new StringBuilder();
@@ -40,7 +40,7 @@ class FirstAccountCode {
 
     @EventListener(ApplicationReadyEvent.class)
     void tell() {
-        if (needed && !people.existsByLoginIsNotNull()) {
+        if (needed && accounts.count() == 0) {
             LOG.info("Code for the first account: {}", code);
         }
     }

@@ -11,11 +11,13 @@ import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.core.context.SecurityContextImpl;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
+import umbel.app.farm.FarmScope;
 
 /** Lets other programs have trees assessed by a key: {@code Authorization: Bearer …}, for POST /api/assess and nothing else. */
 @Component
@@ -40,17 +42,22 @@ class KeyFilter extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         String header = request.getHeader("Authorization");
-        if (header != null && header.startsWith(BEARER)) {
-            keys.findByKeyHashAndRevokedFalse(
-                            hash(header.substring(BEARER.length()).strip()))
-                    .filter(key -> keys.used(key.id(), clock.instant()) == 1)
-                    .ifPresent(key -> {
-                        SecurityContextHolder.setContext(
-                                new SecurityContextImpl(UsernamePasswordAuthenticationToken.authenticated(
-                                        "key " + key.name(), null, List.of())));
-                    });
+        Optional<AccessKey> key = header == null || !header.startsWith(BEARER)
+                ? Optional.empty()
+                : used(hash(header.substring(BEARER.length()).strip()));
+        if (key.isEmpty()) {
+            chain.doFilter(request, response);
+            return;
         }
-        chain.doFilter(request, response);
+        SecurityContextHolder.setContext(new SecurityContextImpl(UsernamePasswordAuthenticationToken.authenticated(
+                "key " + key.get().name(), null, List.of())));
+        FarmScope.filter(key.get().farm(), () -> chain.doFilter(request, response));
+    }
+
+    /** The key by its digest, whichever farm made it; the farm of a request is the key's own. */
+    private Optional<AccessKey> used(String digest) {
+        return FarmScope.acrossFarms(() ->
+                keys.findByKeyHashAndRevokedFalse(digest).filter(key -> keys.used(key.id(), clock.instant()) == 1));
     }
 
     /** The key as it is kept: keys are long and random, so a plain digest is enough. */

@@ -5,14 +5,16 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
+import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Version;
 import java.time.DayOfWeek;
 import java.util.stream.Collectors;
+import umbel.app.farm.OfOneFarm;
 import umbel.crew.CrewMember;
 
 /** Whoever works on the holding, signs in here, or both. */
 @Entity
-public class Person {
+public class Person extends OfOneFarm {
 
     private static final double USUAL_HOURS = 7;
 
@@ -31,13 +33,12 @@ public class Person {
     private String weekdays = "12345";
     private boolean active = true;
 
-    private String login;
-    private String passwordHash;
+    @ManyToOne
+    private Account account;
+
     private String role = Role.PRUNER.word();
     private boolean crew = true;
     private boolean maySignIn = true;
-    private long signInEpoch;
-    private Boolean founder;
 
     @Version
     private long version;
@@ -130,23 +131,14 @@ public class Person {
         return maySignIn;
     }
 
-    /** Counts the changes of their rights; a session from before the last change is over. */
-    long signInEpoch() {
-        return signInEpoch;
-    }
-
-    /** The first account of all; the database holds that there is one. */
-    void founder() {
-        founder = true;
-    }
-
     /** What they sign in with; null for those who never do. */
     public String login() {
-        return login;
+        return account == null ? null : account.login();
     }
 
-    String passwordHash() {
-        return passwordHash;
+    /** Their account; null for those who never sign in. */
+    Account account() {
+        return account;
     }
 
     /** What they may do. */
@@ -154,19 +146,26 @@ public class Person {
         return Role.of(role);
     }
 
-    /** Lets them sign in, or no longer; a null password leaves the one they have. Their open sessions are over if anything changes. */
-    void account(String newLogin, String newHash, Role newRole, boolean letIn) {
-        boolean changed =
-                !newLogin.equals(login) || newHash != null || !newRole.word().equals(role) || letIn != maySignIn;
-        login = newLogin;
+    /** Gives them a role here, by an account. */
+    void join(Account with, Role as) {
+        account = with;
+        role = as.word();
+        maySignIn = true;
+    }
+
+    /** Gives them another role, or lets them in no longer; tells whether that changed anything. */
+    boolean may(Role newRole, boolean letIn) {
+        boolean changed = !newRole.word().equals(role) || letIn != maySignIn;
         role = newRole.word();
         maySignIn = letIn;
-        if (newHash != null) {
-            passwordHash = newHash;
-        }
-        if (changed) {
-            signInEpoch++;
-        }
+        return changed;
+    }
+
+    /** They work here no longer, and their account is theirs alone. */
+    void leave() {
+        account = null;
+        maySignIn = false;
+        active = false;
     }
 
     /** As the schedule sees them. */

@@ -16,14 +16,12 @@ public interface PersonRepository extends JpaRepository<Person, Long> {
     /** The crew that works now. */
     List<Person> findByCrewTrueAndActiveTrueOrderByNameAsc();
 
-    Optional<Person> findByLogin(String login);
-
-    boolean existsByLoginIsNotNull();
+    Optional<Person> findByAccountLogin(String login);
 
     /** How many with a role may sign in. */
-    long countByRoleAndMaySignInTrueAndLoginIsNotNull(String role);
+    long countByRoleAndMaySignInTrueAndAccountIsNotNull(String role);
 
-    /** The epoch of a login's rights; empty where it lets nobody in. */
-    @Query("select p.signInEpoch from Person p where p.login = :login and p.maySignIn = true")
-    Optional<Long> findEpochOf(String login);
+    /** In how many farms an account has a role; asked across all farms. */
+    @Query("select count(p) from Person p where p.account.id = :account")
+    long countFarmsOf(long account);
 }

@@ -4,6 +4,8 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
+import org.springframework.security.authorization.AuthorizationDecision;
+import org.springframework.security.authorization.AuthorizationManager;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
@@ -12,16 +14,19 @@ import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
+import org.springframework.security.web.access.intercept.RequestAuthorizationContext;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import umbel.app.UmbelSettings;
+import umbel.app.farm.FarmAddress;
 import umbel.app.http.Problems;
 import umbel.text.Statement;
 
 /**
  * Who may do what. Signing in is needed, but for the demo on this machine alone, where whoever sits at it is its grower. A
- * pruner sees the work, practises and reads the guide; an adviser reads and marks; accounts, limits and backups are the grower's.
+ * pruner sees the work, practises and reads the guide; an adviser reads and marks; accounts and limits are the grower's. What concerns every
+ * farm, such as backups, is for whoever keeps the installation.
  */
 @Configuration
 class Security {
@@ -37,8 +42,9 @@ class Security {
     private static final String[] GROWERS_OWN = {
         "/api/accounts/**",
         "/api/keys/**",
+        "/api/invitations/**",
         "/api/audit",
-        "/api/backup/**",
+        "/api/farms/this/**",
         "/api/holdings/*/limits",
         "/api/blocks/*/lines"
     };
@@ -69,6 +75,7 @@ class Security {
             AuditFilter audit,
             KeyFilter keys,
             SessionGuard guard,
+            Memberships memberships,
             @Value("${server.address:127.0.0.1}") String address)
             throws Exception {
         http.headers(AbstractHttpConfigurer::disable)
@@ -91,15 +98,27 @@ class Security {
                     .authorizeHttpRequests(any -> any.anyRequest().permitAll());
             return http.build();
         }
+        AuthorizationManager<RequestAuthorizationContext> keeper =
+                (who, request) -> new AuthorizationDecision(memberships
+                        .of(who.get().getName(), FarmAddress.of(request.getRequest()))
+                        .filter(memberships::isKeeper)
+                        .isPresent());
         http.csrf(csrf -> csrf.spa().csrfTokenRepository(tokens()).ignoringRequestMatchers("/api/assess"))
-                .authorizeHttpRequests(may -> may.requestMatchers("/api/session", "/api/session/first")
+                .authorizeHttpRequests(may -> may.requestMatchers(
+                                "/api/session", "/api/session/first", "/api/session/join")
                         .permitAll()
                         .requestMatchers(HttpMethod.POST, "/api/assess")
                         .authenticated()
-                        .requestMatchers("/api/session/password")
+                        .requestMatchers("/api/session/password", "/api/session/role")
                         .hasAnyRole(GROWER, FOREMAN, PRUNER, ADVISER)
                         .requestMatchers(HttpMethod.PUT, "/api/settings/**")
-                        .hasRole(GROWER)
+                        .access(keeper)
+                        .requestMatchers("/api/backup/**")
+                        .access(keeper)
+                        .requestMatchers(HttpMethod.POST, "/api/farms", "/api/farms/archive")
+                        .access(keeper)
+                        .requestMatchers(HttpMethod.GET, "/api/farms", "/api/tags/*")
+                        .hasAnyRole(GROWER, FOREMAN, PRUNER, ADVISER)
                         .requestMatchers(GROWERS_OWN)
                         .hasRole(GROWER)
                         .requestMatchers(HttpMethod.GET, "/api/field", "/api/field/**", "/api/trees/*/sheet.pdf")

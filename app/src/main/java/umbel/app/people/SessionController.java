@@ -6,14 +6,14 @@ import jakarta.servlet.http.HttpSession;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.AnonymousAuthenticationToken;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
-import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.core.context.SecurityContextImpl;
@@ -29,7 +29,12 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import umbel.app.UmbelSettings;
+import umbel.app.farm.Farm;
+import umbel.app.farm.FarmAddress;
+import umbel.app.farm.Farms;
 import umbel.app.http.Refused;
+import umbel.format.FieldError;
+import umbel.survey.InvalidSurvey;
 import umbel.text.Statement;
 
 /** Signing in and out, and the first account of all. */
@@ -38,8 +43,13 @@ import umbel.text.Statement;
 class SessionController {
 
     private static final String FIRST = "first account";
+    private static final String INVITED = "invitation";
+    private static final int SHORTEST_PASSWORD = 10;
 
-    private final PersonRepository people;
+    private final AccountRepository accounts;
+    private final Memberships memberships;
+    private final Joining joining;
+    private final Farms farms;
     private final PasswordEncoder passwords;
     private final SecurityContextRepository sessions;
     private final SignInAttempts attempts;
@@ -48,14 +58,20 @@ class SessionController {
     private final String nobodysHash;
 
     SessionController(
-            PersonRepository people,
+            AccountRepository accounts,
+            Memberships memberships,
+            Joining joining,
+            Farms farms,
             PasswordEncoder passwords,
             SecurityContextRepository sessions,
             SignInAttempts attempts,
             FirstAccountCode code,
             UmbelSettings settings,
             @Value("${server.address:127.0.0.1}") String address) {
-        this.people = people;
+        this.accounts = accounts;
+        this.memberships = memberships;
+        this.joining = joining;
+        this.farms = farms;
         this.passwords = passwords;
         this.sessions = sessions;
         this.attempts = attempts;
@@ -81,86 +97,183 @@ class SessionController {
 
             @Size(max = 40) String code) {}
 
+    /** What is needed to take a role by an invitation: its code, and unless one is signed in, an account that there is or a new one. */
+    public record Join(
+            @NotBlank @Size(max = 40) String code,
+            @Size(max = 120) String name,
+            @Size(max = 60) String login,
+            @Size(max = 200) String password) {}
+
     /**
      * Who is here.
      *
      * @param state signed-in, signed-out, first-account or demo
      * @param login what they sign in with; empty when signed out and in the demo
-     * @param role grower, foreman, pruner or adviser; empty when signed out
+     * @param role grower, foreman, pruner or adviser, in the farm that is asked in; empty when signed out
      * @param codeNeeded whether the first account asks for the code printed at the start
+     * @param farm the code of that farm; empty when signed out
+     * @param farmName what it is called; empty where it was never named
+     * @param farms in how many farms they have a role
+     * @param keeper whether they keep this installation: add farms, back everything up
      */
-    public record WhoIsHere(String state, String login, String name, String role, String language, boolean codeNeeded) {
+    public record WhoIsHere(
+            String state,
+            String login,
+            String name,
+            String role,
+            String language,
+            boolean codeNeeded,
+            String farm,
+            String farmName,
+            int farms,
+            boolean keeper) {
 
         static WhoIsHere nobody(String state, boolean codeNeeded) {
-            return new WhoIsHere(state, "", "", "", "en", codeNeeded);
+            return new WhoIsHere(state, "", "", "", "en", codeNeeded, "", "", 0, false);
         }
     }
 
     /** Who is signed in, and whether anybody can be. */
     @GetMapping
-    @Transactional(readOnly = true)
-    WhoIsHere who() {
+    WhoIsHere who(HttpServletRequest request) {
         if (openDemo) {
-            return new WhoIsHere("demo", "", "Demo", Role.GROWER.word(), "en", false);
+            Farm farm = farms.current();
+            return new WhoIsHere(
+                    "demo",
+                    "",
+                    "Demo",
+                    Role.GROWER.word(),
+                    "en",
+                    false,
+                    farm.code(),
+                    farm.name(),
+                    (int) farms.count(),
+                    true);
         }
-        if (!people.existsByLoginIsNotNull()) {
+        if (accounts.count() == 0) {
             return WhoIsHere.nobody("first-account", code.needed());
         }
         Authentication now = SecurityContextHolder.getContext().getAuthentication();
         if (now == null || now instanceof AnonymousAuthenticationToken) {
             return WhoIsHere.nobody("signed-out", false);
         }
-        return people.findByLogin(now.getName())
-                .map(one -> new WhoIsHere(
-                        "signed-in", one.login(), one.name(), one.role().word(), one.language(), false))
+        return memberships
+                .of(now.getName(), FarmAddress.of(request))
+                .map(this::here)
                 .orElse(WhoIsHere.nobody("signed-out", false));
+    }
+
+    private WhoIsHere here(Membership one) {
+        return new WhoIsHere(
+                "signed-in",
+                one.login(),
+                one.name(),
+                one.role(),
+                one.language(),
+                false,
+                one.farmCode(),
+                one.farmName(),
+                memberships.of(one.login()).size(),
+                memberships.isKeeper(one));
     }
 
     /** Signs somebody in. */
     @PostMapping
-    @Transactional(readOnly = true)
     public WhoIsHere signIn(
             @RequestBody @Valid SignIn asked, HttpServletRequest request, HttpServletResponse response) {
         String login = asked.login().strip();
         attempts.check(request.getRemoteAddr(), login);
-        Person person = people.findByLogin(login)
-                .filter(one -> one.maySignIn() && one.passwordHash() != null)
-                .orElse(null);
+        Optional<Membership> first = memberships.of(login, Optional.empty());
+        String hash = accounts.findByLogin(login).map(Account::passwordHash).orElse(nobodysHash);
         // a password is hashed in any case, so that the time it takes does not tell which logins there are
-        boolean right = passwords.matches(asked.password(), person == null ? nobodysHash : person.passwordHash());
-        if (person == null || !right) {
+        boolean right = passwords.matches(asked.password(), hash);
+        if (first.isEmpty() || !right) {
             attempts.failed(request.getRemoteAddr(), login);
             throw new Refused(HttpStatus.UNAUTHORIZED, Statement.of("problem.wrong-password"));
         }
         attempts.succeeded(request.getRemoteAddr(), login);
-        enter(person, request, response);
-        return who();
+        enter(memberships.of(login, FarmAddress.of(request)).orElse(first.get()), request, response);
+        return who(request);
     }
 
     /** Makes the grower's account; only while there is no account at all. */
     @PostMapping("/first")
-    @Transactional
     @ResponseStatus(HttpStatus.CREATED)
     public WhoIsHere first(
             @RequestBody @Valid FirstAccount asked, HttpServletRequest request, HttpServletResponse response) {
         attempts.check(request.getRemoteAddr(), FIRST);
-        if (openDemo || people.existsByLoginIsNotNull()) {
+        if (openDemo || accounts.count() > 0) {
             throw madeAlready();
         }
         if (!code.matches(asked.code())) {
             attempts.failed(request.getRemoteAddr(), FIRST);
             throw new Refused(HttpStatus.FORBIDDEN, Statement.of("problem.wrong-code"));
         }
-        Person grower = Person.withoutCrewWork(asked.name().strip(), "en");
-        grower.account(asked.login().strip(), passwords.encode(asked.password()), Role.GROWER, true);
-        grower.founder();
+        String login = asked.login().strip();
         try {
-            people.saveAndFlush(grower);
+            joining.found(asked.name().strip(), login, asked.password());
         } catch (DataIntegrityViolationException e) {
             throw madeAlready(); // by another request at this moment
         }
-        enter(grower, request, response);
-        return who();
+        enter(memberships.of(login, Optional.empty()).orElseThrow(SessionController::madeAlready), request, response);
+        return who(request);
+    }
+
+    /** Takes the role that an invitation offers, with the account one is signed in with, another or a new one. */
+    @PostMapping("/join")
+    @ResponseStatus(HttpStatus.CREATED)
+    public WhoIsHere join(@RequestBody @Valid Join asked, HttpServletRequest request, HttpServletResponse response) {
+        attempts.check(request.getRemoteAddr(), INVITED);
+        Authentication now = SecurityContextHolder.getContext().getAuthentication();
+        boolean signedIn = now != null && !(now instanceof AnonymousAuthenticationToken);
+        String login = signedIn ? now.getName() : text(asked.login());
+        String name = signedIn
+                ? memberships.of(login, Optional.empty()).map(Membership::name).orElse(login)
+                : text(asked.name());
+        if (!signedIn) {
+            requireAccount(asked, login, name);
+        }
+        long farm;
+        try {
+            farm = joining.join(asked.code(), login, name, signedIn ? null : asked.password());
+        } catch (Refused e) {
+            attempts.failed(request.getRemoteAddr(), INVITED);
+            throw e;
+        }
+        attempts.succeeded(request.getRemoteAddr(), INVITED);
+        Membership joined = memberships.of(login).stream()
+                .filter(one -> one.farm() == farm)
+                .findFirst()
+                .orElseThrow(SessionController::madeAlready);
+        enter(joined, request, response);
+        return here(joined);
+    }
+
+    /** Gives up one's role in this farm. */
+    @DeleteMapping("/role")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void leave() {
+        joining.leave(SignedIn.name());
+    }
+
+    private static void requireAccount(Join asked, String login, String name) {
+        List<FieldError> wrong = new ArrayList<>();
+        if (login.isEmpty()) {
+            wrong.add(FieldError.of("login", "problem.missing"));
+        }
+        if (name.isEmpty()) {
+            wrong.add(FieldError.of("name", "problem.missing"));
+        }
+        if (asked.password() == null || asked.password().length() < SHORTEST_PASSWORD) {
+            wrong.add(FieldError.of("password", "problem.password-length"));
+        }
+        if (!wrong.isEmpty()) {
+            throw new InvalidSurvey(wrong);
+        }
+    }
+
+    private static String text(String given) {
+        return given == null ? "" : given.strip();
     }
 
     private static Refused madeAlready() {
@@ -179,17 +292,18 @@ class SessionController {
     @Transactional
     @ResponseStatus(HttpStatus.NO_CONTENT)
     public void change(@RequestBody @Valid NewPassword asked, HttpServletRequest request) {
-        String login = SecurityContextHolder.getContext().getAuthentication().getName();
+        String login = SignedIn.name();
         attempts.check(request.getRemoteAddr(), login);
-        Person person = people.findByLogin(login)
+        Account account = accounts.findByLogin(login)
                 .orElseThrow(() -> new Refused(HttpStatus.CONFLICT, Statement.of("problem.no-account")));
-        if (!passwords.matches(asked.old(), person.passwordHash())) {
+        if (!passwords.matches(asked.old(), account.passwordHash())) {
             attempts.failed(request.getRemoteAddr(), login);
             throw new Refused(HttpStatus.FORBIDDEN, Statement.of("problem.other-password"));
         }
-        person.account(person.login(), passwords.encode(asked.password()), person.role(), true);
-        people.saveAndFlush(person);
-        request.getSession().setAttribute(SessionGuard.EPOCH, person.signInEpoch());
+        account.password(passwords.encode(asked.password()));
+        account.endSessions();
+        accounts.saveAndFlush(account);
+        request.getSession().setAttribute(SessionGuard.EPOCH, account.signInEpoch());
     }
 
     /** Signs out. */
@@ -203,16 +317,14 @@ class SessionController {
         SecurityContextHolder.clearContext();
     }
 
-    private void enter(Person person, HttpServletRequest request, HttpServletResponse response) {
+    private void enter(Membership one, HttpServletRequest request, HttpServletResponse response) {
         if (request.getSession(false) != null) {
             request.changeSessionId();
         }
-        SecurityContext context = new SecurityContextImpl(UsernamePasswordAuthenticationToken.authenticated(
-                person.login(),
-                null,
-                List.of(new SimpleGrantedAuthority("ROLE_" + person.role().name()))));
+        SecurityContext context = new SecurityContextImpl(SessionGuard.authentication(one));
         SecurityContextHolder.setContext(context);
         sessions.saveContext(context, request, response);
-        request.getSession().setAttribute(SessionGuard.EPOCH, person.signInEpoch());
+        request.getSession().setAttribute(SessionGuard.EPOCH, one.epoch());
+        request.setAttribute(AuditFilter.ENTERED, one.farm());
     }
 }

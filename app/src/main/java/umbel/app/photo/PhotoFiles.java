@@ -108,8 +108,19 @@ public class PhotoFiles {
                 .toArray();
     }
 
+    /** Keeps a picture that was kept elsewhere under the same name; tells whether it is what its name says. */
+    public boolean take(String file, byte[] kept) throws IOException {
+        boolean jpeg = kept.length > 2 && (kept[0] & 0xff) == 0xff && (kept[1] & 0xff) == 0xd8;
+        String name = sha256(kept);
+        if (!jpeg || !file.equals(name + ".jpg")) {
+            return false;
+        }
+        write(name, kept);
+        return true;
+    }
+
     /** Where a picture lies. */
-    Path path(String file) {
+    public Path path(String file) {
         return folder.resolve(file + ".jpg");
     }
 

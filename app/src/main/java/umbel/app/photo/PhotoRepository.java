@@ -15,6 +15,7 @@ public interface PhotoRepository extends JpaRepository<TreePhoto, Long> {
 
     boolean existsByTreeId(long treeId);
 
+    /** Asked across all farms: they share the file of a picture that is the same. */
     boolean existsByFile(String file);
 
     long countByTreeId(long treeId);

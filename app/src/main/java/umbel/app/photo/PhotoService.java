@@ -13,6 +13,7 @@ import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
+import umbel.app.farm.FarmScope;
 import umbel.app.http.NotFound;
 import umbel.app.http.Refused;
 import umbel.app.log.RecordRepository;
@@ -129,7 +130,7 @@ class PhotoService {
     synchronized void remove(long treeId, long id) {
         String file = photo(treeId, id).file();
         transactions.executeWithoutResult(status -> photos.deleteById(id));
-        if (!photos.existsByFile(file)) {
+        if (!FarmScope.acrossFarms(() -> photos.existsByFile(file))) {
             try {
                 files.remove(file);
             } catch (IOException e) {
@@ -143,6 +144,6 @@ class PhotoService {
     }
 
     private OrchardTree tree(long id) {
-        return trees.findById(id).orElseThrow(() -> new NotFound("tree", id));
+        return trees.existing(id);
     }
 }

@@ -8,12 +8,13 @@ import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
+import umbel.app.farm.OfOneFarm;
 import umbel.app.orchard.OrchardTree;
 
 /** A photograph of a tree, as it was sent; its picture is a file of its own. */
 @Entity
 @Table(name = "tree_photo")
-class TreePhoto {
+class TreePhoto extends OfOneFarm {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

@@ -53,7 +53,7 @@ public class DecidedTrees {
 
     /** A tree at its place. */
     OrchardTree tree(long id) {
-        return trees.findById(id).orElseThrow(() -> new NotFound("tree", id));
+        return trees.existing(id);
     }
 
     /** What a tree is called by its place. */

@@ -7,6 +7,8 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
+import umbel.app.orchard.BlockRepository;
+import umbel.app.orchard.TreeRepository;
 import umbel.cut.Operation;
 import umbel.cut.OperationKind;
 import umbel.knowledge.Knowledge;
@@ -19,13 +21,22 @@ import umbel.wood.Units;
 @RestController
 class MaterialController {
 
+    private final TreeRepository trees;
+    private final BlockRepository blocks;
     private final SavedDecisionsRepository works;
     private final DecidedTrees surveyed;
     private final TreeDecisions decided;
     private final Knowledge knowledge;
 
     MaterialController(
-            SavedDecisionsRepository works, DecidedTrees surveyed, TreeDecisions decided, Knowledge knowledge) {
+            TreeRepository trees,
+            BlockRepository blocks,
+            SavedDecisionsRepository works,
+            DecidedTrees surveyed,
+            TreeDecisions decided,
+            Knowledge knowledge) {
+        this.trees = trees;
+        this.blocks = blocks;
         this.works = works;
         this.surveyed = surveyed;
         this.decided = decided;
@@ -48,6 +59,7 @@ class MaterialController {
     @GetMapping("/api/trees/{id}/material")
     @Transactional(readOnly = true)
     MaterialOfRow ofTree(@PathVariable long id) {
+        trees.existing(id);
         List<Training> bends = works.findByTreeId(id).map(this::bends).orElse(List.of());
         return list(0, bends.isEmpty() ? 0 : 1, bends);
     }
@@ -56,20 +68,21 @@ class MaterialController {
     @GetMapping("/api/blocks/{id}/material")
     @Transactional(readOnly = true)
     List<MaterialOfRow> ofBlock(@PathVariable long id) {
+        blocks.existing(id);
         TreeMap<Integer, List<Training>> byRow = new TreeMap<>();
-        TreeMap<Integer, Integer> trees = new TreeMap<>();
+        TreeMap<Integer, Integer> bent = new TreeMap<>();
         for (SavedDecisions work : works.findByTreeBlockIdOrderByTreeRowNoAscTreePlaceNoAsc(id)) {
             List<Training> bends = bends(work);
             if (!bends.isEmpty()) {
                 byRow.computeIfAbsent(work.tree().rowNo(), row -> new ArrayList<>())
                         .addAll(bends);
-                trees.merge(work.tree().rowNo(), 1, Integer::sum);
+                bent.merge(work.tree().rowNo(), 1, Integer::sum);
             }
         }
         List<MaterialOfRow> rows = new ArrayList<>();
         List<Training> all = byRow.values().stream().flatMap(List::stream).toList();
-        rows.add(list(0, trees.values().stream().mapToInt(Integer::intValue).sum(), all));
-        byRow.forEach((row, bends) -> rows.add(list(row, trees.get(row), bends)));
+        rows.add(list(0, bent.values().stream().mapToInt(Integer::intValue).sum(), all));
+        byRow.forEach((row, bends) -> rows.add(list(row, bent.get(row), bends)));
         return rows;
     }
 

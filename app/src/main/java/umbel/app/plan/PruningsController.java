@@ -5,7 +5,6 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
-import umbel.app.http.NotFound;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.survey.BlockMeasures;
@@ -51,7 +50,7 @@ class PruningsController {
     @GetMapping("/api/blocks/{id}/prunings")
     @Transactional(readOnly = true)
     PruningsOfBlock prunings(@PathVariable long id) {
-        Block block = blocks.findById(id).orElseThrow(() -> new NotFound("block", id));
+        Block block = blocks.existing(id);
         List<Double> masses = works.findByTreeBlockIdOrderByTreeRowNoAscTreePlaceNoAsc(id).stream()
                 .map(marked::mass)
                 .filter(mass -> mass > 0)

@@ -8,12 +8,13 @@ import jakarta.persistence.Lob;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.OneToOne;
 import jakarta.persistence.Version;
+import umbel.app.farm.OfOneFarm;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.survey.SurveyEntry;
 
 /** What the grower has decided for one tree and not yet cut. */
 @Entity
-public class SavedDecisions {
+public class SavedDecisions extends OfOneFarm {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

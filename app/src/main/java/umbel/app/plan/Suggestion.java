@@ -8,12 +8,13 @@ import jakarta.persistence.Lob;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import umbel.app.farm.OfOneFarm;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.survey.SurveyEntry;
 
 /** What an adviser would do to a tree. */
 @Entity
-class Suggestion {
+class Suggestion extends OfOneFarm {
 
     /** Waiting to be accepted or refused. */
     static final String OPEN = "open";

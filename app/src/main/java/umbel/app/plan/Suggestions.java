@@ -89,7 +89,7 @@ class Suggestions {
 
     /** The name of whoever signs in so; the login itself where their account is gone. */
     private String nameOf(String login) {
-        return people.findByLogin(login).map(Person::name).orElse(login);
+        return people.findByAccountLogin(login).map(Person::name).orElse(login);
     }
 
     private static Decisions read(Suggestion suggestion) {

@@ -8,12 +8,13 @@ import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import tools.jackson.databind.json.JsonMapper;
+import umbel.app.farm.OfOneFarm;
 import umbel.planting.PlantingRequest;
 
 /** A comparison of plantings kept under a name. */
 @Entity
 @Table(name = "planting_scenario")
-class PlantingScenario {
+class PlantingScenario extends OfOneFarm {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 

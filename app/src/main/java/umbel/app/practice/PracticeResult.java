@@ -12,12 +12,13 @@ import java.util.List;
 import java.util.Map;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
+import umbel.app.farm.OfOneFarm;
 import umbel.assess.Mark;
 
 /** An exercise that somebody did, with what they decided. */
 @Entity
 @Table(name = "practice_result")
-class PracticeResult {
+class PracticeResult extends OfOneFarm {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 

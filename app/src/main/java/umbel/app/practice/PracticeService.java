@@ -85,8 +85,8 @@ class PracticeService {
         Limits limits = assessor.limits(read.request(), read.tree());
         return new PracticeAnswers.PracticeTreePage(
                 code,
-                PracticeTrees.isOwn(code),
-                PracticeTrees.isOwn(code) ? read.facts().label() : "",
+                OwnTreeCode.isOne(code),
+                OwnTreeCode.isOne(code) ? read.facts().label() : "",
                 Reader.speech()
                         .knowledge(read.tree().setting().species().names().one()),
                 Reader.speech().knowledge(read.tree().setting().system().name()),

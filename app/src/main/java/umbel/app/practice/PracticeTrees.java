@@ -34,7 +34,6 @@ class PracticeTrees {
 
     private static final int KEPT = 24;
     private static final int SEEDS = 1_000_000_000;
-    private static final String OWN = "tree-";
 
     private final Assessor assessor;
     private final Knowledge knowledge;
@@ -49,11 +48,6 @@ class PracticeTrees {
         this.assessor = assessor;
         this.knowledge = knowledge;
         this.trees = trees;
-    }
-
-    /** Whether a code is that of a tree of the holding. */
-    static boolean isOwn(String code) {
-        return code.startsWith(OWN);
     }
 
     /** Makes an exercise of a wish. */
@@ -103,7 +97,7 @@ class PracticeTrees {
 
     /** The examiner of an exercise; some tenths of a second the first time. */
     Examiner examiner(String code) {
-        String key = code.startsWith(OWN) ? code + "@" + trees.newestSurvey(treeOf(code)) : code;
+        String key = OwnTreeCode.isOne(code) ? code + "@" + trees.newestSurvey(OwnTreeCode.treeOf(code)) : code;
         return examiners.get(key, () -> {
             try {
                 return new Examiner(assessor, knowledge, surveyOf(code));
@@ -114,26 +108,18 @@ class PracticeTrees {
     }
 
     private Survey surveyOf(String code) {
-        return code.startsWith(OWN)
-                ? trees.newestReading(treeOf(code)).request().survey()
+        return OwnTreeCode.isOne(code)
+                ? trees.newestReading(OwnTreeCode.treeOf(code)).request().survey()
                 : Exercise.of(code)
                         .orElseThrow(() -> new NotFound("exercise", code))
                         .survey();
-    }
-
-    private static long treeOf(String code) {
-        try {
-            return Long.parseLong(code.substring(OWN.length()));
-        } catch (NumberFormatException e) {
-            throw new NotFound("exercise", code);
-        }
     }
 
     /** What the tree of an exercise is called: kind, system and leaf, or its place in the holding; its code where it is gone. */
     String title(String code) {
         return Exercise.of(code).map(this::title).orElseGet(() -> {
             try {
-                return trees.label(treeOf(code));
+                return trees.label(OwnTreeCode.treeOf(code));
             } catch (NotFound e) {
                 return code;
             }

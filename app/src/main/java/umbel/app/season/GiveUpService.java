@@ -18,6 +18,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
+import umbel.app.farm.FarmScope;
 import umbel.app.plan.PlanWorth;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
@@ -171,7 +172,7 @@ class GiveUpService {
     private void begin(SurveyEntry survey) {
         if (!isAnswered(survey) && underWay.add(survey.id())) {
             long id = survey.id();
-            worker.submit(() -> weigh(id));
+            worker.submit(FarmScope.carried(() -> weigh(id)));
         }
     }
 

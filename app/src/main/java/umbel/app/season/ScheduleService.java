@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
@@ -26,6 +27,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.transaction.support.TransactionTemplate;
 import umbel.app.UmbelSettings;
+import umbel.app.farm.FarmScope;
 import umbel.app.http.DiskRoom;
 import umbel.app.http.NotFound;
 import umbel.app.orchard.BlockRepository;
@@ -66,12 +68,22 @@ public class ScheduleService {
         thread.setDaemon(true);
         return thread;
     });
-    private final AtomicBoolean stop = new AtomicBoolean();
-    private final Object byHand = new Object();
-    private volatile Run run = new Run("idle", null, 0, null);
-    private volatile Again again;
-    private ScheduledFuture<?> waiting;
-    private LocalDate lookedOn;
+    private final Map<Long, Making> makings = new ConcurrentHashMap<>();
+
+    /** How the making of a farm's schedule stands. */
+    private static final class Making {
+
+        private final AtomicBoolean stop = new AtomicBoolean();
+        private final Object byHand = new Object();
+        private volatile Run run = new Run("idle", null, 0, null);
+        private volatile Again again;
+        private ScheduledFuture<?> waiting;
+        private LocalDate lookedOn;
+    }
+
+    private Making making() {
+        return makings.computeIfAbsent(FarmScope.current(), farm -> new Making());
+    }
 
     /** How the making of the schedule stands: idle, running or failed. */
     private record Again(Statement because, Instant at, int moved) {}
@@ -97,17 +109,18 @@ public class ScheduleService {
 
     @PreDestroy
     void end() {
-        stop.set(true);
+        makings.values().forEach(one -> one.stop.set(true));
         worker.shutdownNow();
     }
 
     /** Begins to make it; nothing happens while it is being made. */
     ScheduleAnswers.SchedulePage begin() {
-        synchronized (this) {
-            if (!run.state().equals("running")) {
-                stop.set(false);
-                run = new Run("running", Instant.now(), 0, null);
-                worker.submit(() -> make(SECONDS));
+        Making now = making();
+        synchronized (now) {
+            if (!now.run.state().equals("running")) {
+                now.stop.set(false);
+                now.run = new Run("running", Instant.now(), 0, null);
+                worker.submit(FarmScope.carried(() -> make(SECONDS)));
             }
         }
         return page();
@@ -116,27 +129,30 @@ public class ScheduleService {
     /** What it rests on has changed: it is made again once that has been quiet for a while, if it was ever made. */
     @TransactionalEventListener(fallbackExecution = true)
     public void changed(ScheduleInputChanged what) {
-        synchronized (this) {
-            if (waiting != null) {
-                waiting.cancel(false);
+        Making now = making();
+        synchronized (now) {
+            if (now.waiting != null) {
+                now.waiting.cancel(false);
             }
-            waiting = worker.schedule(() -> makeAgain(what.because()), quiet.toMillis(), TimeUnit.MILLISECONDS);
+            now.waiting = worker.schedule(
+                    FarmScope.carried(() -> makeAgain(what.because())), quiet.toMillis(), TimeUnit.MILLISECONDS);
         }
     }
 
     private void makeAgain(Statement because) {
+        Making now = making();
         try {
             List<ScheduleAnswers.PlacedLine> before = transactions.execute(status -> lines());
             if (before.isEmpty()) {
                 return;
             }
-            synchronized (this) {
-                stop.set(false);
-                run = new Run("running", Instant.now(), 0, null);
+            synchronized (now) {
+                now.stop.set(false);
+                now.run = new Run("running", Instant.now(), 0, null);
             }
             make(SECONDS_AGAIN);
             List<ScheduleAnswers.PlacedLine> after = transactions.execute(status -> lines());
-            again = new Again(because, Instant.now(), moved(before, after));
+            now.again = new Again(because, Instant.now(), moved(before, after));
         } catch (RuntimeException e) {
             LOG.warn("The schedule could not be made again.", e);
         }
@@ -165,9 +181,10 @@ public class ScheduleService {
     /** On the first look of a day: yesterday's work is done or not, and the forecast is another. */
     private void noteTheDay() {
         LocalDate today = season.today();
-        synchronized (this) {
-            boolean another = lookedOn != null && !lookedOn.equals(today);
-            lookedOn = today;
+        Making now = making();
+        synchronized (now) {
+            boolean another = now.lookedOn != null && !now.lookedOn.equals(today);
+            now.lookedOn = today;
             if (another) {
                 changed(new ScheduleInputChanged(Statement.of("schedule-again.day"), null));
             }
@@ -176,13 +193,14 @@ public class ScheduleService {
 
     /** Ends the search early; the best found so far is kept. */
     void stop() {
-        stop.set(true);
+        making().stop.set(true);
     }
 
     private void make(int seconds) {
+        Making now = making();
         try {
             if (disk.full()) {
-                run = new Run("failed", null, 0, Statement.of("problem.schedule-disk-full"));
+                now.run = new Run("failed", null, 0, Statement.of("problem.schedule-disk-full"));
                 return;
             }
             Basis basis = transactions.execute(status -> basis());
@@ -190,23 +208,23 @@ public class ScheduleService {
             CrewSchedule best = Scheduler.solve(
                     draft,
                     seconds,
-                    stop::get,
-                    better -> run = new Run("running", run.since(), run.betterments() + 1, null));
+                    now.stop::get,
+                    better -> now.run = new Run("running", now.run.since(), now.run.betterments() + 1, null));
             if (!keepUnlessPinned(best, basis)) {
                 LOG.info("Work was put somewhere by hand meanwhile: the schedule is made again round it.");
                 make(SECONDS_AGAIN);
                 return;
             }
-            run = new Run("idle", null, run.betterments(), null);
+            now.run = new Run("idle", null, now.run.betterments(), null);
         } catch (IOException | RuntimeException e) {
             LOG.warn("The schedule could not be made.", e);
-            run = new Run("failed", null, 0, Statement.of("problem.schedule-failed"));
+            now.run = new Run("failed", null, 0, Statement.of("problem.schedule-failed"));
         }
     }
 
     /** Keeps what was found, unless something was put somewhere or let go by hand since it was begun. */
     private boolean keepUnlessPinned(CrewSchedule best, Basis basis) {
-        synchronized (byHand) {
+        synchronized (making().byHand) {
             return Boolean.TRUE.equals(transactions.execute(status -> {
                 LocalDate from = season.today().plusDays(1);
                 if (!pins(placings(from)).equals(pins(basis.placings()))) {
@@ -293,7 +311,9 @@ public class ScheduleService {
         noteTheDay();
         Basis basis = basis();
         CrewSchedule as = Scheduler.asPlaced(basis.works(), basis.crew(), basis.placings());
-        Run now = run;
+        Making making = making();
+        Run now = making.run;
+        Again again = making.again;
         return new ScheduleAnswers.SchedulePage(
                 now.state(),
                 now.since() == null
@@ -364,7 +384,7 @@ public class ScheduleService {
     }
 
     private ScheduleAnswers.SchedulePage changeByHand(long id, Consumer<ScheduledWork> change) {
-        synchronized (byHand) {
+        synchronized (making().byHand) {
             transactions.executeWithoutResult(status -> {
                 ScheduledWork work = find(id);
                 change.accept(work);

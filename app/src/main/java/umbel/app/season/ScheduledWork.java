@@ -7,6 +7,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
+import umbel.app.farm.OfOneFarm;
 import umbel.app.orchard.Block;
 import umbel.app.people.Person;
 import umbel.crew.Scheduler;
@@ -15,7 +16,7 @@ import umbel.crew.WorkKind;
 /** So much work of a kind in a block on somebody's day. */
 @Entity
 @Table(name = "scheduled_work")
-class ScheduledWork {
+class ScheduledWork extends OfOneFarm {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

@@ -8,13 +8,14 @@ import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
+import umbel.app.farm.OfOneFarm;
 import umbel.app.orchard.Holding;
 import umbel.season.Weather;
 
 /** One imported day of weather. */
 @Entity
 @Table(name = "weather_day")
-class WeatherEntry {
+class WeatherEntry extends OfOneFarm {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

@@ -13,11 +13,11 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import umbel.app.http.NotFound;
+import umbel.app.farm.FarmAddress;
+import umbel.app.farm.Farms;
 import umbel.app.http.Refused;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
-import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
 import umbel.app.settings.PublicAddress;
 import umbel.text.Catalogue;
@@ -33,14 +33,21 @@ class SheetController {
     private final PublicAddress address;
     private final TreeRepository trees;
     private final BlockRepository blocks;
+    private final Farms farms;
 
     SheetController(
-            SheetService sheets, SheetPdf pdf, PublicAddress address, TreeRepository trees, BlockRepository blocks) {
+            SheetService sheets,
+            SheetPdf pdf,
+            PublicAddress address,
+            TreeRepository trees,
+            BlockRepository blocks,
+            Farms farms) {
         this.address = address;
         this.sheets = sheets;
         this.pdf = pdf;
         this.trees = trees;
         this.blocks = blocks;
+        this.farms = farms;
     }
 
     /** Every row with marked work, in walking order. */
@@ -88,19 +95,19 @@ class SheetController {
         Block block = block(id);
         String here = address.get()
                 .orElseThrow(() -> new Refused(HttpStatus.CONFLICT, Statement.of("problem.address-missing")));
+        // labels last: where there are several farms, each tells its own
+        String farm = farms.count() > 1 ? FarmAddress.prefix(farms.current().code()) : "";
         List<SheetPdf.Label> labels = trees.findByBlockIdOrderByRowNoAscPlaceNoAsc(id).stream()
                 .map(tree -> new SheetPdf.Label(
-                        tree.rowNo() + "-" + tree.placeNo(), block.name(), TagCode.svg(tag(here, tree), 110)))
+                        tree.rowNo() + "-" + tree.placeNo(),
+                        block.name(),
+                        TagCode.svg(here + farm + "/t/" + tree.id(), 110)))
                 .toList();
         return file(block.name() + " labels.pdf", pdf.labels(labels));
     }
 
-    private static String tag(String here, OrchardTree tree) {
-        return here + "/t/" + tree.id();
-    }
-
     private Block block(long id) {
-        return blocks.findById(id).orElseThrow(() -> new NotFound("block", id));
+        return blocks.existing(id);
     }
 
     private static ResponseEntity<byte[]> file(String name, byte[] content) {

@@ -13,7 +13,6 @@ import java.util.function.Function;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import umbel.aftercare.AfterTask;
-import umbel.app.http.NotFound;
 import umbel.app.log.RecordRepository;
 import umbel.app.log.WorkRecord;
 import umbel.app.orchard.OrchardTree;
@@ -69,7 +68,7 @@ class SheetService {
     /** One tree's sheet; its steps are empty where nothing is marked. */
     @Transactional(readOnly = true)
     FieldSheet of(long treeId) {
-        OrchardTree tree = trees.findById(treeId).orElseThrow(() -> new NotFound("tree", treeId));
+        OrchardTree tree = trees.existing(treeId);
         return write(tree, surveyed.newestSurvey(treeId), surveyed.plant(treeId), surveyed.markedInOrder(treeId));
     }
 

@@ -9,7 +9,6 @@ import java.time.LocalDate;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import umbel.app.http.NotFound;
 import umbel.app.http.Refused;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
@@ -146,6 +145,6 @@ public class KeptTrees {
     }
 
     private Block block(long id) {
-        return blocks.findById(id).orElseThrow(() -> new NotFound("block", id));
+        return blocks.existing(id);
     }
 }

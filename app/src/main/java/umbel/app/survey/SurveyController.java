@@ -149,7 +149,7 @@ class SurveyController {
                             content = @Content(schema = @Schema(implementation = Survey.class)))
                     @RequestBody
                     JsonNode body) {
-        OrchardTree tree = trees.findById(id).orElseThrow(() -> new NotFound("tree", id));
+        OrchardTree tree = trees.existing(id);
         SurveyEntry entry = surveys.save(CountReader.isCount(body) ? counted(tree, body) : measured(tree, body));
         return ResponseEntity.created(URI.create("/api/surveys/" + entry.id())).body(line(entry));
     }
@@ -172,6 +172,7 @@ class SurveyController {
     @GetMapping("/trees/{id}/surveys")
     @Transactional(readOnly = true)
     List<SurveyLine> list(@PathVariable long id) {
+        trees.existing(id);
         return surveys.findAllOfTree(id).stream().map(this::line).toList();
     }
 

@@ -9,6 +9,7 @@ import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
+import umbel.app.farm.OfOneFarm;
 import umbel.app.orchard.OrchardTree;
 import umbel.counted.CountSurvey;
 import umbel.survey.Survey;
@@ -16,7 +17,7 @@ import umbel.survey.Survey;
 /** A survey as it was saved. It is never changed afterwards; one that was wrong is withdrawn and no longer counts. */
 @Entity
 @Table(name = "survey")
-public class SurveyEntry {
+public class SurveyEntry extends OfOneFarm {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

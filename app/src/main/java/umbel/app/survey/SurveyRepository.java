@@ -1,9 +1,11 @@
 package umbel.app.survey;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
+import umbel.app.farm.FarmCount;
 
 /** Every survey ever saved. All questions but {@link #findAllOfTree} leave out those that were withdrawn. */
 public interface SurveyRepository extends JpaRepository<SurveyEntry, Long> {
@@ -52,4 +54,10 @@ public interface SurveyRepository extends JpaRepository<SurveyEntry, Long> {
             + " and (t.surveyedOn > s.surveyedOn or (t.surveyedOn = s.surveyedOn and t.id > s.id)))"
             + " order by s.tree.rowNo, s.tree.placeNo")
     List<SurveyEntry> findNewestOfBlock(long block);
+
+    /** How many trees that stand were surveyed in some farms. */
+    @Query("select new umbel.app.farm.FarmCount(s.farm, count(distinct s.tree.id)) from SurveyEntry s"
+            + " where s.farm in :farms and s.withdrawnAt is null and s.tree.archived = false"
+            + " and s.tree.block.archived = false group by s.farm")
+    List<FarmCount> countSurveyedTrees(Collection<Long> farms);
 }

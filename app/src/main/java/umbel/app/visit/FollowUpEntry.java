@@ -7,6 +7,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
+import umbel.app.farm.OfOneFarm;
 import umbel.app.log.WorkRecord;
 import umbel.app.orchard.OrchardTree;
 import umbel.season.FollowUp;
@@ -15,7 +16,7 @@ import umbel.text.Statement;
 /** Something to come back for. */
 @Entity
 @Table(name = "follow_up")
-class FollowUpEntry {
+class FollowUpEntry extends OfOneFarm {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

@@ -12,7 +12,6 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.json.JsonMapper;
-import umbel.app.http.NotFound;
 import umbel.app.log.RecordRepository;
 import umbel.app.log.StepOutcome;
 import umbel.app.log.WorkRecord;
@@ -53,7 +52,7 @@ public class RecordController {
     @GetMapping
     @Transactional(readOnly = true)
     List<VisitAnswers.RecordLine> list(@PathVariable long id) {
-        trees.findById(id).orElseThrow(() -> new NotFound("tree", id));
+        trees.existing(id);
         List<WorkRecord> all = records.findByTreeIdOrderByDoneOnDescIdDesc(id);
         return all.stream().map(one -> line(one, all)).toList();
     }

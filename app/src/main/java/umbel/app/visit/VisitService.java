@@ -116,7 +116,7 @@ public class VisitService {
     }
 
     private Saved saveOnce(long treeId, VisitEntry entry) {
-        OrchardTree tree = trees.findById(treeId).orElseThrow(() -> new NotFound("tree", treeId));
+        OrchardTree tree = trees.existing(treeId);
         Optional<WorkRecord> before =
                 entry.clientId() == null ? Optional.empty() : records.findByClientId(entry.clientId());
         if (before.isPresent()) {

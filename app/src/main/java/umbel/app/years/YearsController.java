@@ -14,7 +14,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import umbel.app.harvest.PickingRepository;
-import umbel.app.http.NotFound;
 import umbel.app.log.RecordRepository;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
@@ -72,7 +71,7 @@ class YearsController {
     @GetMapping("/blocks/{id}/years")
     @Transactional(readOnly = true)
     public YearsOfBlock ofBlock(@PathVariable long id) {
-        return years(blocks.findById(id).orElseThrow(() -> new NotFound("block", id)));
+        return years(blocks.existing(id));
     }
 
     /** The years of every block. */

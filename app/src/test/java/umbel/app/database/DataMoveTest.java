@@ -84,7 +84,8 @@ class DataMoveTest {
         alike(from, to);
         try (Connection database = to.open();
                 Statement add = database.createStatement()) {
-            add.execute("insert into holding (name, latitude_deg, elevation_m) values ('another', 50, 100)");
+            add.execute(
+                    "insert into holding (name, latitude_deg, elevation_m, farm_id) values ('another', 50, 100, 1)");
         }
         assertThat(one(to, "select max(id) from holding")).isEqualTo(one(from, "select max(id) from holding") + 1);
     }

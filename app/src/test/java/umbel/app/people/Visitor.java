@@ -6,6 +6,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.util.Optional;
 import java.util.function.Supplier;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -28,19 +29,36 @@ public final class Visitor {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(url.get() + path))
                 .method(method, HttpRequest.BodyPublishers.ofString(body))
                 .header("Content-Type", "application/json");
-        cookies.getCookieStore().getCookies().stream()
-                .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
-                .map(HttpCookie::getValue)
-                .findFirst()
-                .ifPresent(token -> request.header("X-XSRF-TOKEN", token));
+        token().ifPresent(token -> request.header("X-XSRF-TOKEN", token));
         for (int i = 0; i < headers.length; i += 2) {
             request.setHeader(headers[i], headers[i + 1]);
         }
         return http.send(request.build(), HttpResponse.BodyHandlers.ofString());
     }
 
+    private Optional<String> token() {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+                .map(HttpCookie::getValue)
+                .findFirst();
+    }
+
     public int status(String method, String path, String body) throws Exception {
         return ask(method, path, body).statusCode();
+    }
+
+    /** Sends a file as it is, and gives the answer's text. */
+    public String send(String path, byte[] file, String type) throws Exception {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(url.get() + path))
+                .POST(HttpRequest.BodyPublishers.ofByteArray(file))
+                .header("Content-Type", type);
+        token().ifPresent(token -> request.header("X-XSRF-TOKEN", token));
+        return http.send(request.build(), HttpResponse.BodyHandlers.ofString()).body();
+    }
+
+    /** A text as JSON. */
+    public static JsonNode read(String text) {
+        return JSON.readTree(text);
     }
 
     public JsonNode json(String path) throws Exception {

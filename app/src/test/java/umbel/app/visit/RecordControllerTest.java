@@ -75,6 +75,7 @@ class RecordControllerTest {
                 SurveyReader.write(PracticeTree.survey("tall-spindle", 5, 7)),
                 Instant.EPOCH);
         when(trees.findById(5L)).thenReturn(Optional.of(tree));
+        when(trees.existing(anyLong())).thenCallRealMethod();
         when(surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(5L)).thenReturn(Optional.of(survey));
         when(records.saveAndFlush(any())).thenAnswer(call -> {
             WorkRecord saved = call.getArgument(0);

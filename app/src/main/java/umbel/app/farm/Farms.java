@@ -1,0 +1,84 @@
+package umbel.app.farm;
+
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The farms of this installation. On one machine for one grower there is one, and nobody has to know. */
+@Service
+public class Farms {
+
+    /** The code of the farm that is there from the beginning. */
+    public static final String FIRST = "home";
+
+    private static final String LETTERS = "abcdefghjkmnpqrstuvwxyz23456789";
+    private static final int LENGTH = 10;
+
+    private final FarmRepository farms;
+    private final Clock clock;
+    private final SecureRandom random = new SecureRandom();
+
+    Farms(FarmRepository farms, Clock clock) {
+        this.farms = farms;
+        this.clock = clock;
+    }
+
+    /** The farm that is there from the beginning; made where it is not yet. */
+    public Farm first() {
+        Optional<Farm> there = farms.findFirstByOrderByIdAsc();
+        if (there.isPresent()) {
+            return there.get();
+        }
+        try {
+            return farms.saveAndFlush(new Farm(FIRST, "", clock.instant()));
+        } catch (DataIntegrityViolationException e) {
+            return farms.findByCode(FIRST).orElseThrow(() -> e); // made by another node at this moment
+        }
+    }
+
+    /** The farm this thread works for. */
+    public Farm current() {
+        return farms.findById(FarmScope.current()).orElseThrow();
+    }
+
+    /** How many there are. */
+    public long count() {
+        return farms.count();
+    }
+
+    /** A farm by its code. */
+    public Optional<Farm> byCode(String code) {
+        return farms.findByCode(code);
+    }
+
+    /** A new farm. */
+    public Farm add(String name) {
+        StringBuilder code = new StringBuilder();
+        for (int i = 0; i < LENGTH; i++) {
+            code.append(LETTERS.charAt(random.nextInt(LETTERS.length())));
+        }
+        return farms.saveAndFlush(new Farm(code.toString(), name, clock.instant()));
+    }
+
+    /** Takes away a farm to which nothing belongs; the database refuses any other. */
+    public void remove(Farm farm) {
+        farms.deleteById(farm.id());
+    }
+
+    /** All farms, the oldest first. */
+    public List<Farm> all() {
+        return farms.findAllByOrderByIdAsc();
+    }
+
+    /** Gives the farm this thread works for another name. */
+    @Transactional
+    public Farm rename(String name) {
+        Farm farm = current();
+        farm.rename(name);
+        return farm;
+    }
+}
