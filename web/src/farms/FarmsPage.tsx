@@ -48,7 +48,7 @@ export function FarmsPage() {
 
 function FarmTable({ farms, here }: { farms: FarmLine[]; here: string }) {
   const say = useSay();
-  const head = 'border-b-2 border-ink py-1.5 pl-4 text-right font-semibold';
+  const head = 'border-b-2 border-ink py-1.5 font-semibold';
   const cell = (count: number, urgent = false) => (
     <td
       className={`border-b border-line py-2 pl-4 text-right tabular-nums ${
@@ -63,13 +63,13 @@ function FarmTable({ farms, here }: { farms: FarmLine[]; here: string }) {
       <table className="w-full">
         <thead>
           <tr>
-            <th className={`${head} pl-0 text-left`}>{say('farms.farm')}</th>
-            <th className={`${head} text-left`}>{say('farms.your-role')}</th>
-            <th className={head}>{say('farms.due')}</th>
-            <th className={head}>{say('farms.overdue')}</th>
-            <th className={head}>{say('farms.waiting')}</th>
-            <th className={head}>{say('farms.doubtful')}</th>
-            <th className={head}>{say('farms.surveyed')}</th>
+            <th className={`${head} text-left`}>{say('farms.farm')}</th>
+            <th className={`${head} pl-4 text-left`}>{say('farms.your-role')}</th>
+            <th className={`${head} pl-4 text-right`}>{say('farms.due')}</th>
+            <th className={`${head} pl-4 text-right`}>{say('farms.overdue')}</th>
+            <th className={`${head} pl-4 text-right`}>{say('farms.waiting')}</th>
+            <th className={`${head} pl-4 text-right`}>{say('farms.doubtful')}</th>
+            <th className={`${head} pl-4 text-right`}>{say('farms.surveyed')}</th>
           </tr>
         </thead>
         <tbody>

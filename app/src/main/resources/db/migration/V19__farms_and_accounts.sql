@@ -6,7 +6,8 @@ create table farm (
   made_at  timestamp with time zone not null
 );
 insert into farm (code, name, made_at)
-  select 'home', '', current_timestamp where exists (select 1 from holding) or exists (select 1 from person);
+  select 'home', coalesce((select name from holding where id = (select min(id) from holding)), ''), current_timestamp
+  where exists (select 1 from holding) or exists (select 1 from person);
 
 -- What somebody signs in with is theirs wherever they work; what they may do is told by the person they are in each farm.
 create table account (

@@ -86,6 +86,7 @@ class DemoHolding {
 
     private void fill() {
         Holding holding = holdings.save(new Holding("Halden Combe Orchards", 47.6, 410));
+        farms.nameFirst(holding.name());
         kilnField(holding);
         longWall(holding);
         southCourt(holding);

@@ -1,5 +1,6 @@
 package umbel.app.farm;
 
+import jakarta.servlet.DispatcherType;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -23,6 +24,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 public class FarmAddress extends OncePerRequestFilter {
 
     private static final String FARM = "umbel.farm";
+    private static final String FIRST_PAGE = "/index.html";
     private static final Pattern IN_A_FARM = Pattern.compile("/farm/([a-z0-9]{1,20})(/.*)?");
 
     /** The code of the farm that a request is for; empty where it tells none. */
@@ -44,7 +46,7 @@ public class FarmAddress extends OncePerRequestFilter {
             return;
         }
         request.setAttribute(FARM, address.group(1));
-        String rest = address.group(2) == null ? "/" : address.group(2);
+        String rest = address.group(2) == null || address.group(2).equals("/") ? FIRST_PAGE : address.group(2);
         chain.doFilter(new Within(request, rest), response);
     }
 
@@ -58,20 +60,27 @@ public class FarmAddress extends OncePerRequestFilter {
             this.uri = uri;
         }
 
+        /** Whether it is answered as it was asked: a forwarded request, such as that of an error page, has an address of its own. */
+        private boolean asAsked() {
+            return getDispatcherType() == DispatcherType.REQUEST || getDispatcherType() == DispatcherType.ASYNC;
+        }
+
         @Override
         public String getRequestURI() {
-            return uri;
+            return asAsked() ? uri : super.getRequestURI();
         }
 
         @Override
         public StringBuffer getRequestURL() {
             StringBuffer whole = super.getRequestURL();
-            return whole.replace(whole.length() - super.getRequestURI().length(), whole.length(), uri);
+            return asAsked()
+                    ? whole.replace(whole.length() - super.getRequestURI().length(), whole.length(), uri)
+                    : whole;
         }
 
         @Override
         public String getServletPath() {
-            return uri;
+            return asAsked() ? uri : super.getServletPath();
         }
     }
 }

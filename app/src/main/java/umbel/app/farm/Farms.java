@@ -74,6 +74,15 @@ public class Farms {
         return farms.findAllByOrderByIdAsc();
     }
 
+    /** Names the farm this thread works for, where it has no name yet: after its first holding. */
+    @Transactional
+    public void nameFirst(String name) {
+        Farm farm = current();
+        if (farm.name().isEmpty()) {
+            farm.rename(name);
+        }
+    }
+
     /** Gives the farm this thread works for another name. */
     @Transactional
     public Farm rename(String name) {

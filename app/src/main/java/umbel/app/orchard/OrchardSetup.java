@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import umbel.app.farm.Farms;
 import umbel.app.http.NotFound;
 import umbel.app.http.Refused;
 import umbel.knowledge.Knowledge;
@@ -18,6 +19,7 @@ import umbel.text.Value;
 @Service
 public class OrchardSetup {
 
+    private final Farms farms;
     private final HoldingRepository holdings;
     private final BlockRepository blocks;
     private final TreeRepository trees;
@@ -26,12 +28,14 @@ public class OrchardSetup {
     private final Clock clock;
 
     OrchardSetup(
+            Farms farms,
             HoldingRepository holdings,
             BlockRepository blocks,
             TreeRepository trees,
             List<TreeRecords> dependents,
             Knowledge knowledge,
             Clock clock) {
+        this.farms = farms;
         this.holdings = holdings;
         this.blocks = blocks;
         this.trees = trees;
@@ -43,6 +47,7 @@ public class OrchardSetup {
     @Transactional
     public long addHolding(SetupEntries.HoldingEntry entry) {
         checkZone(entry);
+        farms.nameFirst(entry.name().strip());
         return holdings.saveAndFlush(
                         new Holding(entry.name().strip(), entry.latitudeDeg(), entry.elevationM()).in(entry.zone()))
                 .id();

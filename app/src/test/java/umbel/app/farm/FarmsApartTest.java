@@ -213,6 +213,18 @@ class FarmsApartTest {
     }
 
     @Test
+    void theInterfaceIsThereUnderAFarmsAddress() throws Exception {
+        String page = founder.ask("GET", "/", "").body();
+        for (String path : List.of("", "/", "/trees/13", "/due")) {
+            var answer = birch.visitor().ask("GET", "/farm/" + birch.code() + path, "");
+            assertThat(answer.statusCode()).as(path).isEqualTo(200);
+            assertThat(answer.body()).as(path).isEqualTo(page);
+        }
+        assertThat(birch.visitor().status("GET", "/farm/" + birch.code() + "/api/nothing/here", ""))
+                .isEqualTo(404);
+    }
+
+    @Test
     void anotherFarmsAddressIsThatOfNoFarm() throws Exception {
         String none =
                 birch.visitor().ask("GET", "/farm/nosuchfarm/api/holding", "").body();
