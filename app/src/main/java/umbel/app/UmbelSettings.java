@@ -16,6 +16,7 @@ import org.springframework.util.unit.DataSize;
  * @param bodyTime how long a request may take to send its body
  * @param leastDisk room on the disk below which nothing is saved any more
  * @param knowledge folder of the holding's own species, systems, schools, cultivars and rootstocks; need not exist
+ * @param jobThreads how many trees this node does at once in the background; 0 takes half of the processors
  */
 @ConfigurationProperties("umbel")
 public record UmbelSettings(
@@ -26,4 +27,5 @@ public record UmbelSettings(
         Duration scheduleQuiet,
         Duration bodyTime,
         DataSize leastDisk,
-        DataSize largestBackup) {}
+        DataSize largestBackup,
+        int jobThreads) {}

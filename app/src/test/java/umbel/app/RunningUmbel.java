@@ -54,7 +54,6 @@ public final class RunningUmbel implements ParameterResolver {
                     "--server.port=0",
                     "--umbel.demo=true",
                     "--server.shutdown=immediate",
-                    "--server.servlet.session.persistent=false",
                     "--umbel.schedule-quiet=1h",
                     "--UMBEL_DATA=" + data);
             int port = ((WebServerApplicationContext) context).getWebServer().getPort();

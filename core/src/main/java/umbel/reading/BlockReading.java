@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.function.ToDoubleFunction;
 import umbel.knowledge.ReadingParameters;
 import umbel.text.Statement;
@@ -31,6 +32,7 @@ public record BlockReading(
      *
      * @param id what the caller knows it by
      * @param alive whether any limb lives
+     * @param findings every rule that holds on it, by its strongest finding
      */
     public record TreeRead(
             long id,
@@ -41,7 +43,10 @@ public record BlockReading(
             double height,
             double underFruitLight,
             double cropRatio,
-            List<Finding> findings) {
+            List<Found> findings) {
+
+        /** A rule that holds on a tree, and how much it matters there. */
+        public record Found(String rule, Severity severity) {}
 
         /** A tree as its reading tells it. */
         public static TreeRead of(long id, String label, Tree tree, TreeReader.Reading reading) {
@@ -59,12 +64,27 @@ public record BlockReading(
                             .orElse(0),
                     reading.underFruitLight(),
                     reading.crop().ratio(),
-                    reading.findings());
+                    strongest(reading.findings()));
+        }
+
+        private static List<Found> strongest(List<Finding> findings) {
+            Map<String, Severity> strongest = new TreeMap<>();
+            findings.forEach(
+                    one -> strongest.merge(one.rule().id(), one.severity(), (a, b) -> b.compareTo(a) > 0 ? b : a));
+            return strongest.entrySet().stream()
+                    .map(one -> new Found(one.getKey(), one.getValue()))
+                    .toList();
         }
     }
 
-    /** A rule that several trees break: how many, of how many, how many of them call for action. */
-    public record Common(String rule, int trees, double share, int act, Statement example) {}
+    /**
+     * A rule that several trees break.
+     *
+     * @param share of all trees
+     * @param act how many of them call for action
+     * @param example the first tree that breaks it
+     */
+    public record Common(String rule, int trees, double share, int act, long example) {}
 
     /** A tree unlike its fellows: scion-rooted, runt or gap. */
     public record Outlier(long id, String label, String kind, Statement reason) {}
@@ -88,24 +108,22 @@ public record BlockReading(
     }
 
     private static List<Common> common(List<TreeRead> trees) {
-        Map<String, List<Finding>> strongest = new HashMap<>();
+        Map<String, List<TreeRead>> broken = new HashMap<>();
         for (TreeRead tree : trees) {
-            Map<String, Finding> own = new HashMap<>();
-            for (Finding finding : tree.findings()) {
-                own.merge(finding.rule().id(), finding, (a, b) -> b.severity().compareTo(a.severity()) > 0 ? b : a);
-            }
-            own.forEach((rule, finding) ->
-                    strongest.computeIfAbsent(rule, key -> new ArrayList<>()).add(finding));
+            tree.findings()
+                    .forEach(one -> broken.computeIfAbsent(one.rule(), key -> new ArrayList<>())
+                            .add(tree));
         }
-        return strongest.entrySet().stream()
+        return broken.entrySet().stream()
                 .map(entry -> new Common(
                         entry.getKey(),
                         entry.getValue().size(),
                         entry.getValue().size() / (double) trees.size(),
                         (int) entry.getValue().stream()
-                                .filter(one -> one.severity() == Severity.ACT)
+                                .filter(tree ->
+                                        tree.findings().contains(new TreeRead.Found(entry.getKey(), Severity.ACT)))
                                 .count(),
-                        entry.getValue().get(0).reason()))
+                        entry.getValue().get(0).id()))
                 .sorted(Comparator.comparingInt(Common::trees)
                         .thenComparingInt(Common::act)
                         .reversed()

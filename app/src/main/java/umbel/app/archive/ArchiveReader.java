@@ -117,9 +117,7 @@ class ArchiveReader {
         Map<String, Long> rows = new LinkedHashMap<>();
         for (String table : Tables.inOrder(connection)) {
             ZipEntry entry = zip.getEntry(FarmArchive.file(table));
-            if (entry == null
-                    || FarmArchive.STAYS.contains(table)
-                    || !ArchiveWriter.belongsToAFarm(connection, table)) {
+            if (entry == null || FarmArchive.STAYS.contains(table) || !ArchiveWriter.goesWithAFarm(connection, table)) {
                 continue;
             }
             long count;

@@ -65,7 +65,7 @@ class ArchiveWriter {
             connection.setReadOnly(true);
             try {
                 for (String table : Tables.inOrder(connection)) {
-                    if (belongsToAFarm(connection, table)) {
+                    if (goesWithAFarm(connection, table)) {
                         zip.putNextEntry(new ZipEntry(FarmArchive.file(table)));
                         rows.put(table, rows(connection, table, farm.id(), zip, pictures));
                         zip.closeEntry();
@@ -94,8 +94,10 @@ class ArchiveWriter {
         zip.finish();
     }
 
-    static boolean belongsToAFarm(Connection connection, String table) throws SQLException {
-        return Tables.references(connection, table).containsKey(FarmArchive.FARM);
+    /** Whether the rows of a table are a farm's, and go with it. */
+    static boolean goesWithAFarm(Connection connection, String table) throws SQLException {
+        return !FarmArchive.WORKED_OUT.contains(table)
+                && Tables.references(connection, table).containsKey(FarmArchive.FARM);
     }
 
     private long rows(Connection connection, String table, long farm, OutputStream out, TreeSet<String> pictures)

@@ -39,12 +39,12 @@ final class DatabaseCheck {
             SEQUENCE NULL NULLS FIRST CHARACTER VARYING LARGE OBJECT INTEGER DOUBLE PRECISION FLOAT BOOLEAN DATE TIMESTAMP
             WITH TIME ZONE LOCAL CURRENT_TIMESTAMP TRUE FALSE START RESTART INCREMENT CACHE CYCLE NO MINVALUE MAXVALUE
             BELONGS_TO_TABLE PRIMARY KEY UNIQUE DISTINCT INDEX ON ALTER ADD CONSTRAINT FOREIGN REFERENCES NOCHECK
-            SELECTIVITY U ASC DESC CHECK HIDDEN COMMENT IS AUTHORIZATION SCHEMA WRITE_DELAY RESTRICT
+            SELECTIVITY U ASC DESC CHECK HIDDEN COMMENT SMALLINT BINARY DELETE CASCADE IS AUTHORIZATION SCHEMA WRITE_DELAY RESTRICT
             """.strip().split("\\s+")));
     private static final Pattern QUOTED = Pattern.compile("\"(?:[^\"]|\"\")*\"|'(?:[^']|'')*'");
     private static final Pattern WORD = Pattern.compile("[A-Za-z_][A-Za-z0-9_$]*");
     private static final Pattern OWNER = Pattern.compile("CREATE USER IF NOT EXISTS \"UMBEL\" .*", Pattern.DOTALL);
-    private static final int NEWEST_SCHEMA = 19;
+    private static final int NEWEST_SCHEMA = 20;
 
     private DatabaseCheck() {}
 

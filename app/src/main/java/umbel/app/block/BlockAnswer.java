@@ -1,6 +1,7 @@
 package umbel.app.block;
 
 import java.util.List;
+import java.util.function.BiFunction;
 import umbel.app.reader.Reader;
 import umbel.reading.BlockReading;
 import umbel.text.Statement;
@@ -23,11 +24,12 @@ public record BlockAnswer(
     /** How even the trees are by one measure: its mean, and the coefficient of variation. */
     public record Evenness(String measure, String unit, double mean, double variation) {}
 
-    /** The answer to whoever asks; null while there is no reading. */
-    static BlockAnswer of(BlockReading reading) {
-        if (reading == null) {
-            return null;
-        }
+    /**
+     * The answer to whoever asks.
+     *
+     * @param reason why a rule holds on a tree, in words
+     */
+    static BlockAnswer of(BlockReading reading, BiFunction<Long, String, String> reason) {
         return new BlockAnswer(
                 reading.trees(),
                 reading.medianSection(),
@@ -37,7 +39,7 @@ public record BlockAnswer(
                                 one.trees(),
                                 one.share(),
                                 one.act(),
-                                Reader.speech().say(one.example())))
+                                reason.apply(one.example(), one.rule())))
                         .toList(),
                 reading.outliers().stream()
                         .map(one -> new Outlier(

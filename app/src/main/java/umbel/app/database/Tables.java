@@ -15,7 +15,13 @@ import java.util.TreeSet;
 /** The tables of a database and how they refer to one another. */
 public final class Tables {
 
-    private static final String HISTORY = "flyway_schema_history";
+    /** What belongs to the database itself, or to the nodes that work on it: it moves nowhere. */
+    private static final Set<String> OWN = Set.of(
+            "flyway_schema_history",
+            "scheduled_tasks",
+            "spring_session",
+            "spring_session_attributes",
+            "sign_in_failure");
 
     private Tables() {}
 
@@ -27,7 +33,7 @@ public final class Tables {
                 database.getCatalog(), database.getSchema(), "%", new String[] {"TABLE", "BASE TABLE"})) {
             while (tables.next()) {
                 String name = tables.getString("TABLE_NAME");
-                if (!name.equalsIgnoreCase(HISTORY)) {
+                if (!OWN.contains(name.toLowerCase(Locale.ROOT))) {
                     refersTo.put(name, new TreeSet<>());
                 }
             }

@@ -19,6 +19,7 @@ public class Farm {
     private String code;
     private String name;
     private Instant madeAt;
+    private boolean plansAtNight = true;
 
     protected Farm() {}
 
@@ -39,6 +40,15 @@ public class Farm {
 
     public String name() {
         return name;
+    }
+
+    /** Whether its trees are planned anew every night, where something has changed. */
+    public boolean plansAtNight() {
+        return plansAtNight;
+    }
+
+    void plansAtNight(boolean does) {
+        plansAtNight = does;
     }
 
     /** Gives it another name. */

@@ -74,6 +74,12 @@ public class Farms {
         return farms.findAllByOrderByIdAsc();
     }
 
+    /** Says whether the trees of the farm this thread works for are planned every night. */
+    @Transactional
+    public void planAtNight(boolean does) {
+        current().plansAtNight(does);
+    }
+
     /** Names the farm this thread works for, where it has no name yet: after its first holding. */
     @Transactional
     public void nameFirst(String name) {

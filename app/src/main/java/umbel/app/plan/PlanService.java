@@ -78,7 +78,17 @@ class PlanService {
     }
 
     /** The recommended plan of a survey on which nothing is decided yet, beside the tree as it stands. */
-    record Recommended(Plan plan, LightSummary light, CropReading crop) {}
+    record Recommended(Plan plan, LightSummary light, CropReading crop, int doubts) {}
+
+    /** What the plan of a survey depends on, on which nothing is decided yet, as its block is known at this moment. */
+    String basis(SurveyEntry survey) {
+        return new PlanCache.Key(
+                        survey.id(),
+                        Decisions.none(),
+                        learning.of(survey.tree().block()),
+                        readings.lookAroundNow(survey))
+                .toString();
+    }
 
     /** Plans a survey as if nothing were decided on it. */
     Recommended recommended(SurveyEntry survey) {
@@ -86,7 +96,8 @@ class PlanService {
         return new Recommended(
                 asked.planning().recommended(),
                 LightSummary.of(asked.sure().light(), asked.sure().lines()),
-                asked.sure().crop());
+                asked.sure().crop(),
+                readings.certaintyOf(survey, asked.read()).measureNext().size());
     }
 
     /** The tree under its school and under another: both plans, and which cuts differ because of which setting. */

@@ -3,10 +3,12 @@ package umbel.app.plan;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import umbel.app.learning.LearningService;
 import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.TreeReadings;
 import umbel.counted.CountPlan;
 import umbel.counted.CountStep;
 import umbel.counted.Counted;
@@ -26,12 +28,14 @@ public class PlanWorth {
     private static final int MOST_KEPT = 5_000;
 
     private final PlanService plans;
+    private final TreeReadings readings;
     private final LearningService learning;
     private final Cache<Long, Worth> weighed =
             Caffeine.newBuilder().maximumSize(MOST_KEPT).expireAfterWrite(FRESH).build();
 
-    PlanWorth(PlanService plans, LearningService learning) {
+    PlanWorth(PlanService plans, TreeReadings readings, LearningService learning) {
         this.plans = plans;
+        this.readings = readings;
         this.learning = learning;
     }
 
@@ -44,8 +48,12 @@ public class PlanWorth {
      * @param shadeUndone share of fruiting wood in shade as it stands, and after the visit; null on a counted plant
      * @param firstClassUndoneKg first-class fruit of the coming harvest as it stands, and after the visit; of a counted plant the
      *     marketable crop of a season, the mean of the next ones
+     * @param steps of the visit
+     * @param doubts measurements that would settle what the reading is not sure of
      */
     public record Worth(
+            int steps,
+            int doubts,
             double gain,
             double minutes,
             Double shadeUndone,
@@ -59,9 +67,24 @@ public class PlanWorth {
         if (before != null) {
             return before;
         }
+        return now(survey);
+    }
+
+    /** Weighs the plan of a survey by what is known of its block at this moment. */
+    public Worth now(SurveyEntry survey) {
         Worth worth = survey.isCounted() ? ofCounted(survey) : ofTree(survey);
         weighed.put(survey.id(), worth);
         return worth;
+    }
+
+    /** All that the plan of a survey depends on besides the program and its knowledge; the same text as long as the plan is the same. */
+    public String basis(SurveyEntry survey) {
+        return survey.isCounted()
+                ? survey.id() + " "
+                        + learning.counted(
+                                survey.tree().block(),
+                                readings.counted(survey).counted().kind().id())
+                : plans.basis(survey);
     }
 
     /** What was weighed already. */
@@ -74,6 +97,8 @@ public class PlanWorth {
         CountPlan plan = plant.plan("recommended", Moment.DORMANT);
         CountPlan nothing = plant.plan("nothing", Moment.DORMANT);
         return new Worth(
+                plan.steps().size(),
+                plant.reading().measureNext().size(),
                 plan.shareAbove(nothing),
                 plan.steps().stream().mapToDouble(CountStep::minutes).sum(),
                 null,
@@ -94,11 +119,12 @@ public class PlanWorth {
         Plan plan = recommended.plan();
         LightSummary before = recommended.light();
         CropReading crop = recommended.crop();
+        List<Step> steps =
+                plan.steps().stream().filter(step -> step.year() == 0).toList();
         return new Worth(
-                plan.steps().stream()
-                        .filter(step -> step.year() == 0)
-                        .mapToDouble(Step::gain)
-                        .sum(),
+                steps.size(),
+                recommended.doubts(),
+                steps.stream().mapToDouble(Step::gain).sum(),
                 plan.totals().minutes(),
                 before.underFruitLight(),
                 plan.totals().light().underFruitLight(),

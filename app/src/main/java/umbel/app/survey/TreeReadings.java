@@ -142,6 +142,11 @@ public class TreeReadings {
         return companies.get(survey.id(), () -> lookAround(survey));
     }
 
+    /** The same, looked for at this moment. */
+    public Neighbours lookAroundNow(SurveyEntry survey) {
+        return companies.renew(survey.id(), before -> lookAround(survey));
+    }
+
     private Neighbours lookAround(SurveyEntry survey) {
         double[] sections = surveys.findNewestOfBlock(survey.tree().block().id()).stream()
                 .filter(one -> !one.isCounted())

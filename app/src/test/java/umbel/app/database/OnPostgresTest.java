@@ -65,7 +65,6 @@ class OnPostgresTest {
                 UmbelApplication.class,
                 "--server.port=0",
                 "--server.shutdown=immediate",
-                "--server.servlet.session.persistent=false",
                 "--spring.datasource.url=" + database.url(),
                 "--spring.datasource.username=" + database.user(),
                 "--UMBEL_DATA=" + folder);

@@ -7,15 +7,15 @@ import java.sql.Statement;
 import umbel.app.database.DataMove.Address;
 
 /** A real PostgreSQL that was started for the tests; its address without the name of a database is in the environment. */
-final class Postgres {
+public final class Postgres {
 
-    static final String VARIABLE = "UMBEL_TEST_POSTGRES";
+    public static final String VARIABLE = "UMBEL_TEST_POSTGRES";
     private static final String USER = "umbel";
 
     private Postgres() {}
 
     /** An empty database of this name; one of an earlier run goes. */
-    static Address fresh(String name) throws SQLException {
+    public static Address fresh(String name) throws SQLException {
         String server = System.getenv(VARIABLE);
         String own = name + "_" + ProcessHandle.current().pid();
         try (Connection all = DriverManager.getConnection(server + "/postgres", USER, "");

@@ -29,7 +29,8 @@ class BodyLimitTest {
             Duration.ofMinutes(2),
             Duration.ofMillis(300),
             DataSize.ofMegabytes(1),
-            DataSize.ofKilobytes(4)));
+            DataSize.ofKilobytes(4),
+            0));
 
     @Test
     void aStatedLengthOverTheLimitIsRefusedBeforeAnythingIsRead() throws Exception {

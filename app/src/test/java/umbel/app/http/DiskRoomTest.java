@@ -27,7 +27,8 @@ class DiskRoomTest {
                 Duration.ZERO,
                 Duration.ZERO,
                 least,
-                DataSize.ofMegabytes(1)));
+                DataSize.ofMegabytes(1),
+                0));
         MockHttpServletResponse response = new MockHttpServletResponse();
         room.doFilter(
                 new MockHttpServletRequest(method, "/api/trees/1/work"), response, (one, two) -> reached.set(true));

@@ -49,7 +49,6 @@ class ManagementTest {
                 "--server.port=0",
                 "--management.server.port=0",
                 "--server.shutdown=immediate",
-                "--server.servlet.session.persistent=false",
                 "--UMBEL_DATA=" + data)) {
             String own = umbel.getEnvironment().getProperty("local.management.port");
             String main = umbel.getEnvironment().getProperty("local.server.port");

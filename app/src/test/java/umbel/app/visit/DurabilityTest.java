@@ -7,15 +7,15 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import umbel.app.UmbelApplication;
+import umbel.app.OwnProcess;
 
 /** What was acknowledged is there after the program was killed in the midst of its work. */
 class DurabilityTest {
@@ -30,38 +30,37 @@ class DurabilityTest {
 
     @Test
     void noAcknowledgedSaveIsLostWhenTheProgramIsKilledInTheMidstOfFifty(@TempDir Path data) throws Exception {
-        int port = freePort();
-        Process first = start(data, port);
+        OwnProcess first = OwnProcess.start(data, Map.of(), "--umbel.demo=true");
         List<Integer> acknowledged = Collections.synchronizedList(new ArrayList<>());
-        Thread saving = new Thread(() -> save(port, acknowledged));
+        Thread saving = new Thread(() -> save(first, acknowledged));
         try {
-            awaitTrees(port);
+            awaitTrees(first);
             saving.start();
             while (acknowledged.size() < KILLED_AFTER && saving.isAlive()) {
                 TimeUnit.MILLISECONDS.sleep(2);
             }
         } finally {
-            first.destroyForcibly().waitFor(10, TimeUnit.SECONDS);
+            first.kill();
         }
         saving.join(20_000);
         assertThat(acknowledged).as("it was killed while it was saving").hasSizeBetween(KILLED_AFTER, SAVES - 1);
-        Process second = start(data, port);
+        OwnProcess second = OwnProcess.start(data, Map.of(), "--umbel.demo=true");
         try {
-            awaitTrees(port);
-            String records = send(port, "GET", "/api/trees/1/records", "").body();
+            awaitTrees(second);
+            String records = send(second, "GET", "/api/trees/1/records", "").body();
             for (int i : acknowledged) {
                 assertThat(records).contains("\"minutes\":" + i + ".0,");
             }
         } finally {
-            second.destroyForcibly().waitFor(10, TimeUnit.SECONDS);
+            second.kill();
         }
     }
 
     /** Saves one after another until all are saved or nobody answers any more. */
-    private void save(int port, List<Integer> acknowledged) {
+    private void save(OwnProcess program, List<Integer> acknowledged) {
         try {
             for (int i = 1; i <= SAVES; i++) {
-                if (send(port, "POST", "/api/trees/1/records", String.format(ENTRY, i))
+                if (send(program, "POST", "/api/trees/1/records", String.format(ENTRY, i))
                                 .statusCode()
                         == 201) {
                     acknowledged.add(i);
@@ -74,50 +73,23 @@ class DurabilityTest {
         }
     }
 
-    private static Process start(Path data, int port) throws IOException {
-        ProcessBuilder builder = new ProcessBuilder(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-XX:TieredStopAtLevel=1", // it runs for seconds only
-                "-XX:+UseSerialGC",
-                "-cp",
-                System.getProperty("java.class.path"),
-                UmbelApplication.class.getName(),
-                "--umbel.demo=true");
-        builder.environment().put("UMBEL_DATA", data.toString());
-        builder.environment().put("UMBEL_PORT", String.valueOf(port));
-        builder.redirectErrorStream(true);
-        builder.redirectOutput(Files.createTempFile(data, "log", ".txt").toFile());
-        return builder.start();
-    }
-
-    private void awaitTrees(int port) throws Exception {
+    private void awaitTrees(OwnProcess program) throws Exception {
         for (int i = 0; i < 300; i++) {
-            try {
-                HttpResponse<String> answer = send(port, "GET", "/api/trees/1/records", "");
-                if (answer.statusCode() == 200) {
-                    return;
-                }
-            } catch (IOException notYet) {
-                // it is still starting
+            if (send(program, "GET", "/api/trees/1/records", "").statusCode() == 200) {
+                return;
             }
             TimeUnit.MILLISECONDS.sleep(300);
         }
-        throw new IllegalStateException("The program did not start");
+        throw new IllegalStateException("The demo was not written");
     }
 
-    private HttpResponse<String> send(int port, String method, String path, String body)
+    private HttpResponse<String> send(OwnProcess program, String method, String path, String body)
             throws IOException, InterruptedException {
         return http.send(
-                HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
+                HttpRequest.newBuilder(URI.create(program.url() + path))
                         .header("Content-Type", "application/json")
                         .method(method, HttpRequest.BodyPublishers.ofString(body))
                         .build(),
                 HttpResponse.BodyHandlers.ofString());
-    }
-
-    private static int freePort() throws IOException {
-        try (java.net.ServerSocket socket = new java.net.ServerSocket(0)) {
-            return socket.getLocalPort();
-        }
     }
 }

@@ -1,0 +1,32 @@
+package umbel.app.job;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.Query;
+
+/** The jobs of a farm. */
+interface JobRepository extends JpaRepository<Job, Long> {
+
+    /** The last job of a kind about a block; null asks for those about the whole farm. */
+    @Query("select j from Job j where j.kind = :kind and (j.blockId = :block or j.blockId is null and :block is null)"
+            + " order by j.id desc limit 1")
+    Optional<Job> findLast(String kind, Long block);
+
+    List<Job> findByStateOrderByIdAsc(String state);
+
+    @Modifying
+    @Query("update Job j set j.state = 'cancelled', j.endedAt = :now where j.id = :id and j.state = 'running'")
+    int cancel(long id, Instant now);
+
+    /** Ends a job none of whose trees waits any more; of several nodes that see it one ends it. */
+    @Modifying
+    @Query("update Job j set j.state = 'done', j.endedAt = :now where j.id = :id and j.state = 'running'"
+            + " and not exists (select 1 from JobPart p where p.job.id = :id and p.state = 'waiting')")
+    int end(long id, Instant now);
+
+    @Query("select j.id from Job j where j.endedAt < :before")
+    List<Long> findEndedBefore(Instant before);
+}

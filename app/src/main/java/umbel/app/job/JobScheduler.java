@@ -1,0 +1,152 @@
+package umbel.app.job;
+
+import com.github.kagkarlsson.scheduler.Scheduler;
+import com.github.kagkarlsson.scheduler.SchedulerName;
+import com.github.kagkarlsson.scheduler.task.CompletionHandler;
+import com.github.kagkarlsson.scheduler.task.ExecutionContext;
+import com.github.kagkarlsson.scheduler.task.TaskInstance;
+import com.github.kagkarlsson.scheduler.task.helper.CustomTask;
+import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
+import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import com.github.kagkarlsson.scheduler.task.schedule.FixedDelay;
+import com.github.kagkarlsson.scheduler.task.schedule.Schedules;
+import jakarta.annotation.PreDestroy;
+import java.net.InetAddress;
+import java.net.UnknownHostException;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.util.UUID;
+import javax.sql.DataSource;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.annotation.Lazy;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionalEventListener;
+import umbel.app.UmbelSettings;
+import umbel.app.farm.Farm;
+import umbel.app.farm.FarmScope;
+import umbel.app.farm.Farms;
+
+/**
+ * Has every lane of every farm in which something waits worked on by one node at a time, in turns: a lane that had its turn goes to
+ * the end of the queue. The queue is in the database; what a node that is gone was at is taken up by another.
+ */
+@Component
+@Lazy(false)
+class JobScheduler {
+
+    private static final Duration LOOK_EVERY = Duration.ofSeconds(3);
+    private static final Duration SIGN_OF_LIFE = Duration.ofSeconds(4);
+    private static final int SIGNS_MISSED = 4;
+    private static final Duration WAIT_AT_THE_END = Duration.ofSeconds(20);
+    private static final Duration WATCH_EVERY = Duration.ofSeconds(20);
+    private static final LocalTime NIGHT = LocalTime.of(2, 0);
+    private static final int NAME_LENGTH = 40;
+
+    /** Looked up when there is work: what works on trees need not be there at the start. */
+    private final ObjectProvider<JobRunner> runner;
+
+    private final JobService jobs;
+    private final JobPartRepository parts;
+    private final Farms farms;
+    private final ObjectProvider<NightWork> nightWorks;
+    private final String node = nodeName();
+    private final CustomTask<Void> lanes = Tasks.custom("farm-lane", Void.class).execute(this::lane);
+    private final Scheduler scheduler;
+
+    JobScheduler(
+            DataSource database,
+            ObjectProvider<JobRunner> runner,
+            JobService jobs,
+            JobPartRepository parts,
+            Farms farms,
+            ObjectProvider<NightWork> nightWorks,
+            UmbelSettings settings) {
+        this.runner = runner;
+        this.jobs = jobs;
+        this.parts = parts;
+        this.farms = farms;
+        this.nightWorks = nightWorks;
+        RecurringTask<Void> watch = Tasks.recurring("watch", FixedDelay.of(WATCH_EVERY))
+                .execute((instance, context) -> farms.all().forEach(farm -> FarmScope.run(farm.id(), this::wake)));
+        RecurringTask<Void> night = Tasks.recurring("night", Schedules.daily(NIGHT))
+                .execute((instance, context) ->
+                        farms.all().forEach(farm -> FarmScope.run(farm.id(), () -> night(farm))));
+        scheduler = Scheduler.create(database, lanes)
+                .startTasks(watch, night)
+                .schedulerName(new SchedulerName.Fixed(node))
+                .threads(settings.jobThreads() > 0 ? settings.jobThreads() : usualThreads())
+                .pollingInterval(LOOK_EVERY)
+                .heartbeatInterval(SIGN_OF_LIFE)
+                .missedHeartbeatsLimit(SIGNS_MISSED)
+                .shutdownMaxWait(WAIT_AT_THE_END)
+                .enableImmediateExecution()
+                .build();
+    }
+
+    /** Half of the processors, so that whoever waits for an answer finds one. */
+    private static int usualThreads() {
+        return Math.max(1, Runtime.getRuntime().availableProcessors() / 2);
+    }
+
+    private static String nodeName() {
+        String host;
+        try {
+            host = InetAddress.getLocalHost().getHostName();
+        } catch (UnknownHostException e) {
+            host = "node";
+        }
+        String name = host.substring(0, Math.min(host.length(), NAME_LENGTH));
+        return name + "-" + UUID.randomUUID().toString().substring(0, 8);
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void start() {
+        scheduler.start();
+    }
+
+    @PreDestroy
+    void end() {
+        scheduler.stop();
+    }
+
+    /** Wakes the lanes of the farm in which something was begun, once that is written. */
+    @TransactionalEventListener(fallbackExecution = true)
+    public void begun(JobService.WorkWaits what) {
+        FarmScope.run(what.farm(), this::wake);
+    }
+
+    /** Puts every lane of this thread's farm in which something waits into the queue, where it is not yet. */
+    private void wake() {
+        long farm = FarmScope.current();
+        for (int lane : parts.findLanesWaiting()) {
+            scheduler.scheduleIfNotExists(lanes.instance(farm + ":" + lane), Instant.now());
+        }
+    }
+
+    private CompletionHandler<Void> lane(TaskInstance<Void> instance, ExecutionContext context) {
+        String[] which = instance.getId().split(":");
+        long farm = Long.parseLong(which[0]);
+        int lane = Integer.parseInt(which[1]);
+        boolean more = FarmScope.in(
+                farm,
+                () -> runner.getObject()
+                        .slice(lane, node, () -> context.getSchedulerState().isShuttingDown()));
+        return (done, queue) -> {
+            if (more) {
+                queue.reschedule(done, Instant.now());
+            } else {
+                queue.remove();
+            }
+        };
+    }
+
+    private void night(Farm farm) {
+        jobs.forgetOld();
+        if (farm.plansAtNight()) {
+            nightWorks.forEach(NightWork::begin);
+        }
+    }
+}
