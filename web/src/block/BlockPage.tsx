@@ -12,7 +12,9 @@ import { Failed, Loading } from '../ui/States';
 import { percent } from '../ui/words';
 import { useMayChange, useWho } from '../people/who';
 import { CorrectBlock } from './CorrectBlock';
+import { JobBar } from './JobBar';
 import { Labels } from './Labels';
+import { PlansOfBlock } from './PlansOfBlock';
 import { Tables } from './Tables';
 import { LearnedPart } from './LearnedPart';
 import { Pickings } from './Pickings';
@@ -65,6 +67,7 @@ export function BlockPage() {
       )}
       <Papers id={id} nearPowerLines={block.nearPowerLines} instructed={block.counted === ''} />
       <ReadBlock id={id} />
+      <PlansOfBlock id={id} />
       <YearsOfABlock id={id} />
       <Pickings id={id} />
       <LearnedPart id={id} />
@@ -208,7 +211,7 @@ function ReadBlock({ id }: { id: number }) {
     enabled: job !== null,
     refetchInterval: (query) => {
       const state = query.state.data?.state;
-      return state === 'waiting' || state === 'running' || state === undefined ? ASK_EVERY : false;
+      return state === 'running' || state === undefined ? ASK_EVERY : false;
     },
   });
   const cancel = useMutation({
@@ -216,7 +219,7 @@ function ReadBlock({ id }: { id: number }) {
     onSuccess: () => void progress.refetch(),
   });
   const now = progress.data;
-  const busy = now?.state === 'waiting' || now?.state === 'running';
+  const busy = now?.state === 'running';
   return (
     <section aria-labelledby="read-block" className="mt-6">
       <div className="flex flex-wrap items-center gap-4 border-b-2 border-ink pb-2">
@@ -224,24 +227,13 @@ function ReadBlock({ id }: { id: number }) {
           {say('block-page.the-block-as-a-whole')}
         </h2>
         {busy ? (
-          <>
-            <progress
-              value={now.done}
-              max={Math.max(1, now.total)}
-              aria-label={say('block-page.trees-read')}
-              className="h-2 w-52"
-            />
-            <span role="status">
-              {say('block-page.done-of-total-trees-read', { done: now.done, total: now.total })}
-            </span>
-            <Button
-              onClick={() => {
-                cancel.mutate();
-              }}
-            >
-              {say('block-page.stop')}
-            </Button>
-          </>
+          <JobBar
+            job={now}
+            what={say('block-page.trees-read')}
+            stop={() => {
+              cancel.mutate();
+            }}
+          />
         ) : (
           <Button
             weight={now?.result ? 'plain' : 'ink'}
@@ -259,7 +251,11 @@ function ReadBlock({ id }: { id: number }) {
       {now?.state === 'cancelled' && (
         <p className="py-3">{say('block-page.stopped-after-done-trees', { done: now.done })}</p>
       )}
-      {now?.state === 'failed' && <Failed error={new Error(now.trouble)} />}
+      {now?.trouble && (
+        <p role="alert" className="pt-2 font-semibold text-lichen">
+          {now.trouble}
+        </p>
+      )}
       {now?.result && <Result result={now.result} />}
       {!now && !begin.isPending && (
         <p className="py-3 text-muted">{say('block-page.tells-what-is-wrong-with')}</p>

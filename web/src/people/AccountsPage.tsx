@@ -8,6 +8,7 @@ import { Failed, Loading } from '../ui/States';
 import { Backups } from './Backups';
 import { Invitations } from './Invitations';
 import { Limits } from './Limits';
+import { PlansAtNight } from './PlansAtNight';
 import { roles } from './roles';
 import { ThisFarm } from './ThisFarm';
 import { Trail } from './Trail';
@@ -37,6 +38,7 @@ export function AccountsPage() {
       <Invitations />
       <Limits />
       <ThisFarm />
+      <PlansAtNight />
       {who.keeper && <Backups />}
       <Keys />
       <Trail />
