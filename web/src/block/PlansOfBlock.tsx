@@ -89,7 +89,7 @@ function Planned({ lines }: { lines: PlannedLine[] }) {
   const [all, setAll] = useState(false);
   const sum = summed(lines);
   const shown = all ? lines : lines.slice(0, SHOWN_AT_FIRST);
-  const head = 'border-b border-line py-1.5 pl-4 text-right text-[12.5px] font-normal text-muted';
+  const head = 'border-b border-line py-1.5 text-[12.5px] font-normal text-muted';
   return (
     <>
       <p className="py-2.5">
@@ -107,13 +107,13 @@ function Planned({ lines }: { lines: PlannedLine[] }) {
         <table className="w-full text-[14px] tabular-nums">
           <thead>
             <tr>
-              <th className={`${head} pl-0 text-left`}>{say('block-plans.tree')}</th>
-              <th className={head}>{say('block-plans.cuts')}</th>
-              <th className={head}>{say('block-plans.minutes')}</th>
-              <th className={head}>{say('block-plans.gain')}</th>
-              <th className={head}>{say('block-plans.shade')}</th>
-              <th className={head}>{say('block-plans.crop')}</th>
-              <th className={`${head} text-left`}>{say('block-plans.note')}</th>
+              <th className={`${head} text-left`}>{say('block-plans.tree')}</th>
+              <th className={`${head} pl-4 text-right`}>{say('block-plans.cuts')}</th>
+              <th className={`${head} pl-4 text-right`}>{say('block-plans.minutes')}</th>
+              <th className={`${head} pl-4 text-right`}>{say('block-plans.gain')}</th>
+              <th className={`${head} pl-4 text-right`}>{say('block-plans.shade')}</th>
+              <th className={`${head} pl-4 text-right`}>{say('block-plans.crop')}</th>
+              <th className={`${head} pl-8 text-left`}>{say('block-plans.note')}</th>
             </tr>
           </thead>
           <tbody>
@@ -168,7 +168,9 @@ function PlannedRow({ line }: { line: PlannedLine }) {
       <td className={cell}>
         {change(line.cropBefore, line.cropAfter, (kg) => say('measure.kg', { kg: kg.toFixed(1) }))}
       </td>
-      <td className={`${cell} text-left ${line.stale ? 'text-lichen' : 'text-muted'}`}>{notes.join('; ')}</td>
+      <td className={`border-b border-line py-1.5 pl-8 ${line.stale ? 'text-lichen' : 'text-muted'}`}>
+        {notes.join('; ')}
+      </td>
     </tr>
   );
 }

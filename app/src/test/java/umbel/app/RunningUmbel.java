@@ -17,6 +17,8 @@ import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.util.FileSystemUtils;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import umbel.app.farm.FarmScope;
+import umbel.app.survey.SurveyRepository;
 
 /** The real program with the demo on a free port, started once for all tests that ask for it. */
 public final class RunningUmbel implements ParameterResolver {
@@ -44,6 +46,18 @@ public final class RunningUmbel implements ParameterResolver {
             }
             return started;
         }
+    }
+
+    /** One of its own for a test that leaves something behind; it is to be closed. */
+    public static RunningUmbel another() {
+        RunningUmbel own = new RunningUmbel();
+        own.start();
+        return own;
+    }
+
+    /** Ends one of its own; what it kept goes when the tests end. */
+    public void close() {
+        context.close();
     }
 
     private void start() {
@@ -76,6 +90,11 @@ public final class RunningUmbel implements ParameterResolver {
     /** Where it answers. */
     public String url() {
         return url;
+    }
+
+    /** How many surveys it keeps. */
+    public long surveys() {
+        return FarmScope.acrossFarms(() -> part(SurveyRepository.class).count());
     }
 
     /** A part of the running program. */

@@ -22,6 +22,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import umbel.app.RunningUmbel;
+import umbel.app.farm.FarmScope;
 import umbel.app.photo.Pictures;
 import umbel.app.survey.SurveyRepository;
 
@@ -52,7 +53,8 @@ class RestoreTest {
         Files.writeString(data.resolve("umbel.mv.db"), "what was there");
         RestoreReport report = BackupFile.restore(zip, data);
         assertThat(report.surveys())
-                .isEqualTo(umbel.part(SurveyRepository.class).count());
+                .isEqualTo(FarmScope.acrossFarms(
+                        () -> umbel.part(SurveyRepository.class).count()));
         try (var files = Files.list(data)) {
             assertThat(files.map(file -> file.getFileName().toString()).filter(name -> !name.equals("photos")))
                     .hasSize(2)

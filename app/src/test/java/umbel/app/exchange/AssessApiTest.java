@@ -16,7 +16,6 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 import umbel.app.RunningUmbel;
-import umbel.app.survey.SurveyRepository;
 import umbel.practice.Fault;
 import umbel.practice.PracticeTree;
 import umbel.survey.SurveyReader;
@@ -151,8 +150,7 @@ class AssessApiTest {
 
     @Test
     void nothingOfARefusedSurveyIsStored() {
-        SurveyRepository surveys = umbel.part(SurveyRepository.class);
-        long before = surveys.count();
+        long before = umbel.surveys();
         umbel.post("/api/trees/1/surveys", "{\"format\":\"umbel-survey/1\"}");
         ObjectNode fig = (ObjectNode) request("tall-spindle", 4).get("survey");
         ((ObjectNode) fig.get("tree")).put("species", "moonfruit");
@@ -160,7 +158,7 @@ class AssessApiTest {
         umbel.post("/api/assess", request("tall-spindle", 4).toString());
         umbel.post(
                 "/api/survey/preview", request("tall-spindle", 4).get("survey").toString());
-        assertThat(surveys.count()).isEqualTo(before);
+        assertThat(umbel.surveys()).isEqualTo(before);
     }
 
     @Test

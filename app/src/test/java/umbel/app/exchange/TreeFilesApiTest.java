@@ -8,7 +8,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 import umbel.app.RunningUmbel;
-import umbel.app.survey.SurveyRepository;
 import umbel.practice.PracticeTree;
 import umbel.survey.Survey;
 import umbel.survey.SurveyCsv;
@@ -63,24 +62,22 @@ class TreeFilesApiTest {
 
     @Test
     void aTableIsPreviewedWrittenOnceAndPassedOverTheSecondTime() {
-        SurveyRepository surveys = umbel.part(SurveyRepository.class);
         String table = SurveyCsv.write(List.of(labelled("Kiln Field 7-1", 1), labelled("Kiln Field 7-2", 2)));
-        long before = surveys.count();
+        long before = umbel.surveys();
         JsonNode preview = send("/api/blocks/1/surveys/preview", table).json();
         assertThat(preview.at("/written").asBoolean()).isFalse();
         assertThat(preview.at("/trees/0/outcome").asString()).isEqualTo("new-tree");
-        assertThat(surveys.count()).isEqualTo(before);
+        assertThat(umbel.surveys()).isEqualTo(before);
         assertThat(send("/api/blocks/1/surveys", table).status()).isEqualTo(200);
-        assertThat(surveys.count()).isEqualTo(before + 2);
+        assertThat(umbel.surveys()).isEqualTo(before + 2);
         JsonNode again = send("/api/blocks/1/surveys", table).json();
         assertThat(again.at("/trees/1/outcome").asString()).isEqualTo("there-already");
-        assertThat(surveys.count()).isEqualTo(before + 2);
+        assertThat(umbel.surveys()).isEqualTo(before + 2);
     }
 
     @Test
     void oneFaultyRowRefusesTheWholeTableAndNamesIt() {
-        SurveyRepository surveys = umbel.part(SurveyRepository.class);
-        long before = surveys.count();
+        long before = umbel.surveys();
         String table = SurveyCsv.write(List.of(labelled("Kiln Field 8-1", 1), labelled("the old one", 2)));
         RunningUmbel.Answer answer = send("/api/blocks/1/surveys", table);
         assertThat(answer.status()).isEqualTo(400);
@@ -92,7 +89,7 @@ class TreeFilesApiTest {
         RunningUmbel.Answer turned =
                 send("/api/blocks/1/surveys", whole.replace(where, where.replaceFirst("\\d+,$", "999,")));
         assertThat(turned.json().at("/errors/0/field").asString()).isEqualTo("line 2, bearing_deg");
-        assertThat(surveys.count()).isEqualTo(before);
+        assertThat(umbel.surveys()).isEqualTo(before);
         assertThat(send("/api/blocks/4711/surveys", table).status()).isEqualTo(404);
     }
 }
