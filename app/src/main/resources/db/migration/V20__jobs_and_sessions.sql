@@ -10,7 +10,10 @@ create table job (
   started_at  timestamp with time zone not null,
   ended_at    timestamp with time zone,
   total       integer not null,
-  -- running, done or cancelled
+  -- done in one piece: then how far it has come, else that is told by its trees
+  whole       boolean not null,
+  done        integer not null,
+  -- running, ending (what was found so far is to be kept), done, cancelled or failed
   state       varchar(12) not null
 );
 create index job_by_farm on job (farm_id, state, id);

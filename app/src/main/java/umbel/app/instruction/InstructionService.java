@@ -1,8 +1,5 @@
 package umbel.app.instruction;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
-import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Collections;
@@ -13,17 +10,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.concurrent.CancellationException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
-import umbel.app.farm.FarmScope;
 import umbel.app.http.NotFound;
+import umbel.app.job.JobProgress;
+import umbel.app.job.JobService;
+import umbel.app.job.WholeWork;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.orchard.ScheduleInputChanged;
@@ -53,11 +48,10 @@ import umbel.wood.Units;
  * trees. A search that a restart ends is begun again by whoever wants it.
  */
 @Service
-public class InstructionService {
+public class InstructionService implements WholeWork {
 
-    private static final Logger LOG = LoggerFactory.getLogger(InstructionService.class);
     private static final String ALWAYS = "always";
-    private static final int MOST_SEARCHES = 200;
+    private static final String KIND = "instruction";
 
     private final BlockRepository blocks;
     private final SurveyRepository surveys;
@@ -68,13 +62,7 @@ public class InstructionService {
     private final TransactionTemplate transactions;
     private final ApplicationEventPublisher events;
     private final Clock clock;
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> {
-        Thread thread = new Thread(task, "instruction");
-        thread.setDaemon(true);
-        return thread;
-    });
-    private final Cache<Long, Search> searches =
-            Caffeine.newBuilder().maximumSize(MOST_SEARCHES).build();
+    private final JobService jobs;
 
     InstructionService(
             BlockRepository blocks,
@@ -83,6 +71,7 @@ public class InstructionService {
             WorkCheckRepository checks,
             InstructionFinder finder,
             Knowledge knowledge,
+            JobService jobs,
             TransactionTemplate transactions,
             ApplicationEventPublisher events,
             Clock clock) {
@@ -92,42 +81,16 @@ public class InstructionService {
         this.checks = checks;
         this.finder = finder;
         this.knowledge = knowledge;
+        this.jobs = jobs;
         this.transactions = transactions;
         this.events = events;
         this.clock = clock;
-    }
-
-    @PreDestroy
-    void end() {
-        worker.shutdownNow();
-    }
-
-    /** A search under way, or how the last one ended. */
-    private static final class Search {
-
-        private final Cancellation cancellation = new Cancellation();
-        private final int total;
-        private volatile int done;
-        private volatile String state = "waiting";
-
-        Search(int total) {
-            this.total = total;
-        }
-
-        boolean underWay() {
-            return state.equals("waiting") || state.equals("running");
-        }
-
-        InstructionAnswers.SearchState told() {
-            return new InstructionAnswers.SearchState(state, done, total);
-        }
     }
 
     /** The instruction of a block, which trees to survey for it, and how a search stands. */
     @Transactional(readOnly = true)
     public InstructionAnswers.InstructionPage page(long blockId) {
         Block block = block(blockId);
-        Search search = searches.getIfPresent(blockId);
         return new InstructionAnswers.InstructionPage(
                 blockId,
                 block.name(),
@@ -136,7 +99,9 @@ public class InstructionService {
                         .findFirstByBlockIdOrderByIdDesc(blockId)
                         .map(this::told)
                         .orElse(null),
-                search == null ? null : search.told(),
+                jobs.last(KIND, blockId)
+                        .map(job -> new InstructionAnswers.SearchState(job.state(), job.done(), job.total()))
+                        .orElse(null),
                 sample(block));
     }
 
@@ -176,56 +141,50 @@ public class InstructionService {
         return blocks.existing(id);
     }
 
+    @Override
+    public String kind() {
+        return KIND;
+    }
+
     /** Begins to look for the instruction of a block; a search that is under way goes on. */
     public InstructionAnswers.InstructionPage begin(long blockId, String who) {
-        List<SurveyEntry> entries = transactions.execute(status -> {
-            List<SurveyEntry> all = surveyed(block(blockId));
-            all.forEach(entry -> entry.tree().label());
-            int most = knowledge.instruction().sample().most();
-            return all.subList(Math.max(0, all.size() - most), all.size());
-        });
-        if (entries.isEmpty()) {
+        int trees = transactions.execute(status -> sampled(blockId).size());
+        if (trees == 0) {
             throw new InvalidSurvey(List.of(FieldError.of("", "problem.block-without-surveys")));
         }
-        Search fresh = new Search(entries.size());
-        Search now =
-                searches.asMap().compute(blockId, (id, before) -> before != null && before.underWay() ? before : fresh);
-        if (now == fresh) {
-            worker.submit(FarmScope.carried(() -> run(blockId, entries, who, fresh)));
-        }
+        jobs.beginWhole(KIND, blockId, trees, who);
         return transactions.execute(status -> page(blockId));
+    }
+
+    /** The surveys an instruction is found from: those of the block's own kind, the last ones. */
+    private List<SurveyEntry> sampled(long blockId) {
+        List<SurveyEntry> all = surveyed(block(blockId));
+        int most = knowledge.instruction().sample().most();
+        return all.subList(Math.max(0, all.size() - most), all.size());
     }
 
     /** Stops a search. */
     public InstructionAnswers.InstructionPage cancel(long blockId) {
-        Search search = searches.getIfPresent(blockId);
-        if (search != null && search.underWay()) {
-            search.cancellation.request();
-            search.state = "cancelled";
-        }
+        block(blockId);
+        jobs.last(KIND, blockId).filter(JobProgress::underWay).ifPresent(job -> jobs.cancel(KIND, job.job()));
         return transactions.execute(status -> page(blockId));
     }
 
-    private void run(long blockId, List<SurveyEntry> entries, String who, Search search) {
-        if (!search.underWay()) {
-            return;
-        }
-        search.state = "running";
-        try {
-            InstructionDocument found =
-                    Cancellation.during(search.cancellation, () -> finder.of(entries, () -> search.done++));
-            if (!search.underWay()) {
-                return;
-            }
-            transactions.executeWithoutResult(status ->
-                    instructions.save(new InstructionEntry(block(blockId), LocalDate.now(clock), who, found)));
-            search.state = "done";
-        } catch (CancellationException e) {
-            search.state = "cancelled";
-        } catch (RuntimeException e) {
-            LOG.warn("No instruction could be found for block {}.", blockId, e);
-            search.state = "failed";
-        }
+    @Override
+    public Runnable of(Under job) {
+        long blockId = job.block();
+        List<SurveyEntry> entries = transactions.execute(status -> List.copyOf(sampled(blockId)));
+        Cancellation cancellation = new Cancellation();
+        AtomicInteger done = new AtomicInteger();
+        InstructionDocument found = Cancellation.during(
+                cancellation,
+                () -> finder.of(entries, () -> {
+                    job.come(done.incrementAndGet());
+                    if (job.cancelled()) {
+                        cancellation.request();
+                    }
+                }));
+        return () -> instructions.save(new InstructionEntry(block(blockId), LocalDate.now(clock), job.who(), found));
     }
 
     /** Puts the newest instruction of a block to use, or out of it; season and schedule count by it from then on. */

@@ -14,6 +14,8 @@ class Job extends OfOneFarm {
     static final String RUNNING = "running";
     static final String DONE = "done";
     static final String CANCELLED = "cancelled";
+    static final String ENDING = "ending";
+    static final String FAILED = "failed";
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -25,6 +27,8 @@ class Job extends OfOneFarm {
     private Instant startedAt;
     private Instant endedAt;
     private int total;
+    private boolean whole;
+    private int done;
     private String state;
 
     protected Job() {}
@@ -37,6 +41,15 @@ class Job extends OfOneFarm {
         this.total = total;
         this.state = total == 0 ? DONE : RUNNING;
         this.endedAt = total == 0 ? startedAt : null;
+    }
+
+    /** A job that is done in one piece. */
+    static Job inOnePiece(String kind, Long blockId, String startedBy, Instant startedAt, int total) {
+        Job job = new Job(kind, blockId, startedBy, startedAt, total);
+        job.whole = true;
+        job.state = RUNNING;
+        job.endedAt = null;
+        return job;
     }
 
     Long id() {
@@ -61,11 +74,25 @@ class Job extends OfOneFarm {
         return endedAt;
     }
 
+    String startedBy() {
+        return startedBy;
+    }
+
+    /** Whether it is done in one piece. */
+    boolean whole() {
+        return whole;
+    }
+
+    /** How far it has come, where it is done in one piece. */
+    int done() {
+        return done;
+    }
+
     int total() {
         return total;
     }
 
-    /** running, done or cancelled. */
+    /** running, ending, done, cancelled or failed. */
     String state() {
         return state;
     }

@@ -7,7 +7,7 @@ import java.time.Instant;
  *
  * @param job its number
  * @param blockId the block it is about; null for every block of the farm
- * @param state running, done or cancelled
+ * @param state running, ending, done, cancelled or failed
  * @param done trees that are done
  * @param failed trees that could not be done
  * @param total trees in all
@@ -19,7 +19,7 @@ public record JobProgress(
 
     /** Whether it goes on. */
     public boolean underWay() {
-        return state.equals(Job.RUNNING);
+        return endedAt == null;
     }
 
     /** Whether all that could be done is done. */

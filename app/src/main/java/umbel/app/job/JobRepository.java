@@ -15,16 +15,36 @@ interface JobRepository extends JpaRepository<Job, Long> {
             + " order by j.id desc limit 1")
     Optional<Job> findLast(String kind, Long block);
 
-    List<Job> findByStateOrderByIdAsc(String state);
+    @Query("select j.id from Job j where j.whole = true and j.state in ('running', 'ending')")
+    List<Long> findWholeUnderWay();
+
+    @Query("select j.state from Job j where j.id = :id")
+    Optional<String> findState(long id);
 
     @Modifying
-    @Query("update Job j set j.state = 'cancelled', j.endedAt = :now where j.id = :id and j.state = 'running'")
+    @Query("update Job j set j.done = :done where j.id = :id")
+    int come(long id, int done);
+
+    /** Asks a job to end and keep what it has found. */
+    @Modifying
+    @Query("update Job j set j.state = 'ending' where j.id = :id and j.state = 'running'")
+    int askToEnd(long id);
+
+    /** Ends a job that is done in one piece; 0 where it was cancelled, or another node ended it meanwhile. */
+    @Modifying
+    @Query("update Job j set j.state = :state, j.endedAt = :now where j.id = :id and j.state in ('running', 'ending')")
+    int endWhole(long id, String state, Instant now);
+
+    @Modifying
+    @Query(
+            "update Job j set j.state = 'cancelled', j.endedAt = :now where j.id = :id and j.state in ('running', 'ending')")
     int cancel(long id, Instant now);
 
     /** Ends a job none of whose trees waits any more; of several nodes that see it one ends it. */
     @Modifying
-    @Query("update Job j set j.state = 'done', j.endedAt = :now where j.id = :id and j.state = 'running'"
-            + " and not exists (select 1 from JobPart p where p.job.id = :id and p.state = 'waiting')")
+    @Query(
+            "update Job j set j.state = 'done', j.endedAt = :now where j.id = :id and j.state = 'running'"
+                    + " and j.whole = false and not exists (select 1 from JobPart p where p.job.id = :id and p.state = 'waiting')")
     int end(long id, Instant now);
 
     @Query("select j.id from Job j where j.endedAt < :before")

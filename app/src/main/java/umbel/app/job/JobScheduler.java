@@ -49,23 +49,30 @@ class JobScheduler {
     private final ObjectProvider<JobRunner> runner;
 
     private final JobService jobs;
+    private final ObjectProvider<WholeRunner> wholeRunner;
+    private final JobRepository all;
     private final JobPartRepository parts;
     private final Farms farms;
     private final ObjectProvider<NightWork> nightWorks;
     private final String node = nodeName();
     private final CustomTask<Void> lanes = Tasks.custom("farm-lane", Void.class).execute(this::lane);
+    private final CustomTask<Void> wholes = Tasks.custom("farm-job", Void.class).execute(this::whole);
     private final Scheduler scheduler;
 
     JobScheduler(
             DataSource database,
             ObjectProvider<JobRunner> runner,
             JobService jobs,
+            ObjectProvider<WholeRunner> wholeRunner,
+            JobRepository all,
             JobPartRepository parts,
             Farms farms,
             ObjectProvider<NightWork> nightWorks,
             UmbelSettings settings) {
         this.runner = runner;
         this.jobs = jobs;
+        this.wholeRunner = wholeRunner;
+        this.all = all;
         this.parts = parts;
         this.farms = farms;
         this.nightWorks = nightWorks;
@@ -74,7 +81,7 @@ class JobScheduler {
         RecurringTask<Void> night = Tasks.recurring("night", Schedules.daily(NIGHT))
                 .execute((instance, context) ->
                         farms.all().forEach(farm -> FarmScope.run(farm.id(), () -> night(farm))));
-        scheduler = Scheduler.create(database, lanes)
+        scheduler = Scheduler.create(database, lanes, wholes)
                 .startTasks(watch, night)
                 .schedulerName(new SchedulerName.Fixed(node))
                 .threads(settings.jobThreads() > 0 ? settings.jobThreads() : usualThreads())
@@ -124,6 +131,9 @@ class JobScheduler {
         for (int lane : parts.findLanesWaiting()) {
             scheduler.scheduleIfNotExists(lanes.instance(farm + ":" + lane), Instant.now());
         }
+        for (long job : all.findWholeUnderWay()) {
+            scheduler.scheduleIfNotExists(wholes.instance(farm + ":" + job), Instant.now());
+        }
     }
 
     private CompletionHandler<Void> lane(TaskInstance<Void> instance, ExecutionContext context) {
@@ -141,6 +151,12 @@ class JobScheduler {
                 queue.remove();
             }
         };
+    }
+
+    private CompletionHandler<Void> whole(TaskInstance<Void> instance, ExecutionContext context) {
+        String[] which = instance.getId().split(":");
+        FarmScope.run(Long.parseLong(which[0]), () -> wholeRunner.getObject().run(Long.parseLong(which[1])));
+        return (done, queue) -> queue.remove();
     }
 
     private void night(Farm farm) {

@@ -69,6 +69,26 @@ public class JobService {
         return progress(job);
     }
 
+    /**
+     * Begins a job that is done in one piece; one of the same kind about the same block that is under way goes on instead.
+     *
+     * @param block null for every block of the farm
+     * @param total what its progress is counted to
+     */
+    public JobProgress beginWhole(String kind, Long block, int total, String who) {
+        Job job = transactions.execute(status -> jobs.findLast(kind, block)
+                .filter(one -> one.endedAt() == null)
+                .orElseGet(() -> jobs.saveAndFlush(Job.inOnePiece(kind, block, who, clock.instant(), total))));
+        events.publishEvent(new WorkWaits(FarmScope.current()));
+        return progress(job);
+    }
+
+    /** Asks the job of a kind about a block that is under way to end, and keep what it has found. */
+    public void askToEnd(String kind, Long block) {
+        transactions.executeWithoutResult(
+                status -> jobs.findLast(kind, block).ifPresent(job -> jobs.askToEnd(job.id())));
+    }
+
     private void addParts(Job job, List<SurveyEntry> surveys) {
         long farm = FarmScope.current();
         int[] at = {0};
@@ -135,8 +155,8 @@ public class JobService {
                 job.id(),
                 job.blockId(),
                 job.state(),
-                (int) parts.countByJobIdAndState(job.id(), JobPart.DONE),
-                (int) parts.countByJobIdAndState(job.id(), JobPart.FAILED),
+                job.whole() ? job.done() : (int) parts.countByJobIdAndState(job.id(), JobPart.DONE),
+                job.whole() ? 0 : (int) parts.countByJobIdAndState(job.id(), JobPart.FAILED),
                 job.total(),
                 job.startedAt(),
                 job.endedAt());

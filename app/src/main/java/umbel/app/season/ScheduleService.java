@@ -2,6 +2,7 @@ package umbel.app.season;
 
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -10,6 +11,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
@@ -17,7 +19,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
@@ -30,10 +32,14 @@ import umbel.app.UmbelSettings;
 import umbel.app.farm.FarmScope;
 import umbel.app.http.DiskRoom;
 import umbel.app.http.NotFound;
+import umbel.app.job.JobProgress;
+import umbel.app.job.JobService;
+import umbel.app.job.WholeWork;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.orchard.ScheduleInputChanged;
 import umbel.app.people.Person;
 import umbel.app.people.PersonRepository;
+import umbel.app.people.SignedIn;
 import umbel.app.reader.Reader;
 import umbel.crew.BlockWork;
 import umbel.crew.Conflicts;
@@ -49,9 +55,10 @@ import umbel.text.Statement;
  * hand. What was put by hand is never moved.
  */
 @Service
-public class ScheduleService {
+public class ScheduleService implements WholeWork {
 
     private static final Logger LOG = LoggerFactory.getLogger(ScheduleService.class);
+    private static final String KIND = "schedule";
     private static final int SECONDS = 6;
     private static final int SECONDS_AGAIN = 3;
     private static final int HORIZON_DAYS = 330;
@@ -60,6 +67,7 @@ public class ScheduleService {
     private final ScheduledWorkRepository placed;
     private final BlockRepository blocks;
     private final PersonRepository people;
+    private final JobService jobs;
     private final TransactionTemplate transactions;
     private final DiskRoom disk;
     private final Duration quiet;
@@ -73,28 +81,29 @@ public class ScheduleService {
     /** How the making of a farm's schedule stands. */
     private static final class Making {
 
-        private final AtomicBoolean stop = new AtomicBoolean();
         private final Object byHand = new Object();
-        private volatile Run run = new Run("idle", null, 0, null);
         private volatile Again again;
+        private volatile Before before;
         private ScheduledFuture<?> waiting;
         private LocalDate lookedOn;
     }
+
+    /** How the schedule was before it is made again, and why it is. */
+    private record Before(Statement because, List<ScheduleAnswers.PlacedLine> lines) {}
 
     private Making making() {
         return makings.computeIfAbsent(FarmScope.current(), farm -> new Making());
     }
 
-    /** How the making of the schedule stands: idle, running or failed. */
+    /** That it was made again: why, when, and how many pieces of work moved. */
     private record Again(Statement because, Instant at, int moved) {}
-
-    private record Run(String state, Instant since, int betterments, Statement trouble) {}
 
     ScheduleService(
             SeasonService season,
             ScheduledWorkRepository placed,
             BlockRepository blocks,
             PersonRepository people,
+            JobService jobs,
             TransactionTemplate transactions,
             DiskRoom disk,
             UmbelSettings settings) {
@@ -103,26 +112,19 @@ public class ScheduleService {
         this.placed = placed;
         this.blocks = blocks;
         this.people = people;
+        this.jobs = jobs;
         this.transactions = transactions;
         this.quiet = settings.scheduleQuiet();
     }
 
     @PreDestroy
     void end() {
-        makings.values().forEach(one -> one.stop.set(true));
         worker.shutdownNow();
     }
 
     /** Begins to make it; nothing happens while it is being made. */
     ScheduleAnswers.SchedulePage begin() {
-        Making now = making();
-        synchronized (now) {
-            if (!now.run.state().equals("running")) {
-                now.stop.set(false);
-                now.run = new Run("running", Instant.now(), 0, null);
-                worker.submit(FarmScope.carried(() -> make(SECONDS)));
-            }
-        }
+        jobs.beginWhole(KIND, null, 1, SignedIn.name());
         return page();
     }
 
@@ -140,19 +142,12 @@ public class ScheduleService {
     }
 
     private void makeAgain(Statement because) {
-        Making now = making();
         try {
             List<ScheduleAnswers.PlacedLine> before = transactions.execute(status -> lines());
-            if (before.isEmpty()) {
-                return;
+            if (!before.isEmpty()) {
+                making().before = new Before(because, before);
+                jobs.beginWhole(KIND, null, 1, "");
             }
-            synchronized (now) {
-                now.stop.set(false);
-                now.run = new Run("running", Instant.now(), 0, null);
-            }
-            make(SECONDS_AGAIN);
-            List<ScheduleAnswers.PlacedLine> after = transactions.execute(status -> lines());
-            now.again = new Again(because, Instant.now(), moved(before, after));
         } catch (RuntimeException e) {
             LOG.warn("The schedule could not be made again.", e);
         }
@@ -193,32 +188,47 @@ public class ScheduleService {
 
     /** Ends the search early; the best found so far is kept. */
     void stop() {
-        making().stop.set(true);
+        jobs.askToEnd(KIND, null);
     }
 
-    private void make(int seconds) {
-        Making now = making();
+    @Override
+    public String kind() {
+        return KIND;
+    }
+
+    @Override
+    public Runnable of(Under job) {
+        if (diskFull()) {
+            throw new IllegalStateException("The disk is full.");
+        }
+        make(job, making().before == null ? SECONDS : SECONDS_AGAIN);
+        return () -> {
+            Making now = making();
+            Before before = now.before;
+            now.before = null;
+            if (before != null) {
+                now.again = new Again(before.because(), Instant.now(), moved(before.lines(), lines()));
+            }
+        };
+    }
+
+    private void make(Under job, int seconds) {
+        AtomicInteger betterments = new AtomicInteger();
+        Basis basis = transactions.execute(status -> basis());
+        CrewSchedule draft = Scheduler.draft(basis.works(), basis.crew(), basis.placings());
+        CrewSchedule best =
+                Scheduler.solve(draft, seconds, job::toEnd, better -> job.come(betterments.incrementAndGet()));
+        if (!job.cancelled() && !keepUnlessPinned(best, basis)) {
+            LOG.info("Work was put somewhere by hand meanwhile: the schedule is made again round it.");
+            make(job, SECONDS_AGAIN);
+        }
+    }
+
+    private boolean diskFull() {
         try {
-            if (disk.full()) {
-                now.run = new Run("failed", null, 0, Statement.of("problem.schedule-disk-full"));
-                return;
-            }
-            Basis basis = transactions.execute(status -> basis());
-            CrewSchedule draft = Scheduler.draft(basis.works(), basis.crew(), basis.placings());
-            CrewSchedule best = Scheduler.solve(
-                    draft,
-                    seconds,
-                    now.stop::get,
-                    better -> now.run = new Run("running", now.run.since(), now.run.betterments() + 1, null));
-            if (!keepUnlessPinned(best, basis)) {
-                LOG.info("Work was put somewhere by hand meanwhile: the schedule is made again round it.");
-                make(SECONDS_AGAIN);
-                return;
-            }
-            now.run = new Run("idle", null, now.run.betterments(), null);
-        } catch (IOException | RuntimeException e) {
-            LOG.warn("The schedule could not be made.", e);
-            now.run = new Run("failed", null, 0, Statement.of("problem.schedule-failed"));
+            return disk.full();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 
@@ -311,17 +321,23 @@ public class ScheduleService {
         noteTheDay();
         Basis basis = basis();
         CrewSchedule as = Scheduler.asPlaced(basis.works(), basis.crew(), basis.placings());
-        Making making = making();
-        Run now = making.run;
-        Again again = making.again;
+        Optional<JobProgress> job = jobs.last(KIND, null);
+        boolean running = job.filter(JobProgress::underWay).isPresent();
+        boolean failed = job.filter(one -> one.state().equals("failed")).isPresent();
+        Again again = making().again;
         return new ScheduleAnswers.SchedulePage(
-                now.state(),
-                now.since() == null
-                        ? 0
-                        : (int) Duration.between(now.since(), Instant.now()).toSeconds(),
+                running ? "running" : failed ? "failed" : "idle",
+                running
+                        ? (int) Duration.between(job.get().startedAt(), Instant.now())
+                                .toSeconds()
+                        : 0,
                 SECONDS,
-                now.betterments(),
-                Reader.speech().say(now.trouble()),
+                job.map(JobProgress::done).orElse(0),
+                failed
+                        ? Reader.speech()
+                                .say(Statement.of(
+                                        diskFull() ? "problem.schedule-disk-full" : "problem.schedule-failed"))
+                        : "",
                 again == null
                         ? null
                         : new ScheduleAnswers.MadeAgain(
