@@ -18,20 +18,16 @@ import umbel.app.plan.SavedDecisions;
 import umbel.app.plan.SavedDecisionsRepository;
 import umbel.app.plan.TreeDecisions;
 import umbel.app.reader.Reader;
+import umbel.app.survey.Glance;
+import umbel.app.survey.Glances;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
-import umbel.app.survey.TreeReadings;
 import umbel.assess.CountedAssessor;
 import umbel.knowledge.CountedKind;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.PlanParameters;
 import umbel.knowledge.Species;
 import umbel.knowledge.TrainingSystem;
-import umbel.plant.CountedPlant;
-import umbel.plant.Plant;
-import umbel.plant.PlantFacts;
-import umbel.plant.PlantFinding;
-import umbel.reading.Severity;
 import umbel.wood.Units;
 
 /** Tells what stands on the holding and what each surveyed tree needs. */
@@ -44,7 +40,7 @@ public class HoldingService {
     private final SurveyRepository surveys;
     private final SavedDecisionsRepository works;
     private final RecordRepository records;
-    private final TreeReadings readings;
+    private final Glances glances;
     private final Knowledge knowledge;
 
     public HoldingService(
@@ -54,7 +50,7 @@ public class HoldingService {
             SurveyRepository surveys,
             SavedDecisionsRepository works,
             RecordRepository records,
-            TreeReadings readings,
+            Glances glances,
             Knowledge knowledge) {
         this.holdings = holdings;
         this.blocks = blocks;
@@ -62,7 +58,7 @@ public class HoldingService {
         this.surveys = surveys;
         this.works = works;
         this.records = records;
-        this.readings = readings;
+        this.glances = glances;
         this.knowledge = knowledge;
     }
 
@@ -198,12 +194,14 @@ public class HoldingService {
         records.findThoseThatCount(newest.stream().map(SurveyEntry::id).toList()).stream()
                 .filter(visit -> !visit.doneOn().isBefore(visit.survey().surveyedOn()))
                 .forEach(visit -> done.putIfAbsent(visit.survey().id(), visit));
+        Map<Long, Glance> read = glances.of(newest);
         List<TreeLine> lines = newest.stream()
                 .sorted(Comparator.comparing(
                                 (SurveyEntry entry) -> entry.tree().block().id())
                         .thenComparing(entry -> entry.tree().rowNo())
                         .thenComparing(entry -> entry.tree().placeNo()))
-                .map(entry -> line(entry, marked.get(entry.tree().id()), done.get(entry.id())))
+                .map(entry -> line(
+                        entry, read.get(entry.id()), marked.get(entry.tree().id()), done.get(entry.id())))
                 .toList();
         String name = holdings.findAll().stream().findFirst().map(Holding::name).orElse("");
         return new HoldingPage(name, blocks(), lines);
@@ -295,10 +293,7 @@ public class HoldingService {
                 .toList();
     }
 
-    private TreeLine line(SurveyEntry entry, SavedDecisions work, WorkRecord done) {
-        Plant plant = readings.plant(entry);
-        PlantFacts facts = plant.facts();
-        List<PlantFinding> findings = plant.findings();
+    private TreeLine line(SurveyEntry entry, Glance glance, SavedDecisions work, WorkRecord done) {
         boolean marked = TreeDecisions.marks(work, entry);
         return new TreeLine(
                 entry.tree().id(),
@@ -307,19 +302,15 @@ public class HoldingService {
                 entry.tree().rowNo(),
                 entry.tree().placeNo(),
                 entry.surveyedOn().toString(),
-                facts.leaf(),
-                plant instanceof CountedPlant counted
-                        ? counted.canes()
-                        : facts.parts().size(),
-                Units.round(facts.height(), 1),
-                (int) findings.stream()
-                        .filter(one -> one.severity() == Severity.ACT)
-                        .count(),
-                findings.size(),
-                findings.isEmpty() ? "" : Reader.speech().say(findings.get(0).reason()),
-                findings.isEmpty() ? "" : findings.get(0).rule(),
-                Units.round(plant.shade(), 3),
-                plant.isShaded(),
+                glance.leaf(),
+                glance.parts(),
+                Units.round(glance.height(), 1),
+                glance.act(),
+                glance.all(),
+                Reader.speech().say(glance.first()),
+                glance.rule(),
+                Units.round(glance.shade(), 3),
+                glance.shaded(),
                 marked ? "marked" : done != null ? "done" : "to-decide",
                 done != null ? done.doneOn().toString() : "",
                 done != null ? done.who() : "",

@@ -4,6 +4,7 @@ import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.SchedulerName;
 import com.github.kagkarlsson.scheduler.task.CompletionHandler;
 import com.github.kagkarlsson.scheduler.task.ExecutionContext;
+import com.github.kagkarlsson.scheduler.task.Priority;
 import com.github.kagkarlsson.scheduler.task.TaskInstance;
 import com.github.kagkarlsson.scheduler.task.helper.CustomTask;
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
@@ -90,6 +91,7 @@ class JobScheduler {
                 .missedHeartbeatsLimit(SIGNS_MISSED)
                 .shutdownMaxWait(WAIT_AT_THE_END)
                 .enableImmediateExecution()
+                .enablePriority()
                 .build();
     }
 
@@ -132,7 +134,12 @@ class JobScheduler {
             scheduler.scheduleIfNotExists(lanes.instance(farm + ":" + lane), Instant.now());
         }
         for (long job : all.findWholeUnderWay()) {
-            scheduler.scheduleIfNotExists(wholes.instance(farm + ":" + job), Instant.now());
+            // somebody waits for these: they come before the trees, which are many
+            scheduler.scheduleIfNotExists(
+                    new TaskInstance.Builder<Void>(wholes.getName(), farm + ":" + job)
+                            .priority(Priority.HIGH)
+                            .build(),
+                    Instant.now());
         }
     }
 

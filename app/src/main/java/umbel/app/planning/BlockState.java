@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
+import umbel.app.cache.ProgramDigest;
 
 /**
  * What is known in a block, as a digest: another one as soon as anything is added, corrected or taken away on which the plans of its
