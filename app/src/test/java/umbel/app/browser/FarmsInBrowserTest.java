@@ -1,0 +1,109 @@
+package umbel.app.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.By;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+import umbel.app.UmbelApplication;
+
+/** A second farm is added, and an adviser is invited into both; each page shows the farm of its address and no other. */
+class FarmsInBrowserTest {
+
+    private static final String PASSWORD = "nine windfalls";
+
+    @RegisterExtension
+    static final Browser BROWSER = new Browser();
+
+    @TempDir
+    private static Path data;
+
+    private static ConfigurableApplicationContext umbel;
+    private static String url;
+
+    @BeforeAll
+    static void start() {
+        umbel = SpringApplication.run(
+                UmbelApplication.class, "--server.port=0", "--server.shutdown=immediate", "--UMBEL_DATA=" + data);
+        url = "http://127.0.0.1:"
+                + ((WebServerApplicationContext) umbel).getWebServer().getPort();
+    }
+
+    @AfterAll
+    static void stop() {
+        umbel.close();
+    }
+
+    @Test
+    void anAdviserIsInvitedIntoTwoFarmsAndGoesFromOneToTheOther() {
+        BROWSER.open(url);
+        BROWSER.type(BROWSER.field("Your name"), "Mara");
+        BROWSER.type(BROWSER.field("Login"), "mara");
+        BROWSER.type(BROWSER.field("Password"), PASSWORD);
+        BROWSER.button("Make the account").click();
+        addHolding("Tarn End");
+        String first = invitation(url);
+        BROWSER.button("More").click();
+        BROWSER.find(By.linkText("Farms")).click();
+        BROWSER.sees("Trees surveyed");
+        BROWSER.type(BROWSER.named("Name of the farm"), "Gill Foot");
+        BROWSER.button("Add it empty").click();
+        BROWSER.find(By.linkText("Go there")).click();
+        BROWSER.sees("No holding yet");
+        String second = BROWSER.driver().getCurrentUrl().replaceFirst("(/farm/[a-z0-9]+).*", "$1");
+        assertThat(second).contains("/farm/");
+        addHolding("Gill Foot Low");
+        String other = invitation(second);
+        BROWSER.button("More").click();
+        BROWSER.button("Sign out").click();
+
+        BROWSER.button("I have an invitation").click();
+        BROWSER.type(BROWSER.field("Code of the invitation"), first);
+        BROWSER.type(BROWSER.field("Your name"), "Ada");
+        BROWSER.type(BROWSER.field("Login"), "ada");
+        BROWSER.type(BROWSER.field("Password"), PASSWORD);
+        BROWSER.button("Take the role").click();
+        BROWSER.sees("Tarn End");
+        BROWSER.button("More").click();
+        BROWSER.find(By.linkText("Farms")).click();
+        BROWSER.sees("adviser");
+        assertThat(BROWSER.bodyText()).doesNotContain("Gill Foot").doesNotContain("Add a farm");
+        BROWSER.type(BROWSER.named("Code of the invitation"), first);
+        BROWSER.button("Take the role").click();
+        BROWSER.sees("You have a role in this farm already.");
+        BROWSER.type(BROWSER.named("Code of the invitation"), other);
+        BROWSER.button("Take the role").click();
+        BROWSER.sees("Gill Foot Low");
+        BROWSER.find(By.linkText("Gill Foot")).click();
+        BROWSER.sees("you are here");
+        BROWSER.find(By.cssSelector("table a[href^='/farm/home']")).click();
+        BROWSER.sees("Tarn End");
+        assertThat(BROWSER.bodyText()).doesNotContain("Gill Foot Low");
+        BROWSER.open(url + "/farm/nosuchfarm/");
+        BROWSER.sees("There is no such farm, or you have no role in it.");
+    }
+
+    private static void addHolding(String name) {
+        BROWSER.sees("No holding yet");
+        BROWSER.type(BROWSER.field("Name of the holding"), name);
+        BROWSER.type(BROWSER.field("Latitude"), "51.5");
+        BROWSER.type(BROWSER.field("Height above the sea"), "80");
+        BROWSER.button("Add the holding").click();
+        BROWSER.sees("Name of the block");
+    }
+
+    /** Makes an invitation for an adviser, and reads its code from the page. */
+    private static String invitation(String farm) {
+        BROWSER.open(farm + "/accounts");
+        BROWSER.button("Make an invitation").click();
+        BROWSER.sees("Pass this code on");
+        return BROWSER.find(By.cssSelector("[role=status] code")).getText();
+    }
+}
