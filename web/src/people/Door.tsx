@@ -79,3 +79,44 @@ export function DoorField({
     </label>
   );
 }
+
+/** Who somebody is and what they will sign in with, as they make their account. */
+export interface NewAccount {
+  name: string;
+  login: string;
+  password: string;
+}
+
+/** The lines of a form by which somebody makes their own account. */
+export function AccountFields({ account, set }: { account: NewAccount; set: (account: NewAccount) => void }) {
+  const say = useSay();
+  return (
+    <>
+      <DoorField
+        label={say('gate.your-name')}
+        value={account.name}
+        set={(name) => {
+          set({ ...account, name });
+        }}
+        autoComplete="name"
+      />
+      <DoorField
+        label={say('gate.login')}
+        value={account.login}
+        set={(login) => {
+          set({ ...account, login });
+        }}
+        autoComplete="username"
+      />
+      <DoorField
+        label={say('gate.password-at-least-10-characters')}
+        value={account.password}
+        set={(password) => {
+          set({ ...account, password });
+        }}
+        type="password"
+        autoComplete="new-password"
+      />
+    </>
+  );
+}

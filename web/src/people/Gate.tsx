@@ -9,7 +9,7 @@ import { worksWithoutSignal } from '../field/keepForNoSignal';
 import { proposeLanguage } from '../text/language';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
-import { DoorField, DoorSheet } from './Door';
+import { AccountFields, DoorField, DoorSheet } from './Door';
 import { Invited } from './Invited';
 import { keepHere, lastHere, Who } from './who';
 
@@ -128,12 +128,10 @@ function SignIn({ done }: { done: () => void }) {
 
 function FirstAccount({ codeNeeded, done }: { codeNeeded: boolean; done: () => void }) {
   const say = useSay();
-  const [name, setName] = useState('');
-  const [login, setLogin] = useState('');
-  const [password, setPassword] = useState('');
+  const [account, setAccount] = useState({ name: '', login: '', password: '' });
   const [code, setCode] = useState('');
   const make = useMutation({
-    mutationFn: () => answer(api.POST('/api/session/first', { body: { name, login, password, code } })),
+    mutationFn: () => answer(api.POST('/api/session/first', { body: { ...account, code } })),
     onSuccess: done,
   });
   return (
@@ -145,15 +143,7 @@ function FirstAccount({ codeNeeded, done }: { codeNeeded: boolean; done: () => v
       error={make.error}
     >
       <p className="mt-1 text-muted">{say('gate.this-is-the-first-start')}</p>
-      <DoorField label={say('gate.your-name')} value={name} set={setName} autoComplete="name" />
-      <DoorField label={say('gate.login')} value={login} set={setLogin} autoComplete="username" />
-      <DoorField
-        label={say('gate.password-at-least-10-characters')}
-        value={password}
-        set={setPassword}
-        type="password"
-        autoComplete="new-password"
-      />
+      <AccountFields account={account} set={setAccount} />
       {codeNeeded && (
         <DoorField
           label={say('gate.code-printed-where-umbel-was')}

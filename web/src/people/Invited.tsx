@@ -4,17 +4,15 @@ import { answer, api } from '../api/client';
 import { ofFarm } from '../api/farm';
 import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
-import { DoorField, DoorSheet } from './Door';
+import { AccountFields, DoorField, DoorSheet } from './Door';
 
 /** Takes a role by an invitation, with an account that there is or one that is made now. */
 export function Invited({ back }: { back: () => void }) {
   const say = useSay();
   const [code, setCode] = useState('');
-  const [name, setName] = useState('');
-  const [login, setLogin] = useState('');
-  const [password, setPassword] = useState('');
+  const [account, setAccount] = useState({ name: '', login: '', password: '' });
   const join = useMutation({
-    mutationFn: () => answer(api.POST('/api/session/join', { body: { code, name, login, password } })),
+    mutationFn: () => answer(api.POST('/api/session/join', { body: { code, ...account } })),
     onSuccess: (here) => {
       window.location.assign(ofFarm(here.farm));
     },
@@ -34,15 +32,7 @@ export function Invited({ back }: { back: () => void }) {
         set={setCode}
         autoComplete="one-time-code"
       />
-      <DoorField label={say('gate.your-name')} value={name} set={setName} autoComplete="name" />
-      <DoorField label={say('gate.login')} value={login} set={setLogin} autoComplete="username" />
-      <DoorField
-        label={say('gate.password-at-least-10-characters')}
-        value={password}
-        set={setPassword}
-        type="password"
-        autoComplete="new-password"
-      />
+      <AccountFields account={account} set={setAccount} />
       <div className="mt-4 flex items-center gap-4">
         <Button type="submit" weight="ink" className="min-h-11" disabled={join.isPending}>
           {say('farms.take-the-role')}

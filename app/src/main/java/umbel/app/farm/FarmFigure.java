@@ -2,18 +2,18 @@ package umbel.app.farm;
 
 import java.util.Collection;
 import java.util.List;
+import java.util.function.Function;
 
-/** One figure by which a farm is told at a glance. Whoever keeps what it counts tells it. */
-public interface FarmFigure {
-
-    /** Which figure it is. */
-    Kind kind();
-
-    /** The figure of each of some farms; those with none may be left out. Asked across farms, for farms in which whoever asks has a role. */
-    List<FarmCount> of(Collection<Long> farms);
+/**
+ * One figure by which a farm is told at a glance. Whoever keeps what it counts tells it.
+ *
+ * @param kind which figure it is
+ * @param of the figure of each of some farms; those with none may be left out. Asked across farms, for farms in which whoever asks has a role
+ */
+public record FarmFigure(Kind kind, Function<Collection<Long>, List<FarmCount>> of) {
 
     /** The figures there are. */
-    enum Kind {
+    public enum Kind {
         /** Trees that were surveyed. */
         SURVEYED,
         /** What must be come back for, by today. */
@@ -22,7 +22,7 @@ public interface FarmFigure {
         OVERDUE,
         /** Suggestions of advisers that wait for an answer. */
         SUGGESTED,
-        /** Trees of whose plan the program itself is not sure. */
+        /** Trees whose plan leaves doubts that a measurement would settle. */
         DOUBTFUL
     }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import umbel.app.log.RecordRepository;
 import umbel.app.log.WorkRecord;
 import umbel.app.orchard.Block;
@@ -41,6 +42,7 @@ public class HoldingService {
     private final SavedDecisionsRepository works;
     private final RecordRepository records;
     private final Glances glances;
+    private final TransactionTemplate transactions;
     private final Knowledge knowledge;
 
     public HoldingService(
@@ -51,6 +53,7 @@ public class HoldingService {
             SavedDecisionsRepository works,
             RecordRepository records,
             Glances glances,
+            TransactionTemplate transactions,
             Knowledge knowledge) {
         this.holdings = holdings;
         this.blocks = blocks;
@@ -59,6 +62,7 @@ public class HoldingService {
         this.works = works;
         this.records = records;
         this.glances = glances;
+        this.transactions = transactions;
         this.knowledge = knowledge;
     }
 
@@ -185,8 +189,33 @@ public class HoldingService {
     /** A rootstock somebody named, and its vigour class. */
     public record NamedStock(String name, String vigourClass) {}
 
-    @Transactional(readOnly = true)
+    /** What is kept of the holding's trees, read at one moment. */
+    private record Kept(
+            String name,
+            List<BlockLine> blocks,
+            List<SurveyEntry> newest,
+            Map<Long, SavedDecisions> marked,
+            Map<Long, WorkRecord> done) {}
+
+    /** The page; trees that nobody has looked at yet are read outside of any transaction. */
     public HoldingPage page() {
+        Kept kept = transactions.execute(status -> kept());
+        Map<Long, Glance> read = glances.of(kept.newest());
+        List<TreeLine> lines = kept.newest().stream()
+                .sorted(Comparator.comparing(
+                                (SurveyEntry entry) -> entry.tree().block().id())
+                        .thenComparing(entry -> entry.tree().rowNo())
+                        .thenComparing(entry -> entry.tree().placeNo()))
+                .map(entry -> line(
+                        entry,
+                        read.get(entry.id()),
+                        kept.marked().get(entry.tree().id()),
+                        kept.done().get(entry.id())))
+                .toList();
+        return new HoldingPage(kept.name(), kept.blocks(), lines);
+    }
+
+    private Kept kept() {
         Map<Long, SavedDecisions> marked = new HashMap<>();
         works.findAll().forEach(work -> marked.put(work.tree().id(), work));
         List<SurveyEntry> newest = surveys.findNewest();
@@ -194,17 +223,8 @@ public class HoldingService {
         records.findThoseThatCount(newest.stream().map(SurveyEntry::id).toList()).stream()
                 .filter(visit -> !visit.doneOn().isBefore(visit.survey().surveyedOn()))
                 .forEach(visit -> done.putIfAbsent(visit.survey().id(), visit));
-        Map<Long, Glance> read = glances.of(newest);
-        List<TreeLine> lines = newest.stream()
-                .sorted(Comparator.comparing(
-                                (SurveyEntry entry) -> entry.tree().block().id())
-                        .thenComparing(entry -> entry.tree().rowNo())
-                        .thenComparing(entry -> entry.tree().placeNo()))
-                .map(entry -> line(
-                        entry, read.get(entry.id()), marked.get(entry.tree().id()), done.get(entry.id())))
-                .toList();
         String name = holdings.findAll().stream().findFirst().map(Holding::name).orElse("");
-        return new HoldingPage(name, blocks(), lines);
+        return new Kept(name, blocks(), newest, marked, done);
     }
 
     @Transactional(readOnly = true)

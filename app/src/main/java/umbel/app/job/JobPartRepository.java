@@ -16,8 +16,9 @@ interface JobPartRepository extends JpaRepository<JobPart, Long> {
     List<JobPart> findNext(int lane, Limit most);
 
     /** The lanes in which something waits. */
-    @Query("select distinct p.lane from JobPart p where p.state = 'waiting' and p.job.state = 'running'")
-    List<Integer> findLanesWaiting();
+    @Query("select distinct new umbel.app.job.LaneWaiting(p.farm, p.lane) from JobPart p"
+            + " where p.state = 'waiting' and p.job.state = 'running'")
+    List<LaneWaiting> findLanesWaiting();
 
     long countByJobIdAndState(long job, String state);
 

@@ -15,8 +15,8 @@ interface JobRepository extends JpaRepository<Job, Long> {
             + " order by j.id desc limit 1")
     Optional<Job> findLast(String kind, Long block);
 
-    @Query("select j.id from Job j where j.whole = true and j.state in ('running', 'ending')")
-    List<Long> findWholeUnderWay();
+    @Query("select j from Job j where j.whole = true and j.state in ('running', 'ending')")
+    List<Job> findWholeUnderWay();
 
     @Query("select j.state from Job j where j.id = :id")
     Optional<String> findState(long id);

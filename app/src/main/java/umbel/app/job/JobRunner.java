@@ -22,7 +22,6 @@ class JobRunner {
 
     private static final Logger LOG = LoggerFactory.getLogger(JobRunner.class);
     private static final long SLICE_NANOS = TimeUnit.SECONDS.toNanos(4);
-    private static final int AT_A_TIME = 4;
 
     private final JobRepository jobs;
     private final JobPartRepository parts;
@@ -58,17 +57,16 @@ class JobRunner {
         Set<Long> touched = new LinkedHashSet<>();
         try {
             while (true) {
-                List<JobPart> next = transactions.execute(status -> parts.findNext(lane, Limit.of(AT_A_TIME)));
+                if (stop.getAsBoolean() || System.nanoTime() > until) {
+                    return true;
+                }
+                // one at a time, so that one that was cancelled ends with the tree that is under way
+                List<JobPart> next = transactions.execute(status -> parts.findNext(lane, Limit.of(1)));
                 if (next.isEmpty()) {
                     return false;
                 }
-                for (JobPart part : next) {
-                    if (stop.getAsBoolean() || System.nanoTime() > until && !touched.isEmpty()) {
-                        return true;
-                    }
-                    touched.add(part.job().id());
-                    work(part, node);
-                }
+                touched.add(next.get(0).job().id());
+                work(next.get(0), node);
             }
         } finally {
             transactions.executeWithoutResult(status -> touched.forEach(id -> jobs.end(id, clock.instant())));

@@ -4,6 +4,7 @@ import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.SchedulerName;
 import com.github.kagkarlsson.scheduler.task.CompletionHandler;
 import com.github.kagkarlsson.scheduler.task.ExecutionContext;
+import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.Priority;
 import com.github.kagkarlsson.scheduler.task.TaskInstance;
 import com.github.kagkarlsson.scheduler.task.helper.CustomTask;
@@ -17,6 +18,7 @@ import java.net.UnknownHostException;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
+import java.util.List;
 import java.util.UUID;
 import javax.sql.DataSource;
 import org.springframework.beans.factory.ObjectProvider;
@@ -43,6 +45,7 @@ class JobScheduler {
     private static final int SIGNS_MISSED = 4;
     private static final Duration WAIT_AT_THE_END = Duration.ofSeconds(20);
     private static final Duration WATCH_EVERY = Duration.ofSeconds(20);
+    private static final Duration AGAIN_AFTER = Duration.ofSeconds(15);
     private static final LocalTime NIGHT = LocalTime.of(2, 0);
     private static final int NAME_LENGTH = 40;
 
@@ -56,8 +59,12 @@ class JobScheduler {
     private final Farms farms;
     private final ObjectProvider<NightWork> nightWorks;
     private final String node = nodeName();
-    private final CustomTask<Void> lanes = Tasks.custom("farm-lane", Void.class).execute(this::lane);
-    private final CustomTask<Void> wholes = Tasks.custom("farm-job", Void.class).execute(this::whole);
+    private final CustomTask<Void> lanes = Tasks.custom("farm-lane", Void.class)
+            .onFailure(new FailureHandler.OnFailureRetryLater<>(AGAIN_AFTER))
+            .execute(this::lane);
+    private final CustomTask<Void> wholes = Tasks.custom("farm-job", Void.class)
+            .onFailure(new FailureHandler.OnFailureRetryLater<>(AGAIN_AFTER))
+            .execute(this::whole);
     private final Scheduler scheduler;
 
     JobScheduler(
@@ -78,7 +85,7 @@ class JobScheduler {
         this.farms = farms;
         this.nightWorks = nightWorks;
         RecurringTask<Void> watch = Tasks.recurring("watch", FixedDelay.of(WATCH_EVERY))
-                .execute((instance, context) -> farms.all().forEach(farm -> FarmScope.run(farm.id(), this::wake)));
+                .execute((instance, context) -> FarmScope.acrossFarms(this::wake));
         RecurringTask<Void> night = Tasks.recurring("night", Schedules.daily(NIGHT))
                 .execute((instance, context) ->
                         farms.all().forEach(farm -> FarmScope.run(farm.id(), () -> night(farm))));
@@ -121,26 +128,28 @@ class JobScheduler {
         scheduler.stop();
     }
 
-    /** Wakes the lanes of the farm in which something was begun, once that is written. */
+    /** Wakes what was begun, once that is written. */
     @TransactionalEventListener(fallbackExecution = true)
     public void begun(JobService.WorkWaits what) {
-        FarmScope.run(what.farm(), this::wake);
+        FarmScope.in(what.farm(), this::wake);
     }
 
-    /** Puts every lane of this thread's farm in which something waits into the queue, where it is not yet. */
-    private void wake() {
-        long farm = FarmScope.current();
-        for (int lane : parts.findLanesWaiting()) {
-            scheduler.scheduleIfNotExists(lanes.instance(farm + ":" + lane), Instant.now());
+    /** Puts every lane in which something waits, and every job in one piece, into the queue, where it is not yet. */
+    private int wake() {
+        List<LaneWaiting> waiting = parts.findLanesWaiting();
+        for (LaneWaiting one : waiting) {
+            scheduler.scheduleIfNotExists(lanes.instance(one.farm() + ":" + one.lane()), Instant.now());
         }
-        for (long job : all.findWholeUnderWay()) {
+        List<Job> whole = all.findWholeUnderWay();
+        for (Job job : whole) {
             // somebody waits for these: they come before the trees, which are many
             scheduler.scheduleIfNotExists(
-                    new TaskInstance.Builder<Void>(wholes.getName(), farm + ":" + job)
+                    new TaskInstance.Builder<Void>(wholes.getName(), job.farm() + ":" + job.id())
                             .priority(Priority.HIGH)
                             .build(),
                     Instant.now());
         }
+        return waiting.size() + whole.size();
     }
 
     private CompletionHandler<Void> lane(TaskInstance<Void> instance, ExecutionContext context) {

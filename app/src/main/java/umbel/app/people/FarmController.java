@@ -74,7 +74,7 @@ class FarmController {
         Map<FarmFigure.Kind, Map<Long, Long>> counted = new EnumMap<>(FarmFigure.Kind.class);
         for (FarmFigure figure : figures) {
             Map<Long, Long> ofFarm = new HashMap<>();
-            for (FarmCount one : FarmScope.acrossFarms(() -> figure.of(told))) {
+            for (FarmCount one : FarmScope.acrossFarms(() -> figure.of().apply(told))) {
                 ofFarm.put(one.farm(), one.count());
             }
             counted.put(figure.kind(), ofFarm);

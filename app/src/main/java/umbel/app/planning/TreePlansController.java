@@ -82,9 +82,11 @@ class TreePlansController {
     /** The plans of a block's trees. */
     @GetMapping("/blocks/{id}/plans")
     BlockPlans ofBlock(@PathVariable long id) {
-        List<PlannedLine> trees =
-                planning.ofBlock(id).stream().map(TreePlansController::line).toList();
-        return new BlockPlans(planning.last(id).orElse(null), trees);
+        // first how far it has come: whoever reads that it is done then reads what it has done
+        JobProgress job = planning.last(id).orElse(null);
+        return new BlockPlans(
+                job,
+                planning.ofBlock(id).stream().map(TreePlansController::line).toList());
     }
 
     /** Begins to plan every surveyed tree of a block. */
@@ -106,9 +108,10 @@ class TreePlansController {
     /** The plans of the farm's trees in figures. */
     @GetMapping("/plans")
     PlansOfFarm ofFarm() {
+        JobProgress job = planning.last(null).orElse(null);
         TreePlanning.FarmPlans plans = planning.ofFarm();
         return new PlansOfFarm(
-                planning.last(null).orElse(null),
+                job,
                 plans.surveyed(),
                 plans.planned(),
                 plans.stale(),

@@ -8,8 +8,6 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionTemplate;
 import umbel.app.cache.ProgramDigest;
 
@@ -23,21 +21,19 @@ public class Glances {
     private final GlanceRepository kept;
     private final TreeReadings readings;
     private final ProgramDigest program;
-    private final TransactionTemplate apart;
+    private final TransactionTemplate transactions;
 
-    Glances(
-            GlanceRepository kept,
-            TreeReadings readings,
-            ProgramDigest program,
-            PlatformTransactionManager transactions) {
+    Glances(GlanceRepository kept, TreeReadings readings, ProgramDigest program, TransactionTemplate transactions) {
         this.kept = kept;
         this.readings = readings;
         this.program = program;
-        this.apart = new TransactionTemplate(transactions);
-        this.apart.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
+        this.transactions = transactions;
     }
 
-    /** Some surveys at a glance, by their numbers; those that nobody has looked at yet are read, some tens of milliseconds each. */
+    /**
+     * Some surveys at a glance, by their numbers; those that nobody has looked at yet are read, some tens of milliseconds each. To be asked
+     * outside of any transaction.
+     */
     public Map<Long, Glance> of(List<SurveyEntry> surveys) {
         Map<Long, Glance> glances = new HashMap<>();
         Map<Long, GlanceEntry> old = new HashMap<>();
@@ -72,7 +68,7 @@ public class Glances {
             return;
         }
         try {
-            apart.executeWithoutResult(status -> kept.saveAllAndFlush(fresh));
+            transactions.executeWithoutResult(status -> kept.saveAllAndFlush(fresh));
         } catch (DataIntegrityViolationException e) {
             LOG.debug("{} glances were kept by others meanwhile.", fresh.size());
         }

@@ -45,7 +45,7 @@ class FarmsApartTest {
     private static final String ALDER = "Aldermark";
     private static final String BIRCH = "Birchmark";
     private static final String PASSWORD = "eleven pears";
-    private static final int NUMBERS_TRIED = 2;
+    private static final int NUMBERS_TRIED = 1;
     private static final Pattern VARIABLE = Pattern.compile("\\{([a-zA-Z]+)}");
 
     /** Which table the number in an address is of, by what stands before it. */
@@ -216,7 +216,7 @@ class FarmsApartTest {
         SoftAssertions found = new SoftAssertions();
         int asked = ask(birch, alder, found) + ask(alder, birch, found);
         found.assertAll();
-        assertThat(asked).isGreaterThan(500);
+        assertThat(asked).isGreaterThan(300);
     }
 
     @Test

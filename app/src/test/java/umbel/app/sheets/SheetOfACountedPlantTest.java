@@ -5,7 +5,6 @@ import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
 import java.util.List;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.app.log.RecordRepository;
@@ -51,7 +50,7 @@ class SheetOfACountedPlantTest {
         when(place.id()).thenReturn(PLACE);
         when(place.label()).thenReturn("Blue Bank 1-7");
         TreeRepository places = mock(TreeRepository.class);
-        when(places.findById(PLACE)).thenReturn(Optional.of(place));
+        when(places.existing(PLACE)).thenReturn(place);
         DecidedTrees plans = mock(DecidedTrees.class);
         when(plans.plant(PLACE)).thenReturn(BUSH);
         when(plans.newestSurvey(PLACE)).thenReturn(3L);
