@@ -23,7 +23,7 @@ export default defineConfig({
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],
         navigateFallback: '/index.html',
-        navigateFallbackDenylist: [/^(?:\/farm\/[a-z0-9]+)?\/api\//],
+        navigateFallbackDenylist: [/^(?:\/farms\/[a-z0-9]+)?\/api\//],
         runtimeCaching: [
           {
             urlPattern: /\/api\/field\//,
@@ -41,6 +41,6 @@ export default defineConfig({
   // The page's policy allows fonts and images from here only, so nothing may be inlined as data.
   build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 900 },
   server: {
-    proxy: { '^(?:/farm/[a-z0-9]+)?/api/': `http://127.0.0.1:${process.env['UMBEL_PORT'] ?? '8080'}` },
+    proxy: { '^(?:/farms/[a-z0-9]+)?/api/': `http://127.0.0.1:${process.env['UMBEL_PORT'] ?? '8080'}` },
   },
 });

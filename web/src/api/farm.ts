@@ -1,4 +1,4 @@
-const IN_A_FARM = /^\/farm\/[a-z0-9]{1,20}(?=\/|$)/;
+const IN_A_FARM = /^\/farms\/[a-z0-9]{1,20}(?=\/|$)/;
 
 /** How the addresses of a farm begin; empty for a page of the farm that needs no telling. */
 export function farmOf(path: string): string {
@@ -15,7 +15,7 @@ export function inFarm(path: string): string {
 
 /** The address of a page of another farm. */
 export function ofFarm(code: string, path = '/'): string {
-  return `/farm/${code}${path}`;
+  return `/farms/${code}${path}`;
 }
 
 /** Under which key something of this farm is kept on this device: what is to be sent goes to the farm it was made in. */

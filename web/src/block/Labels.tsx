@@ -43,10 +43,8 @@ export function Labels({ id }: { id: number }) {
       >
         {say('labels.labels-with-tag-codes')}
       </button>
-      {asking && who.role !== 'grower' && (
-        <span role="status">{say('labels.the-grower-sets-the-address')}</span>
-      )}
-      {asking && who.role === 'grower' && (
+      {asking && !who.keeper && <span role="status">{say('labels.the-grower-sets-the-address')}</span>}
+      {asking && who.keeper && (
         <form
           className="flex basis-full flex-wrap items-center gap-2 bg-sand p-2"
           onSubmit={(event) => {

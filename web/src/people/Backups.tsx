@@ -13,7 +13,7 @@ interface Report {
 
 const LINK = 'font-semibold underline underline-offset-4';
 
-/** The whole holding out in one file and back in, and the records as a table. */
+/** The whole installation out in one file and back in. */
 export function Backups() {
   const say = useSay();
   const file = useRef<HTMLInputElement>(null);
@@ -29,9 +29,6 @@ export function Backups() {
       <p className="flex flex-wrap items-center gap-5 py-2">
         <a className={LINK} href={inFarm('/api/backup')}>
           {say('backups.export-a-backup-zip')}
-        </a>
-        <a className={LINK} href={inFarm('/api/records.csv')} download="records.csv">
-          {say('backups.export-the-records-csv')}
         </a>
         <input
           ref={file}

@@ -57,6 +57,13 @@ export function ThisFarm() {
         <a className="font-semibold underline underline-offset-4" href={inFarm('/api/farms/this/archive')}>
           {say('this-farm.export')}
         </a>
+        <a
+          className="font-semibold underline underline-offset-4"
+          href={inFarm('/api/records.csv')}
+          download="records.csv"
+        >
+          {say('this-farm.records')}
+        </a>
         {who.state === 'signed-in' && (
           <Button
             disabled={leave.isPending}

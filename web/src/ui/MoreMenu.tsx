@@ -47,11 +47,9 @@ export function MoreMenu({ showKeys }: { showKeys: () => void }) {
           >
             {say('keys.keys')}
           </button>
-          {(who.farms > 1 || who.keeper || who.state === 'signed-in') && (
-            <Link to="/farms" className={ITEM} onClick={close}>
-              {say('farms.title')}
-            </Link>
-          )}
+          <Link to="/farms" className={ITEM} onClick={close}>
+            {say('farms.title')}
+          </Link>
           {who.role === 'grower' && (
             <Link to="/accounts" className={ITEM} onClick={close}>
               {say('app.accounts')}

@@ -54,7 +54,7 @@ public final class ManyFarms {
         long end = System.currentTimeMillis() + MILLIS;
         for (int person = 0; person < PEOPLE; person++) {
             int own = person;
-            String farm = args[0] + "/farm/" + farms.get(2 * person % farms.size());
+            String farm = args[0] + "/farms/" + farms.get(2 * person % farms.size());
             people.submit(() -> work(http, farm, own, end, looks, ticks, refused));
         }
         people.shutdown();

@@ -123,7 +123,7 @@ class ArchiveReader {
             long count;
             try (BufferedReader lines =
                     new BufferedReader(new InputStreamReader(zip.getInputStream(entry), StandardCharsets.UTF_8))) {
-                count = new Into(connection, table, farm, numbers).all(lines);
+                count = new TableImport(connection, table, farm, numbers).all(lines);
             }
             if (count != about.rows().getOrDefault(table, 0L)) {
                 throw new NotAnArchive("problem.archive-broken");
@@ -134,17 +134,17 @@ class ArchiveReader {
     }
 
     /** One table of the farm that is being read into. */
-    private static final class Into {
+    private static final class TableImport {
 
         private final Connection connection;
         private final String table;
         private final long farm;
         private final Map<String, Map<Long, Long>> numbers;
-        private final Map<String, Long> own = new HashMap<>();
         private final Map<String, Integer> types = new HashMap<>();
         private final Map<String, String> references;
 
-        Into(Connection connection, String table, long farm, Map<String, Map<Long, Long>> numbers) throws SQLException {
+        TableImport(Connection connection, String table, long farm, Map<String, Map<Long, Long>> numbers)
+                throws SQLException {
             this.connection = connection;
             this.table = table;
             this.farm = farm;

@@ -16,7 +16,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Every address can be asked for in a farm: {@code /farm/CODE/api/holding} is {@code /api/holding} of that farm. Without it the first
+ * Every address can be asked for in a farm: {@code /farms/CODE/api/holding} is {@code /api/holding} of that farm. Without it the first
  * farm is meant in which whoever asks has a role. Whether they have one is not decided here.
  */
 @Component
@@ -25,7 +25,7 @@ public class FarmAddress extends OncePerRequestFilter {
 
     private static final String FARM = "umbel.farm";
     private static final String FIRST_PAGE = "/index.html";
-    private static final Pattern IN_A_FARM = Pattern.compile("/farm/([a-z0-9]{1,20})(/.*)?");
+    private static final Pattern IN_A_FARM = Pattern.compile("/farms/([a-z0-9]{1,20})(/.*)?");
 
     /** The code of the farm that a request is for; empty where it tells none. */
     public static Optional<String> of(HttpServletRequest request) {
@@ -34,7 +34,7 @@ public class FarmAddress extends OncePerRequestFilter {
 
     /** How addresses begin in a farm. */
     public static String prefix(String code) {
-        return "/farm/" + code;
+        return "/farms/" + code;
     }
 
     @Override

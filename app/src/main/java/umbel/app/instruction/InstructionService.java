@@ -171,7 +171,7 @@ public class InstructionService implements WholeWork {
     }
 
     @Override
-    public Runnable of(Under job) {
+    public Runnable of(RunningJob job) {
         long blockId = job.block();
         List<SurveyEntry> entries = transactions.execute(status -> List.copyOf(sampled(blockId)));
         Cancellation cancellation = new Cancellation();
@@ -179,7 +179,7 @@ public class InstructionService implements WholeWork {
         InstructionDocument found = Cancellation.during(
                 cancellation,
                 () -> finder.of(entries, () -> {
-                    job.come(done.incrementAndGet());
+                    job.report(done.incrementAndGet());
                     if (job.cancelled()) {
                         cancellation.request();
                     }

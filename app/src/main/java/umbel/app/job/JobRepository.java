@@ -23,7 +23,7 @@ interface JobRepository extends JpaRepository<Job, Long> {
 
     @Modifying
     @Query("update Job j set j.done = :done where j.id = :id")
-    int come(long id, int done);
+    int report(long id, int done);
 
     /** Asks a job to end and keep what it has found. */
     @Modifying
@@ -40,12 +40,11 @@ interface JobRepository extends JpaRepository<Job, Long> {
             "update Job j set j.state = 'cancelled', j.endedAt = :now where j.id = :id and j.state in ('running', 'ending')")
     int cancel(long id, Instant now);
 
-    /** Ends a job none of whose trees waits any more; of several nodes that see it one ends it. */
+    /** Ends the jobs of the farm none of whose trees waits any more, whichever node did the last of them. */
     @Modifying
-    @Query(
-            "update Job j set j.state = 'done', j.endedAt = :now where j.id = :id and j.state = 'running'"
-                    + " and j.whole = false and not exists (select 1 from JobPart p where p.job.id = :id and p.state = 'waiting')")
-    int end(long id, Instant now);
+    @Query("update Job j set j.state = 'done', j.endedAt = :now where j.state = 'running' and j.whole = false"
+            + " and not exists (select 1 from JobPart p where p.job.id = j.id and p.state = 'waiting')")
+    int endThoseDone(Instant now);
 
     @Query("select j.id from Job j where j.endedAt < :before")
     List<Long> findEndedBefore(Instant before);

@@ -2,10 +2,8 @@ package umbel.app.job;
 
 import java.time.Clock;
 import java.util.HashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import org.slf4j.Logger;
@@ -54,7 +52,6 @@ class JobRunner {
      */
     boolean slice(int lane, String node, BooleanSupplier stop) {
         long until = System.nanoTime() + SLICE_NANOS;
-        Set<Long> touched = new LinkedHashSet<>();
         try {
             while (true) {
                 if (stop.getAsBoolean() || System.nanoTime() > until) {
@@ -65,11 +62,11 @@ class JobRunner {
                 if (next.isEmpty()) {
                     return false;
                 }
-                touched.add(next.get(0).job().id());
                 work(next.get(0), node);
             }
         } finally {
-            transactions.executeWithoutResult(status -> touched.forEach(id -> jobs.end(id, clock.instant())));
+            // also those of a node that was killed before it could
+            transactions.executeWithoutResult(status -> jobs.endThoseDone(clock.instant()));
         }
     }
 

@@ -59,10 +59,10 @@ class JobScheduler {
     private final Farms farms;
     private final ObjectProvider<NightWork> nightWorks;
     private final String node = nodeName();
-    private final CustomTask<Void> lanes = Tasks.custom("farm-lane", Void.class)
+    private final CustomTask<Void> lanes = Tasks.custom("job-lane", Void.class)
             .onFailure(new FailureHandler.OnFailureRetryLater<>(AGAIN_AFTER))
             .execute(this::lane);
-    private final CustomTask<Void> wholes = Tasks.custom("farm-job", Void.class)
+    private final CustomTask<Void> wholes = Tasks.custom("whole-job", Void.class)
             .onFailure(new FailureHandler.OnFailureRetryLater<>(AGAIN_AFTER))
             .execute(this::whole);
     private final Scheduler scheduler;

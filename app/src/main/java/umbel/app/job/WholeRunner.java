@@ -6,10 +6,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Supplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import umbel.app.farm.FarmScope;
 
 /** Does jobs that are done in one piece. */
 @Component
@@ -37,7 +39,7 @@ class WholeRunner {
             return;
         }
         try {
-            Runnable keep = works.get(job.kind()).of(new Looked(job));
+            Runnable keep = works.get(job.kind()).of(new ObservedJob(job));
             transactions.executeWithoutResult(status -> {
                 if (jobs.endWhole(id, Job.DONE, clock.instant()) == 1) {
                     keep.run();
@@ -52,13 +54,13 @@ class WholeRunner {
     }
 
     /** A job under way, whose state is looked up every now and then. */
-    private final class Looked implements WholeWork.Under {
+    private final class ObservedJob implements WholeWork.RunningJob {
 
         private final Job job;
         private long lookedAt;
         private String state = Job.RUNNING;
 
-        Looked(Job job) {
+        ObservedJob(Job job) {
             this.job = job;
             this.lookedAt = System.nanoTime();
         }
@@ -74,8 +76,8 @@ class WholeRunner {
         }
 
         @Override
-        public void come(int done) {
-            transactions.executeWithoutResult(status -> jobs.come(job.id(), done));
+        public void report(int done) {
+            inFarm(() -> jobs.report(job.id(), done));
         }
 
         @Override
@@ -88,10 +90,15 @@ class WholeRunner {
             return !state().equals(Job.RUNNING);
         }
 
+        /** For the job's farm, in whichever thread of the work it is asked. */
+        private <T> T inFarm(Supplier<T> question) {
+            return FarmScope.in(job.farm(), () -> transactions.execute(status -> question.get()));
+        }
+
         private synchronized String state() {
             if (System.nanoTime() - lookedAt > LOOK_EVERY_NANOS) {
                 lookedAt = System.nanoTime();
-                state = transactions.execute(status -> jobs.findState(job.id()).orElse(Job.CANCELLED));
+                state = inFarm(() -> jobs.findState(job.id()).orElse(Job.CANCELLED));
             }
             return state;
         }

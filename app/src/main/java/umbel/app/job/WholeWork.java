@@ -11,10 +11,10 @@ public interface WholeWork {
      *
      * @return what is kept, written within the transaction that ends the job: both happen, once, or neither
      */
-    Runnable of(Under job);
+    Runnable of(RunningJob job);
 
     /** A job that is under way. */
-    interface Under {
+    interface RunningJob {
 
         /** The block it is about; null for every block of the farm. */
         Long block();
@@ -23,7 +23,7 @@ public interface WholeWork {
         String who();
 
         /** Tells how far it has come. */
-        void come(int done);
+        void report(int done);
 
         /** Whether it was cancelled: nothing of it will be kept. */
         boolean cancelled();

@@ -197,7 +197,7 @@ public class ScheduleService implements WholeWork {
     }
 
     @Override
-    public Runnable of(Under job) {
+    public Runnable of(RunningJob job) {
         if (diskFull()) {
             throw new IllegalStateException("The disk is full.");
         }
@@ -212,12 +212,12 @@ public class ScheduleService implements WholeWork {
         };
     }
 
-    private void make(Under job, int seconds) {
+    private void make(RunningJob job, int seconds) {
         AtomicInteger betterments = new AtomicInteger();
         Basis basis = transactions.execute(status -> basis());
         CrewSchedule draft = Scheduler.draft(basis.works(), basis.crew(), basis.placings());
         CrewSchedule best =
-                Scheduler.solve(draft, seconds, job::toEnd, better -> job.come(betterments.incrementAndGet()));
+                Scheduler.solve(draft, seconds, job::toEnd, better -> job.report(betterments.incrementAndGet()));
         if (!job.cancelled() && !keepUnlessPinned(best, basis)) {
             LOG.info("Work was put somewhere by hand meanwhile: the schedule is made again round it.");
             make(job, SECONDS_AGAIN);

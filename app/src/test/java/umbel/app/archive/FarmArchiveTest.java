@@ -54,10 +54,10 @@ class FarmArchiveTest {
         RunningUmbel.Answer taken = takeIn(out);
         assertThat(taken.status()).as(taken.text()).isEqualTo(201);
         String code = taken.json().path("code").asString();
-        assertThat(umbel.get("/farm/" + code + "/api/holding").json().path("trees"))
+        assertThat(umbel.get("/farms/" + code + "/api/holding").json().path("trees"))
                 .hasSameSizeAs(umbel.get("/api/holding").json().path("trees"));
 
-        Map<String, byte[]> again = files(umbel.bytes("/farm/" + code + "/api/farms/this/archive"));
+        Map<String, byte[]> again = files(umbel.bytes("/farms/" + code + "/api/farms/this/archive"));
         for (String name : out.keySet()) {
             if (name.startsWith("tables/") && !name.matches(".*(audit_line|access_key|invitation|person).jsonl")) {
                 assertThat(withoutNumbers(again.get(name))).as(name).isEqualTo(withoutNumbers(out.get(name)));

@@ -9,10 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.By;
-import org.springframework.boot.SpringApplication;
-import org.springframework.boot.web.server.context.WebServerApplicationContext;
-import org.springframework.context.ConfigurableApplicationContext;
-import umbel.app.UmbelApplication;
+import umbel.app.OwnUmbel;
 
 /** The first start of a holding of one's own, in the browser: an account, somebody for the crew, and what a pruner sees. */
 class AccountsInBrowserTest {
@@ -23,15 +20,13 @@ class AccountsInBrowserTest {
     @TempDir
     private static Path data;
 
-    private static ConfigurableApplicationContext umbel;
+    private static OwnUmbel umbel;
     private static String url;
 
     @BeforeAll
     static void start() {
-        umbel = SpringApplication.run(
-                UmbelApplication.class, "--server.port=0", "--server.shutdown=immediate", "--UMBEL_DATA=" + data);
-        url = "http://127.0.0.1:"
-                + ((WebServerApplicationContext) umbel).getWebServer().getPort();
+        umbel = OwnUmbel.start(data);
+        url = umbel.url();
     }
 
     @AfterAll

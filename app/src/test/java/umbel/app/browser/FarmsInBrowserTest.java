@@ -9,10 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.By;
-import org.springframework.boot.SpringApplication;
-import org.springframework.boot.web.server.context.WebServerApplicationContext;
-import org.springframework.context.ConfigurableApplicationContext;
-import umbel.app.UmbelApplication;
+import umbel.app.OwnUmbel;
 
 /** A second farm is added, and an adviser is invited into both; each page shows the farm of its address and no other. */
 class FarmsInBrowserTest {
@@ -25,15 +22,13 @@ class FarmsInBrowserTest {
     @TempDir
     private static Path data;
 
-    private static ConfigurableApplicationContext umbel;
+    private static OwnUmbel umbel;
     private static String url;
 
     @BeforeAll
     static void start() {
-        umbel = SpringApplication.run(
-                UmbelApplication.class, "--server.port=0", "--server.shutdown=immediate", "--UMBEL_DATA=" + data);
-        url = "http://127.0.0.1:"
-                + ((WebServerApplicationContext) umbel).getWebServer().getPort();
+        umbel = OwnUmbel.start(data);
+        url = umbel.url();
     }
 
     @AfterAll
@@ -57,8 +52,8 @@ class FarmsInBrowserTest {
         BROWSER.button("Add it empty").click();
         BROWSER.find(By.linkText("Go there")).click();
         BROWSER.sees("No holding yet");
-        String second = BROWSER.driver().getCurrentUrl().replaceFirst("(/farm/[a-z0-9]+).*", "$1");
-        assertThat(second).contains("/farm/");
+        String second = BROWSER.driver().getCurrentUrl().replaceFirst("(/farms/[a-z0-9]+).*", "$1");
+        assertThat(second).contains("/farms/");
         addHolding("Gill Foot Low");
         String other = invitation(second);
         BROWSER.button("More").click();
@@ -83,10 +78,10 @@ class FarmsInBrowserTest {
         BROWSER.sees("Gill Foot Low");
         BROWSER.find(By.linkText("Gill Foot")).click();
         BROWSER.sees("you are here");
-        BROWSER.find(By.cssSelector("table a[href^='/farm/home']")).click();
+        BROWSER.find(By.cssSelector("table a[href^='/farms/home']")).click();
         BROWSER.sees("Tarn End");
         assertThat(BROWSER.bodyText()).doesNotContain("Gill Foot Low");
-        BROWSER.open(url + "/farm/nosuchfarm/");
+        BROWSER.open(url + "/farms/nosuchfarm/");
         BROWSER.sees("There is no such farm, or you have no role in it.");
     }
 

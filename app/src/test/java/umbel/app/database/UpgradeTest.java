@@ -10,10 +10,8 @@ import java.sql.Statement;
 import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.springframework.boot.SpringApplication;
-import org.springframework.boot.web.server.context.WebServerApplicationContext;
-import org.springframework.context.ConfigurableApplicationContext;
-import umbel.app.UmbelApplication;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import umbel.app.OwnUmbel;
 import umbel.app.people.Visitor;
 
 /** The data of a release before farms were kept apart, opened by this one. */
@@ -32,11 +30,8 @@ class UpgradeTest {
                 .load()
                 .migrate();
         asKeptBefore(url);
-        ConfigurableApplicationContext umbel = SpringApplication.run(
-                UmbelApplication.class, "--server.port=0", "--server.shutdown=immediate", "--UMBEL_DATA=" + data);
-        try {
-            int port = ((WebServerApplicationContext) umbel).getWebServer().getPort();
-            Visitor grower = new Visitor(() -> "http://127.0.0.1:" + port).signIn("old grower", PASSWORD);
+        try (OwnUmbel umbel = OwnUmbel.start(data)) {
+            Visitor grower = new Visitor(umbel::url).signIn("old grower", PASSWORD);
             assertThat(grower.json("/api/session").path("role").asString()).isEqualTo("grower");
             assertThat(grower.json("/api/session").path("keeper").asBoolean())
                     .as("the founder keeps the installation")
@@ -46,15 +41,11 @@ class UpgradeTest {
             assertThat(grower.json("/api/crew").at("/0/name").asString()).isEqualTo("Cuts Only");
             assertThat(grower.json("/api/audit").at("/0/path").asString()).isNotEmpty();
             assertThat(grower.status("GET", "/api/settings/public-address", "")).isEqualTo(200);
-        } finally {
-            umbel.close();
         }
     }
 
     private static void asKeptBefore(String url) throws SQLException {
-        String hash =
-                org.springframework.security.crypto.factory.PasswordEncoderFactories.createDelegatingPasswordEncoder()
-                        .encode(PASSWORD);
+        String hash = PasswordEncoderFactories.createDelegatingPasswordEncoder().encode(PASSWORD);
         try (Connection database = DriverManager.getConnection(url, "umbel", "");
                 Statement add = database.createStatement()) {
             add.execute("insert into holding (name, latitude_deg, elevation_m) values ('Old Bank', 47, 300)");

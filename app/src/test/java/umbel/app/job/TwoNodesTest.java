@@ -119,7 +119,7 @@ class TwoNodesTest {
                 .isEqualTo(TREES);
         assertThat(number("select count(*) from job_part where state <> 'done'"))
                 .isZero();
-        assertThat(number("select count(*) from scheduled_tasks where task_name = 'farm-lane'"))
+        assertThat(number("select count(*) from scheduled_tasks where task_name = 'job-lane'"))
                 .as("nothing is left in the queue")
                 .isZero();
     }

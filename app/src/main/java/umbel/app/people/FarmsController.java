@@ -24,14 +24,14 @@ import umbel.app.farm.Farms;
 /** The farms somebody has a role in, at a glance; and what a farm is called. */
 @RestController
 @RequestMapping("/api/farms")
-class FarmController {
+class FarmsController {
 
     private final OwnFarms own;
     private final Farms farms;
     private final FarmFounding founding;
     private final List<FarmFigure> figures;
 
-    FarmController(OwnFarms own, Farms farms, FarmFounding founding, List<FarmFigure> figures) {
+    FarmsController(OwnFarms own, Farms farms, FarmFounding founding, List<FarmFigure> figures) {
         this.own = own;
         this.farms = farms;
         this.founding = founding;
