@@ -118,7 +118,7 @@ function Planned({ lines }: { lines: PlannedLine[] }) {
           </thead>
           <tbody>
             {shown.map((one) => (
-              <PlannedRow key={one.tree} line={one} />
+              <PlannedRow key={one.tree} line={one} best={sum.bestGain} />
             ))}
           </tbody>
         </table>
@@ -137,7 +137,7 @@ function Planned({ lines }: { lines: PlannedLine[] }) {
   );
 }
 
-function PlannedRow({ line }: { line: PlannedLine }) {
+function PlannedRow({ line, best }: { line: PlannedLine; best: number }) {
   const say = useSay();
   const cell = 'border-b border-line py-1.5 pl-4 text-right';
   const change = (before: number | undefined, after: number | undefined, told: (value: number) => string) => {
@@ -163,7 +163,7 @@ function PlannedRow({ line }: { line: PlannedLine }) {
       </td>
       <td className={cell}>{line.steps ?? ''}</td>
       <td className={cell}>{line.steps ? Math.round(line.minutes ?? 0) : ''}</td>
-      <td className={cell}>{line.steps ? (line.gain ?? 0).toFixed(2) : ''}</td>
+      <td className={cell}>{line.steps && best > 0 ? percent((line.gain ?? 0) / best) : ''}</td>
       <td className={cell}>{change(line.shadeBefore, line.shadeAfter, percent)}</td>
       <td className={cell}>
         {change(line.cropBefore, line.cropAfter, (kg) => say('measure.kg', { kg: kg.toFixed(1) }))}

@@ -43,6 +43,7 @@ describe('the plans of a block', () => {
       trees: 2,
       steps: 6,
       minutes: 24,
+      bestGain: 2,
       nothing: 1,
       unplanned: 1,
       stale: 1,

@@ -21,6 +21,8 @@ export function summed(lines: readonly PlannedLine[]) {
     trees: worked.length,
     steps: sum((one) => one.steps),
     minutes: sum((one) => one.minutes),
+    /** What an hour gains on the tree where it gains most; the others are told as shares of it. */
+    bestGain: Math.max(0, ...worked.map((one) => one.gain ?? 0)),
     nothing: planned.length - worked.length,
     unplanned: lines.length - planned.length,
     stale: lines.filter((one) => one.stale).length,
