@@ -81,6 +81,7 @@ class EveryWidthInBrowserTest {
                 "/guide",
                 "/guide?tab=terms",
                 "/accounts",
+                "/farms",
                 "/field",
                 "/field/blocks/1",
                 "/field/trees/6",
