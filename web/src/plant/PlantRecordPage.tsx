@@ -5,6 +5,7 @@ import { TreePhotos } from '../photo/TreePhotos';
 import { History } from '../record/History';
 import { Timeline } from '../record/Timeline';
 import { TreeYield } from '../record/TreeYield';
+import { useRecords } from '../record/useRecords';
 import { useSay } from '../text/say';
 import { Failed, Loading } from '../ui/States';
 
@@ -12,10 +13,7 @@ import { Failed, Loading } from '../ui/States';
 export function PlantRecordPage() {
   const say = useSay();
   const id = Number(useParams()['id']);
-  const history = useQuery({
-    queryKey: ['records', id],
-    queryFn: () => answer(api.GET('/api/trees/{id}/records', { params: { path: { id } } })),
-  });
+  const history = useRecords(id);
   const page = useQuery({
     queryKey: ['plant', id],
     queryFn: () => answer(api.GET('/api/plants/{id}', { params: { path: { id } } })),

@@ -95,6 +95,11 @@ function Past({ id, record, photos }: { id: number; record: RecordLine; photos: 
           })}
         </p>
       )}
+      {record.outcomePending && record.worked && (
+        <p role="status" className="mt-1 text-[13px] text-muted">
+          {say('history.being-worked-out')}
+        </p>
+      )}
       {record.note && <p className="mt-1 border-l-[3px] border-line pl-2 text-[14px]">{record.note}</p>}
       <PhotoThumbs id={id} photos={photos} />
       {mayChange && !corrected && !correcting && (

@@ -12,6 +12,7 @@ import { History } from './History';
 import { Timeline } from './Timeline';
 import { TreeMeasures } from './TreeMeasures';
 import { TreeYield } from './TreeYield';
+import { useRecords } from './useRecords';
 import { VisitForm } from './VisitForm';
 
 /** What was done to the tree: the visit to record, and every visit before it. */
@@ -40,10 +41,7 @@ export function RecordPage() {
         api.POST('/api/trees/{id}/marks', { params: { path: { id } }, body: page.data?.decisions ?? {} }),
       ),
   });
-  const history = useQuery({
-    queryKey: ['records', id],
-    queryFn: () => answer(api.GET('/api/trees/{id}/records', { params: { path: { id } } })),
-  });
+  const history = useRecords(id);
   const mayChange = useMayChange();
   const failed = page.error ?? steps.error ?? history.error;
   if (isCounted(page.error)) return <Navigate replace to={`/plants/${id}/record`} />;

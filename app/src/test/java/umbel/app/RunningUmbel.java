@@ -8,6 +8,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
@@ -26,6 +27,8 @@ public final class RunningUmbel implements ParameterResolver {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int TOO_BUSY = 503;
     private static final int COMES_AGAIN = 3;
+    private static final long LOOKS_EVERY_MS = 50;
+    private static final Duration MOST_WAIT = Duration.ofMinutes(1);
     private static RunningUmbel started;
 
     private ConfigurableApplicationContext context;
@@ -136,6 +139,30 @@ public final class RunningUmbel implements ParameterResolver {
             answer = send("POST", path, body, "application/json");
         }
         return answer;
+    }
+
+    /** A recorded visit, once what it came to is worked out; that is done after it is saved. */
+    public JsonNode workedOut(long tree, long record) {
+        long end = System.nanoTime() + MOST_WAIT.toNanos();
+        while (System.nanoTime() < end) {
+            for (JsonNode visit : get("/api/trees/" + tree + "/records").json()) {
+                if (visit.path("id").asLong() == record
+                        && !visit.path("outcomePending").asBoolean()) {
+                    return visit;
+                }
+            }
+            sleep();
+        }
+        throw new IllegalStateException("What visit " + record + " came to was not worked out.");
+    }
+
+    private static void sleep() {
+        try {
+            Thread.sleep(LOOKS_EVERY_MS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
     }
 
     public Answer send(String method, String path, String body, String type) {

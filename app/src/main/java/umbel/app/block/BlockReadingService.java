@@ -13,6 +13,7 @@ import umbel.app.orchard.BlockRepository;
 import umbel.app.people.SignedIn;
 import umbel.app.reader.Reader;
 import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.SurveyLine;
 import umbel.app.survey.SurveyRepository;
 import umbel.app.survey.TreeReadings;
 import umbel.knowledge.Knowledge;
@@ -79,10 +80,10 @@ public class BlockReadingService implements JobWork {
 
     /** Begins reading a block; a reading of it that is under way goes on. */
     public Progress begin(long blockId) {
-        List<SurveyEntry> trees = transactions.execute(status -> {
+        List<SurveyLine> trees = transactions.execute(status -> {
             blocks.existing(blockId);
-            return surveys.findNewestOfBlock(blockId).stream()
-                    .filter(entry -> !entry.isCounted())
+            return surveys.tellNewestOfBlock(blockId).stream()
+                    .filter(entry -> !entry.counted())
                     .toList();
         });
         return told(jobs.begin(KIND, blockId, trees, SignedIn.name()));

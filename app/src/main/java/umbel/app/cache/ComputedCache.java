@@ -3,6 +3,11 @@ package umbel.app.cache;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 
@@ -38,6 +43,18 @@ public final class ComputedCache<K, V> {
         if (known == null) {
             known = work.get();
             cache.put(key, known);
+        }
+        return known;
+    }
+
+    /** The answers kept for some keys; those that are not kept are worked out together. */
+    public Map<K, V> all(Collection<K> keys, Function<List<K>, Map<K, V>> work) {
+        Map<K, V> known = new HashMap<>(cache.getAllPresent(keys));
+        List<K> missing = keys.stream().filter(key -> !known.containsKey(key)).toList();
+        if (!missing.isEmpty()) {
+            Map<K, V> found = work.apply(missing);
+            cache.putAll(found);
+            known.putAll(found);
         }
         return known;
     }

@@ -1,27 +1,27 @@
 package umbel.app.holding;
 
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
+import umbel.app.log.LastWork;
 import umbel.app.log.RecordRepository;
-import umbel.app.log.WorkRecord;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.orchard.Holding;
 import umbel.app.orchard.HoldingRepository;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
-import umbel.app.plan.SavedDecisions;
+import umbel.app.plan.DecidedLine;
 import umbel.app.plan.SavedDecisionsRepository;
 import umbel.app.plan.TreeDecisions;
 import umbel.app.reader.Reader;
 import umbel.app.survey.Glance;
 import umbel.app.survey.Glances;
 import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.SurveyLine;
 import umbel.app.survey.SurveyRepository;
 import umbel.assess.CountedAssessor;
 import umbel.knowledge.CountedKind;
@@ -193,38 +193,32 @@ public class HoldingService {
     private record Kept(
             String name,
             List<BlockLine> blocks,
-            List<SurveyEntry> newest,
-            Map<Long, SavedDecisions> marked,
-            Map<Long, WorkRecord> done) {}
+            List<SurveyLine> newest,
+            Map<Long, DecidedLine> marked,
+            Map<Long, LastWork> done) {}
 
     /** The page; trees that nobody has looked at yet are read outside of any transaction. */
     public HoldingPage page() {
         Kept kept = transactions.execute(status -> kept());
-        Map<Long, Glance> read = glances.of(kept.newest());
+        Map<Long, Glance> read =
+                glances.of(kept.newest().stream().map(SurveyLine::id).toList());
         List<TreeLine> lines = kept.newest().stream()
-                .sorted(Comparator.comparing(
-                                (SurveyEntry entry) -> entry.tree().block().id())
-                        .thenComparing(entry -> entry.tree().rowNo())
-                        .thenComparing(entry -> entry.tree().placeNo()))
-                .map(entry -> line(
-                        entry,
-                        read.get(entry.id()),
-                        kept.marked().get(entry.tree().id()),
-                        kept.done().get(entry.id())))
+                .map(survey -> line(
+                        survey,
+                        read.get(survey.id()),
+                        kept.marked().get(survey.treeId()),
+                        kept.done().get(survey.id())))
                 .toList();
         return new HoldingPage(kept.name(), kept.blocks(), lines);
     }
 
     private Kept kept() {
-        Map<Long, SavedDecisions> marked = new HashMap<>();
-        works.findAll().forEach(work -> marked.put(work.tree().id(), work));
-        List<SurveyEntry> newest = surveys.findNewest();
-        Map<Long, WorkRecord> done = new HashMap<>();
-        records.findThoseThatCount(newest.stream().map(SurveyEntry::id).toList()).stream()
-                .filter(visit -> !visit.doneOn().isBefore(visit.survey().surveyedOn()))
-                .forEach(visit -> done.putIfAbsent(visit.survey().id(), visit));
+        Map<Long, DecidedLine> marked = new HashMap<>();
+        works.tellAll().forEach(work -> marked.put(work.treeId(), work));
+        Map<Long, LastWork> done = new HashMap<>();
+        records.tellLastWork().forEach(visit -> done.putIfAbsent(visit.surveyId(), visit));
         String name = holdings.findAll().stream().findFirst().map(Holding::name).orElse("");
-        return new Kept(name, blocks(), newest, marked, done);
+        return new Kept(name, blocks(), surveys.tellNewest(), marked, done);
     }
 
     @Transactional(readOnly = true)
@@ -313,15 +307,15 @@ public class HoldingService {
                 .toList();
     }
 
-    private TreeLine line(SurveyEntry entry, Glance glance, SavedDecisions work, WorkRecord done) {
-        boolean marked = TreeDecisions.marks(work, entry);
+    private static TreeLine line(SurveyLine survey, Glance glance, DecidedLine work, LastWork done) {
+        boolean marked = work != null && TreeDecisions.marks(work, survey.id());
         return new TreeLine(
-                entry.tree().id(),
-                entry.tree().block().id(),
-                entry.tree().label(),
-                entry.tree().rowNo(),
-                entry.tree().placeNo(),
-                entry.surveyedOn().toString(),
+                survey.treeId(),
+                survey.blockId(),
+                survey.label(),
+                survey.row(),
+                survey.place(),
+                survey.surveyedOn().toString(),
                 glance.leaf(),
                 glance.parts(),
                 Units.round(glance.height(), 1),
@@ -334,7 +328,7 @@ public class HoldingService {
                 marked ? "marked" : done != null ? "done" : "to-decide",
                 done != null ? done.doneOn().toString() : "",
                 done != null ? done.who() : "",
-                entry.isCounted());
+                survey.counted());
     }
 
     private BlockLine line(Block block) {

@@ -28,6 +28,7 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
 import umbel.app.UmbelSettings;
+import umbel.app.computing.BackgroundThreads;
 import umbel.app.farm.Farm;
 import umbel.app.farm.FarmScope;
 import umbel.app.farm.Farms;
@@ -58,6 +59,9 @@ class JobScheduler {
     private final JobPartRepository parts;
     private final Farms farms;
     private final ObjectProvider<NightWork> nightWorks;
+    private final ObjectProvider<Unfinished> unfinished;
+    private final BackgroundThreads threads =
+            new BackgroundThreads("job", Runtime.getRuntime().availableProcessors());
     private final String node = nodeName();
     private final CustomTask<Void> lanes = Tasks.custom("job-lane", Void.class)
             .onFailure(new FailureHandler.OnFailureRetryLater<>(AGAIN_AFTER))
@@ -76,6 +80,7 @@ class JobScheduler {
             JobPartRepository parts,
             Farms farms,
             ObjectProvider<NightWork> nightWorks,
+            ObjectProvider<Unfinished> unfinished,
             UmbelSettings settings) {
         this.runner = runner;
         this.jobs = jobs;
@@ -84,8 +89,9 @@ class JobScheduler {
         this.parts = parts;
         this.farms = farms;
         this.nightWorks = nightWorks;
+        this.unfinished = unfinished;
         RecurringTask<Void> watch = Tasks.recurring("watch", FixedDelay.of(WATCH_EVERY))
-                .execute((instance, context) -> FarmScope.acrossFarms(this::wake));
+                .execute((instance, context) -> FarmScope.acrossFarms(this::lookAfterAll));
         RecurringTask<Void> night = Tasks.recurring("night", Schedules.daily(NIGHT))
                 .execute((instance, context) ->
                         farms.all().forEach(farm -> FarmScope.run(farm.id(), () -> night(farm))));
@@ -126,6 +132,7 @@ class JobScheduler {
     @PreDestroy
     void end() {
         scheduler.stop();
+        threads.close();
     }
 
     /** Wakes what was begun, once that is written. */
@@ -152,14 +159,19 @@ class JobScheduler {
         return waiting.size() + whole.size();
     }
 
+    private int lookAfterAll() {
+        unfinished.forEach(Unfinished::resume);
+        return wake();
+    }
+
     private CompletionHandler<Void> lane(TaskInstance<Void> instance, ExecutionContext context) {
         String[] which = instance.getId().split(":");
         long farm = Long.parseLong(which[0]);
         int lane = Integer.parseInt(which[1]);
         boolean more = FarmScope.in(
                 farm,
-                () -> runner.getObject()
-                        .slice(lane, node, () -> context.getSchedulerState().isShuttingDown()));
+                () -> threads.call(() -> runner.getObject()
+                        .slice(lane, node, () -> context.getSchedulerState().isShuttingDown())));
         return (done, queue) -> {
             if (more) {
                 queue.reschedule(done, Instant.now());
@@ -171,7 +183,12 @@ class JobScheduler {
 
     private CompletionHandler<Void> whole(TaskInstance<Void> instance, ExecutionContext context) {
         String[] which = instance.getId().split(":");
-        FarmScope.run(Long.parseLong(which[0]), () -> wholeRunner.getObject().run(Long.parseLong(which[1])));
+        FarmScope.in(
+                Long.parseLong(which[0]),
+                () -> threads.call(() -> {
+                    wholeRunner.getObject().run(Long.parseLong(which[1]));
+                    return null;
+                }));
         return (done, queue) -> queue.remove();
     }
 

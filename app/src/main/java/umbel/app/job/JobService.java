@@ -11,7 +11,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import umbel.app.farm.FarmScope;
 import umbel.app.http.NotFound;
-import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.SurveyLine;
 
 /** Begins jobs of the farm, tells how far they have come, and cancels them. */
 @Service
@@ -54,7 +54,7 @@ public class JobService {
      * @param block null for every block of the farm
      * @param surveys of the trees it is to be done for
      */
-    public JobProgress begin(String kind, Long block, List<SurveyEntry> surveys, String who) {
+    public JobProgress begin(String kind, Long block, List<SurveyLine> surveys, String who) {
         Job job = transactions.execute(status -> {
             Optional<Job> before =
                     jobs.findLast(kind, block).filter(one -> one.state().equals(Job.RUNNING));
@@ -89,7 +89,7 @@ public class JobService {
                 status -> jobs.findLast(kind, block).ifPresent(job -> jobs.askToEnd(job.id())));
     }
 
-    private void addParts(Job job, List<SurveyEntry> surveys) {
+    private void addParts(Job job, List<SurveyLine> surveys) {
         long farm = FarmScope.current();
         int[] at = {0};
         database.batchUpdate(
@@ -99,7 +99,7 @@ public class JobService {
                 (put, survey) -> {
                     put.setLong(1, farm);
                     put.setLong(2, job.id());
-                    put.setLong(3, survey.tree().id());
+                    put.setLong(3, survey.treeId());
                     put.setLong(4, survey.id());
                     put.setInt(5, at[0]++ % LANES);
                     put.setString(6, JobPart.WAITING);

@@ -3,10 +3,13 @@ package umbel.app.learning;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.core.type.TypeReference;
@@ -19,6 +22,7 @@ import umbel.app.log.StepOutcome;
 import umbel.app.log.WorkRecord;
 import umbel.app.orchard.Block;
 import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.SurveyLine;
 import umbel.app.survey.SurveyRepository;
 import umbel.app.survey.TreeReadings;
 import umbel.assess.Mark;
@@ -110,11 +114,39 @@ public class LearningService {
     /** Every season of a block's trees that can be checked. */
     @Transactional(readOnly = true)
     public List<Checked> checked(Block block) {
-        List<Checked> all = new ArrayList<>();
-        for (SurveyEntry newest : surveys.findNewestOfBlock(block.id())) {
-            all.addAll(checked(newest.tree().id()));
+        List<SurveyLine> all = surveys.tellAllOfBlock(block.id());
+        Map<SurveyLine, SurveyLine> seasons = new LinkedHashMap<>();
+        for (int i = 0; i + 1 < all.size(); i++) {
+            SurveyLine later = all.get(i);
+            SurveyLine earlier = all.get(i + 1);
+            if (earlier.treeId().equals(later.treeId()) && isSeason(earlier.surveyedOn(), later.surveyedOn())) {
+                seasons.put(later, earlier);
+            }
         }
-        return all;
+        if (seasons.isEmpty()) {
+            return List.of();
+        }
+        Map<Long, SurveyEntry> whole = surveys
+                .findWithTrees(Stream.concat(seasons.keySet().stream(), seasons.values().stream())
+                        .map(SurveyLine::id)
+                        .distinct()
+                        .toList())
+                .stream()
+                .collect(Collectors.toMap(SurveyEntry::id, survey -> survey));
+        return seasons.entrySet().stream()
+                .map(season -> checked(
+                        whole.get(season.getValue().id()),
+                        whole.get(season.getKey().id())))
+                .toList();
+    }
+
+    private static boolean isSeason(LocalDate earlier, LocalDate later) {
+        long days = ChronoUnit.DAYS.between(earlier, later);
+        return days >= SEASON_DAYS_LEAST && days <= SEASON_DAYS_MOST;
+    }
+
+    private Checked checked(SurveyEntry earlier, SurveyEntry later) {
+        return new Checked(earlier, later, compare(earlier, later));
     }
 
     /** Every season of a tree that can be checked, the last one first. */
@@ -125,9 +157,8 @@ public class LearningService {
         for (int i = 0; i + 1 < own.size(); i++) {
             SurveyEntry later = own.get(i);
             SurveyEntry earlier = own.get(i + 1);
-            long days = ChronoUnit.DAYS.between(earlier.surveyedOn(), later.surveyedOn());
-            if (days >= SEASON_DAYS_LEAST && days <= SEASON_DAYS_MOST) {
-                all.add(new Checked(earlier, later, compare(earlier, later)));
+            if (isSeason(earlier.surveyedOn(), later.surveyedOn())) {
+                all.add(checked(earlier, later));
             }
         }
         return all;

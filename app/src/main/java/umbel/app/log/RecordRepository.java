@@ -1,11 +1,12 @@
 package umbel.app.log;
 
+import java.time.Instant;
 import java.time.LocalDate;
-import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 
 /**
@@ -22,11 +23,12 @@ public interface RecordRepository extends JpaRepository<WorkRecord, Long> {
             + " order by r.doneOn desc, r.id desc limit 1")
     Optional<WorkRecord> findLastThatCounts(long tree, long survey, LocalDate from);
 
-    /** Every visit that counts and goes by one of these surveys, the last one first. */
-    @Query("select r from WorkRecord r where r.survey.id in :surveys"
-            + " and r.worked = true and not exists (select 1 from WorkRecord c where c.correctsId = r.id)"
+    /** Who worked on trees and when, the last one first: visits that count, none from before the survey they go by. */
+    @Query("select new umbel.app.log.LastWork(s.id, r.doneOn, r.who) from WorkRecord r join r.survey s"
+            + " where r.doneOn >= s.surveyedOn and r.worked = true"
+            + " and not exists (select 1 from WorkRecord c where c.correctsId = r.id)"
             + " order by r.doneOn desc, r.id desc")
-    List<WorkRecord> findThoseThatCount(Collection<Long> surveys);
+    List<LastWork> tellLastWork();
 
     /** The trees with a visit since a day that counts. */
     @Query("select distinct r.tree.id from WorkRecord r where r.doneOn >= :since and r.worked = true"
@@ -64,6 +66,27 @@ public interface RecordRepository extends JpaRepository<WorkRecord, Long> {
             + " and not exists (select 1 from WorkRecord c where c.correctsId = r.id)"
             + " group by year(r.doneOn) order by year(r.doneOn)")
     List<YearOfWork> workByYear(long block);
+
+    /**
+     * Keeps what a visit came to; shares of the fruiting wood in shade before and after it are null where they cannot be told.
+     *
+     * @return 0 where that was kept already, or the visit was corrected meanwhile
+     */
+    @Modifying
+    @Query(
+            "update WorkRecord r set r.outcome = :outcome, r.shadeBefore = :before, r.shadeAfter = :after, r.effectsDue = false"
+                    + " where r.id = :id and r.effectsDue = true")
+    int keepEffects(long id, String outcome, Double before, Double after);
+
+    /** Leaves it at what is known of a visit's effects; nobody tells anything more of them once this is written. */
+    @Modifying
+    @Query("update WorkRecord r set r.effectsDue = false where r.id = :id")
+    void endEffects(long id);
+
+    /** The oldest visits saved before a moment whose effects are still to be worked out. */
+    @Query("select new umbel.app.log.DueEffects(r.farm, r.id) from WorkRecord r where r.effectsDue = true"
+            + " and r.savedAt < :before order by r.savedAt")
+    List<DueEffects> findEffectsDue(Instant before, Limit most);
 
     /** The visit a phone or window has already sent under this id. */
     Optional<WorkRecord> findByClientId(String clientId);

@@ -48,6 +48,7 @@ public class WorkRecord extends OfOneFarm {
     private boolean worked = true;
     private Double shadeBefore;
     private Double shadeAfter;
+    private boolean effectsDue;
     private Instant savedAt;
 
     protected WorkRecord() {}
@@ -109,20 +110,30 @@ public class WorkRecord extends OfOneFarm {
         return document;
     }
 
-    /** What the work came to, as computed when it was recorded; null for records older than that. */
+    /** What the work came to; null while that is worked out, where it cannot be told, and for old records. */
     public String outcome() {
         return outcome;
+    }
+
+    /** Whether what it came to is still to be worked out. */
+    public boolean effectsDue() {
+        return effectsDue;
     }
 
     public String tools() {
         return tools;
     }
 
-    /** Says what it came to, with which tools, and the sender's own id for it. */
-    public WorkRecord with(String newOutcome, String newTools, String newClientId) {
-        outcome = newOutcome;
+    /** Says with which tools it was done, and the sender's own id for it. */
+    public WorkRecord with(String newTools, String newClientId) {
         tools = newTools;
         clientId = newClientId;
+        return this;
+    }
+
+    /** Says that what it came to is still to be worked out. */
+    public WorkRecord dueEffects() {
+        effectsDue = true;
         return this;
     }
 
@@ -145,13 +156,6 @@ public class WorkRecord extends OfOneFarm {
     /** Says whether anything was done. */
     public WorkRecord worked(boolean anything) {
         worked = anything;
-        return this;
-    }
-
-    /** Says how much of the fruiting wood stood in shade before and after it; null where that cannot be told. */
-    public WorkRecord shaded(Double before, Double after) {
-        shadeBefore = before;
-        shadeAfter = after;
         return this;
     }
 

@@ -38,7 +38,7 @@ public class MarkedLabour {
     }
 
     private Marked marked(SavedDecisions work) {
-        Key key = new Key(work.tree().id(), work.survey().id(), work.version());
+        Key key = new Key(work.tree().id(), work.surveyId(), work.version());
         return kept.get(key, () -> count(work));
     }
 

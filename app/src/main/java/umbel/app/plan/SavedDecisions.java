@@ -1,6 +1,8 @@
 package umbel.app.plan;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
+import jakarta.persistence.FetchType;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
@@ -23,8 +25,11 @@ public class SavedDecisions extends OfOneFarm {
     @OneToOne(optional = false)
     private OrchardTree tree;
 
-    @ManyToOne(optional = false)
+    @ManyToOne(optional = false, fetch = FetchType.LAZY)
     private SurveyEntry survey;
+
+    @Column(name = "survey_id", insertable = false, updatable = false)
+    private Long surveyId;
 
     @Lob
     private String document;
@@ -42,8 +47,9 @@ public class SavedDecisions extends OfOneFarm {
         return tree;
     }
 
-    public SurveyEntry survey() {
-        return survey;
+    /** The number of the survey it goes by. */
+    public Long surveyId() {
+        return surveyId;
     }
 
     public String document() {
@@ -57,6 +63,12 @@ public class SavedDecisions extends OfOneFarm {
     /** Replaces what was decided. */
     public void decide(SurveyEntry onSurvey, String decisions) {
         this.survey = onSurvey;
+        this.surveyId = onSurvey.id();
+        this.document = decisions;
+    }
+
+    /** Replaces what was decided on the same survey. */
+    void decide(String decisions) {
         this.document = decisions;
     }
 }

@@ -84,7 +84,7 @@ public class TreeDecisions {
                 works.delete(work);
                 works.flush();
             } else if (left.size() < all.marks().size()) {
-                work.decide(work.survey(), JSON.writeValueAsString(all.marking(left)));
+                work.decide(JSON.writeValueAsString(all.marking(left)));
                 works.saveAndFlush(work);
             }
         });
@@ -105,9 +105,10 @@ public class TreeDecisions {
         works.saveAndFlush(kept);
     }
 
-    /** Whether anything is marked on a survey of a tree. */
-    public static boolean marks(SavedDecisions work, SurveyEntry survey) {
-        return work != null && !of(work, survey).marks().isEmpty();
+    /** Whether anything of what is decided on a tree is marked on a survey of it. */
+    public static boolean marks(DecidedLine work, long surveyId) {
+        return work.surveyId() == surveyId
+                && !JSON.readValue(work.document(), Decisions.class).marks().isEmpty();
     }
 
     private static Decisions of(SavedDecisions work, SurveyEntry survey) {
@@ -115,7 +116,7 @@ public class TreeDecisions {
     }
 
     private static boolean goesBy(SavedDecisions work, SurveyEntry survey) {
-        return work.survey().id().equals(survey.id());
+        return work.surveyId().equals(survey.id());
     }
 
     private static Decisions read(SavedDecisions work) {

@@ -7,6 +7,7 @@ import umbel.app.orchard.OrchardTree;
 import umbel.app.reader.Reader;
 import umbel.app.survey.StandDrawing;
 import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.SurveyLine;
 import umbel.app.survey.SurveyRepository;
 import umbel.app.survey.TreeReadings;
 import umbel.assess.Assessor;
@@ -97,10 +98,8 @@ class TreePageService {
     }
 
     private TreeAnswers.TreeName name(OrchardTree tree, SurveyEntry survey, SurveyedTree read) {
-        List<Long> surveyed = surveys.findNewest().stream()
-                .map(entry -> entry.tree().id())
-                .sorted()
-                .toList();
+        List<Long> surveyed =
+                surveys.tellNewest().stream().map(SurveyLine::treeId).sorted().toList();
         int at = surveyed.indexOf(tree.id());
         return new TreeAnswers.TreeName(
                 tree.id(),

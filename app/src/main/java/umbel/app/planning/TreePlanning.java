@@ -17,6 +17,7 @@ import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.plan.PlanWorth;
 import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.SurveyLine;
 import umbel.app.survey.SurveyRepository;
 
 /**
@@ -84,20 +85,20 @@ class TreePlanning implements JobWork, NightWork {
 
     @Override
     public void begin() {
-        List<SurveyEntry> stale = transactions.execute(status -> stale(surveys.findNewest()));
+        List<SurveyLine> stale = transactions.execute(status -> stale(surveys.tellNewest()));
         if (!stale.isEmpty()) {
             jobs.begin(KIND, null, stale, BY_NIGHT);
         }
     }
 
     /** Those of some trees that have no plan, or one that may be out of date. */
-    private List<SurveyEntry> stale(List<SurveyEntry> newest) {
+    private List<SurveyLine> stale(List<SurveyLine> newest) {
         Map<Long, TreePlan> known = plans.findAll().stream().collect(Collectors.toMap(TreePlan::treeId, plan -> plan));
         Map<Long, String> now = new TreeMap<>();
         return newest.stream()
                 .filter(survey -> {
-                    String state = now.computeIfAbsent(survey.tree().block().id(), states::of);
-                    TreePlan plan = known.get(survey.tree().id());
+                    String state = now.computeIfAbsent(survey.blockId(), states::of);
+                    TreePlan plan = known.get(survey.treeId());
                     return plan == null || !plan.holds(survey.id(), state);
                 })
                 .toList();
@@ -105,9 +106,9 @@ class TreePlanning implements JobWork, NightWork {
 
     /** Begins to plan a block, or the whole farm where none is told; plans that still hold are looked at too. */
     void begin(Long block, String who) {
-        List<SurveyEntry> trees = transactions.execute(status -> block == null
-                ? surveys.findNewest()
-                : surveys.findNewestOfBlock(blocks.existing(block).id()));
+        List<SurveyLine> trees = transactions.execute(status -> block == null
+                ? surveys.tellNewest()
+                : surveys.tellNewestOfBlock(blocks.existing(block).id()));
         jobs.begin(KIND, block, trees, who);
     }
 
@@ -127,7 +128,7 @@ class TreePlanning implements JobWork, NightWork {
      * @param plan null while it was not planned
      * @param stale whether something is known by now that was not when it was planned
      */
-    record PlannedTree(SurveyEntry survey, TreePlan plan, boolean stale) {}
+    record PlannedTree(SurveyLine survey, TreePlan plan, boolean stale) {}
 
     /** The surveyed trees of a block with their plans. */
     List<PlannedTree> ofBlock(long block) {
@@ -136,9 +137,9 @@ class TreePlanning implements JobWork, NightWork {
             Map<Long, TreePlan> known =
                     plans.findOfBlock(there.id()).stream().collect(Collectors.toMap(TreePlan::treeId, plan -> plan));
             String state = states.of(there.id());
-            return surveys.findNewestOfBlock(there.id()).stream()
+            return surveys.tellNewestOfBlock(there.id()).stream()
                     .map(survey -> {
-                        TreePlan plan = known.get(survey.tree().id());
+                        TreePlan plan = known.get(survey.treeId());
                         return new PlannedTree(survey, plan, plan != null && !plan.holds(survey.id(), state));
                     })
                     .toList();
@@ -148,11 +149,11 @@ class TreePlanning implements JobWork, NightWork {
     /** How many trees of the farm are planned, out of date and doubtful. */
     FarmPlans ofFarm() {
         return transactions.execute(status -> {
-            List<SurveyEntry> newest = surveys.findNewest();
+            List<SurveyLine> newest = surveys.tellNewest();
             List<TreePlan> known = plans.findAll();
             Map<Long, TreePlan> ofTree = known.stream().collect(Collectors.toMap(TreePlan::treeId, plan -> plan));
             List<TreePlan> standing = newest.stream()
-                    .map(survey -> ofTree.get(survey.tree().id()))
+                    .map(survey -> ofTree.get(survey.treeId()))
                     .filter(Objects::nonNull)
                     .toList();
             return new FarmPlans(

@@ -143,9 +143,9 @@ class TreePlansController {
 
     private static PlannedLine line(TreePlanning.PlannedTree one) {
         TreePlan plan = one.plan();
-        long tree = one.survey().tree().id();
-        String label = one.survey().tree().label();
-        boolean counted = one.survey().isCounted();
+        long tree = one.survey().treeId();
+        String label = one.survey().label();
+        boolean counted = one.survey().counted();
         if (plan == null) {
             return new PlannedLine(tree, label, counted, null, null, null, null, null, null, null, null, null, false);
         }

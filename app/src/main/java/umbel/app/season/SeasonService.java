@@ -1,7 +1,5 @@
 package umbel.app.season;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -29,7 +27,7 @@ import umbel.app.people.PersonRepository;
 import umbel.app.plan.MarkedLabour;
 import umbel.app.plan.SavedDecisionsRepository;
 import umbel.app.reader.Reader;
-import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.SurveyLine;
 import umbel.app.survey.SurveyRepository;
 import umbel.app.survey.TreeReadings;
 import umbel.crew.WorkKind;
@@ -65,8 +63,6 @@ public class SeasonService {
     private final TreeReadings readings;
     private final Knowledge knowledge;
     private final Clock clock;
-    private final Cache<Long, Set<String>> diseases =
-            Caffeine.newBuilder().maximumSize(50_000).build();
 
     SeasonService(
             BlockRepository blocks,
@@ -200,8 +196,9 @@ public class SeasonService {
     /** The dates of the year a block's day belongs to; null where its kind or system is not known. */
     public Phenology yearOf(Block block, LocalDate day) {
         LocalDate today = today();
-        Set<String> sick = new HashSet<>();
-        surveys.findNewestOfBlock(block.id()).forEach(entry -> sick.addAll(diseases(entry)));
+        Set<String> sick = readings.diseases(surveys.tellNewestOfBlock(block.id()).stream()
+                .map(SurveyLine::id)
+                .toList());
         SeasonBlock facts =
                 blockFacts.of(block, today, sick).map(BlockFacts.Facts::season).orElse(null);
         if (facts == null) {
@@ -232,16 +229,15 @@ public class SeasonService {
         Map<Long, Integer> markedTrees = new HashMap<>();
         Set<Long> waiting = countMarked(marked, markedTrees);
         Map<LocalDate, Map<Long, Integer>> doneSince = new HashMap<>();
-        Map<Long, Set<String>> sick = new HashMap<>();
-        surveys.findNewest()
-                .forEach(entry -> sick.computeIfAbsent(entry.tree().block().id(), id -> new HashSet<>())
-                        .addAll(diseases(entry)));
+        Map<Long, List<Long>> surveysOfBlocks = surveys.tellNewest().stream()
+                .collect(Collectors.groupingBy(
+                        SurveyLine::blockId, Collectors.mapping(SurveyLine::id, Collectors.toList())));
         List<BlockStatus> statuses = new ArrayList<>();
         for (Block block : blocks.findAllByOrderById()) {
             BlockFacts.Facts told = block.archived()
                     ? null
                     : blockFacts
-                            .of(block, today, sick.getOrDefault(block.id(), Set.of()))
+                            .of(block, today, readings.diseases(surveysOfBlocks.getOrDefault(block.id(), List.of())))
                             .orElse(null);
             if (told == null) {
                 continue;
@@ -319,10 +315,6 @@ public class SeasonService {
                 ? Map.of()
                 : trees.countByBlock(done).stream()
                         .collect(Collectors.toMap(TreeRepository.InBlock::getBlock, TreeRepository.InBlock::getTrees));
-    }
-
-    private Set<String> diseases(SurveyEntry entry) {
-        return diseases.get(entry.id(), id -> readings.diseases(entry));
     }
 
     private static SeasonAnswers.BlockSeason line(BlockStatus one, LocalDate today, double hands) {

@@ -39,6 +39,37 @@ public interface SurveyRepository extends JpaRepository<SurveyEntry, Long> {
             + " and (t.surveyedOn > s.surveyedOn or (t.surveyedOn = s.surveyedOn and t.id > s.id)))")
     List<SurveyEntry> findNewest();
 
+    /** The newest survey of every tree that stands, without what was measured, by block, row and place. */
+    @Query(
+            "select new umbel.app.survey.SurveyLine(s.id, s.surveyedOn, s.format, t.id, b.id, t.label, t.rowNo, t.placeNo)"
+                    + " from SurveyEntry s join s.tree t join t.block b where s.withdrawnAt is null and t.archived = false"
+                    + " and b.archived = false"
+                    + " and not exists (select 1 from SurveyEntry n where n.tree = s.tree and n.withdrawnAt is null"
+                    + " and (n.surveyedOn > s.surveyedOn or (n.surveyedOn = s.surveyedOn and n.id > s.id)))"
+                    + " order by b.id, t.rowNo, t.placeNo")
+    List<SurveyLine> tellNewest();
+
+    /** The newest survey of every tree that stands in one block, without what was measured, by row and place. */
+    @Query(
+            "select new umbel.app.survey.SurveyLine(s.id, s.surveyedOn, s.format, t.id, t.block.id, t.label, t.rowNo, t.placeNo)"
+                    + " from SurveyEntry s join s.tree t where t.block.id = :block and s.withdrawnAt is null and t.archived = false"
+                    + " and not exists (select 1 from SurveyEntry n where n.tree = s.tree and n.withdrawnAt is null"
+                    + " and (n.surveyedOn > s.surveyedOn or (n.surveyedOn = s.surveyedOn and n.id > s.id)))"
+                    + " order by t.rowNo, t.placeNo")
+    List<SurveyLine> tellNewestOfBlock(long block);
+
+    /** All surveys of the trees that stand in one block, without what was measured, by tree and the newest of each first. */
+    @Query(
+            "select new umbel.app.survey.SurveyLine(s.id, s.surveyedOn, s.format, t.id, t.block.id, t.label, t.rowNo, t.placeNo)"
+                    + " from SurveyEntry s join s.tree t where t.block.id = :block and s.withdrawnAt is null and t.archived = false"
+                    + " order by t.rowNo, t.placeNo, t.id, s.surveyedOn desc, s.id desc")
+    List<SurveyLine> tellAllOfBlock(long block);
+
+    /** Surveys by their numbers, with their trees, in no order. */
+    @Query(
+            "select s from SurveyEntry s join fetch s.tree t join fetch t.block b join fetch b.holding where s.id in :ids")
+    List<SurveyEntry> findWithTrees(Collection<Long> ids);
+
     /** The newest surveys of trees that stand, of a kind and system by their blocks, the last surveyed first. */
     @Query("select s from SurveyEntry s where s.withdrawnAt is null and s.tree.archived = false"
             + " and s.tree.block.archived = false and s.tree.block.species = :species and s.tree.block.system = :system"

@@ -2,10 +2,13 @@ package umbel.app.survey;
 
 import java.time.Duration;
 import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
@@ -36,6 +39,7 @@ public class TreeReadings {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int MOST = 300;
+    private static final int AT_A_TIME = 200;
     private static final double DAYS_A_YEAR = 365.25;
 
     private final Assessor assessor;
@@ -47,6 +51,7 @@ public class TreeReadings {
     private final ComputedCache<Key, SurveyedTree> kept = ComputedCache.atMost(MOST);
     private final ComputedCache<Key, FindingConfidence.Answer> sure = ComputedCache.atMost(MOST);
     private final ComputedCache<Long, Neighbours> companies = ComputedCache.freshFor(Duration.ofMinutes(1));
+    private final ComputedCache<Long, Set<String>> sick = ComputedCache.atMost(50_000);
     private final ComputedCache<Long, Double> trunks = ComputedCache.atMost(20_000);
 
     private record Key(long surveyId, String school, Double reachM, Map<String, Object> lines, Neighbours neighbours) {}
@@ -79,8 +84,14 @@ public class TreeReadings {
         return survey.isCounted() ? counted(survey) : of(survey);
     }
 
-    /** Diseases recorded in a survey. */
-    public Set<String> diseases(SurveyEntry survey) {
+    /** Diseases recorded in some surveys, all together. */
+    public Set<String> diseases(List<Long> surveyIds) {
+        return sick.all(surveyIds, missing -> aboutEach(missing, this::diseases)).values().stream()
+                .flatMap(Set::stream)
+                .collect(Collectors.toSet());
+    }
+
+    private Set<String> diseases(SurveyEntry survey) {
         return survey.isCounted()
                 ? counted(survey).survey().diseases()
                 : SurveyReader.read(survey.document()).diseases();
@@ -148,11 +159,15 @@ public class TreeReadings {
     }
 
     private Neighbours lookAround(SurveyEntry survey) {
-        double[] sections = surveys.findNewestOfBlock(survey.tree().block().id()).stream()
-                .filter(one -> !one.isCounted())
-                .mapToDouble(this::trunkSection)
-                .sorted()
-                .toArray();
+        List<Long> trees = surveys.tellNewestOfBlock(survey.tree().block().id()).stream()
+                .filter(one -> !one.counted())
+                .map(SurveyLine::id)
+                .toList();
+        double[] sections =
+                trunks.all(trees, missing -> aboutEach(missing, TreeReadings::trunkSection)).values().stream()
+                        .mapToDouble(section -> section)
+                        .sorted()
+                        .toArray();
         Double median = sections.length < 3 ? null : sections[sections.length / 2];
         List<SurveyEntry> own =
                 surveys.findByTreeIdOrderBySurveyedOnDescIdDesc(survey.tree().id());
@@ -188,10 +203,18 @@ public class TreeReadings {
         companies.forget();
     }
 
-    private double trunkSection(SurveyEntry survey) {
-        return trunks.get(survey.id(), () -> {
-            Survey read = SurveyReader.read(survey.document());
-            return Units.section(Units.fromMm(read.trunk().diameterMm()));
-        });
+    private static double trunkSection(SurveyEntry survey) {
+        Survey read = SurveyReader.read(survey.document());
+        return Units.section(Units.fromMm(read.trunk().diameterMm()));
+    }
+
+    /** Something about each of some surveys, which are taken from the database a few at a time. */
+    private <T> Map<Long, T> aboutEach(List<Long> surveyIds, Function<SurveyEntry, T> what) {
+        Map<Long, T> told = new HashMap<>();
+        for (int from = 0; from < surveyIds.size(); from += AT_A_TIME) {
+            surveys.findWithTrees(surveyIds.subList(from, Math.min(surveyIds.size(), from + AT_A_TIME)))
+                    .forEach(survey -> told.put(survey.id(), what.apply(survey)));
+        }
+        return told;
     }
 }

@@ -1,6 +1,7 @@
 package umbel.app.visit;
 
 import jakarta.persistence.Entity;
+import jakarta.persistence.FetchType;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
@@ -25,7 +26,7 @@ class FollowUpEntry extends OfOneFarm {
     @ManyToOne(optional = false)
     private OrchardTree tree;
 
-    @ManyToOne(optional = false)
+    @ManyToOne(optional = false, fetch = FetchType.LAZY)
     private WorkRecord record;
 
     private String kind;

@@ -112,6 +112,7 @@ public class RecordController {
                 one.afterwards(),
                 one.worked(),
                 correctedBy == null ? alsoBy(one, all) : List.of(),
+                one.effectsDue() && correctedBy == null,
                 one.outcome() == null ? null : JSON.readValue(one.outcome(), VisitAnswers.VisitOutcome.class));
     }
 }

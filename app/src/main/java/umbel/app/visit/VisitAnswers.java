@@ -16,6 +16,7 @@ public final class VisitAnswers {
      * @param afterwards what was looked after when the last cut was made; null where nobody said
      * @param worked whether anything was done
      * @param correctedBy the entry that corrects it
+     * @param outcomePending whether what it came to is still being worked out
      * @param alsoBy other visits that count and say to have done one of its steps as well
      */
     public record RecordLine(
@@ -33,6 +34,7 @@ public final class VisitAnswers {
             List<String> afterwards,
             boolean worked,
             List<OtherVisit> alsoBy,
+            boolean outcomePending,
             VisitOutcome outcome) {}
 
     /** Another visit to the same tree: whose it was, and which steps were done. */

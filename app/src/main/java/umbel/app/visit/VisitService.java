@@ -13,8 +13,6 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
-import umbel.aftercare.AfterTask;
-import umbel.app.cache.ComputedCache;
 import umbel.app.http.NotFound;
 import umbel.app.http.Refused;
 import umbel.app.log.RecordRepository;
@@ -24,27 +22,18 @@ import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.ScheduleInputChanged;
 import umbel.app.orchard.TreeRepository;
 import umbel.app.plan.TreeDecisions;
-import umbel.app.season.SeasonService;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
-import umbel.app.survey.TreeReadings;
 import umbel.assess.Mark;
-import umbel.cut.ImpossibleCut;
 import umbel.cut.OperationKind;
 import umbel.format.FieldError;
-import umbel.knowledge.Knowledge;
-import umbel.plant.Plant;
-import umbel.plant.Visit;
-import umbel.plant.VisitTotals;
-import umbel.season.FollowUps;
-import umbel.season.Phenology;
 import umbel.survey.InvalidSurvey;
 import umbel.text.Statement;
 import umbel.text.Value;
 
 /**
- * Keeps a visit: what was done, what it came to by the same sums the plan was made with, and what must be come back for. The
- * same visit sent twice is kept once.
+ * Keeps a visit: what was done, and that it is settled. The same visit sent twice is kept once. What it came to is worked out
+ * afterwards, by {@link VisitEffects}: at the tree nobody waits for sums.
  */
 @Service
 public class VisitService {
@@ -57,13 +46,9 @@ public class VisitService {
     private final SurveyRepository surveys;
     private final FollowUpRepository followUps;
     private final TreeDecisions decided;
-    private final TreeReadings readings;
-    private final SeasonService season;
-    private final Knowledge knowledge;
     private final Clock clock;
     private final TransactionTemplate transactions;
     private final ApplicationEventPublisher events;
-    private final ComputedCache<Long, VisitTotals> found = ComputedCache.atMost(2_000);
 
     VisitService(
             RecordRepository records,
@@ -71,9 +56,6 @@ public class VisitService {
             SurveyRepository surveys,
             FollowUpRepository followUps,
             TreeDecisions decided,
-            TreeReadings readings,
-            SeasonService season,
-            Knowledge knowledge,
             Clock clock,
             TransactionTemplate transactions,
             ApplicationEventPublisher events) {
@@ -82,13 +64,13 @@ public class VisitService {
         this.surveys = surveys;
         this.followUps = followUps;
         this.decided = decided;
-        this.readings = readings;
-        this.season = season;
-        this.knowledge = knowledge;
         this.clock = clock;
         this.transactions = transactions;
         this.events = events;
     }
+
+    /** A visit was saved. */
+    record VisitSaved(long record) {}
 
     /**
      * A visit as saved.
@@ -125,7 +107,6 @@ public class VisitService {
         check(tree, entry);
         WorkRecord corrected = entry.corrects() == null ? null : corrected(treeId, entry.corrects());
         SurveyEntry survey = surveyOf(treeId, entry, corrected);
-        VisitEffects effects = effects(survey, entry);
         WorkRecord saved = records.saveAndFlush(new WorkRecord(
                         tree,
                         survey,
@@ -136,23 +117,17 @@ public class VisitService {
                         entry.note() == null ? "" : entry.note().strip(),
                         JSON.writeValueAsString(entry.steps()),
                         clock.instant())
-                .with(
-                        effects == null ? null : JSON.writeValueAsString(effects.outcome()),
-                        entry.tools() == null ? "" : entry.tools().strip(),
-                        entry.clientId())
+                .with(entry.tools() == null ? "" : entry.tools().strip(), entry.clientId())
                 .lookedAfter(entry.afterwards())
                 .worked(worked(entry))
-                .shaded(
-                        effects == null ? null : effects.before().shade(),
-                        effects == null ? null : effects.after().shade()));
+                .dueEffects());
         decided.settle(treeId, survey, marks(entry, StepOutcome::settles));
         if (corrected != null) {
             decided.markAgain(tree, survey, marks(entry, how -> how == StepOutcome.LEFT));
+            records.endEffects(corrected.id());
             followUps.deleteByRecordIdAndDoneOnIsNull(corrected.id());
         }
-        if (effects != null && saved.worked()) {
-            scheduleFollowUps(saved, effects);
-        }
+        events.publishEvent(new VisitSaved(saved.id()));
         events.publishEvent(new ScheduleInputChanged(
                 Statement.of("schedule-again.work")
                         .with("block", Value.name(tree.block().name())),
@@ -217,71 +192,6 @@ public class VisitService {
     private static boolean worked(VisitEntry entry) {
         return marks(entry, StepOutcome::done).stream()
                 .anyMatch(mark -> !OperationKind.WATCH.word().equals(mark.operation()));
-    }
-
-    /** What a visit did to the plant as it was surveyed. */
-    private record VisitEffects(
-            Plant plant, Visit done, VisitAnswers.VisitOutcome outcome, VisitTotals before, VisitTotals after) {}
-
-    /** What was really done, on the plant as it was surveyed; null where it cannot be told, as after another survey. */
-    private VisitEffects effects(SurveyEntry survey, VisitEntry entry) {
-        Plant plant = readings.plant(survey);
-        try {
-            List<Mark> done = marks(entry, true);
-            VisitTotals before = found.get(survey.id(), () -> plant.totals(List.of()));
-            VisitTotals after = plant.totals(done);
-            List<Mark> asPlanned = marks(entry, false);
-            VisitTotals planned = asPlanned.equals(done) ? after : plant.totals(asPlanned);
-            return new VisitEffects(
-                    plant,
-                    plant.visit(done),
-                    new VisitAnswers.VisitOutcome(before.told(), planned.told(), after.told()),
-                    before,
-                    after);
-        } catch (ImpossibleCut e) {
-            return null;
-        }
-    }
-
-    /** The marks that were planned, or those that were done. */
-    private static List<Mark> marks(VisitEntry entry, boolean done) {
-        List<Mark> marks = new ArrayList<>();
-        for (VisitEntry.DoneStep step : entry.steps()) {
-            StepOutcome how = step.how().orElseThrow();
-            boolean counts = done ? how.done() : how != StepOutcome.ADDED;
-            Mark mark = step.mark();
-            if (counts && mark.operation() != null && mark.limb() != null) {
-                marks.add(mark);
-            }
-        }
-        return marks;
-    }
-
-    private void scheduleFollowUps(WorkRecord saved, VisitEffects effects) {
-        Phenology year = season.yearOf(saved.tree().block(), saved.doneOn());
-        if (year == null) {
-            return;
-        }
-        effects.plant().followUps(effects.done(), effects.after(), saved.doneOn(), year).stream()
-                .filter(one -> one.to().isAfter(LocalDate.now(clock).minusYears(1)))
-                .map(one -> new FollowUpEntry(saved, one))
-                .forEach(followUps::save);
-        if (leftLying(saved, effects)) {
-            followUps.save(new FollowUpEntry(
-                    saved,
-                    FollowUps.clearing(
-                            saved.doneOn(), knowledge.parameters().season().followUp())));
-        }
-    }
-
-    /** Whether diseased prunings were left where they fell; only where somebody said what was looked after. */
-    private static boolean leftLying(WorkRecord saved, VisitEffects effects) {
-        String clearing = AfterTask.Kind.DISEASED_PRUNINGS.word();
-        List<Mark> marks = effects.done().steps().stream().map(Visit.Step::mark).toList();
-        return saved.afterwards() != null
-                && !saved.afterwards().contains(clearing)
-                && effects.plant().afterwards(marks).stream()
-                        .anyMatch(task -> task.kind().word().equals(clearing));
     }
 
     private void check(OrchardTree tree, VisitEntry entry) {

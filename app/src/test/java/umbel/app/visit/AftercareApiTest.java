@@ -45,7 +45,7 @@ class AftercareApiTest {
                  "steps": [{"mark": %s, "title": "Remove limb 1", "outcome": "as-planned"}]%s}
                 """.formatted(OFF, afterwards));
         assertThat(saved.status()).as(saved.text()).isEqualTo(201);
-        return saved.json().get("record");
+        return umbel.workedOut(tree, saved.json().at("/record/id").asLong());
     }
 
     private List<String> due(long tree) {

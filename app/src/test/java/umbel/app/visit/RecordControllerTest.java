@@ -15,6 +15,8 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -33,14 +35,9 @@ import umbel.app.orchard.Holding;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.TreeRepository;
 import umbel.app.plan.TreeDecisions;
-import umbel.app.season.SeasonService;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
-import umbel.app.survey.TreeReadings;
-import umbel.assess.Assessor;
-import umbel.knowledge.Knowledge;
 import umbel.practice.PracticeTree;
-import umbel.reading.MeasuredFactors;
 import umbel.survey.SurveyReader;
 
 /** The record's own rules, with everything round it stood in for. */
@@ -51,6 +48,7 @@ class RecordControllerTest {
     private final SurveyRepository surveys = mock(SurveyRepository.class);
     private final TreeDecisions decided = mock(TreeDecisions.class);
     private final FollowUpRepository followUps = mock(FollowUpRepository.class);
+    private final List<Object> events = new ArrayList<>();
     private MockMvc web;
 
     @BeforeEach
@@ -83,24 +81,15 @@ class RecordControllerTest {
             return saved;
         });
         ReflectionTestUtils.setField(survey, "id", 3L);
-        Knowledge knowledge = Knowledge.shipped();
         VisitService visits = new VisitService(
                 records,
                 trees,
                 surveys,
                 followUps,
                 decided,
-                new TreeReadings(
-                        new Assessor(knowledge),
-                        surveys,
-                        Knowledge.shipped(),
-                        (blockId, day) -> Optional.empty(),
-                        one -> MeasuredFactors.NONE),
-                mock(SeasonService.class),
-                knowledge,
                 Clock.systemUTC(),
                 new TransactionTemplate(mock(PlatformTransactionManager.class)),
-                event -> {});
+                events::add);
         web = MockMvcBuilders.standaloneSetup(new RecordController(records, trees, visits))
                 .setControllerAdvice(new Problems())
                 .build();
@@ -113,7 +102,8 @@ class RecordControllerTest {
         verify(records).saveAndFlush(saved.capture());
         assertThat(saved.getValue().who()).as("stray blanks are dropped").isEqualTo("Ines");
         assertThat(saved.getValue().document()).contains("Remove limb 2");
-        assertThat(saved.getValue().outcome()).as("what it came to").contains("woodShare");
+        assertThat(saved.getValue().effectsDue()).as("worked out afterwards").isTrue();
+        assertThat(events).contains(new VisitService.VisitSaved(77));
         verify(decided).settle(eq(5L), any(), argThat(marks -> marks.size() == 1));
     }
 

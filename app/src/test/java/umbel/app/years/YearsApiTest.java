@@ -38,7 +38,9 @@ class YearsApiTest {
                 + "\"},\"title\":\"Off\",\"outcome\":\"as-planned\",\"reason\":\"\"}]" + more + "}";
         RunningUmbel.Answer answer = umbel.post("/api/trees/" + TREE + "/records", body);
         assertThat(answer.status()).as(answer.text()).isEqualTo(201);
-        return answer.json().at("/record/id").asLong();
+        return umbel.workedOut(TREE, answer.json().at("/record/id").asLong())
+                .path("id")
+                .asLong();
     }
 
     @Test
