@@ -37,12 +37,14 @@ public final class ComputedCache<K, V> {
         return new ComputedCache<>(Caffeine.newBuilder().expireAfterWrite(time).build());
     }
 
-    /** The answer kept for a key, or the one worked out now. */
+    /** The answer kept for a key, or the one worked out now; null, where that is the answer, is not kept. */
     public V get(K key, Supplier<? extends V> work) {
         V known = cache.getIfPresent(key);
         if (known == null) {
             known = work.get();
-            cache.put(key, known);
+            if (known != null) {
+                cache.put(key, known);
+            }
         }
         return known;
     }

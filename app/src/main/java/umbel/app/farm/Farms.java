@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import umbel.app.cache.ComputedCache;
 
 /** The farms of this installation. On one machine for one grower there is one, and nobody has to know. */
 @Service
@@ -20,6 +21,7 @@ public class Farms {
 
     private final FarmRepository farms;
     private final Clock clock;
+    private final ComputedCache<String, Long> numbers = ComputedCache.atMost(10_000);
     private final SecureRandom random = new SecureRandom();
 
     Farms(FarmRepository farms, Clock clock) {
@@ -50,9 +52,15 @@ public class Farms {
         return farms.count();
     }
 
-    /** A farm by its code. */
-    public Optional<Farm> byCode(String code) {
-        return farms.findByCode(code);
+    /** The number of the farm with a code; empty where there is none. Neither ever changes, so that it is asked once. */
+    public Optional<Long> numberOf(String code) {
+        return Optional.ofNullable(
+                numbers.get(code, () -> farms.findByCode(code).map(Farm::id).orElse(null)));
+    }
+
+    /** The number of the farm that is there from the beginning. */
+    public long numberOfFirst() {
+        return numbers.get("", () -> first().id());
     }
 
     /** A new farm. */

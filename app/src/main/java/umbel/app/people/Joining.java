@@ -44,7 +44,7 @@ class Joining {
     /** Makes the first account of all, the grower's of the first farm; its owner keeps this installation. */
     void found(String name, String login, String password) {
         FarmScope.run(
-                farms.first().id(),
+                farms.numberOfFirst(),
                 () -> transactions.executeWithoutResult(status -> {
                     Account account = new Account(login, passwords.encode(password));
                     account.found();

@@ -18,7 +18,6 @@ import org.springframework.security.core.context.SecurityContextImpl;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import umbel.app.UmbelSettings;
-import umbel.app.farm.Farm;
 import umbel.app.farm.FarmAddress;
 import umbel.app.farm.FarmScope;
 import umbel.app.farm.Farms;
@@ -59,8 +58,11 @@ class SessionGuard extends OncePerRequestFilter {
             throws ServletException, IOException {
         Optional<String> asked = FarmAddress.of(request);
         if (openDemo) {
-            Optional<Farm> farm = asked.isPresent() ? farms.byCode(asked.get()) : Optional.of(farms.first());
-            go(farm.map(Farm::id), request, response, chain);
+            go(
+                    asked.isPresent() ? farms.numberOf(asked.get()) : Optional.of(farms.numberOfFirst()),
+                    request,
+                    response,
+                    chain);
             return;
         }
         Authentication now = SecurityContextHolder.getContext().getAuthentication();

@@ -8,6 +8,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
+import org.hibernate.annotations.Formula;
 import umbel.app.farm.OfOneFarm;
 import umbel.app.log.WorkRecord;
 import umbel.app.orchard.OrchardTree;
@@ -35,11 +36,15 @@ class FollowUpEntry extends OfOneFarm {
     private Double amount;
     private LocalDate doneOn;
 
+    @Formula("(select r.done_on from work_record r where r.id = record_id)")
+    private LocalDate madeOn;
+
     protected FollowUpEntry() {}
 
     FollowUpEntry(WorkRecord record, FollowUp followUp) {
         this.tree = record.tree();
         this.record = record;
+        this.madeOn = record.doneOn();
         this.kind = followUp.kind();
         this.dueFrom = followUp.from();
         this.dueTo = followUp.to();
@@ -56,7 +61,7 @@ class FollowUpEntry extends OfOneFarm {
 
     /** The day of the visit it follows from. */
     LocalDate madeOn() {
-        return record.doneOn();
+        return madeOn;
     }
 
     String kind() {
