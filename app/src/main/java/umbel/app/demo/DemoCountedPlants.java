@@ -94,7 +94,7 @@ class DemoCountedPlants {
                 .toList();
         records.save(new WorkRecord(
                         survey.tree(),
-                        survey,
+                        survey.line(),
                         null,
                         survey.surveyedOn().plusDays(DAYS_TO_WORK),
                         year.path("who").asString(),

@@ -155,7 +155,7 @@ class DemoLog {
                 "as-planned"));
         records.save(new WorkRecord(
                 survey.tree(),
-                survey,
+                survey.line(),
                 null,
                 survey.surveyedOn().minusYears(1),
                 "Ines, foreman",

@@ -6,6 +6,7 @@ import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
+import umbel.app.cache.ComputedCache;
 import umbel.app.log.LastWork;
 import umbel.app.log.RecordRepository;
 import umbel.app.orchard.Block;
@@ -20,7 +21,6 @@ import umbel.app.plan.TreeDecisions;
 import umbel.app.reader.Reader;
 import umbel.app.survey.Glance;
 import umbel.app.survey.Glances;
-import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyLine;
 import umbel.app.survey.SurveyRepository;
 import umbel.assess.CountedAssessor;
@@ -29,11 +29,15 @@ import umbel.knowledge.Knowledge;
 import umbel.knowledge.PlanParameters;
 import umbel.knowledge.Species;
 import umbel.knowledge.TrainingSystem;
+import umbel.text.Speech;
+import umbel.text.UnitSystem;
 import umbel.wood.Units;
 
 /** Tells what stands on the holding and what each surveyed tree needs. */
 @Service
 public class HoldingService {
+
+    private static final int MOST_SAID = 20_000;
 
     private final HoldingRepository holdings;
     private final BlockRepository blocks;
@@ -44,6 +48,7 @@ public class HoldingService {
     private final Glances glances;
     private final TransactionTemplate transactions;
     private final Knowledge knowledge;
+    private final ComputedCache<Said, String> said = ComputedCache.atMost(MOST_SAID);
 
     public HoldingService(
             HoldingRepository holdings,
@@ -232,24 +237,21 @@ public class HoldingService {
         block.requirePlace(row, place);
         OrchardTree tree = trees.findByBlockIdAndRowNoAndPlaceNo(blockId, row, place)
                 .orElseGet(() -> trees.save(new OrchardTree(block, row, place)));
-        Long survey = surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(tree.id())
-                .map(SurveyEntry::id)
-                .orElse(null);
+        Long survey = surveys.tellNewestOfTree(tree.id()).map(SurveyLine::id).orElse(null);
         return new TreeAt(tree.id(), tree.label(), survey);
     }
 
     @Transactional(readOnly = true)
     public TreePlace place(long treeId) {
         OrchardTree tree = trees.existing(treeId);
-        SurveyEntry survey =
-                surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(treeId).orElse(null);
+        SurveyLine survey = surveys.tellNewestOfTree(treeId).orElse(null);
         BlockLine block = line(tree.block());
         return new TreePlace(
                 tree.id(),
                 tree.label(),
                 block,
                 survey == null ? null : survey.id(),
-                survey == null ? !block.counted().isEmpty() : survey.isCounted());
+                survey == null ? !block.counted().isEmpty() : survey.counted());
     }
 
     public Catalogue known() {
@@ -307,7 +309,7 @@ public class HoldingService {
                 .toList();
     }
 
-    private static TreeLine line(SurveyLine survey, Glance glance, DecidedLine work, LastWork done) {
+    private TreeLine line(SurveyLine survey, Glance glance, DecidedLine work, LastWork done) {
         boolean marked = work != null && TreeDecisions.marks(work, survey.id());
         return new TreeLine(
                 survey.treeId(),
@@ -321,7 +323,7 @@ public class HoldingService {
                 Units.round(glance.height(), 1),
                 glance.act(),
                 glance.all(),
-                Reader.speech().say(glance.first()),
+                first(survey.id(), glance),
                 glance.rule(),
                 Units.round(glance.shade(), 3),
                 glance.shaded(),
@@ -330,6 +332,14 @@ public class HoldingService {
                 done != null ? done.who() : "",
                 survey.counted());
     }
+
+    /** What comes first on a tree, in the reader's words and units; it is said once for all who look. */
+    private String first(long surveyId, Glance glance) {
+        Speech speech = Reader.speech();
+        return said.get(new Said(surveyId, speech.language(), speech.units()), () -> speech.say(glance.first()));
+    }
+
+    private record Said(long surveyId, String language, UnitSystem units) {}
 
     private BlockLine line(Block block) {
         CountedKind counted = knowledge.allCounted().stream()

@@ -205,7 +205,7 @@ public class LearningService {
 
     private List<WorkRecord> visitsAfter(SurveyEntry survey) {
         return records.findByTreeIdOrderByDoneOnDescIdDesc(survey.tree().id()).stream()
-                .filter(visit -> visit.survey().id().equals(survey.id()))
+                .filter(visit -> visit.surveyId().equals(survey.id()))
                 .toList();
     }
 

@@ -18,16 +18,17 @@ public interface RecordRepository extends JpaRepository<WorkRecord, Long> {
     List<WorkRecord> findByTreeIdOrderByDoneOnDescIdDesc(Long treeId);
 
     /** The last visit to a tree that counts and goes by a survey, no earlier than a day: one from before it is in what was measured. */
-    @Query("select r from WorkRecord r where r.tree.id = :tree and r.survey.id = :survey and r.doneOn >= :from"
+    @Query("select r from WorkRecord r where r.tree.id = :tree and r.surveyId = :survey and r.doneOn >= :from"
             + " and r.worked = true and not exists (select 1 from WorkRecord c where c.correctsId = r.id)"
             + " order by r.doneOn desc, r.id desc limit 1")
     Optional<WorkRecord> findLastThatCounts(long tree, long survey, LocalDate from);
 
     /** Who worked on trees and when, the last one first: visits that count, none from before the survey they go by. */
-    @Query("select new umbel.app.log.LastWork(s.id, r.doneOn, r.who) from WorkRecord r join r.survey s"
-            + " where r.doneOn >= s.surveyedOn and r.worked = true"
-            + " and not exists (select 1 from WorkRecord c where c.correctsId = r.id)"
-            + " order by r.doneOn desc, r.id desc")
+    @Query(
+            "select new umbel.app.log.LastWork(s.id, r.doneOn, r.who) from WorkRecord r join SurveyEntry s on s.id = r.surveyId"
+                    + " where r.doneOn >= s.surveyedOn and r.worked = true"
+                    + " and not exists (select 1 from WorkRecord c where c.correctsId = r.id)"
+                    + " order by r.doneOn desc, r.id desc")
     List<LastWork> tellLastWork();
 
     /** The trees with a visit since a day that counts. */

@@ -10,9 +10,10 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import org.hibernate.annotations.Formula;
 import umbel.app.farm.OfOneFarm;
 import umbel.app.orchard.OrchardTree;
-import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.SurveyLine;
 
 /** What was done to a tree on a day; never changed, only corrected by a later entry. */
 @Entity
@@ -26,8 +27,10 @@ public class WorkRecord extends OfOneFarm {
     @ManyToOne(optional = false)
     private OrchardTree tree;
 
-    @ManyToOne(optional = false)
-    private SurveyEntry survey;
+    private Long surveyId;
+
+    @Formula("(select s.surveyed_on from survey s where s.id = survey_id)")
+    private LocalDate surveyedOn;
 
     private Long correctsId;
     private LocalDate doneOn;
@@ -55,7 +58,7 @@ public class WorkRecord extends OfOneFarm {
 
     public WorkRecord(
             OrchardTree tree,
-            SurveyEntry survey,
+            SurveyLine survey,
             Long correctsId,
             LocalDate doneOn,
             String who,
@@ -64,7 +67,8 @@ public class WorkRecord extends OfOneFarm {
             String document,
             Instant savedAt) {
         this.tree = tree;
-        this.survey = survey;
+        this.surveyId = survey.id();
+        this.surveyedOn = survey.surveyedOn();
         this.correctsId = correctsId;
         this.doneOn = doneOn;
         this.who = who;
@@ -82,8 +86,14 @@ public class WorkRecord extends OfOneFarm {
         return tree;
     }
 
-    public SurveyEntry survey() {
-        return survey;
+    /** The number of the survey it goes by. */
+    public Long surveyId() {
+        return surveyId;
+    }
+
+    /** The day of the survey it goes by. */
+    public LocalDate surveyedOn() {
+        return surveyedOn;
     }
 
     public Long correctsId() {

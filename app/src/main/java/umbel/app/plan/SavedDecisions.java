@@ -1,18 +1,14 @@
 package umbel.app.plan;
 
-import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
-import jakarta.persistence.FetchType;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
-import jakarta.persistence.ManyToOne;
 import jakarta.persistence.OneToOne;
 import jakarta.persistence.Version;
 import umbel.app.farm.OfOneFarm;
 import umbel.app.orchard.OrchardTree;
-import umbel.app.survey.SurveyEntry;
 
 /** What the grower has decided for one tree and not yet cut. */
 @Entity
@@ -25,10 +21,6 @@ public class SavedDecisions extends OfOneFarm {
     @OneToOne(optional = false)
     private OrchardTree tree;
 
-    @ManyToOne(optional = false, fetch = FetchType.LAZY)
-    private SurveyEntry survey;
-
-    @Column(name = "survey_id", insertable = false, updatable = false)
     private Long surveyId;
 
     @Lob
@@ -61,14 +53,8 @@ public class SavedDecisions extends OfOneFarm {
     }
 
     /** Replaces what was decided. */
-    public void decide(SurveyEntry onSurvey, String decisions) {
-        this.survey = onSurvey;
-        this.surveyId = onSurvey.id();
-        this.document = decisions;
-    }
-
-    /** Replaces what was decided on the same survey. */
-    void decide(String decisions) {
+    public void decide(long onSurvey, String decisions) {
+        this.surveyId = onSurvey;
         this.document = decisions;
     }
 }

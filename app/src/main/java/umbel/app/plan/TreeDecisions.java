@@ -39,7 +39,7 @@ public class TreeDecisions {
     @Transactional(readOnly = true)
     public Current on(long treeId, SurveyEntry survey) {
         return works.findByTreeId(treeId)
-                .map(work -> new Current(of(work, survey), work.version(), !goesBy(work, survey)))
+                .map(work -> new Current(of(work, survey), work.version(), !goesBy(work, survey.id())))
                 .orElse(new Current(Decisions.none(), NONE_YET, false));
     }
 
@@ -65,7 +65,7 @@ public class TreeDecisions {
             throw new StaleVersion(Statement.of("problem.marks-changed"));
         }
         SavedDecisions kept = work == null ? new SavedDecisions(tree) : work;
-        kept.decide(survey, JSON.writeValueAsString(decisions));
+        kept.decide(survey.id(), JSON.writeValueAsString(decisions));
         return works.saveAndFlush(kept).version();
     }
 
@@ -74,8 +74,8 @@ public class TreeDecisions {
      * visit's sheet was made stays. Once no mark is left, the other decisions of that work are forgotten with it.
      */
     @Transactional
-    public void settle(long treeId, SurveyEntry survey, List<Mark> settled) {
-        works.findByTreeId(treeId).filter(work -> goesBy(work, survey)).ifPresent(work -> {
+    public void settle(long treeId, long surveyId, List<Mark> settled) {
+        works.findByTreeId(treeId).filter(work -> goesBy(work, surveyId)).ifPresent(work -> {
             Decisions all = read(work);
             List<Mark> left = all.marks().stream()
                     .filter(mark -> settled.stream().noneMatch(mark::sameAs))
@@ -84,7 +84,7 @@ public class TreeDecisions {
                 works.delete(work);
                 works.flush();
             } else if (left.size() < all.marks().size()) {
-                work.decide(JSON.writeValueAsString(all.marking(left)));
+                work.decide(surveyId, JSON.writeValueAsString(all.marking(left)));
                 works.saveAndFlush(work);
             }
         });
@@ -92,16 +92,16 @@ public class TreeDecisions {
 
     /** Marks again what a corrected visit turns out to have left undone; nothing where something newer is decided. */
     @Transactional
-    public void markAgain(OrchardTree tree, SurveyEntry survey, List<Mark> left) {
+    public void markAgain(OrchardTree tree, long surveyId, List<Mark> left) {
         SavedDecisions work = works.findByTreeId(tree.id()).orElse(null);
-        if (left.isEmpty() || work != null && !goesBy(work, survey)) {
+        if (left.isEmpty() || work != null && !goesBy(work, surveyId)) {
             return;
         }
         Decisions all = work == null ? Decisions.none() : read(work);
         List<Mark> marks = new ArrayList<>(all.marks());
         left.stream().filter(mark -> marks.stream().noneMatch(mark::sameAs)).forEach(marks::add);
         SavedDecisions kept = work == null ? new SavedDecisions(tree) : work;
-        kept.decide(survey, JSON.writeValueAsString(all.marking(marks)));
+        kept.decide(surveyId, JSON.writeValueAsString(all.marking(marks)));
         works.saveAndFlush(kept);
     }
 
@@ -112,11 +112,11 @@ public class TreeDecisions {
     }
 
     private static Decisions of(SavedDecisions work, SurveyEntry survey) {
-        return goesBy(work, survey) ? read(work) : Decisions.none();
+        return goesBy(work, survey.id()) ? read(work) : Decisions.none();
     }
 
-    private static boolean goesBy(SavedDecisions work, SurveyEntry survey) {
-        return work.surveyId().equals(survey.id());
+    private static boolean goesBy(SavedDecisions work, long surveyId) {
+        return work.surveyId() == surveyId;
     }
 
     private static Decisions read(SavedDecisions work) {

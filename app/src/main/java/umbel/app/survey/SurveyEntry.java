@@ -72,6 +72,12 @@ public class SurveyEntry extends OfOneFarm {
         return savedAt;
     }
 
+    /** Without what was measured. */
+    public SurveyLine line() {
+        return new SurveyLine(
+                id, surveyedOn, format, tree.id(), tree.block().id(), tree.label(), tree.rowNo(), tree.placeNo());
+    }
+
     /** Whether canes were counted instead of limbs measured. */
     public boolean isCounted() {
         return format.equals(CountSurvey.FORMAT);

@@ -65,6 +65,19 @@ public interface SurveyRepository extends JpaRepository<SurveyEntry, Long> {
                     + " order by t.rowNo, t.placeNo, t.id, s.surveyedOn desc, s.id desc")
     List<SurveyLine> tellAllOfBlock(long block);
 
+    /** The newest survey of a tree, without what was measured. */
+    @Query(
+            "select new umbel.app.survey.SurveyLine(s.id, s.surveyedOn, s.format, t.id, t.block.id, t.label, t.rowNo, t.placeNo)"
+                    + " from SurveyEntry s join s.tree t where t.id = :tree and s.withdrawnAt is null"
+                    + " order by s.surveyedOn desc, s.id desc limit 1")
+    Optional<SurveyLine> tellNewestOfTree(long tree);
+
+    /** A survey, withdrawn or not, without what was measured. */
+    @Query(
+            "select new umbel.app.survey.SurveyLine(s.id, s.surveyedOn, s.format, t.id, t.block.id, t.label, t.rowNo, t.placeNo)"
+                    + " from SurveyEntry s join s.tree t where s.id = :id")
+    Optional<SurveyLine> tell(long id);
+
     /** Surveys by their numbers, with their trees, in no order. */
     @Query(
             "select s from SurveyEntry s join fetch s.tree t join fetch t.block b join fetch b.holding where s.id in :ids")

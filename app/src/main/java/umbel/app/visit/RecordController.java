@@ -75,7 +75,7 @@ public class RecordController {
                 .filter(visit -> !visit.id().equals(one.id())
                         && !visit.id().equals(one.correctsId())
                         && !one.id().equals(visit.correctsId())
-                        && visit.survey().id().equals(one.survey().id())
+                        && visit.surveyId().equals(one.surveyId())
                         && all.stream().noneMatch(later -> visit.id().equals(later.correctsId()))
                         && doneMarks(visit).stream()
                                 .anyMatch(mark -> done.stream().anyMatch(mark::sameAs)))
@@ -106,7 +106,7 @@ public class RecordController {
                 RecordedSteps.of(one),
                 one.correctsId(),
                 correctedBy,
-                one.survey().surveyedOn(),
+                one.surveyedOn(),
                 one.savedAt(),
                 one.tools(),
                 one.afterwards(),

@@ -25,6 +25,8 @@ import umbel.app.log.RecordRepository;
 import umbel.app.log.StepOutcome;
 import umbel.app.log.WorkRecord;
 import umbel.app.season.SeasonService;
+import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.SurveyRepository;
 import umbel.app.survey.TreeReadings;
 import umbel.assess.Mark;
 import umbel.cut.ImpossibleCut;
@@ -50,6 +52,7 @@ class VisitEffects implements Unfinished {
 
     private final RecordRepository records;
     private final FollowUpRepository followUps;
+    private final SurveyRepository surveys;
     private final TreeReadings readings;
     private final SeasonService season;
     private final Knowledge knowledge;
@@ -62,6 +65,7 @@ class VisitEffects implements Unfinished {
     VisitEffects(
             RecordRepository records,
             FollowUpRepository followUps,
+            SurveyRepository surveys,
             TreeReadings readings,
             SeasonService season,
             Knowledge knowledge,
@@ -69,6 +73,7 @@ class VisitEffects implements Unfinished {
             TransactionTemplate transactions) {
         this.records = records;
         this.followUps = followUps;
+        this.surveys = surveys;
         this.readings = readings;
         this.season = season;
         this.knowledge = knowledge;
@@ -115,7 +120,7 @@ class VisitEffects implements Unfinished {
         if (visit == null) {
             return;
         }
-        Effects effects = effects(visit);
+        Effects effects = effects(visit, surveys.findById(visit.surveyId()).orElseThrow());
         transactions.executeWithoutResult(status -> {
             boolean first = records.keepEffects(
                             record,
@@ -134,13 +139,12 @@ class VisitEffects implements Unfinished {
             Plant plant, Visit done, VisitAnswers.VisitOutcome outcome, VisitTotals before, VisitTotals after) {}
 
     /** What was really done, on the plant as it was surveyed; null where it cannot be told, as after another survey. */
-    private Effects effects(WorkRecord visit) {
-        long survey = visit.survey().id();
+    private Effects effects(WorkRecord visit, SurveyEntry survey) {
         try {
-            Plant plant = readings.plant(visit.survey());
+            Plant plant = readings.plant(survey);
             List<VisitEntry.DoneStep> steps = RecordedSteps.of(visit);
             List<Mark> done = marks(steps, true);
-            VisitTotals before = asSurveyed.get(survey, () -> plant.totals(List.of()));
+            VisitTotals before = asSurveyed.get(survey.id(), () -> plant.totals(List.of()));
             VisitTotals after = done.isEmpty() ? before : plant.totals(done);
             List<Mark> asPlanned = marks(steps, false);
             VisitTotals planned = asPlanned.equals(done) ? after : plant.totals(asPlanned);

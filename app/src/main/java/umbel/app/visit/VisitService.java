@@ -22,7 +22,7 @@ import umbel.app.orchard.OrchardTree;
 import umbel.app.orchard.ScheduleInputChanged;
 import umbel.app.orchard.TreeRepository;
 import umbel.app.plan.TreeDecisions;
-import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.SurveyLine;
 import umbel.app.survey.SurveyRepository;
 import umbel.assess.Mark;
 import umbel.cut.OperationKind;
@@ -106,7 +106,7 @@ public class VisitService {
         }
         check(tree, entry);
         WorkRecord corrected = entry.corrects() == null ? null : corrected(treeId, entry.corrects());
-        SurveyEntry survey = surveyOf(treeId, entry, corrected);
+        SurveyLine survey = surveyOf(treeId, entry, corrected);
         WorkRecord saved = records.saveAndFlush(new WorkRecord(
                         tree,
                         survey,
@@ -121,9 +121,9 @@ public class VisitService {
                 .lookedAfter(entry.afterwards())
                 .worked(worked(entry))
                 .dueEffects());
-        decided.settle(treeId, survey, marks(entry, StepOutcome::settles));
+        decided.settle(treeId, survey.id(), marks(entry, StepOutcome::settles));
         if (corrected != null) {
-            decided.markAgain(tree, survey, marks(entry, how -> how == StepOutcome.LEFT));
+            decided.markAgain(tree, survey.id(), marks(entry, how -> how == StepOutcome.LEFT));
             records.endEffects(corrected.id());
             followUps.deleteByRecordIdAndDoneOnIsNull(corrected.id());
         }
@@ -168,17 +168,16 @@ public class VisitService {
     }
 
     /** The survey a visit goes by: that of the entry it corrects, of its sheet, or else the newest. */
-    private SurveyEntry surveyOf(long treeId, VisitEntry entry, WorkRecord corrected) {
+    private SurveyLine surveyOf(long treeId, VisitEntry entry, WorkRecord corrected) {
         if (corrected != null) {
-            return corrected.survey();
+            return surveys.tell(corrected.surveyId()).orElseThrow();
         }
         if (entry.surveyId() != null) {
-            return surveys.findById(entry.surveyId())
-                    .filter(one -> one.tree().id().equals(treeId))
+            return surveys.tell(entry.surveyId())
+                    .filter(one -> one.treeId() == treeId)
                     .orElseThrow(() -> new NotFound("survey", entry.surveyId()));
         }
-        return surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(treeId)
-                .orElseThrow(() -> new NotFound("surveyOfTree", treeId));
+        return surveys.tellNewestOfTree(treeId).orElseThrow(() -> new NotFound("surveyOfTree", treeId));
     }
 
     private static List<Mark> marks(VisitEntry entry, Predicate<StepOutcome> which) {

@@ -113,7 +113,7 @@ class TreeDecisionsTest {
     @Test
     void afterPartOfTheWorkTheRestStandsAndWhatWasRefusedStaysRefused() {
         saved(old, marks(ONE, TWO));
-        decided.settle(TREE, old, List.of(ONE));
+        decided.settle(TREE, old.id(), List.of(ONE));
         assertThat(decided.on(TREE, old).decisions()).isEqualTo(marks(TWO));
     }
 
@@ -121,29 +121,30 @@ class TreeDecisionsTest {
     void aMarkMadeAfterTheSheetStays() {
         Mark elsewhere = Mark.of(Operation.cutAt(OperationKind.HEAD, Target.parse("1"), 0.5));
         saved(old, marks(ONE, elsewhere));
-        decided.settle(TREE, old, List.of(ONE, Mark.of(Operation.cutAt(OperationKind.HEAD, Target.parse("1"), 0.9))));
+        decided.settle(
+                TREE, old.id(), List.of(ONE, Mark.of(Operation.cutAt(OperationKind.HEAD, Target.parse("1"), 0.9))));
         assertThat(decided.on(TREE, old).decisions()).isEqualTo(marks(elsewhere));
     }
 
     @Test
     void aVisitThatGoesByAnOlderSurveySettlesNothingDecidedOnTheNewerOne() {
         saved(newer, marks(ONE));
-        decided.settle(TREE, old, List.of(ONE));
+        decided.settle(TREE, old.id(), List.of(ONE));
         assertThat(decided.on(TREE, newer).decisions()).isEqualTo(marks(ONE));
     }
 
     @Test
     void whatACorrectedVisitLeftUndoneIsMarkedAgainOnce() {
         saved(old, marks(ONE));
-        decided.markAgain(tree, old, List.of(ONE, TWO));
+        decided.markAgain(tree, old.id(), List.of(ONE, TWO));
         assertThat(decided.on(TREE, old).decisions()).isEqualTo(marks(ONE, TWO));
-        decided.markAgain(tree, newer, List.of(Mark.of(Operation.remove(Target.parse("3")))));
+        decided.markAgain(tree, newer.id(), List.of(Mark.of(Operation.remove(Target.parse("3")))));
         assertThat(decided.on(TREE, old).decisions()).isEqualTo(marks(ONE, TWO));
     }
 
     @Test
     void whereNothingWasDecidedNothingIsLeft() {
-        decided.settle(TREE, old, List.of(ONE));
+        decided.settle(TREE, old.id(), List.of(ONE));
         verify(works, never()).saveAndFlush(any());
         verify(works, never()).delete(any());
     }
@@ -151,7 +152,7 @@ class TreeDecisionsTest {
     @Test
     void doneIsForgotten() {
         SavedDecisions work = saved(old, marks(ONE));
-        decided.settle(TREE, old, List.of(ONE));
+        decided.settle(TREE, old.id(), List.of(ONE));
         verify(works).delete(work);
     }
 }

@@ -74,13 +74,13 @@ class RecordControllerTest {
                 Instant.EPOCH);
         when(trees.findById(5L)).thenReturn(Optional.of(tree));
         when(trees.existing(anyLong())).thenCallRealMethod();
-        when(surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(5L)).thenReturn(Optional.of(survey));
         when(records.saveAndFlush(any())).thenAnswer(call -> {
             WorkRecord saved = call.getArgument(0);
             ReflectionTestUtils.setField(saved, "id", 77L);
             return saved;
         });
         ReflectionTestUtils.setField(survey, "id", 3L);
+        when(surveys.tellNewestOfTree(5L)).thenReturn(Optional.of(survey.line()));
         VisitService visits = new VisitService(
                 records,
                 trees,
@@ -104,22 +104,19 @@ class RecordControllerTest {
         assertThat(saved.getValue().document()).contains("Remove limb 2");
         assertThat(saved.getValue().effectsDue()).as("worked out afterwards").isTrue();
         assertThat(events).contains(new VisitService.VisitSaved(77));
-        verify(decided).settle(eq(5L), any(), argThat(marks -> marks.size() == 1));
+        verify(decided).settle(eq(5L), eq(3L), argThat(marks -> marks.size() == 1));
     }
 
     @Test
     void aSkippedStepWithoutAReasonIsNotSaved() throws Exception {
         send(5, "skipped", "", "Ines").andExpect(status().isBadRequest());
         verify(records, never()).saveAndFlush(any());
-        verify(decided, never()).settle(anyLong(), any(), any());
+        verify(decided, never()).settle(anyLong(), anyLong(), any());
     }
 
     @Test
     void theSameVisitSentTwiceIsKeptOnce() throws Exception {
         WorkRecord first = mock(WorkRecord.class);
-        SurveyEntry survey =
-                surveys.findFirstByTreeIdOrderBySurveyedOnDescIdDesc(5L).orElseThrow();
-        when(first.survey()).thenReturn(survey);
         when(first.id()).thenReturn(9L);
         OrchardTree tree = mock(OrchardTree.class);
         when(tree.id()).thenReturn(5L);

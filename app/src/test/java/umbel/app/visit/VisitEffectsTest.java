@@ -48,6 +48,7 @@ class VisitEffectsTest {
     private static final int WAIT_MS = 20_000;
 
     private final RecordRepository records = mock(RecordRepository.class);
+    private final SurveyRepository surveys = mock(SurveyRepository.class);
     private final SeasonService season = mock(SeasonService.class);
     private final OrchardTree tree = new OrchardTree(
             new Block(
@@ -70,10 +71,10 @@ class VisitEffectsTest {
     @BeforeEach
     void start() {
         Knowledge knowledge = Knowledge.shipped();
-        SurveyRepository surveys = mock(SurveyRepository.class);
         effects = new VisitEffects(
                 records,
                 mock(FollowUpRepository.class),
+                surveys,
                 new TreeReadings(
                         new Assessor(knowledge),
                         surveys,
@@ -100,7 +101,7 @@ class VisitEffectsTest {
         ReflectionTestUtils.setField(survey, "id", 3L);
         WorkRecord record = new WorkRecord(
                         tree,
-                        survey,
+                        survey.line(),
                         null,
                         LocalDate.of(2026, 3, 1),
                         "Ines",
@@ -112,6 +113,7 @@ class VisitEffectsTest {
                 .worked(true)
                 .dueEffects();
         ReflectionTestUtils.setField(record, "id", RECORD);
+        when(surveys.findById(3L)).thenReturn(Optional.of(survey));
         when(records.findById(RECORD)).thenReturn(Optional.of(record));
     }
 
