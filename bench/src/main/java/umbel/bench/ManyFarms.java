@@ -18,15 +18,15 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Two hundred farms of one installation, each like the demo; a hundred people look at theirs and tick trees at once for a minute, after a
- * minute that is not counted, in which the program is compiled for this.
+ * Two hundred farms of one installation, each like the demo; a hundred people look at theirs and tick trees at once for a minute, after one
+ * and a half that are not counted, in which the program is compiled for this.
  */
 public final class ManyFarms {
 
     private static final int FARMS = 200;
     private static final int PEOPLE = 100;
     private static final long MILLIS = 60_000;
-    private static final long FIRST_MILLIS = 60_000;
+    private static final long FIRST_MILLIS = 90_000;
     private static final long PAUSE = 1_000;
     private static final Pattern CODE = Pattern.compile("\"code\":\"([a-z0-9]+)\"");
     private static final Pattern TREE = Pattern.compile("\"id\":(\\d+),\"blockId\"");

@@ -88,8 +88,10 @@ public class VisitService {
     public Saved save(long treeId, VisitEntry entry) {
         RuntimeException lost = null;
         for (int attempt = 0; attempt < ATTEMPTS; attempt++) {
+            // that it was sent before is seldom: it is looked up once the database has refused its id
+            boolean maybeSentBefore = attempt > 0 || entry.corrects() != null;
             try {
-                return transactions.execute(status -> saveOnce(treeId, entry));
+                return transactions.execute(status -> saveOnce(treeId, entry, maybeSentBefore));
             } catch (DataIntegrityViolationException | OptimisticLockingFailureException e) {
                 lost = e; // the same visit, or another one to this tree, was saved at this moment: look again
             }
@@ -97,10 +99,11 @@ public class VisitService {
         throw lost;
     }
 
-    private Saved saveOnce(long treeId, VisitEntry entry) {
+    private Saved saveOnce(long treeId, VisitEntry entry, boolean maybeSentBefore) {
         OrchardTree tree = trees.existing(treeId);
-        Optional<WorkRecord> before =
-                entry.clientId() == null ? Optional.empty() : records.findByClientId(entry.clientId());
+        Optional<WorkRecord> before = entry.clientId() == null || !maybeSentBefore
+                ? Optional.empty()
+                : records.findByClientId(entry.clientId());
         if (before.isPresent()) {
             return sentBefore(treeId, before.get(), entry);
         }

@@ -5,8 +5,10 @@ import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyLong;
 import static org.mockito.ArgumentMatchers.argThat;
 import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.doThrow;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
@@ -21,6 +23,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentCaptor;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.MediaType;
 import org.springframework.test.util.ReflectionTestUtils;
 import org.springframework.test.web.servlet.MockMvc;
@@ -123,6 +126,9 @@ class RecordControllerTest {
         when(first.tree()).thenReturn(tree);
         when(first.document()).thenReturn("[]");
         when(records.findByClientId("abc")).thenReturn(Optional.of(first));
+        doThrow(new DataIntegrityViolationException("sent before"))
+                .when(records)
+                .saveAndFlush(any());
         String answer = web.perform(post("/api/trees/5/records")
                         .contentType(MediaType.APPLICATION_JSON)
                         .content("""
@@ -133,7 +139,8 @@ class RecordControllerTest {
                 .getResponse()
                 .getContentAsString();
         assertThat(answer).contains("\"id\":9");
-        verify(records, never()).saveAndFlush(any());
+        verify(records, times(1)).saveAndFlush(any());
+        verify(decided, never()).settle(anyLong(), anyLong(), any());
     }
 
     @Test
