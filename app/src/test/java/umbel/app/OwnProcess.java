@@ -38,7 +38,8 @@ public final class OwnProcess {
                 "-XX:+UseSerialGC",
                 "-cp",
                 System.getProperty("java.class.path"),
-                UmbelApplication.class.getName()));
+                UmbelApplication.class.getName(),
+                "--umbel.prepare=false"));
         command.addAll(Arrays.asList(arguments));
         ProcessBuilder builder = new ProcessBuilder(command);
         builder.environment().put("UMBEL_DATA", data.toString());

@@ -38,6 +38,7 @@ class SuggestionsInBrowserTest {
                         UmbelApplication.class,
                         "--server.port=0",
                         "--umbel.demo=true",
+                        "--umbel.prepare=false",
                         "--server.shutdown=immediate",
                         "--UMBEL_DATA=" + data)
                 .close(); // writes the demo's trees

@@ -30,7 +30,8 @@ class BodyLimitTest {
             Duration.ofMillis(300),
             DataSize.ofMegabytes(1),
             DataSize.ofKilobytes(4),
-            0));
+            0,
+            false));
 
     @Test
     void aStatedLengthOverTheLimitIsRefusedBeforeAnythingIsRead() throws Exception {

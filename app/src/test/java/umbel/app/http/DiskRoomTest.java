@@ -28,7 +28,8 @@ class DiskRoomTest {
                 Duration.ZERO,
                 least,
                 DataSize.ofMegabytes(1),
-                0));
+                0,
+                false));
         MockHttpServletResponse response = new MockHttpServletResponse();
         room.doFilter(
                 new MockHttpServletRequest(method, "/api/trees/1/work"), response, (one, two) -> reached.set(true));
