@@ -17,7 +17,7 @@ import org.springframework.util.unit.DataSize;
  * @param leastDisk room on the disk below which nothing is saved any more
  * @param knowledge folder of the holding's own species, systems, schools, cultivars and rootstocks; need not exist
  * @param jobThreads how many trees this node does at once in the background; 0 takes half of the processors
- * @param prepare whether plans that somebody may soon ask for are worked out in the background after a start
+ * @param prepareAfter how long after a start plans that somebody may soon ask for are worked out in the background; negative for never
  */
 @ConfigurationProperties("umbel")
 public record UmbelSettings(
@@ -30,4 +30,4 @@ public record UmbelSettings(
         DataSize leastDisk,
         DataSize largestBackup,
         int jobThreads,
-        boolean prepare) {}
+        Duration prepareAfter) {}

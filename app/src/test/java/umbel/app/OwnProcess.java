@@ -39,7 +39,7 @@ public final class OwnProcess {
                 "-cp",
                 System.getProperty("java.class.path"),
                 UmbelApplication.class.getName(),
-                "--umbel.prepare=false"));
+                "--umbel.prepare-after=-1s"));
         command.addAll(Arrays.asList(arguments));
         ProcessBuilder builder = new ProcessBuilder(command);
         builder.environment().put("UMBEL_DATA", data.toString());

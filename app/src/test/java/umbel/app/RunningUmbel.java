@@ -72,7 +72,7 @@ public final class RunningUmbel implements ParameterResolver {
                     "--umbel.demo=true",
                     "--server.shutdown=immediate",
                     "--umbel.schedule-quiet=1h",
-                    "--umbel.prepare=false",
+                    "--umbel.prepare-after=-1s",
                     "--UMBEL_DATA=" + data);
             int port = ((WebServerApplicationContext) context).getWebServer().getPort();
             url = "http://127.0.0.1:" + port;

@@ -2,6 +2,8 @@ package umbel.app.planning;
 
 import jakarta.annotation.PreDestroy;
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
@@ -55,14 +57,20 @@ class Preparation {
     @EventListener(ApplicationReadyEvent.class)
     @Order(Ordered.LOWEST_PRECEDENCE)
     void begin() {
-        if (settings.prepare()) {
-            FarmScope.run(farms.numberOfFirst(), () -> threads.later(this::prepare));
+        if (!settings.prepareAfter().isNegative()) {
+            // whoever opens the program at once is answered first
+            CompletableFuture.delayedExecutor(settings.prepareAfter().toMillis(), TimeUnit.MILLISECONDS)
+                    .execute(() -> FarmScope.run(farms.numberOfFirst(), this::start));
         }
     }
 
     @PreDestroy
     void end() {
         threads.close();
+    }
+
+    private void start() {
+        threads.later(this::prepare);
     }
 
     private void prepare() {

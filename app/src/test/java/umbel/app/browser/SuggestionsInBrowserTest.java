@@ -38,7 +38,7 @@ class SuggestionsInBrowserTest {
                         UmbelApplication.class,
                         "--server.port=0",
                         "--umbel.demo=true",
-                        "--umbel.prepare=false",
+                        "--umbel.prepare-after=-1s",
                         "--server.shutdown=immediate",
                         "--UMBEL_DATA=" + data)
                 .close(); // writes the demo's trees

@@ -31,7 +31,7 @@ class BodyLimitTest {
             DataSize.ofMegabytes(1),
             DataSize.ofKilobytes(4),
             0,
-            false));
+            Duration.ZERO));
 
     @Test
     void aStatedLengthOverTheLimitIsRefusedBeforeAnythingIsRead() throws Exception {

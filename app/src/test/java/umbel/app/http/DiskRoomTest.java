@@ -29,7 +29,7 @@ class DiskRoomTest {
                 least,
                 DataSize.ofMegabytes(1),
                 0,
-                false));
+                Duration.ZERO));
         MockHttpServletResponse response = new MockHttpServletResponse();
         room.doFilter(
                 new MockHttpServletRequest(method, "/api/trees/1/work"), response, (one, two) -> reached.set(true));

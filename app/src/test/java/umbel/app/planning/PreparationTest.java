@@ -10,6 +10,7 @@ import static org.mockito.Mockito.timeout;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.AfterEach;
@@ -69,9 +70,9 @@ class PreparationTest {
         preparation.end();
     }
 
-    private void begin(boolean demo, boolean prepare) {
+    private void begin(boolean demo, Duration after) {
         preparation = new Preparation(
-                new UmbelSettings(null, demo, null, null, null, null, null, null, 0, prepare),
+                new UmbelSettings(null, demo, null, null, null, null, null, null, 0, after),
                 farms,
                 provider(planning),
                 provider(worths),
@@ -86,7 +87,7 @@ class PreparationTest {
             farm[0] = FarmScope.current();
             return null;
         });
-        begin(false, true);
+        begin(false, Duration.ZERO);
         verify(worths, timeout(WAIT_MS)).of(second);
         InOrder order = inOrder(worths);
         order.verify(worths).of(first);
@@ -97,13 +98,13 @@ class PreparationTest {
 
     @Test
     void withTheDemoAllItsPlansAreKept() {
-        begin(true, true);
+        begin(true, Duration.ZERO);
         verify(planning, timeout(WAIT_MS)).begin();
     }
 
     @Test
     void itCanBeTurnedOff() {
-        begin(true, false);
+        begin(true, Duration.ofSeconds(-1));
         verify(surveys, after(200).never()).tellNewest();
         verify(worths, never()).of(any());
     }
@@ -111,7 +112,7 @@ class PreparationTest {
     @Test
     void whereThereIsNothingYetNothingIsRead() {
         when(surveys.tellNewest()).thenReturn(List.of());
-        begin(false, true);
+        begin(false, Duration.ZERO);
         verify(surveys, timeout(WAIT_MS)).tellNewest();
         verify(surveys, after(100).never()).findWithTrees(any());
     }
