@@ -27,7 +27,7 @@ final class FarmArchive {
     static final Set<String> STAYS = Set.of("audit_line", "access_key", "invitation");
 
     /** What is worked out anew. */
-    static final Set<String> WORKED_OUT = Set.of("job", "job_part", "tree_plan");
+    static final Set<String> WORKED_OUT = Set.of("job", "job_part", "tree_plan", "schedule_again");
 
     /** References to what does not go with a farm: people keep their accounts to themselves. */
     static final Map<String, List<String>> LEFT_OUT = Map.of("person", List.of("account_id"));

@@ -65,6 +65,7 @@ public class ScheduleService implements WholeWork {
 
     private final SeasonService season;
     private final ScheduledWorkRepository placed;
+    private final ScheduleAgainRepository again;
     private final BlockRepository blocks;
     private final PersonRepository people;
     private final JobService jobs;
@@ -82,25 +83,18 @@ public class ScheduleService implements WholeWork {
     private static final class Making {
 
         private final Object byHand = new Object();
-        private volatile Again again;
-        private volatile Before before;
         private ScheduledFuture<?> waiting;
         private LocalDate lookedOn;
     }
-
-    /** How the schedule was before it is made again, and why it is. */
-    private record Before(Statement because, List<ScheduleAnswers.PlacedLine> lines) {}
 
     private Making making() {
         return makings.computeIfAbsent(FarmScope.current(), farm -> new Making());
     }
 
-    /** That it was made again: why, when, and how many pieces of work moved. */
-    private record Again(Statement because, Instant at, int moved) {}
-
     ScheduleService(
             SeasonService season,
             ScheduledWorkRepository placed,
+            ScheduleAgainRepository again,
             BlockRepository blocks,
             PersonRepository people,
             JobService jobs,
@@ -110,6 +104,7 @@ public class ScheduleService implements WholeWork {
         this.disk = disk;
         this.season = season;
         this.placed = placed;
+        this.again = again;
         this.blocks = blocks;
         this.people = people;
         this.jobs = jobs;
@@ -143,9 +138,8 @@ public class ScheduleService implements WholeWork {
 
     private void makeAgain(Statement because) {
         try {
-            List<ScheduleAnswers.PlacedLine> before = transactions.execute(status -> lines());
-            if (!before.isEmpty()) {
-                making().before = new Before(because, before);
+            boolean toBeMade = Boolean.TRUE.equals(transactions.execute(status -> noteReason(because)));
+            if (toBeMade) {
                 jobs.beginWhole(KIND, null, 1, "");
             }
         } catch (RuntimeException e) {
@@ -153,15 +147,26 @@ public class ScheduleService implements WholeWork {
         }
     }
 
-    /** Pieces of work that are no longer with the same person on the same day. */
-    private static int moved(List<ScheduleAnswers.PlacedLine> before, List<ScheduleAnswers.PlacedLine> after) {
-        record Place(long block, String kind, long person, LocalDate date) {}
-        Set<Place> now = after.stream()
-                .map(one -> new Place(one.blockId(), one.kind(), one.personId(), one.date()))
-                .collect(Collectors.toSet());
-        return (int) before.stream()
-                .filter(one -> !now.contains(new Place(one.blockId(), one.kind(), one.personId(), one.date())))
-                .count();
+    /** Notes why the schedule is made again and how it is now; false where there is none. */
+    private boolean noteReason(Statement because) {
+        List<ScheduleAgain.Place> before = places();
+        if (before.isEmpty()) {
+            return false;
+        }
+        ScheduleAgain note = again.findFirstByOrderById().orElse(null);
+        if (note == null) {
+            note = new ScheduleAgain(because, before);
+        } else {
+            note.begin(because, before);
+        }
+        again.saveAndFlush(note);
+        return true;
+    }
+
+    private List<ScheduleAgain.Place> places() {
+        return lines().stream()
+                .map(one -> new ScheduleAgain.Place(one.blockId(), one.kind(), one.personId(), one.date()))
+                .toList();
     }
 
     private List<ScheduleAnswers.PlacedLine> lines() {
@@ -201,15 +206,12 @@ public class ScheduleService implements WholeWork {
         if (diskFull()) {
             throw new IllegalStateException("The disk is full.");
         }
-        make(job, making().before == null ? SECONDS : SECONDS_AGAIN);
-        return () -> {
-            Making now = making();
-            Before before = now.before;
-            now.before = null;
-            if (before != null) {
-                now.again = new Again(before.because(), Instant.now(), moved(before.lines(), lines()));
-            }
-        };
+        boolean byItself = Boolean.TRUE.equals(transactions.execute(status ->
+                again.findFirstByOrderById().filter(ScheduleAgain::isToBeMade).isPresent()));
+        make(job, byItself ? SECONDS_AGAIN : SECONDS);
+        return () -> again.findFirstByOrderById()
+                .filter(ScheduleAgain::isToBeMade)
+                .ifPresent(note -> note.made(places(), Instant.now()));
     }
 
     private void make(RunningJob job, int seconds) {
@@ -324,7 +326,6 @@ public class ScheduleService implements WholeWork {
         Optional<JobProgress> job = jobs.last(KIND, null);
         boolean running = job.filter(JobProgress::underWay).isPresent();
         boolean failed = job.filter(one -> one.state().equals("failed")).isPresent();
-        Again again = making().again;
         return new ScheduleAnswers.SchedulePage(
                 running ? "running" : failed ? "failed" : "idle",
                 running
@@ -338,10 +339,9 @@ public class ScheduleService implements WholeWork {
                                 .say(Statement.of(
                                         diskFull() ? "problem.schedule-disk-full" : "problem.schedule-failed"))
                         : "",
-                again == null
-                        ? null
-                        : new ScheduleAnswers.MadeAgain(
-                                Reader.speech().say(again.because()), again.at(), again.moved()),
+                again.findFirstByOrderById()
+                        .map(note -> note.told(Reader.speech()::say))
+                        .orElse(null),
                 lines(),
                 waits(basis),
                 Conflicts.of(as, basis.works(), basis.crew()).stream()

@@ -162,6 +162,13 @@ class SeasonApiTest {
                 page = umbel.get("/api/schedule").json();
             }
             assertThat(page.at("/again/because").asString()).isEqualTo(because);
+            assertThat(umbel.send("GET", "/api/schedule", "", "application/json", "es", "metric")
+                            .json()
+                            .at("/again/because")
+                            .asString())
+                    .as("in the language of whoever looks")
+                    .contains("Nursery Corner")
+                    .isNotEqualTo(because);
             assertThat(page.path("state").asString()).isEqualTo("idle");
             assertThat(page.path("work").size()).isPositive();
         } finally {
