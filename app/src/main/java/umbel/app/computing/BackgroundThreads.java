@@ -1,5 +1,6 @@
 package umbel.app.computing;
 
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ForkJoinPool;
 import java.util.concurrent.ForkJoinWorkerThread;
@@ -38,7 +39,8 @@ public final class BackgroundThreads implements AutoCloseable {
     /** Does something there for the farm it is asked in, and waits for what comes of it. */
     public <T> T call(Supplier<T> work) {
         try {
-            return threads.submit(FarmScope.carried(work)::get).get();
+            return CompletableFuture.supplyAsync(FarmScope.carried(work), threads)
+                    .get();
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new IllegalStateException("Stopped while waiting for background work.", e);

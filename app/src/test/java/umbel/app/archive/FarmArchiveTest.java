@@ -71,6 +71,27 @@ class FarmArchiveTest {
     }
 
     @Test
+    void anArchiveOfTheVersionBeforeIsTakenInWithWhatItLacksAsUsual() throws IOException {
+        Map<String, byte[]> old = files(umbel.bytes("/api/farms/this/archive"));
+        old.put(
+                "umbel-farm.json",
+                bytes(text(old, "umbel-farm.json").replaceFirst("\"schema\":\\d+", "\"schema\":20")));
+        String visits = text(old, "tables/work_record.jsonl");
+        assertThat(visits).contains("\"effects_due\"");
+        old.put(
+                "tables/work_record.jsonl",
+                bytes(visits.replaceAll(",\"effects_due\":(true|false)", "")
+                        .replaceAll("\"effects_due\":(true|false),", "")));
+        assertThat(text(old, "tables/work_record.jsonl")).doesNotContain("effects_due");
+        RunningUmbel.Answer taken = takeIn(old);
+        assertThat(taken.status()).as(taken.text()).isEqualTo(201);
+    }
+
+    private static byte[] bytes(String text) {
+        return text.getBytes(StandardCharsets.UTF_8);
+    }
+
+    @Test
     void whatIsNoArchiveIsRefusedAndLeavesNoFarmBehind() throws IOException {
         int before = umbel.get("/api/farms").json().size();
         Map<String, byte[]> whole = files(umbel.bytes("/api/farms/this/archive"));
