@@ -30,7 +30,7 @@ const CHANGES: readonly (readonly [path: RegExp, what: string])[] = (
     ['crew', 'crew'],
     ['crew/N', 'crew'],
     ['farms', 'farm'],
-    ['farms/archive', 'farm-taken-in'],
+    ['farms/archive', 'archive-taken-in'],
     ['farms/this', 'farm'],
     ['follow-ups/N', 'follow-up'],
     ['holdings', 'holding'],

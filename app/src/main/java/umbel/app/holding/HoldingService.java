@@ -221,9 +221,11 @@ public class HoldingService {
         Map<Long, DecidedLine> marked = new HashMap<>();
         works.tellAll().forEach(work -> marked.put(work.treeId(), work));
         Map<Long, LastWork> done = new HashMap<>();
-        records.tellLastWork().forEach(visit -> done.putIfAbsent(visit.surveyId(), visit));
+        List<SurveyLine> newest = surveys.tellNewest();
+        records.tellLastWork(newest.stream().map(SurveyLine::id).toList())
+                .forEach(visit -> done.putIfAbsent(visit.surveyId(), visit));
         String name = holdings.findAll().stream().findFirst().map(Holding::name).orElse("");
-        return new Kept(name, blocks(), surveys.tellNewest(), marked, done);
+        return new Kept(name, blocks(), newest, marked, done);
     }
 
     @Transactional(readOnly = true)

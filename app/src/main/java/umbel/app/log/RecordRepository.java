@@ -2,6 +2,7 @@ package umbel.app.log;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.domain.Limit;
@@ -23,13 +24,13 @@ public interface RecordRepository extends JpaRepository<WorkRecord, Long> {
             + " order by r.doneOn desc, r.id desc limit 1")
     Optional<WorkRecord> findLastThatCounts(long tree, long survey, LocalDate from);
 
-    /** Who worked on trees and when, the last one first: visits that count, none from before the survey they go by. */
+    /** Who worked on the trees of some surveys and when, the last one first: visits that count, none from before the survey. */
     @Query(
             "select new umbel.app.log.LastWork(s.id, r.doneOn, r.who) from WorkRecord r join SurveyEntry s on s.id = r.surveyId"
-                    + " where r.doneOn >= s.surveyedOn and r.worked = true"
+                    + " where r.surveyId in :surveys and r.doneOn >= s.surveyedOn and r.worked = true"
                     + " and not exists (select 1 from WorkRecord c where c.correctsId = r.id)"
                     + " order by r.doneOn desc, r.id desc")
-    List<LastWork> tellLastWork();
+    List<LastWork> tellLastWork(Collection<Long> surveys);
 
     /** The trees with a visit since a day that counts. */
     @Query("select distinct r.tree.id from WorkRecord r where r.doneOn >= :since and r.worked = true"

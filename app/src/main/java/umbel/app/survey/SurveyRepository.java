@@ -10,6 +10,15 @@ import umbel.app.farm.FarmCount;
 /** Every survey ever saved. All questions but {@link #findAllOfTree} leave out those that were withdrawn. */
 public interface SurveyRepository extends JpaRepository<SurveyEntry, Long> {
 
+    /** Surveys s of trees t in blocks b, without what was measured; conditions follow. */
+    String LINE =
+            "select new umbel.app.survey.SurveyLine(s.id, s.surveyedOn, s.format, t.id, b.id, t.label, t.rowNo, t.placeNo)"
+                    + " from SurveyEntry s join s.tree t join t.block b";
+
+    /** Condition that a survey s is the newest of its tree. */
+    String NONE_NEWER = " and not exists (select 1 from SurveyEntry n where n.tree = s.tree and n.withdrawnAt is null"
+            + " and (n.surveyedOn > s.surveyedOn or (n.surveyedOn = s.surveyedOn and n.id > s.id)))";
+
     /** The tree's surveys, newest first. */
     @Query("select s from SurveyEntry s where s.tree.id = :tree and s.withdrawnAt is null"
             + " order by s.surveyedOn desc, s.id desc")
@@ -35,47 +44,36 @@ public interface SurveyRepository extends JpaRepository<SurveyEntry, Long> {
     /** The newest survey of every tree that stands. */
     @Query("select s from SurveyEntry s where s.withdrawnAt is null and s.tree.archived = false"
             + " and s.tree.block.archived = false"
-            + " and not exists (select 1 from SurveyEntry t where t.tree = s.tree and t.withdrawnAt is null"
-            + " and (t.surveyedOn > s.surveyedOn or (t.surveyedOn = s.surveyedOn and t.id > s.id)))")
+            + NONE_NEWER)
     List<SurveyEntry> findNewest();
 
     /** The newest survey of every tree that stands, without what was measured, by block, row and place. */
-    @Query(
-            "select new umbel.app.survey.SurveyLine(s.id, s.surveyedOn, s.format, t.id, b.id, t.label, t.rowNo, t.placeNo)"
-                    + " from SurveyEntry s join s.tree t join t.block b where s.withdrawnAt is null and t.archived = false"
-                    + " and b.archived = false"
-                    + " and not exists (select 1 from SurveyEntry n where n.tree = s.tree and n.withdrawnAt is null"
-                    + " and (n.surveyedOn > s.surveyedOn or (n.surveyedOn = s.surveyedOn and n.id > s.id)))"
-                    + " order by b.id, t.rowNo, t.placeNo")
+    @Query(LINE
+            + " where s.withdrawnAt is null and t.archived = false"
+            + " and b.archived = false"
+            + NONE_NEWER
+            + " order by b.id, t.rowNo, t.placeNo")
     List<SurveyLine> tellNewest();
 
     /** The newest survey of every tree that stands in one block, without what was measured, by row and place. */
-    @Query(
-            "select new umbel.app.survey.SurveyLine(s.id, s.surveyedOn, s.format, t.id, t.block.id, t.label, t.rowNo, t.placeNo)"
-                    + " from SurveyEntry s join s.tree t where t.block.id = :block and s.withdrawnAt is null and t.archived = false"
-                    + " and not exists (select 1 from SurveyEntry n where n.tree = s.tree and n.withdrawnAt is null"
-                    + " and (n.surveyedOn > s.surveyedOn or (n.surveyedOn = s.surveyedOn and n.id > s.id)))"
-                    + " order by t.rowNo, t.placeNo")
+    @Query(LINE
+            + " where b.id = :block and s.withdrawnAt is null and t.archived = false"
+            + NONE_NEWER
+            + " order by t.rowNo, t.placeNo")
     List<SurveyLine> tellNewestOfBlock(long block);
 
     /** All surveys of the trees that stand in one block, without what was measured, by tree and the newest of each first. */
-    @Query(
-            "select new umbel.app.survey.SurveyLine(s.id, s.surveyedOn, s.format, t.id, t.block.id, t.label, t.rowNo, t.placeNo)"
-                    + " from SurveyEntry s join s.tree t where t.block.id = :block and s.withdrawnAt is null and t.archived = false"
-                    + " order by t.rowNo, t.placeNo, t.id, s.surveyedOn desc, s.id desc")
+    @Query(LINE
+            + " where b.id = :block and s.withdrawnAt is null and t.archived = false"
+            + " order by t.rowNo, t.placeNo, t.id, s.surveyedOn desc, s.id desc")
     List<SurveyLine> tellAllOfBlock(long block);
 
     /** The newest survey of a tree, without what was measured. */
-    @Query(
-            "select new umbel.app.survey.SurveyLine(s.id, s.surveyedOn, s.format, t.id, t.block.id, t.label, t.rowNo, t.placeNo)"
-                    + " from SurveyEntry s join s.tree t where t.id = :tree and s.withdrawnAt is null"
-                    + " order by s.surveyedOn desc, s.id desc limit 1")
+    @Query(LINE + " where t.id = :tree and s.withdrawnAt is null" + " order by s.surveyedOn desc, s.id desc limit 1")
     Optional<SurveyLine> tellNewestOfTree(long tree);
 
     /** A survey, withdrawn or not, without what was measured. */
-    @Query(
-            "select new umbel.app.survey.SurveyLine(s.id, s.surveyedOn, s.format, t.id, t.block.id, t.label, t.rowNo, t.placeNo)"
-                    + " from SurveyEntry s join s.tree t where s.id = :id")
+    @Query(LINE + " where s.id = :id")
     Optional<SurveyLine> tell(long id);
 
     /** Surveys by their numbers, with their trees, in no order. */
@@ -86,16 +84,14 @@ public interface SurveyRepository extends JpaRepository<SurveyEntry, Long> {
     /** The newest surveys of trees that stand, of a kind and system by their blocks, the last surveyed first. */
     @Query("select s from SurveyEntry s where s.withdrawnAt is null and s.tree.archived = false"
             + " and s.tree.block.archived = false and s.tree.block.species = :species and s.tree.block.system = :system"
-            + " and not exists (select 1 from SurveyEntry t where t.tree = s.tree and t.withdrawnAt is null"
-            + " and (t.surveyedOn > s.surveyedOn or (t.surveyedOn = s.surveyedOn and t.id > s.id)))"
+            + NONE_NEWER
             + " order by s.surveyedOn desc, s.id desc limit :most")
     List<SurveyEntry> findNewestOfKind(String species, String system, int most);
 
     /** The newest survey of every tree that stands in one block. */
     @Query("select s from SurveyEntry s where s.tree.block.id = :block and s.withdrawnAt is null"
             + " and s.tree.archived = false"
-            + " and not exists (select 1 from SurveyEntry t where t.tree = s.tree and t.withdrawnAt is null"
-            + " and (t.surveyedOn > s.surveyedOn or (t.surveyedOn = s.surveyedOn and t.id > s.id)))"
+            + NONE_NEWER
             + " order by s.tree.rowNo, s.tree.placeNo")
     List<SurveyEntry> findNewestOfBlock(long block);
 

@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.event.TransactionalEventListener;
@@ -21,6 +22,7 @@ import umbel.app.computing.BackgroundThreads;
 import umbel.app.farm.FarmScope;
 import umbel.app.job.Unfinished;
 import umbel.app.log.DueEffects;
+import umbel.app.log.EffectsKept;
 import umbel.app.log.RecordRepository;
 import umbel.app.log.StepOutcome;
 import umbel.app.log.WorkRecord;
@@ -58,6 +60,7 @@ class VisitEffects implements Unfinished {
     private final Knowledge knowledge;
     private final Clock clock;
     private final TransactionTemplate transactions;
+    private final ApplicationEventPublisher events;
     private final ComputedCache<Long, VisitTotals> asSurveyed = ComputedCache.atMost(2_000);
     private final BackgroundThreads threads = new BackgroundThreads("effects", 1);
     private final Set<Long> waiting = ConcurrentHashMap.newKeySet();
@@ -70,7 +73,8 @@ class VisitEffects implements Unfinished {
             SeasonService season,
             Knowledge knowledge,
             Clock clock,
-            TransactionTemplate transactions) {
+            TransactionTemplate transactions,
+            ApplicationEventPublisher events) {
         this.records = records;
         this.followUps = followUps;
         this.surveys = surveys;
@@ -79,6 +83,7 @@ class VisitEffects implements Unfinished {
         this.knowledge = knowledge;
         this.clock = clock;
         this.transactions = transactions;
+        this.events = events;
     }
 
     @PreDestroy
@@ -131,6 +136,7 @@ class VisitEffects implements Unfinished {
             if (first && effects != null && visit.worked()) {
                 scheduleFollowUps(visit, effects);
             }
+            events.publishEvent(new EffectsKept(visit.tree().block().id()));
         });
     }
 

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import umbel.app.harvest.PickingRepository;
+import umbel.app.log.EffectsKept;
 import umbel.app.log.RecordRepository;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
@@ -79,6 +80,12 @@ class YearsController {
     @Transactional(readOnly = true)
     public List<YearsOfBlock> ofAll() {
         return blocks.findAllByOrderById().stream().map(this::years).toList();
+    }
+
+    /** The light before and after a visit is known a moment after the visit. */
+    @TransactionalEventListener(fallbackExecution = true)
+    public void kept(EffectsKept what) {
+        kept.invalidate(what.blockId());
     }
 
     /** What was added up is forgotten once a visit or a picking is kept; a new survey shows within a minute. */

@@ -16,6 +16,7 @@ import static org.mockito.Mockito.when;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.AfterEach;
@@ -26,6 +27,7 @@ import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import umbel.app.farm.FarmScope;
 import umbel.app.log.DueEffects;
+import umbel.app.log.EffectsKept;
 import umbel.app.log.RecordRepository;
 import umbel.app.log.WorkRecord;
 import umbel.app.orchard.Block;
@@ -66,6 +68,7 @@ class VisitEffectsTest {
                     ""),
             1,
             2);
+    private final List<Object> events = new ArrayList<>();
     private VisitEffects effects;
 
     @BeforeEach
@@ -84,7 +87,8 @@ class VisitEffectsTest {
                 season,
                 knowledge,
                 Clock.systemUTC(),
-                new TransactionTemplate(mock(PlatformTransactionManager.class)));
+                new TransactionTemplate(mock(PlatformTransactionManager.class)),
+                events::add);
     }
 
     @AfterEach
@@ -126,6 +130,7 @@ class VisitEffectsTest {
                 .keepEffects(
                         eq(RECORD), argThat(text -> text.contains("woodShare")), any(Double.class), any(Double.class));
         verify(season).yearOf(any(), any());
+        assertThat(events).as("sums over the years are made again").containsExactly(new EffectsKept(null));
     }
 
     @Test
