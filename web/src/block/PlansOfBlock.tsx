@@ -8,6 +8,7 @@ import { Button } from '../ui/Button';
 import { Failed } from '../ui/States';
 import { percent } from '../ui/words';
 import { JobBar } from './JobBar';
+import { SeasonsToCome } from './SeasonsToCome';
 import { byGain, summed } from './plannedLines';
 
 const ASK_EVERY = 700;
@@ -78,7 +79,10 @@ export function PlansOfBlock({ id }: { id: number }) {
       {planned.length === 0 ? (
         !running && <p className="py-3 text-muted">{say('block-plans.why')}</p>
       ) : (
-        <Planned lines={byGain(trees)} />
+        <>
+          <Planned lines={byGain(trees)} />
+          <SeasonsToCome seasons={plans.data?.seasons ?? []} trees={plans.data?.treeCount ?? 0} />
+        </>
       )}
     </section>
   );

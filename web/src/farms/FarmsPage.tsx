@@ -1,13 +1,16 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import { answer, api, sendFile, type FarmLine } from '../api/client';
+import { answer, api, sendFile, type ArchiveTaken, type FarmLine } from '../api/client';
 import { ofFarm } from '../api/farm';
+import { JobBar } from '../block/JobBar';
 import { useWho } from '../people/who';
 import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
 import { Failed, Loading } from '../ui/States';
 import { byNeed, matching } from './needs';
 import { TakeInvitation } from './TakeInvitation';
+
+const ASK_EVERY = 500;
 
 /** All farms somebody has a role in, those that wait for something first. */
 export function FarmsPage() {
@@ -112,12 +115,32 @@ function AddFarm() {
       added();
     },
   });
-  const take = useMutation({
-    mutationFn: (chosen: File) => sendFile<{ code: string; name: string }>('/api/farms/archive', chosen),
-    onSuccess: added,
+  const send = useMutation({
+    mutationFn: (chosen: File) => sendFile<ArchiveTaken>('/api/farms/archive', chosen),
+    onSuccess: (begun) => {
+      queries.setQueryData(['archive', begun.job], begun);
+    },
   });
-  const made = take.data ?? add.data;
-  const error = take.error ?? add.error;
+  const job = send.data?.job ?? null;
+  const path = { path: { number: job ?? 0 } };
+  const taking = useQuery({
+    queryKey: ['archive', job],
+    queryFn: async () => {
+      const now = await answer(api.GET('/api/farms/archive/{number}', { params: path }));
+      if (now.state !== 'running') added();
+      return now;
+    },
+    enabled: job !== null,
+    refetchInterval: (query) => (query.state.data?.state === 'running' ? ASK_EVERY : false),
+  });
+  const stop = useMutation({
+    mutationFn: () => answer(api.DELETE('/api/farms/archive/{number}', { params: path })),
+    onSuccess: () => void taking.refetch(),
+  });
+  const taken = taking.data;
+  const running = taken?.state === 'running';
+  const made = taken?.state === 'done' ? taken : add.data;
+  const error = send.error ?? taking.error ?? stop.error ?? add.error;
   return (
     <section aria-labelledby="add-farm" className="mt-8">
       <h2 id="add-farm" className="border-b-2 border-ink pb-1.5 text-[20px] font-bold">
@@ -152,18 +175,29 @@ function AddFarm() {
           className="hidden"
           onChange={(event) => {
             const chosen = event.target.files?.[0];
-            if (chosen) take.mutate(chosen);
+            if (chosen) send.mutate(chosen);
             event.target.value = '';
           }}
         />
-        <Button
-          disabled={take.isPending}
-          onClick={() => {
-            file.current?.click();
-          }}
-        >
-          {take.isPending ? say('farms.taking-in') : say('farms.take-in')}
-        </Button>
+        {running ? (
+          <JobBar
+            job={taken}
+            what={say('farms.taking-in')}
+            counted="job.entries"
+            stop={() => {
+              stop.mutate();
+            }}
+          />
+        ) : (
+          <Button
+            disabled={send.isPending}
+            onClick={() => {
+              file.current?.click();
+            }}
+          >
+            {send.isPending ? say('farms.taking-in') : say('farms.take-in')}
+          </Button>
+        )}
       </form>
       {made && (
         <p role="status" className="border-l-4 border-ink bg-sand px-3 py-2">
@@ -171,6 +205,12 @@ function AddFarm() {
           <a href={ofFarm(made.code)} className="font-semibold underline underline-offset-4">
             {say('farms.go-there')}
           </a>
+        </p>
+      )}
+      {taken?.state === 'cancelled' && <p className="text-muted">{say('farms.stopped')}</p>}
+      {taken?.state === 'failed' && (
+        <p role="alert" className="font-semibold text-lichen">
+          {taken.problem || say('farms.not-added')}
         </p>
       )}
       {error && (

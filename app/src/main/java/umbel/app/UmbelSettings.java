@@ -18,6 +18,7 @@ import org.springframework.util.unit.DataSize;
  * @param knowledge folder of the holding's own species, systems, schools, cultivars and rootstocks; need not exist
  * @param jobThreads how many trees this node does at once in the background; 0 takes half of the processors
  * @param prepareAfter how long after a start plans that somebody may soon ask for are worked out in the background; negative for never
+ * @param backupsKept how many backups stay in the data folder; where it is 0, none is made by night
  */
 @ConfigurationProperties("umbel")
 public record UmbelSettings(
@@ -30,4 +31,5 @@ public record UmbelSettings(
         DataSize leastDisk,
         DataSize largestBackup,
         int jobThreads,
-        Duration prepareAfter) {}
+        Duration prepareAfter,
+        int backupsKept) {}

@@ -25,6 +25,7 @@ import umbel.app.survey.SurveyRepository;
 public final class RunningUmbel implements ParameterResolver {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final int ACCEPTED = 202;
     private static final int TOO_BUSY = 503;
     private static final int COMES_AGAIN = 3;
     private static final long LOOKS_EVERY_MS = 50;
@@ -155,6 +156,21 @@ public final class RunningUmbel implements ParameterResolver {
             sleep();
         }
         throw new IllegalStateException("What visit " + record + " came to was not worked out.");
+    }
+
+    /** An archive that is taken in, once that has ended; or the answer by which it was refused at once. */
+    public Answer takenIn(byte[] archive) {
+        Answer begun = send("/api/farms/archive", archive, "application/octet-stream");
+        long end = System.nanoTime() + MOST_WAIT.toNanos();
+        Answer now = begun;
+        while (begun.status() == ACCEPTED && now.json().path("state").asString().equals("running")) {
+            if (System.nanoTime() > end) {
+                throw new IllegalStateException("The archive was not taken in: " + now.text());
+            }
+            sleep();
+            now = get("/api/farms/archive/" + begun.json().path("job").asLong());
+        }
+        return now;
     }
 
     private static void sleep() {

@@ -28,7 +28,9 @@ public final class ManyFarms {
     private static final long MILLIS = 60_000;
     private static final long FIRST_MILLIS = 90_000;
     private static final long PAUSE = 1_000;
+    private static final long LOOK_EVERY = 50;
     private static final Pattern CODE = Pattern.compile("\"code\":\"([a-z0-9]+)\"");
+    private static final Pattern JOB = Pattern.compile("\"job\":(\\d+)");
     private static final Pattern TREE = Pattern.compile("\"id\":(\\d+),\"blockId\"");
 
     private ManyFarms() {}
@@ -83,6 +85,11 @@ public final class ManyFarms {
                                 .build(),
                         HttpResponse.BodyHandlers.ofString())
                 .body();
+        Matcher job = JOB.matcher(taken);
+        while (taken.contains("\"running\"") && job.find(0)) {
+            TimeUnit.MILLISECONDS.sleep(LOOK_EVERY);
+            taken = ask(http, url + "/api/farms/archive/" + job.group(1), null).body();
+        }
         Matcher code = CODE.matcher(taken);
         if (!code.find()) {
             throw new IllegalStateException(taken);

@@ -1,6 +1,7 @@
 package umbel.plan;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.function.Supplier;
 import umbel.compute.Cancellation;
@@ -85,6 +86,23 @@ public final class Planning {
         return known;
     }
 
+    /**
+     * The middle course of the seasons to come.
+     *
+     * @param planned after the recommended plan, each winter's work before its season
+     * @param alone after nothing but hand thinning; as many
+     */
+    public record Course(List<Forecast.Figures> planned, List<Forecast.Figures> alone) {}
+
+    /** How the tree goes on under the recommended plan and left alone, without ranges: in less time than all plans take. */
+    public Course course() {
+        Plan plan = recommended();
+        List<Season.Work> nothing = Collections.nCopies(Planner.YEARS_AHEAD, Season.Work.NONE);
+        List<Forecast.Figures> alone =
+                Forecast.middle(seasons.start(), nothing, reading.lines().fruit());
+        return new Course(plan.steps().isEmpty() ? alone : Forecast.middle(seasons, works(plan)), alone);
+    }
+
     private List<Plan> withSeasons() {
         Forecast alone = seasons.leftAlone(Planner.YEARS_AHEAD);
         List<Supplier<Plan>> drafts = new ArrayList<>();
@@ -125,15 +143,19 @@ public final class Planning {
      * is worked out once, on the tree left alone.
      */
     private List<Forecast.Outlook> outlook(Plan plan, Forecast alone) {
-        if (plan.steps().isEmpty()) {
-            return alone.years();
-        }
+        return plan.steps().isEmpty()
+                ? alone.years()
+                : Forecast.like(alone, seasons, works(plan)).years();
+    }
+
+    /** What is done before each of the seasons after a plan. */
+    private List<Season.Work> works(Plan plan) {
         List<Season.Work> works = new ArrayList<>();
         for (int year = 0; year < Planner.YEARS_AHEAD; year++) {
             int winter = year;
             works.add(Planner.work(
                     winter == 0 ? request.moment() : Moment.DORMANT, Planner.operations(plan.workOf(winter))));
         }
-        return Forecast.like(alone, seasons, works).years();
+        return works;
     }
 }

@@ -3,9 +3,6 @@ package umbel.app.archive;
 import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Map;
@@ -16,7 +13,9 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -25,7 +24,10 @@ import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBo
 import umbel.app.farm.Farm;
 import umbel.app.farm.Farms;
 import umbel.app.http.Refused;
-import umbel.app.people.FarmFounding;
+import umbel.app.job.JobProgress;
+import umbel.app.people.SignedIn;
+import umbel.app.reader.Reader;
+import umbel.text.Statement;
 
 /** Takes a farm out whole, and in again somewhere else. */
 @RestController
@@ -35,26 +37,38 @@ class ArchiveController {
     private static final Logger LOG = LoggerFactory.getLogger(ArchiveController.class);
 
     private final ArchiveWriter writer;
-    private final ArchiveReader reader;
+    private final TakingIn takingIn;
     private final Farms farms;
-    private final FarmFounding founding;
     private final Clock clock;
 
-    ArchiveController(ArchiveWriter writer, ArchiveReader reader, Farms farms, FarmFounding founding, Clock clock) {
+    ArchiveController(ArchiveWriter writer, TakingIn takingIn, Farms farms, Clock clock) {
         this.writer = writer;
-        this.reader = reader;
+        this.takingIn = takingIn;
         this.farms = farms;
-        this.founding = founding;
         this.clock = clock;
     }
 
     /**
-     * A farm that was taken in.
+     * An archive that is taken in.
      *
-     * @param code stands for it in addresses
-     * @param rows how many rows came into each table
+     * @param job its number
+     * @param state running, done, failed or cancelled
+     * @param done rows and pictures read
+     * @param total rows and pictures in all
+     * @param code stands for the new farm in addresses; empty until it is done
+     * @param name of the farm
+     * @param rows how many came into each table
+     * @param problem why it was not taken in; empty where it was
      */
-    public record TakenIn(String code, String name, Map<String, Long> rows) {}
+    public record ArchiveTaken(
+            long job,
+            String state,
+            int done,
+            int total,
+            String code,
+            String name,
+            Map<String, Long> rows,
+            String problem) {}
 
     /** The farm this is asked in, as an archive. */
     @GetMapping(value = "/this/archive", produces = "application/zip")
@@ -68,27 +82,43 @@ class ArchiveController {
                 .body(out -> writer.write(farm, out));
     }
 
-    /** Takes an archive in as a new farm, of which whoever asks becomes the grower. */
+    /** Begins to take an archive in as a new farm, of which whoever asks becomes the grower. */
     @Hidden
     @PostMapping(value = "/archive", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
-    @ResponseStatus(HttpStatus.CREATED)
-    TakenIn takeIn(HttpServletRequest request) throws IOException {
-        Path upload = Files.createTempFile("umbel-farm", ".zip");
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    ArchiveTaken takeIn(HttpServletRequest request) throws IOException {
         try {
-            Files.copy(request.getInputStream(), upload, StandardCopyOption.REPLACE_EXISTING);
-            FarmArchive.About about = reader.about(upload);
-            Farm farm = founding.add(about.name() == null ? "" : about.name());
-            try {
-                return new TakenIn(farm.code(), farm.name(), reader.read(upload, farm.id()));
-            } catch (NotAnArchive e) {
-                founding.undo(farm);
-                throw e;
-            }
+            return told(takingIn.begin(request.getInputStream(), SignedIn.name()));
         } catch (NotAnArchive e) {
             LOG.info("An archive was refused.", e);
             throw new Refused(HttpStatus.BAD_REQUEST, e.why());
-        } finally {
-            Files.deleteIfExists(upload);
         }
+    }
+
+    /** How far that has come. */
+    @GetMapping("/archive/{number}")
+    ArchiveTaken takenIn(@PathVariable long number) {
+        return told(takingIn.state(number));
+    }
+
+    /** Stops it; nothing of it stays. */
+    @DeleteMapping("/archive/{number}")
+    ArchiveTaken stopTakingIn(@PathVariable long number) {
+        return told(takingIn.cancel(number));
+    }
+
+    private static ArchiveTaken told(TakingIn.State state) {
+        JobProgress job = state.job();
+        Farm farm = state.farm();
+        String problem = state.outcome() == null ? null : state.outcome().problem();
+        return new ArchiveTaken(
+                job.job(),
+                job.state(),
+                job.done(),
+                job.total(),
+                farm == null ? "" : farm.code(),
+                farm == null ? "" : farm.name(),
+                farm == null ? Map.of() : state.outcome().rows(),
+                problem == null ? "" : Reader.speech().say(Statement.of(problem)));
     }
 }

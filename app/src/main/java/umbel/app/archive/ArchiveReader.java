@@ -23,10 +23,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.IntConsumer;
 import java.util.regex.Matcher;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import javax.sql.DataSource;
+import org.springframework.jdbc.datasource.DataSourceUtils;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -92,26 +94,43 @@ class ArchiveReader {
         }
     }
 
-    /** Reads it into a farm; gives how many rows were read into each table. */
-    Map<String, Long> read(Path file, long farm) throws NotAnArchive {
+    /**
+     * Reads it into a farm, within the transaction of this thread; gives how many rows were read into each table.
+     *
+     * @param done told after every row and picture how many there were
+     */
+    Map<String, Long> read(Path file, long farm, IntConsumer done) throws NotAnArchive {
         FarmArchive.About about = about(file);
-        try (ZipFile zip = new ZipFile(file.toFile());
-                Connection connection = database.getConnection()) {
-            connection.setAutoCommit(false);
-            try {
-                Map<String, Long> rows = tables(zip, connection, farm, about);
-                pictures(zip);
-                connection.commit();
-                return rows;
-            } finally {
-                connection.rollback();
-            }
+        Connection connection = DataSourceUtils.getConnection(database);
+        try (ZipFile zip = new ZipFile(file.toFile())) {
+            Count count = new Count(done);
+            Map<String, Long> rows = tables(zip, connection, farm, about, count);
+            pictures(zip, count);
+            return rows;
         } catch (SQLException | IOException | JacksonException | DateTimeException | InvalidSurvey | NotFound e) {
             throw new NotAnArchive("problem.archive-broken", e);
+        } finally {
+            DataSourceUtils.releaseConnection(connection, database);
         }
     }
 
-    private static Map<String, Long> tables(ZipFile zip, Connection connection, long farm, FarmArchive.About about)
+    /** How much was read. */
+    private static final class Count {
+
+        private final IntConsumer told;
+        private int count;
+
+        Count(IntConsumer told) {
+            this.told = told;
+        }
+
+        void one() {
+            told.accept(++count);
+        }
+    }
+
+    private static Map<String, Long> tables(
+            ZipFile zip, Connection connection, long farm, FarmArchive.About about, Count done)
             throws SQLException, IOException, NotAnArchive {
         Map<String, Map<Long, Long>> numbers = new HashMap<>();
         Map<String, Long> rows = new LinkedHashMap<>();
@@ -123,7 +142,7 @@ class ArchiveReader {
             long count;
             try (BufferedReader lines =
                     new BufferedReader(new InputStreamReader(zip.getInputStream(entry), StandardCharsets.UTF_8))) {
-                count = new TableImport(connection, table, farm, numbers).all(lines);
+                count = new TableImport(connection, table, farm, numbers).all(lines, done);
             }
             if (count != about.rows().getOrDefault(table, 0L)) {
                 throw new NotAnArchive("problem.archive-broken");
@@ -160,11 +179,12 @@ class ArchiveReader {
             }
         }
 
-        long all(BufferedReader lines) throws IOException, SQLException, NotAnArchive {
+        long all(BufferedReader lines, Count done) throws IOException, SQLException, NotAnArchive {
             long count = 0;
             for (String line = lines.readLine(); line != null; line = lines.readLine()) {
                 one((ObjectNode) JSON.readTree(line));
                 count++;
+                done.one();
             }
             return count;
         }
@@ -253,7 +273,7 @@ class ArchiveReader {
         }
     }
 
-    private void pictures(ZipFile zip) throws IOException, NotAnArchive {
+    private void pictures(ZipFile zip, Count done) throws IOException, NotAnArchive {
         for (ZipEntry entry : Collections.list(zip.entries())) {
             Matcher picture = FarmArchive.PHOTO_FILE.matcher(entry.getName());
             if (picture.matches()) {
@@ -262,6 +282,7 @@ class ArchiveReader {
                     if (!photos.take(picture.group(1), bytes)) {
                         throw new NotAnArchive("problem.archive-broken");
                     }
+                    done.one();
                 }
             }
         }

@@ -49,5 +49,13 @@ final class FarmArchive {
      * @param rows how many there are in each table
      * @param photos how many pictures
      */
-    record About(String format, String name, String madeAt, int schema, Map<String, Long> rows, int photos) {}
+    record About(String format, String name, String madeAt, int schema, Map<String, Long> rows, int photos) {
+
+        /** Rows and pictures in all. */
+        int parts() {
+            long all =
+                    photos + rows.values().stream().mapToLong(Long::longValue).sum();
+            return (int) Math.max(0, Math.min(all, Integer.MAX_VALUE));
+        }
+    }
 }

@@ -72,9 +72,14 @@ public class Farms {
         return farms.saveAndFlush(new Farm(code.toString(), name, clock.instant()));
     }
 
-    /** Takes away a farm to which nothing belongs; the database refuses any other. */
-    public void remove(Farm farm) {
-        farms.deleteById(farm.id());
+    /** Takes away a farm to which nothing belongs, where there is one; the database refuses any other. */
+    public void remove(long farm) {
+        farms.deleteById(farm);
+    }
+
+    /** A farm that there is. */
+    public Farm existing(long number) {
+        return farms.findById(number).orElseThrow();
     }
 
     /** All farms, the oldest first. */

@@ -4,6 +4,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
 import java.time.Instant;
 import umbel.app.farm.OfOneFarm;
 
@@ -31,6 +32,12 @@ class Job extends OfOneFarm {
     private int done;
     private String state;
 
+    @Lob
+    private String given;
+
+    @Lob
+    private String outcome;
+
     protected Job() {}
 
     Job(String kind, Long blockId, String startedBy, Instant startedAt, int total) {
@@ -43,12 +50,17 @@ class Job extends OfOneFarm {
         this.endedAt = total == 0 ? startedAt : null;
     }
 
-    /** A job that is done in one piece. */
-    static Job inOnePiece(String kind, Long blockId, String startedBy, Instant startedAt, int total) {
+    /**
+     * A job that is done in one piece.
+     *
+     * @param given what it works on; null where that follows from its kind and block
+     */
+    static Job inOnePiece(String kind, Long blockId, String startedBy, Instant startedAt, int total, String given) {
         Job job = new Job(kind, blockId, startedBy, startedAt, total);
         job.whole = true;
         job.state = RUNNING;
         job.endedAt = null;
+        job.given = given;
         return job;
     }
 
@@ -90,6 +102,16 @@ class Job extends OfOneFarm {
 
     int total() {
         return total;
+    }
+
+    /** What it was given to work on; null where nothing was, or it was cleared away. */
+    String given() {
+        return given;
+    }
+
+    /** What came of it; null where nothing is kept of it, or nothing came of it yet. */
+    String outcome() {
+        return outcome;
     }
 
     /** running, ending, done, cancelled or failed. */

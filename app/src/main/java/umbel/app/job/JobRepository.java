@@ -25,6 +25,22 @@ interface JobRepository extends JpaRepository<Job, Long> {
     @Query("update Job j set j.done = :done where j.id = :id")
     int report(long id, int done);
 
+    @Modifying
+    @Query("update Job j set j.outcome = :outcome where j.id = :id")
+    int found(long id, String outcome);
+
+    /** Jobs that ended before a moment, and what they were given lies about still. */
+    @Query("select j from Job j where j.given is not null and j.endedAt < :before")
+    List<Job> findToClear(Instant before);
+
+    /** The farms of jobs that have ended, and what they were given lies about still. */
+    @Query("select distinct j.farm from Job j where j.given is not null and j.endedAt is not null")
+    List<Long> findFarmsToClear();
+
+    @Modifying
+    @Query("update Job j set j.given = null where j.id = :id")
+    int cleared(long id);
+
     /** Asks a job to end and keep what it has found. */
     @Modifying
     @Query("update Job j set j.state = 'ending' where j.id = :id and j.state = 'running'")

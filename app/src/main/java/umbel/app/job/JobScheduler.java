@@ -161,7 +161,15 @@ class JobScheduler {
 
     private int lookAfterAll() {
         unfinished.forEach(Unfinished::resume);
+        clearThoseLeft();
         return wake();
+    }
+
+    private void clearThoseLeft() {
+        List<Long> left = all.findFarmsToClear();
+        for (long farm : left) {
+            FarmScope.run(farm, () -> wholeRunner.getObject().clearThoseLeft());
+        }
     }
 
     private CompletionHandler<Void> lane(TaskInstance<Void> instance, ExecutionContext context) {
@@ -194,8 +202,6 @@ class JobScheduler {
 
     private void night(Farm farm) {
         jobs.forgetOld();
-        if (farm.plansAtNight()) {
-            nightWorks.forEach(NightWork::begin);
-        }
+        nightWorks.forEach(work -> work.begin(farm));
     }
 }

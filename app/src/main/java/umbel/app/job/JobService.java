@@ -76,11 +76,35 @@ public class JobService {
      * @param total what its progress is counted to
      */
     public JobProgress beginWhole(String kind, Long block, int total, String who) {
-        Job job = transactions.execute(status -> jobs.findLast(kind, block)
-                .filter(one -> one.endedAt() == null)
-                .orElseGet(() -> jobs.saveAndFlush(Job.inOnePiece(kind, block, who, clock.instant(), total))));
+        return beginWhole(kind, block, total, who, null)
+                .orElseGet(() -> last(kind, block).orElseThrow());
+    }
+
+    /**
+     * Begins a job that is done in one piece, on something that it is given.
+     *
+     * @param block null for every block of the farm
+     * @param total what its progress is counted to
+     * @param given null where all it works on follows from its kind and block
+     * @return empty where one of the same kind about the same block is under way
+     */
+    public Optional<JobProgress> beginWhole(String kind, Long block, int total, String who, String given) {
+        Job job = transactions.execute(status -> {
+            boolean underWay = jobs.findLast(kind, block)
+                    .filter(one -> one.endedAt() == null)
+                    .isPresent();
+            return underWay ? null : jobs.saveAndFlush(Job.inOnePiece(kind, block, who, clock.instant(), total, given));
+        });
+        if (job == null) {
+            return Optional.empty();
+        }
         events.publishEvent(new WorkWaits(FarmScope.current()));
-        return progress(job);
+        return Optional.of(progress(job));
+    }
+
+    /** What came of a job in one piece; empty where nothing did, or it goes on. */
+    public Optional<String> outcome(String kind, long id) {
+        return Optional.of(job(kind, id)).filter(one -> one.endedAt() != null).map(Job::outcome);
     }
 
     /** Asks the job of a kind about a block that is under way to end, and keep what it has found. */

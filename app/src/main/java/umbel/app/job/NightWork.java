@@ -1,8 +1,10 @@
 package umbel.app.job;
 
-/** Begun every night for every farm that has not turned it off. */
+import umbel.app.farm.Farm;
+
+/** Begun every night for every farm. */
 public interface NightWork {
 
-    /** Begins it for the farm this thread works for. */
-    void begin();
+    /** Begins it for a farm, the one this thread works for, where the farm wants it. */
+    void begin(Farm farm);
 }

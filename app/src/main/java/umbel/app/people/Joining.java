@@ -6,7 +6,6 @@ import org.springframework.http.HttpStatus;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
-import umbel.app.farm.Farm;
 import umbel.app.farm.FarmScope;
 import umbel.app.farm.Farms;
 import umbel.app.http.Refused;
@@ -53,20 +52,18 @@ class Joining {
                 }));
     }
 
-    /** Adds a farm, of which somebody with an account becomes the grower. */
-    Farm addFarm(String farmName, String login, String name) {
-        Farm farm = farms.add(farmName);
+    /** Makes somebody with an account the grower of a farm. */
+    void settle(long farm, String login, String name) {
         FarmScope.run(
-                farm.id(),
+                farm,
                 () -> transactions.executeWithoutResult(
                         status -> accounts.findByLogin(login).ifPresent(one -> become(one, name, Role.GROWER))));
-        return farm;
     }
 
     /** Takes a farm away to which nothing but its grower belongs. */
-    void removeEmpty(Farm farm) {
+    void removeEmpty(long farm) {
         FarmScope.run(
-                farm.id(),
+                farm,
                 () -> transactions.executeWithoutResult(status -> {
                     people.deleteAll();
                     people.flush();

@@ -80,6 +80,11 @@ class PlanService {
     /** The recommended plan of a survey on which nothing is decided yet, beside the tree as it stands. */
     record Recommended(Plan plan, LightSummary light, CropReading crop, int doubts) {}
 
+    /** How a survey's tree goes on under its recommended plan and left alone, nothing being decided on it yet. */
+    Planning.Course course(SurveyEntry survey) {
+        return asked(survey, Decisions.none()).planning().course();
+    }
+
     /** What the plan of a survey depends on, on which nothing is decided yet, as its block is known at this moment. */
     String basis(SurveyEntry survey) {
         return new PlanCache.Key(

@@ -3,6 +3,7 @@ package umbel.app.plan;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -13,9 +14,11 @@ import umbel.counted.CountPlan;
 import umbel.counted.CountStep;
 import umbel.counted.Counted;
 import umbel.crop.CropReading;
+import umbel.growth.Forecast;
 import umbel.growth.Moment;
 import umbel.light.LightSummary;
 import umbel.plan.Plan;
+import umbel.plan.Planning;
 import umbel.plan.Step;
 
 /** What the recommended plan of a surveyed tree is worth, and so what leaving it undone would cost. */
@@ -61,6 +64,62 @@ public class PlanWorth {
             double firstClassUndoneKg,
             double firstClassDoneKg) {}
 
+    /**
+     * A season after a visit.
+     *
+     * @param minutes of work before it, by the plan; null on a counted plant for all but the first
+     * @param firstClassKg first-class fruit under the plan; of a counted plant marketable fruit
+     * @param firstClassAloneKg the same, of the plant left alone
+     * @param shade share of fruiting wood in shade after it, under the plan; null on a counted plant
+     * @param shadeAlone the same, of the plant left alone
+     */
+    public record SeasonAhead(
+            Double minutes, double firstClassKg, double firstClassAloneKg, Double shade, Double shadeAlone) {}
+
+    /** The seasons to come, the first one next: under the plan of a survey, and left alone; quicker once the plan is weighed. */
+    public List<SeasonAhead> ahead(SurveyEntry survey) {
+        return survey.isCounted() ? aheadOfCounted(survey) : aheadOfTree(survey);
+    }
+
+    private List<SeasonAhead> aheadOfCounted(SurveyEntry survey) {
+        Counted plant = learning.learning(survey).counted();
+        CountPlan plan = plant.plan("recommended", Moment.DORMANT);
+        CountPlan nothing = plant.plan("nothing", Moment.DORMANT);
+        List<SeasonAhead> ahead = new ArrayList<>();
+        for (int i = 0; i < plan.seasons().size(); i++) {
+            ahead.add(new SeasonAhead(
+                    i == 0 ? minutes(plan) : null,
+                    plan.seasons().get(i).marketable(),
+                    nothing.seasons().get(i).marketable(),
+                    null,
+                    null));
+        }
+        return ahead;
+    }
+
+    private List<SeasonAhead> aheadOfTree(SurveyEntry survey) {
+        PlanService.Recommended recommended = plans.recommended(survey);
+        Plan plan = recommended.plan();
+        double fruit = recommended.crop().fruitMass();
+        Planning.Course course = plans.course(survey);
+        List<SeasonAhead> ahead = new ArrayList<>();
+        for (int i = 0; i < course.planned().size(); i++) {
+            Forecast.Figures planned = course.planned().get(i);
+            Forecast.Figures alone = course.alone().get(i);
+            ahead.add(new SeasonAhead(
+                    i == 0
+                            ? plan.totals().minutes()
+                            : plan.workOf(i).stream()
+                                    .mapToDouble(step -> step.effect().minutes())
+                                    .sum(),
+                    planned.firstClass() * fruit,
+                    alone.firstClass() * fruit,
+                    planned.underFruitLight(),
+                    alone.underFruitLight()));
+        }
+        return ahead;
+    }
+
     /** Weighs the plan of a survey; up to a second, the first time. */
     public Worth of(SurveyEntry survey) {
         Worth before = weighed.getIfPresent(survey.id());
@@ -100,11 +159,15 @@ public class PlanWorth {
                 plan.steps().size(),
                 plant.reading().measureNext().size(),
                 plan.shareAbove(nothing),
-                plan.steps().stream().mapToDouble(CountStep::minutes).sum(),
+                minutes(plan),
                 null,
                 null,
                 aSeason(nothing),
                 aSeason(plan));
+    }
+
+    private static double minutes(CountPlan plan) {
+        return plan.steps().stream().mapToDouble(CountStep::minutes).sum();
     }
 
     private static double aSeason(CountPlan plan) {

@@ -85,7 +85,7 @@ class Preparation {
                         .forEach(this::weigh);
             }
             if (settings.demo()) {
-                planning.getObject().begin();
+                planning.getObject().beginChanged();
             }
         } catch (RuntimeException e) {
             LOG.warn("Plans could not be prepared.", e);

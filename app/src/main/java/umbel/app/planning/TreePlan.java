@@ -4,13 +4,18 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
 import java.time.Instant;
+import java.util.List;
+import tools.jackson.databind.json.JsonMapper;
 import umbel.app.farm.OfOneFarm;
 import umbel.app.plan.PlanWorth;
 
 /** The plan of a tree on which nothing is decided yet, as it was last worked out: what it comes to, and what it depends on. */
 @Entity
 class TreePlan extends OfOneFarm {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -30,6 +35,9 @@ class TreePlan extends OfOneFarm {
     private int doubts;
     private Instant plannedAt;
 
+    @Lob
+    private String seasons;
+
     protected TreePlan() {}
 
     TreePlan(long treeId) {
@@ -37,7 +45,7 @@ class TreePlan extends OfOneFarm {
     }
 
     /** Writes down a plan that was worked out. */
-    void plan(long survey, String planBasis, PlanWorth.Worth worth, Instant now) {
+    void plan(long survey, String planBasis, PlanWorth.Worth worth, List<PlanWorth.SeasonAhead> ahead, Instant now) {
         surveyId = survey;
         basis = planBasis;
         steps = worth.steps();
@@ -48,6 +56,7 @@ class TreePlan extends OfOneFarm {
         cropBefore = worth.firstClassUndoneKg();
         cropAfter = worth.firstClassDoneKg();
         doubts = worth.doubts();
+        seasons = JSON.writeValueAsString(ahead);
         plannedAt = now;
     }
 
@@ -100,6 +109,11 @@ class TreePlan extends OfOneFarm {
 
     int doubts() {
         return doubts;
+    }
+
+    /** The seasons to come, the first one next; none where they were not worked out yet. */
+    List<PlanWorth.SeasonAhead> seasons() {
+        return seasons == null ? List.of() : List.of(JSON.readValue(seasons, PlanWorth.SeasonAhead[].class));
     }
 
     Instant plannedAt() {

@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
+import umbel.app.farm.Farm;
 import umbel.app.job.JobProgress;
 import umbel.app.job.JobService;
 import umbel.app.job.JobWork;
@@ -73,10 +74,11 @@ class TreePlanning implements JobWork, NightWork {
                 .filter(one -> one.restsOn(basis))
                 .isPresent();
         PlanWorth.Worth worth = holds ? null : worths.now(survey);
+        List<PlanWorth.SeasonAhead> ahead = holds ? List.of() : worths.ahead(survey);
         return new Outcome(null, () -> {
             TreePlan plan = plans.findByTreeId(tree).orElseGet(() -> new TreePlan(tree));
             if (worth != null) {
-                plan.plan(survey.id(), basis, worth, clock.instant());
+                plan.plan(survey.id(), basis, worth, ahead, clock.instant());
             }
             plan.holdsIn(state);
             plans.save(plan);
@@ -84,7 +86,14 @@ class TreePlanning implements JobWork, NightWork {
     }
 
     @Override
-    public void begin() {
+    public void begin(Farm farm) {
+        if (farm.plansAtNight()) {
+            beginChanged();
+        }
+    }
+
+    /** Begins to plan the trees of the farm that have no plan, or one that may be out of date. */
+    void beginChanged() {
         List<SurveyLine> stale = transactions.execute(status -> stale(surveys.tellNewest()));
         if (!stale.isEmpty()) {
             jobs.begin(KIND, null, stale, BY_NIGHT);
@@ -130,19 +139,40 @@ class TreePlanning implements JobWork, NightWork {
      */
     record PlannedTree(SurveyLine survey, TreePlan plan, boolean stale) {}
 
+    /**
+     * A block with what is planned in it.
+     *
+     * @param treeCount its trees, surveyed or not
+     * @param trees those surveyed
+     */
+    record PlannedBlock(int treeCount, List<PlannedTree> trees) {
+
+        /** The seasons to come of a tree of the block, by those planned; none while none is. */
+        List<SeasonsAhead> seasons() {
+            return SeasonsAhead.of(trees.stream()
+                    .map(PlannedTree::plan)
+                    .filter(Objects::nonNull)
+                    .map(TreePlan::seasons)
+                    .filter(seasons -> !seasons.isEmpty())
+                    .toList());
+        }
+    }
+
     /** The surveyed trees of a block with their plans. */
-    List<PlannedTree> ofBlock(long block) {
+    PlannedBlock ofBlock(long block) {
         return transactions.execute(status -> {
             Block there = blocks.existing(block);
             Map<Long, TreePlan> known =
                     plans.findOfBlock(there.id()).stream().collect(Collectors.toMap(TreePlan::treeId, plan -> plan));
             String state = states.of(there.id());
-            return surveys.tellNewestOfBlock(there.id()).stream()
-                    .map(survey -> {
-                        TreePlan plan = known.get(survey.treeId());
-                        return new PlannedTree(survey, plan, plan != null && !plan.holds(survey.id(), state));
-                    })
-                    .toList();
+            return new PlannedBlock(
+                    there.treeCount(),
+                    surveys.tellNewestOfBlock(there.id()).stream()
+                            .map(survey -> {
+                                TreePlan plan = known.get(survey.treeId());
+                                return new PlannedTree(survey, plan, plan != null && !plan.holds(survey.id(), state));
+                            })
+                            .toList());
         });
     }
 

@@ -61,8 +61,10 @@ class TreePlansController {
      * The plans of a block.
      *
      * @param job how far the last planning has come; null where there was none
+     * @param treeCount trees of the block, surveyed or not
+     * @param seasons the seasons to come of a tree of the block, by those planned; none while none is
      */
-    public record BlockPlans(JobProgress job, List<PlannedLine> trees) {}
+    public record BlockPlans(JobProgress job, int treeCount, List<PlannedLine> trees, List<SeasonsAhead> seasons) {}
 
     /**
      * The plans of the farm.
@@ -84,9 +86,12 @@ class TreePlansController {
     BlockPlans ofBlock(@PathVariable long id) {
         // first how far it has come: whoever reads that it is done then reads what it has done
         JobProgress job = planning.last(id).orElse(null);
+        TreePlanning.PlannedBlock block = planning.ofBlock(id);
         return new BlockPlans(
                 job,
-                planning.ofBlock(id).stream().map(TreePlansController::line).toList());
+                block.treeCount(),
+                block.trees().stream().map(TreePlansController::line).toList(),
+                block.seasons());
     }
 
     /** Begins to plan every surveyed tree of a block. */

@@ -79,6 +79,11 @@ final class TwoFarms implements AutoCloseable {
     /** Takes the demo in as a farm of a grower of its own, in which every name carries a mark. */
     private Farmer farm(byte[] archive, String mark) throws Exception {
         String taken = founder.send("/api/farms/archive", archive, "application/octet-stream");
+        long job = Visitor.read(taken).path("job").asLong();
+        while (Visitor.read(taken).path("state").asString().equals("running")) {
+            Thread.sleep(50);
+            taken = founder.ask("GET", "/api/farms/archive/" + job, "").body();
+        }
         String code = Visitor.read(taken).path("code").asString();
         assertThat(code).as(taken).hasSize(10);
         String asKeeper = "/farms/" + code;

@@ -31,7 +31,8 @@ class BodyLimitTest {
             DataSize.ofMegabytes(1),
             DataSize.ofKilobytes(4),
             0,
-            Duration.ZERO));
+            Duration.ZERO,
+            0));
 
     @Test
     void aStatedLengthOverTheLimitIsRefusedBeforeAnythingIsRead() throws Exception {

@@ -29,7 +29,8 @@ class DiskRoomTest {
                 least,
                 DataSize.ofMegabytes(1),
                 0,
-                Duration.ZERO));
+                Duration.ZERO,
+                0));
         MockHttpServletResponse response = new MockHttpServletResponse();
         room.doFilter(
                 new MockHttpServletRequest(method, "/api/trees/1/work"), response, (one, two) -> reached.set(true));

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyInt;
 import static org.mockito.ArgumentMatchers.anyLong;
+import static org.mockito.ArgumentMatchers.argThat;
 import static org.mockito.ArgumentMatchers.eq;
 import static org.mockito.ArgumentMatchers.isNull;
 import static org.mockito.Mockito.mock;
@@ -13,6 +14,7 @@ import static org.mockito.Mockito.when;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
@@ -21,6 +23,9 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.test.util.ReflectionTestUtils;
 import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.TransactionStatus;
+import org.springframework.transaction.support.SimpleTransactionStatus;
 import org.springframework.transaction.support.TransactionTemplate;
 import umbel.app.farm.FarmScope;
 import umbel.app.survey.SurveyEntry;
@@ -35,15 +40,17 @@ class RunnersTest {
     private final JobRepository jobs = mock(JobRepository.class);
     private final JobPartRepository parts = mock(JobPartRepository.class);
     private final SurveyRepository surveys = mock(SurveyRepository.class);
-    private final TransactionTemplate transactions = new TransactionTemplate(mock(PlatformTransactionManager.class));
+    private final PlatformTransactionManager database = mock(PlatformTransactionManager.class);
+    private final TransactionTemplate transactions = new TransactionTemplate(database);
 
     @BeforeEach
     void oneJob() {
-        Job job = Job.inOnePiece("slow", 3L, "Ines", Instant.EPOCH, 1);
+        Job job = Job.inOnePiece("slow", 3L, "Ines", Instant.EPOCH, 1, "given");
         ReflectionTestUtils.setField(job, "id", JOB);
         ReflectionTestUtils.setField(job, "farm", FARM);
         when(jobs.findById(JOB)).thenReturn(Optional.of(job));
         when(jobs.endWhole(eq(JOB), any(), any())).thenReturn(1);
+        when(database.getTransaction(any())).thenAnswer(call -> new SimpleTransactionStatus());
     }
 
     private JobRunner runner(JobWork... works) {
@@ -165,13 +172,64 @@ class RunnersTest {
         });
         verify(jobs).endWhole(eq(JOB), eq(Job.FAILED), any());
         when(jobs.endWhole(eq(JOB), eq(Job.DONE), any())).thenReturn(0);
-        boolean[] kept = {false};
+        verify(database, never()).commit(argThat(TransactionStatus::isRollbackOnly));
         run(new Whole() {
             @Override
             public Runnable of(RunningJob job) {
-                return () -> kept[0] = true;
+                return () -> verify(jobs, never()).endWhole(eq(JOB), eq(Job.DONE), any());
             }
         });
-        assertThat(kept[0]).isFalse();
+        verify(database).commit(argThat(TransactionStatus::isRollbackOnly));
+    }
+
+    @Test
+    void whyWorkIsImpossibleIsToldAndWhatItWasGivenIsClearedAwayOnce() {
+        List<WholeWork.EndedJob> cleared = new ArrayList<>();
+        Job job = jobs.findById(JOB).orElseThrow();
+        Whole work = new Whole() {
+            @Override
+            public Runnable of(RunningJob running) {
+                assertThat(running.given()).isEqualTo("given");
+                ReflectionTestUtils.setField(job, "state", Job.FAILED);
+                ReflectionTestUtils.setField(job, "outcome", "why");
+                ReflectionTestUtils.setField(job, "endedAt", Instant.EPOCH);
+                return () -> {
+                    throw new Impossible("why", new IllegalStateException("as wanted"));
+                };
+            }
+
+            @Override
+            public void clear(EndedJob ended) {
+                cleared.add(ended);
+                if (cleared.size() == 1) {
+                    throw new IllegalStateException("not at the first time");
+                }
+            }
+        };
+        run(work);
+        verify(jobs).endWhole(eq(JOB), eq(Job.FAILED), any());
+        verify(jobs).found(JOB, "why");
+        assertThat(cleared).containsExactly(new WholeWork.EndedJob("given", "why", false));
+        verify(jobs, never()).cleared(JOB);
+
+        when(jobs.findToClear(any())).thenReturn(List.of(job));
+        WholeRunner other = new WholeRunner(jobs, transactions, Clock.systemUTC(), List.of(work));
+        FarmScope.run(FARM, other::clearThoseLeft);
+        assertThat(cleared).hasSize(2);
+        verify(jobs).cleared(JOB);
+    }
+
+    @Test
+    void howFarItHasComeIsToldApartFromWhatIsBeingKept() {
+        run(new Whole() {
+            @Override
+            public Runnable of(RunningJob job) {
+                return () -> job.report(3);
+            }
+        });
+        verify(jobs).report(JOB, 3);
+        verify(database)
+                .getTransaction(
+                        argThat(how -> how.getPropagationBehavior() == TransactionDefinition.PROPAGATION_REQUIRES_NEW));
     }
 }

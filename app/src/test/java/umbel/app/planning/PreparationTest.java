@@ -72,7 +72,7 @@ class PreparationTest {
 
     private void begin(boolean demo, Duration after) {
         preparation = new Preparation(
-                new UmbelSettings(null, demo, null, null, null, null, null, null, 0, after),
+                new UmbelSettings(null, demo, null, null, null, null, null, null, 0, after, 0),
                 farms,
                 provider(planning),
                 provider(worths),
@@ -92,14 +92,14 @@ class PreparationTest {
         InOrder order = inOrder(worths);
         order.verify(worths).of(first);
         order.verify(worths).of(second);
-        verify(planning, after(100).never()).begin();
+        verify(planning, after(100).never()).beginChanged();
         assertThat(farm[0]).isEqualTo(FARM);
     }
 
     @Test
     void withTheDemoAllItsPlansAreKept() {
         begin(true, Duration.ZERO);
-        verify(planning, timeout(WAIT_MS)).begin();
+        verify(planning, timeout(WAIT_MS)).beginChanged();
     }
 
     @Test

@@ -55,6 +55,20 @@ class TreePlansApiTest {
             assertThat(line.at("/shadeBefore").asDouble()).isBetween(0.0, 1.0);
             assertThat(line.at("/stale").asBoolean()).isFalse();
         });
+        assertThat(plans.at("/treeCount").asInt()).isEqualTo(3);
+        assertThat(plans.at("/seasons")).hasSize(3).allSatisfy(season -> {
+            assertThat(season.at("/shade").asDouble()).isBetween(0.0, 1.0);
+            assertThat(season.at("/minutes").asDouble()).isNotNegative();
+        });
+        assertThat(plans.at("/seasons/0/minutes").asDouble())
+                .as("before the first season comes the visit")
+                .isCloseTo(
+                        plans.at("/trees")
+                                .valueStream()
+                                .mapToDouble(line -> line.at("/minutes").asDouble())
+                                .average()
+                                .orElseThrow(),
+                        within(0.1));
         long third = NewBlock.surveyedSpindle(umbel, block, 3, winter);
         JsonNode stale = plans(block);
         assertThat(stale.at("/trees/0/stale").asBoolean()).isTrue();
@@ -90,6 +104,29 @@ class TreePlansApiTest {
                 .isPositive();
         assertThat(line.at("/minutes").asDouble())
                 .isCloseTo(plan.at("/totals/minutes").asDouble(), within(0.2));
+    }
+
+    @Test
+    void aBlockGoesOnAsItsTreesOnTheirPages() throws InterruptedException {
+        long block = NewBlock.add(umbel, "Grown on", "apple", "tall-spindle", 1);
+        long tree = NewBlock.surveyedSpindle(umbel, block, 1, LocalDate.now().minusDays(20));
+        JsonNode seasons = planned(block).at("/seasons");
+        JsonNode plans = umbel.post("/api/trees/" + tree + "/plans", "{\"marks\":[]}")
+                .json()
+                .at("/plans");
+        JsonNode recommended = plans.at("/0/years");
+        JsonNode nothing = plans.at("/" + (plans.size() - 1) + "/years");
+        for (int season = 0; season < 3; season++) {
+            assertThat(seasons.at("/" + season + "/shade").asDouble())
+                    .isCloseTo(
+                            recommended
+                                    .at("/" + season + "/underFruitLight/middle")
+                                    .asDouble(),
+                            within(0.01));
+            assertThat(seasons.at("/" + season + "/shadeAlone").asDouble())
+                    .isCloseTo(
+                            nothing.at("/" + season + "/underFruitLight/middle").asDouble(), within(0.01));
+        }
     }
 
     @Test
