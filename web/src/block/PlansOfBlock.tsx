@@ -81,7 +81,11 @@ export function PlansOfBlock({ id }: { id: number }) {
       ) : (
         <>
           <Planned lines={byGain(trees)} />
-          <SeasonsToCome seasons={plans.data?.seasons ?? []} trees={plans.data?.treeCount ?? 0} />
+          <SeasonsToCome
+            seasons={plans.data?.seasons ?? []}
+            planned={planned.length}
+            trees={plans.data?.treeCount ?? 0}
+          />
         </>
       )}
     </section>

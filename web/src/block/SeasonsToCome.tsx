@@ -6,10 +6,19 @@ import { fixed } from '../ui/numbers';
 import { percent } from '../ui/words';
 
 /** How a block goes on: season by season its crop and shade under the plans and left alone, and the work before each. */
-export function SeasonsToCome({ seasons, trees }: { seasons: SeasonsAhead[]; trees: number }) {
+export function SeasonsToCome({
+  seasons,
+  planned,
+  trees,
+}: {
+  seasons: SeasonsAhead[];
+  planned: number;
+  trees: number;
+}) {
   const say = useSay();
   if (seasons.length === 0) return null;
-  const head = 'border-b border-line py-1.5 pl-6 text-right text-[12.5px] font-normal text-muted';
+  const heading = 'border-b border-line py-1.5 text-[12.5px] font-normal text-muted';
+  const head = `${heading} pl-6 text-right`;
   const cell = 'border-b border-line py-1.5 pl-6 text-right align-top';
   const below = 'block text-[12.5px] text-muted';
   const shaded = seasons.some((one) => (one.shade ?? null) !== null);
@@ -28,11 +37,11 @@ export function SeasonsToCome({ seasons, trees }: { seasons: SeasonsAhead[]; tre
   return (
     <div className="mt-5 overflow-x-auto">
       <h3 className="text-[17px] font-bold">{say('seasons-to-come.title')}</h3>
-      <p className="max-w-prose text-[14px] text-muted">{say('seasons-to-come.what', { trees })}</p>
+      <p className="max-w-prose text-[14px] text-muted">{say('seasons-to-come.what', { planned, trees })}</p>
       <table className="mt-1 w-full max-w-[820px] text-[14px] tabular-nums">
         <thead>
           <tr>
-            <th className={`${head} pl-0 text-left`}>{say('seasons-to-come.season')}</th>
+            <th className={`${heading} text-left`}>{say('seasons-to-come.season')}</th>
             <th className={head}>{say('seasons-to-come.crop-planned')}</th>
             <th className={head}>{say('seasons-to-come.crop-alone')}</th>
             {shaded && <th className={head}>{say('seasons-to-come.shade-planned')}</th>}

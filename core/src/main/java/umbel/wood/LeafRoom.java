@@ -54,6 +54,10 @@ final class LeafRoom {
         double across = across(at);
         double within2 = within * within / (CELL * CELL);
         int middle = (int) Math.floor(at.z() / CELL);
+        int[] cellsAcross = new int[2 * reach + 1];
+        for (int j = -reach; j <= reach; j++) {
+            cellsAcross[j + reach] = cellAcross(across + j * CELL);
+        }
         for (int i = -reach; i <= reach; i++) {
             int cellAlong = cellAlong(along + i * CELL);
             for (int j = -reach; j <= reach; j++) {
@@ -64,7 +68,7 @@ final class LeafRoom {
                 int half = (int) Math.sqrt(left);
                 int from = Math.max(0, Math.min(nz - 1, middle - half));
                 int to = Math.max(0, Math.min(nz - 1, middle + half));
-                int column = column(cellAlong, cellAcross(across + j * CELL));
+                int column = column(cellAlong, cellsAcross[j + reach]);
                 room.set(column + from, column + to + 1);
             }
         }
@@ -100,9 +104,15 @@ final class LeafRoom {
         return wrapped((int) Math.floor(across / place.betweenRows() * ny), ny);
     }
 
-    /** Into 0…count−1; most places lie in the box or beside it, and a division is slow. */
+    /** Into 0…count−1; places lie in the box or a few beside it, and a division is slow. */
     private static int wrapped(int i, int count) {
-        int near = i < 0 ? i + count : i >= count ? i - count : i;
-        return near >= 0 && near < count ? near : Math.floorMod(i, count);
+        int near = i;
+        while (near < 0) {
+            near += count;
+        }
+        while (near >= count) {
+            near -= count;
+        }
+        return near;
     }
 }
