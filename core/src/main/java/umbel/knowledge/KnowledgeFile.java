@@ -28,12 +28,12 @@ final class KnowledgeFile {
 
     private final String name;
     private final JsonNode values;
-    private final Map<String, Integer> lines;
+    private final String text;
 
-    private KnowledgeFile(String name, JsonNode values, Map<String, Integer> lines) {
+    private KnowledgeFile(String name, JsonNode values, String text) {
         this.name = name;
         this.values = values;
-        this.lines = lines;
+        this.text = text;
     }
 
     /**
@@ -47,7 +47,7 @@ final class KnowledgeFile {
             if (!values.isObject()) {
                 throw new BrokenKnowledge("Knowledge file " + name + ", line 1: expected named values.", null);
             }
-            return new KnowledgeFile(name, values, linesOf(text));
+            return new KnowledgeFile(name, values, text);
         } catch (JacksonException e) {
             throw broken(name, lineOf(e), e.getOriginalMessage(), e);
         }
@@ -65,7 +65,7 @@ final class KnowledgeFile {
 
     /** This file's values over those of its base; what it does not name is the base's. */
     KnowledgeFile over(KnowledgeFile below) {
-        return new KnowledgeFile(name, overlay(below.values, values), lines);
+        return new KnowledgeFile(name, overlay(below.values, values), text);
     }
 
     /** What is wrong with the values by a schema; empty when nothing is. */
@@ -114,6 +114,7 @@ final class KnowledgeFile {
     }
 
     private int lineOf(String field) {
+        Map<String, Integer> lines = linesOf(text); // looked for only where something is wrong
         String at = field;
         while (!at.isEmpty()) {
             Integer line = lines.get(at);

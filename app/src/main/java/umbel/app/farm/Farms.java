@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import umbel.app.cache.ComputedCache;
 
@@ -85,6 +86,12 @@ public class Farms {
     /** All farms, the oldest first. */
     public List<Farm> all() {
         return farms.findAllByOrderByIdAsc();
+    }
+
+    /** Lets no other transaction that holds the farm this thread works for go on, on whichever node, until this one ends. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void hold() {
+        farms.findLockedById(FarmScope.current());
     }
 
     /** Says whether the trees of the farm this thread works for are planned every night. */

@@ -6,9 +6,11 @@ import umbel.wood.Units;
 
 /**
  * A block on the ground: its rows as lines and its outline, in metres east and north. Trees are laid out in even rows from its
- * first tree.
+ * first tree. A row of one tree is drawn as far as its next place would be, so that its line still has a direction.
  */
 record BlockPlot(List<List<List<Double>>> rows, List<List<Double>> outline) {
+
+    private static final double LEAST_ROW = 1;
 
     static BlockPlot of(Block block) {
         double along = Math.toRadians(block.rowBearingDeg());
@@ -18,9 +20,10 @@ record BlockPlot(List<List<List<Double>>> rows, List<List<Double>> outline) {
         double length = (perRow - 1) * block.inRowM();
         for (int row = 0; row < count; row++) {
             int trees = Math.max(1, Math.min(perRow, block.treeCount() - row * perRow));
+            double reach = trees == 1 ? Math.max(LEAST_ROW, block.inRowM()) : (trees - 1) * block.inRowM();
             rows.add(List.of(
                     at(block, along, 0, row * block.betweenRowsM()),
-                    at(block, along, (trees - 1) * block.inRowM(), row * block.betweenRowsM())));
+                    at(block, along, reach, row * block.betweenRowsM())));
         }
         double half = block.betweenRowsM() / 2;
         double end = block.inRowM() / 2;

@@ -8,6 +8,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.security.MessageDigest;
@@ -16,6 +17,7 @@ import java.util.HexFormat;
 import java.util.Iterator;
 import java.util.Locale;
 import java.util.Set;
+import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
@@ -124,9 +126,29 @@ public class PhotoFiles {
         return folder.resolve(file + ".jpg");
     }
 
-    /** Removes a picture that nobody needs any more. */
-    void remove(String file) throws IOException {
-        Files.deleteIfExists(path(file));
+    /** Whether a picture is there. */
+    boolean has(String file) {
+        return Files.isRegularFile(path(file));
+    }
+
+    /**
+     * Removes a picture that nobody needs any more. It is laid aside first, and put back where somebody, on whichever node, came to need it
+     * meanwhile; who keeps one later finds it gone and writes it again.
+     *
+     * @param needed whether somebody needs it; asked once it is aside
+     */
+    void remove(String file, BooleanSupplier needed) throws IOException {
+        Path aside = folder.resolve(file + ".removed");
+        try {
+            Files.move(path(file), aside, StandardCopyOption.ATOMIC_MOVE);
+        } catch (NoSuchFileException e) {
+            return;
+        }
+        if (needed.getAsBoolean()) {
+            Files.move(aside, path(file), StandardCopyOption.REPLACE_EXISTING);
+        } else {
+            Files.deleteIfExists(aside);
+        }
     }
 
     /** The picture upright, on white, and no larger than it is kept. Broken files make readers fail in many ways. */

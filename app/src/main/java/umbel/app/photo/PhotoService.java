@@ -2,7 +2,6 @@ package umbel.app.photo;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -61,8 +60,7 @@ class PhotoService {
     record Kept(TreePhoto photo, boolean fresh) {}
 
     /**
-     * Keeps a photograph. One at a time, with removing: a large picture takes much memory, and a file must not go while another
-     * photograph comes to share it.
+     * Keeps a photograph. One at a time: a large picture takes much memory.
      *
      * @throws Refused where it is no picture, where the tree has enough, or its id was used for another tree
      */
@@ -83,7 +81,11 @@ class PhotoService {
                     HttpStatus.CONFLICT,
                     Statement.of("problem.photos-enough").with("most", Value.count(MOST_OF_A_TREE)));
         }
-        return new Kept(photos.save(new TreePhoto(tree, takenOn, entry, files.keep(sent), clock.instant())), true);
+        TreePhoto kept = photos.save(new TreePhoto(tree, takenOn, entry, files.keep(sent), clock.instant()));
+        if (!files.has(kept.file())) {
+            files.keep(sent); // the last photograph with the same picture was removed at this moment
+        }
+        return new Kept(kept, true);
     }
 
     private static Kept sentBefore(long treeId, TreePhoto before) {
@@ -119,24 +121,28 @@ class PhotoService {
      * @throws NotFound also where its file was taken away
      */
     Path picture(long treeId, long id) {
-        Path picture = files.path(photo(treeId, id).file());
-        if (!Files.isRegularFile(picture)) {
+        String file = photo(treeId, id).file();
+        if (!files.has(file)) {
             throw new NotFound("photo", id);
         }
-        return picture;
+        return files.path(file);
     }
 
     /** Removes a photograph, and its picture where no other one is the same. */
-    synchronized void remove(long treeId, long id) {
+    void remove(long treeId, long id) {
         String file = photo(treeId, id).file();
         transactions.executeWithoutResult(status -> photos.deleteById(id));
-        if (!FarmScope.acrossFarms(() -> photos.existsByFile(file))) {
+        if (!isNeeded(file)) {
             try {
-                files.remove(file);
+                files.remove(file, () -> isNeeded(file));
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
             }
         }
+    }
+
+    private boolean isNeeded(String file) {
+        return FarmScope.acrossFarms(() -> photos.existsByFile(file));
     }
 
     private TreePhoto photo(long treeId, long id) {

@@ -30,6 +30,7 @@ import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.transaction.support.TransactionTemplate;
 import umbel.app.UmbelSettings;
 import umbel.app.farm.FarmScope;
+import umbel.app.farm.Farms;
 import umbel.app.http.DiskRoom;
 import umbel.app.http.NotFound;
 import umbel.app.job.JobProgress;
@@ -69,6 +70,7 @@ public class ScheduleService implements WholeWork {
     private final BlockRepository blocks;
     private final PersonRepository people;
     private final JobService jobs;
+    private final Farms farms;
     private final TransactionTemplate transactions;
     private final DiskRoom disk;
     private final Duration quiet;
@@ -82,7 +84,6 @@ public class ScheduleService implements WholeWork {
     /** How the making of a farm's schedule stands. */
     private static final class Making {
 
-        private final Object byHand = new Object();
         private ScheduledFuture<?> waiting;
         private LocalDate lookedOn;
     }
@@ -98,6 +99,7 @@ public class ScheduleService implements WholeWork {
             BlockRepository blocks,
             PersonRepository people,
             JobService jobs,
+            Farms farms,
             TransactionTemplate transactions,
             DiskRoom disk,
             UmbelSettings settings) {
@@ -108,6 +110,7 @@ public class ScheduleService implements WholeWork {
         this.blocks = blocks;
         this.people = people;
         this.jobs = jobs;
+        this.farms = farms;
         this.transactions = transactions;
         this.quiet = settings.scheduleQuiet();
     }
@@ -236,16 +239,15 @@ public class ScheduleService implements WholeWork {
 
     /** Keeps what was found, unless something was put somewhere or let go by hand since it was begun. */
     private boolean keepUnlessPinned(CrewSchedule best, Basis basis) {
-        synchronized (making().byHand) {
-            return Boolean.TRUE.equals(transactions.execute(status -> {
-                LocalDate from = season.today().plusDays(1);
-                if (!pins(placings(from)).equals(pins(basis.placings()))) {
-                    return false;
-                }
-                keep(best);
-                return true;
-            }));
-        }
+        return Boolean.TRUE.equals(transactions.execute(status -> {
+            farms.hold();
+            LocalDate from = season.today().plusDays(1);
+            if (!pins(placings(from)).equals(pins(basis.placings()))) {
+                return false;
+            }
+            keep(best);
+            return true;
+        }));
     }
 
     private static Set<Scheduler.Placing> pins(List<Scheduler.Placing> placings) {
@@ -400,13 +402,12 @@ public class ScheduleService implements WholeWork {
     }
 
     private ScheduleAnswers.SchedulePage changeByHand(long id, Consumer<ScheduledWork> change) {
-        synchronized (making().byHand) {
-            transactions.executeWithoutResult(status -> {
-                ScheduledWork work = find(id);
-                change.accept(work);
-                placed.saveAndFlush(work);
-            });
-        }
+        transactions.executeWithoutResult(status -> {
+            farms.hold();
+            ScheduledWork work = find(id);
+            change.accept(work);
+            placed.saveAndFlush(work);
+        });
         return transactions.execute(status -> page());
     }
 

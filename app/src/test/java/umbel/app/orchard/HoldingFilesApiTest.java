@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
+import umbel.app.NewBlock;
 import umbel.app.RunningUmbel;
 
 @ExtendWith(RunningUmbel.class)
@@ -34,6 +35,22 @@ class HoldingFilesApiTest {
         }
         // 1 400 trees a metre apart: as many metres of row as trees
         assertThat(rows).isBetween(1399.0, 1401.0);
+    }
+
+    @Test
+    void aBlockOfOneTreeComesBackWhereItWas() {
+        long block = NewBlock.add(umbel, "Lone", "apple", "tall-spindle", 1);
+        JsonNode read =
+                umbel.post("/api/map", umbel.get("/api/holding.geojson").text()).json();
+        assertThat(read.path("errors")).isEmpty();
+        assertThat(read.path("places"))
+                .filteredOn(place -> place.path("blockId").asLong() == block)
+                .singleElement()
+                .satisfies(place -> {
+                    assertThat(place.path("movedM").asDouble()).isZero();
+                    assertThat(place.path("bearingDeg").asDouble())
+                            .isEqualTo(place.path("bearingBeforeDeg").asDouble());
+                });
     }
 
     @Test
