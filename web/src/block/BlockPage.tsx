@@ -12,7 +12,7 @@ import { Failed, Loading } from '../ui/States';
 import { percent } from '../ui/words';
 import { useMayChange, useWho } from '../people/who';
 import { CorrectBlock } from './CorrectBlock';
-import { JobBar } from './JobBar';
+import { JobBar } from '../ui/JobBar';
 import { Labels } from './Labels';
 import { PlansOfBlock } from './PlansOfBlock';
 import { Tables } from './Tables';

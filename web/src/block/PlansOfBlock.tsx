@@ -7,7 +7,7 @@ import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
 import { Failed } from '../ui/States';
 import { percent } from '../ui/words';
-import { JobBar } from './JobBar';
+import { JobBar } from '../ui/JobBar';
 import { SeasonsToCome } from './SeasonsToCome';
 import { byGain, summed } from './plannedLines';
 

@@ -4,7 +4,7 @@ import { useSay } from '../text/say';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { answer, api, sendFile, type BackupsKept } from '../api/client';
-import { JobBar } from '../block/JobBar';
+import { JobBar } from '../ui/JobBar';
 import { Button } from '../ui/Button';
 import { fixed } from '../ui/numbers';
 import { Failed } from '../ui/States';

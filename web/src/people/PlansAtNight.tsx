@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, type PlansOfFarm } from '../api/client';
-import { JobBar } from '../block/JobBar';
+import { JobBar } from '../ui/JobBar';
 import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
 import { Failed } from '../ui/States';

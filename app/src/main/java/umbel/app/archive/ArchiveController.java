@@ -70,6 +70,13 @@ class ArchiveController {
             Map<String, Long> rows,
             String problem) {}
 
+    /**
+     * The archive that was taken in last by whoever works in this farm.
+     *
+     * @param last null where none was
+     */
+    public record LastArchive(ArchiveTaken last) {}
+
     /** The farm this is asked in, as an archive. */
     @GetMapping(value = "/this/archive", produces = "application/zip")
     ResponseEntity<StreamingResponseBody> archive() {
@@ -95,7 +102,13 @@ class ArchiveController {
         }
     }
 
-    /** How far that has come. */
+    /** How far the last one has come. */
+    @GetMapping("/archive")
+    LastArchive lastTakenIn() {
+        return new LastArchive(takingIn.last().map(ArchiveController::told).orElse(null));
+    }
+
+    /** How far one has come. */
     @GetMapping("/archive/{number}")
     ArchiveTaken takenIn(@PathVariable long number) {
         return told(takingIn.state(number));

@@ -103,10 +103,19 @@ class TakingIn implements WholeWork {
         }
     }
 
+    /** How far the last one has come; empty where there was none. */
+    Optional<State> last() {
+        return jobs.last(KIND, null).map(this::state);
+    }
+
     /** How far one has come. */
     State state(long job) {
-        JobProgress progress = jobs.progress(KIND, job);
-        Outcome outcome = jobs.outcome(KIND, job).map(TakingIn::outcome).orElse(null);
+        return state(jobs.progress(KIND, job));
+    }
+
+    private State state(JobProgress progress) {
+        Outcome outcome =
+                jobs.outcome(KIND, progress.job()).map(TakingIn::outcome).orElse(null);
         Farm farm = progress.complete() && outcome != null ? farms.existing(outcome.farm()) : null;
         return new State(progress, farm, outcome);
     }

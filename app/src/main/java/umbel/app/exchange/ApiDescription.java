@@ -96,6 +96,7 @@ class ApiDescription {
             Map.entry("BlockPlans", Set.of("job")),
             Map.entry("PlansOfFarm", Set.of("job")),
             Map.entry("BackupsKept", Set.of("job")),
+            Map.entry("LastArchive", Set.of("last")),
             Map.entry("Progress", Set.of("result")),
             Map.entry("KeyLine", Set.of("lastUsed")),
             Map.entry("Assessment", Set.of("inOneWinter")),

@@ -2,7 +2,10 @@ package umbel.app.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Base64;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -37,7 +40,7 @@ class FarmsInBrowserTest {
     }
 
     @Test
-    void anAdviserIsInvitedIntoTwoFarmsAndGoesFromOneToTheOther() {
+    void anAdviserIsInvitedIntoTwoFarmsAndGoesFromOneToTheOther() throws IOException {
         BROWSER.open(url);
         BROWSER.type(BROWSER.field("Your name"), "Mara");
         BROWSER.type(BROWSER.field("Login"), "mara");
@@ -56,6 +59,9 @@ class FarmsInBrowserTest {
         assertThat(second).contains("/farms/");
         addHolding("Gill Foot Low");
         String other = invitation(second);
+        BROWSER.button("Back up now").click();
+        BROWSER.sees("0.1 MB");
+        takenOutAndIn();
         BROWSER.button("More").click();
         BROWSER.button("Sign out").click();
 
@@ -83,6 +89,26 @@ class FarmsInBrowserTest {
         assertThat(BROWSER.bodyText()).doesNotContain("Gill Foot Low");
         BROWSER.open(url + "/farms/nosuchfarm/");
         BROWSER.sees("There is no such farm, or you have no role in it.");
+    }
+
+    /** Takes the farm that is shown out and in again as another, while the page tells how far it has come. */
+    private static void takenOutAndIn() throws IOException {
+        Object archive = BROWSER.driver()
+                .executeAsyncScript("const told = arguments[0]; fetch(location.pathname.replace('/accounts', '')"
+                        + " + '/api/farms/this/archive').then((answer) => answer.arrayBuffer())"
+                        + ".then((bytes) => told(btoa(String.fromCharCode(...new Uint8Array(bytes)))))");
+        Path file = data.resolve("taken-out.zip");
+        Files.write(file, Base64.getDecoder().decode(String.valueOf(archive)));
+        BROWSER.button("More").click();
+        BROWSER.find(By.linkText("Farms")).click();
+        BROWSER.sees("Add it from an archive");
+        BROWSER.all("input[aria-label='Archive of a farm']").get(0).sendKeys(file.toString());
+        BROWSER.sees("Gill Foot is added.");
+        BROWSER.all("input[aria-label='Archive of a farm']")
+                .get(0)
+                .sendKeys(Files.writeString(data.resolve("no-archive.zip"), "no zip")
+                        .toString());
+        BROWSER.sees("This file is no farm archive.");
     }
 
     private static void addHolding(String name) {

@@ -1,5 +1,5 @@
 import { useSay } from '../text/say';
-import { Button } from '../ui/Button';
+import { Button } from './Button';
 
 /** How far something done in the background has come, and the way to stop it. */
 export function JobBar({
