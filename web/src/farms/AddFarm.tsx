@@ -42,7 +42,7 @@ export function AddFarm() {
   // what was taken in another time is of no interest any more
   const [watched, setWatched] = useState<number | null>(null);
   if (running && watched !== last.job) setWatched(last.job);
-  const taken = last && last.job === watched ? last : null;
+  const taken = last?.job === watched ? last : null;
   const stop = useMutation({
     mutationFn: (number: number) =>
       answer(api.DELETE('/api/farms/archive/{number}', { params: { path: { number } } })),
