@@ -2,7 +2,9 @@ package umbel.app;
 
 import java.nio.file.Path;
 import java.time.Duration;
+import java.time.LocalTime;
 import org.springframework.boot.context.properties.ConfigurationProperties;
+import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.util.unit.DataSize;
 
 /**
@@ -18,6 +20,7 @@ import org.springframework.util.unit.DataSize;
  * @param knowledge folder of the holding's own species, systems, schools, cultivars and rootstocks; need not exist
  * @param jobThreads how many trees this node does at once in the background; 0 takes half of the processors
  * @param prepareAfter how long after a start plans that somebody may soon ask for are worked out in the background; negative for never
+ * @param night when what is done every night begins, by the machine's clock
  * @param backupsKept how many backups stay in the data folder; where it is 0, none is made by night
  */
 @ConfigurationProperties("umbel")
@@ -32,4 +35,5 @@ public record UmbelSettings(
         DataSize largestBackup,
         int jobThreads,
         Duration prepareAfter,
+        @DateTimeFormat(iso = DateTimeFormat.ISO.TIME) LocalTime night,
         int backupsKept) {}

@@ -10,6 +10,9 @@ import java.sql.Statement;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
 
 /** Makes the demo's data large: 60 blocks, six people, and a million records. Only for measuring. */
 public final class FillHolding {
@@ -38,22 +41,37 @@ public final class FillHolding {
         try (Statement all = data.createStatement()) {
             int there = count(all, "select count(*) from block");
             for (int i = there; i < BLOCKS; i++) {
-                all.executeUpdate("insert into block (holding_id, name, species, system, cultivar, stock, planted_year,"
-                        + " tree_count, in_row_m, between_rows_m, row_bearing_deg, note, east_m, north_m)"
-                        + " select holding_id, 'Copy " + i + "', species, system, cultivar, stock, planted_year,"
-                        + " tree_count, in_row_m, between_rows_m, row_bearing_deg, note, east_m, north_m"
-                        + " from block where id = " + (i % there + 1));
+                copy(data, "block", i % there + 1L, "Copy " + i);
             }
         }
     }
 
     private static void people(Connection data) throws SQLException {
         try (Statement all = data.createStatement()) {
+            long first = count(all, "select min(id) from person");
             for (int i = count(all, "select count(*) from person"); i < PEOPLE; i++) {
-                all.executeUpdate(
-                        "insert into person (name, language, hours_a_day, saw, ladder, weekdays, active, version)"
-                                + " values ('Hand " + i + "', 'en', 7, true, true, '12345', true, 0)");
+                copy(data, "person", first, "Hand " + i);
             }
+        }
+    }
+
+    /** Adds a row that is like another but for its name. */
+    private static void copy(Connection data, String table, long id, String name) throws SQLException {
+        List<String> columns = new ArrayList<>();
+        try (ResultSet known = data.getMetaData().getColumns(null, null, table.toUpperCase(Locale.ROOT), null)) {
+            while (known.next()) {
+                String column = known.getString("COLUMN_NAME").toLowerCase(Locale.ROOT);
+                if (!column.equals("id") && !column.equals("name")) {
+                    columns.add(column);
+                }
+            }
+        }
+        String all = String.join(", ", columns);
+        try (PreparedStatement add = data.prepareStatement("insert into " + table + " (name, " + all + ") select ?, "
+                + all + " from " + table + " where id = ?")) {
+            add.setString(1, name);
+            add.setLong(2, id);
+            add.executeUpdate();
         }
     }
 
@@ -66,10 +84,10 @@ public final class FillHolding {
         }
         int trees = RECORDS / each;
         try (PreparedStatement tree = data.prepareStatement(
-                        "insert into tree (id, block_id, label, row_no, place_no) values (?, ?, ?, ?, ?)");
+                        "insert into tree (id, block_id, label, row_no, place_no, farm_id) values (?, ?, ?, ?, ?, 1)");
                 PreparedStatement record = data.prepareStatement(
-                        "insert into work_record (tree_id, survey_id, done_on, who, minutes, note, document, saved_at)"
-                                + " values (?, 1, ?, 'Ines', 5, '', ?, ?)")) {
+                        "insert into work_record (tree_id, survey_id, done_on, who, minutes, note, document, saved_at, farm_id)"
+                                + " values (?, 1, ?, 'Ines', 5, '', ?, ?, 1)")) {
             for (int i = 0; i < trees; i++) {
                 tree.setLong(1, firstTree + i);
                 tree.setLong(2, i % BLOCKS + 1L);

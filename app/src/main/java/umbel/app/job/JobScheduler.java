@@ -17,7 +17,6 @@ import java.net.InetAddress;
 import java.net.UnknownHostException;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalTime;
 import java.util.List;
 import java.util.UUID;
 import javax.sql.DataSource;
@@ -47,7 +46,6 @@ class JobScheduler {
     private static final Duration WAIT_AT_THE_END = Duration.ofSeconds(20);
     private static final Duration WATCH_EVERY = Duration.ofSeconds(20);
     private static final Duration AGAIN_AFTER = Duration.ofSeconds(15);
-    private static final LocalTime NIGHT = LocalTime.of(2, 0);
     private static final int NAME_LENGTH = 40;
 
     /** Looked up when there is work: what works on trees need not be there at the start. */
@@ -92,7 +90,7 @@ class JobScheduler {
         this.unfinished = unfinished;
         RecurringTask<Void> watch = Tasks.recurring("watch", FixedDelay.of(WATCH_EVERY))
                 .execute((instance, context) -> FarmScope.acrossFarms(this::lookAfterAll));
-        RecurringTask<Void> night = Tasks.recurring("night", Schedules.daily(NIGHT))
+        RecurringTask<Void> night = Tasks.recurring("night", Schedules.daily(settings.night()))
                 .execute((instance, context) ->
                         farms.all().forEach(farm -> FarmScope.run(farm.id(), () -> night(farm))));
         scheduler = Scheduler.create(database, lanes, wholes)

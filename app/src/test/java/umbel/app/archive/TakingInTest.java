@@ -56,7 +56,7 @@ class TakingInTest {
     @BeforeEach
     void anArchiveThatWasSent() throws Exception {
         UmbelSettings settings =
-                new UmbelSettings(data, false, null, null, null, null, null, null, 0, Duration.ZERO, 0);
+                new UmbelSettings(data, false, null, null, null, null, null, null, 0, Duration.ZERO, null, 0);
         takingIn = new TakingIn(
                 reader,
                 farms,

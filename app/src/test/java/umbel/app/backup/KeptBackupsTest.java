@@ -71,7 +71,7 @@ class KeptBackupsTest {
         when(clock.instant()).thenAnswer(call -> now);
         when(clock.getZone()).thenReturn(ZoneId.of("UTC"));
         UmbelSettings settings = new UmbelSettings(
-                data, false, null, null, null, null, DataSize.ofMegabytes(1), null, 0, Duration.ZERO, most);
+                data, false, null, null, null, null, DataSize.ofMegabytes(1), null, 0, Duration.ZERO, null, most);
         return new KeptBackups(writer, jobs, farms, settings, clock);
     }
 

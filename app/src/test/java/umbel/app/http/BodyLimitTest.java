@@ -32,6 +32,7 @@ class BodyLimitTest {
             DataSize.ofKilobytes(4),
             0,
             Duration.ZERO,
+            null,
             0));
 
     @Test

@@ -30,6 +30,7 @@ class DiskRoomTest {
                 DataSize.ofMegabytes(1),
                 0,
                 Duration.ZERO,
+                null,
                 0));
         MockHttpServletResponse response = new MockHttpServletResponse();
         room.doFilter(

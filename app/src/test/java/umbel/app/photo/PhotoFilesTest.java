@@ -22,7 +22,8 @@ class PhotoFilesTest {
 
     @BeforeEach
     void aPicture() {
-        files = new PhotoFiles(new UmbelSettings(data, false, null, null, null, null, null, null, 0, Duration.ZERO, 0));
+        files = new PhotoFiles(
+                new UmbelSettings(data, false, null, null, null, null, null, null, 0, Duration.ZERO, null, 0));
         picture = files.keep(Pictures.jpeg()).file();
     }
 

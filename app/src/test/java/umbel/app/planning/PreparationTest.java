@@ -72,7 +72,7 @@ class PreparationTest {
 
     private void begin(boolean demo, Duration after) {
         preparation = new Preparation(
-                new UmbelSettings(null, demo, null, null, null, null, null, null, 0, after, 0),
+                new UmbelSettings(null, demo, null, null, null, null, null, null, 0, after, null, 0),
                 farms,
                 provider(planning),
                 provider(worths),
