@@ -50,6 +50,7 @@ public final class Speech {
     private final DateTimeFormatter days;
     private final Map<String, MessageFormat> formats = new ConcurrentHashMap<>();
     private final Map<Integer, LocalizedNumberFormatter> numbers = new ConcurrentHashMap<>();
+    private final Map<MonthDay, String> daysOfYear = new ConcurrentHashMap<>();
 
     private Speech(Catalogue catalogue, UnitSystem units) {
         this.catalogue = catalogue;
@@ -224,10 +225,12 @@ public final class Speech {
 
     /** Day and month in the language's own order. */
     private String dayOfYear(MonthDay day) {
-        return DateFormat.getInstanceForSkeleton(DateFormat.ABBR_MONTH_DAY, locale)
-                .format(Date.from(day.atYear(SOME_YEAR)
-                        .atStartOfDay(ZoneId.systemDefault())
-                        .toInstant()));
+        return daysOfYear.computeIfAbsent(
+                day,
+                key -> DateFormat.getInstanceForSkeleton(DateFormat.ABBR_MONTH_DAY, locale)
+                        .format(Date.from(key.atYear(SOME_YEAR)
+                                .atStartOfDay(ZoneId.systemDefault())
+                                .toInstant())));
     }
 
     private String length(double metres) {

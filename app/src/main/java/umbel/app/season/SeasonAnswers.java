@@ -104,13 +104,19 @@ public final class SeasonAnswers {
 
     static List<Span> spans(List<DayAdvice> days) {
         List<Span> spans = new ArrayList<>();
+        DayAdvice.Reason before = null;
+        String reason = "";
         for (DayAdvice day : days) {
             DayAdvice.Reason first = day.reasons().get(0);
+            if (!first.equals(before)) { // most days have the reason of the day before: it is put into words once
+                reason = said(first);
+                before = first;
+            }
             Span last = spans.isEmpty() ? null : spans.get(spans.size() - 1);
             boolean same = last != null
                     && last.phase().equals(day.phase())
                     && last.verdict().equals(day.verdict().word())
-                    && last.reason().equals(said(first));
+                    && last.reason().equals(reason);
             if (same) {
                 spans.remove(spans.size() - 1);
             }
@@ -120,7 +126,7 @@ public final class SeasonAnswers {
                     day.phase(),
                     day.verdict().word(),
                     first.rule(),
-                    said(first)));
+                    reason));
         }
         return spans;
     }

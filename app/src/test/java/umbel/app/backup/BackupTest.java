@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.ByteArrayInputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.function.Supplier;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
@@ -13,6 +14,8 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.test.util.ReflectionTestUtils;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerAdapter;
 import umbel.app.RunningUmbel;
 import umbel.app.UmbelApplication;
 import umbel.app.farm.FarmScope;
@@ -49,6 +52,14 @@ class BackupTest {
             assertThat(count(() -> restored.getBean(SurveyRepository.class).count()))
                     .isEqualTo(umbel.surveys());
         }
+    }
+
+    @Test
+    void oneThatTakesLongIsSentToItsEnd() {
+        RequestMappingHandlerAdapter answers = umbel.part(RequestMappingHandlerAdapter.class);
+        assertThat((Long) ReflectionTestUtils.getField(answers, "asyncRequestTimeout"))
+                .as("milliseconds after which an answer that is being sent is given up")
+                .isGreaterThan(Duration.ofHours(1).toMillis());
     }
 
     private static long count(Supplier<Long> rows) {
