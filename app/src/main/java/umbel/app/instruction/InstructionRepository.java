@@ -9,4 +9,6 @@ interface InstructionRepository extends JpaRepository<InstructionEntry, Long> {
     Optional<InstructionEntry> findFirstByBlockIdOrderByIdDesc(long blockId);
 
     List<InstructionEntry> findByBlockIdAndInUseTrue(long blockId);
+
+    List<InstructionEntry> findByInUseTrue();
 }

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -232,16 +233,16 @@ public class InstructionService implements WholeWork {
         return page(blockId);
     }
 
-    /** Mean minutes a tree of a block that is worked by an instruction, by who may do them; empty where it is not. */
+    /** Mean minutes a tree of the blocks that are worked by an instruction, by who may do them; blocks by their numbers. */
     @Transactional(readOnly = true)
-    public Map<WorkKind, Double> minutesATree(long blockId) {
-        Map<WorkKind, Double> minutes = new EnumMap<>(WorkKind.class);
-        instructions.findByBlockIdAndInUseTrue(blockId).stream()
-                .findFirst()
-                .ifPresent(one -> one.document()
-                        .minutesByKind()
-                        .forEach((kind, count) -> minutes.put(WorkKind.valueOf(kind), count)));
-        return minutes;
+    public Map<Long, Map<WorkKind, Double>> minutesATree() {
+        Map<Long, Map<WorkKind, Double>> ofBlocks = new HashMap<>();
+        for (InstructionEntry one : instructions.findByInUseTrue()) {
+            Map<WorkKind, Double> minutes = new EnumMap<>(WorkKind.class);
+            one.document().minutesByKind().forEach((kind, count) -> minutes.put(WorkKind.valueOf(kind), count));
+            ofBlocks.put(one.block().id(), minutes);
+        }
+        return ofBlocks;
     }
 
     private InstructionAnswers.Instruction told(InstructionEntry entry) {

@@ -232,6 +232,7 @@ public class SeasonService {
         Map<Long, List<Long>> surveysOfBlocks = surveys.tellNewest().stream()
                 .collect(Collectors.groupingBy(
                         SurveyLine::blockId, Collectors.mapping(SurveyLine::id, Collectors.toList())));
+        Map<Long, Map<WorkKind, Double>> instructed = instructions.minutesATree();
         List<BlockStatus> statuses = new ArrayList<>();
         for (Block block : blocks.findAllByOrderById()) {
             BlockFacts.Facts told = block.archived()
@@ -262,7 +263,12 @@ public class SeasonService {
                     told.systemName(),
                     calendar,
                     calendar.between(from, to),
-                    hours(block, told.minutesAPlant(), done, marked.getOrDefault(block.id(), Map.of()), count),
+                    hours(
+                            Math.max(0, block.treeCount() - done),
+                            told.minutesAPlant(),
+                            instructed.getOrDefault(block.id(), Map.of()),
+                            marked.getOrDefault(block.id(), Map.of()),
+                            count),
                     done,
                     count > 0));
         }
@@ -289,10 +295,12 @@ public class SeasonService {
      * Hours left: marked trees as counted; the others as the block's instruction takes where it is worked by one, else as the marked
      * ones, or with none marked as is usual in the system.
      */
-    private Map<WorkKind, Double> hours(
-            Block block, Map<WorkKind, Double> usual, int done, Map<WorkKind, Double> marked, int markedTrees) {
-        Map<WorkKind, Double> instructed = instructions.minutesATree(block.id());
-        int left = Math.max(0, block.treeCount() - done);
+    private static Map<WorkKind, Double> hours(
+            int left,
+            Map<WorkKind, Double> usual,
+            Map<WorkKind, Double> instructed,
+            Map<WorkKind, Double> marked,
+            int markedTrees) {
         int unmarked = Math.max(0, left - markedTrees);
         Map<WorkKind, Double> hours = new EnumMap<>(WorkKind.class);
         if (!instructed.isEmpty()) {
