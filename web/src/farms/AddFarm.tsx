@@ -5,6 +5,7 @@ import { ofFarm } from '../api/farm';
 import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
 import { JobBar } from '../ui/JobBar';
+import { FarmNameField } from './FarmNameField';
 
 const ASK_EVERY = 500;
 
@@ -63,16 +64,7 @@ export function AddFarm() {
           add.mutate();
         }}
       >
-        <input
-          aria-label={say('farms.name-of-the-farm')}
-          placeholder={say('farms.name-of-the-farm')}
-          value={name}
-          maxLength={200}
-          onChange={(event) => {
-            setName(event.target.value);
-          }}
-          className="min-h-9 w-64 rounded-md border border-muted/50 bg-paper px-3"
-        />
+        <FarmNameField name={name} onName={setName} />
         <Button type="submit" disabled={name.trim() === '' || add.isPending}>
           {say('farms.add-empty')}
         </Button>

@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api } from '../api/client';
 import { inFarm } from '../api/farm';
+import { FarmNameField } from '../farms/FarmNameField';
 import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
 import { useWho } from './who';
@@ -39,16 +40,7 @@ export function ThisFarm() {
           rename.mutate();
         }}
       >
-        <input
-          aria-label={say('farms.name-of-the-farm')}
-          placeholder={say('farms.name-of-the-farm')}
-          value={name}
-          maxLength={200}
-          onChange={(event) => {
-            setName(event.target.value);
-          }}
-          className="min-h-9 w-64 rounded-md border border-muted/50 bg-paper px-3"
-        />
+        <FarmNameField name={name} onName={setName} />
         {name.trim() !== '' && name !== who.farmName && (
           <Button type="submit" weight="ink" disabled={rename.isPending}>
             {say('accounts-page.save')}

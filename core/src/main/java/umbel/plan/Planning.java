@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.function.Supplier;
+import java.util.stream.IntStream;
 import umbel.compute.Cancellation;
 import umbel.growth.Forecast;
 import umbel.growth.InitialState;
@@ -91,8 +92,9 @@ public final class Planning {
      *
      * @param planned after the recommended plan, each winter's work before its season
      * @param alone after nothing but hand thinning; as many
+     * @param minutes of the work before each, looking included; as many
      */
-    public record Course(List<Forecast.Figures> planned, List<Forecast.Figures> alone) {}
+    public record Course(List<Forecast.Figures> planned, List<Forecast.Figures> alone, List<Double> minutes) {}
 
     /** How the tree goes on under the recommended plan and left alone, without ranges: in less time than all plans take. */
     public Course course() {
@@ -100,7 +102,25 @@ public final class Planning {
         List<Season.Work> nothing = Collections.nCopies(Planner.YEARS_AHEAD, Season.Work.NONE);
         List<Forecast.Figures> alone =
                 Forecast.middle(seasons.start(), nothing, reading.lines().fruit());
-        return new Course(plan.steps().isEmpty() ? alone : Forecast.middle(seasons, works(plan)), alone);
+        return new Course(
+                plan.steps().isEmpty() ? alone : Forecast.middle(seasons, works(plan)),
+                alone,
+                IntStream.range(0, Planner.YEARS_AHEAD)
+                        .mapToObj(year -> minutes(plan, year))
+                        .toList());
+    }
+
+    private double minutes(Plan plan, int year) {
+        if (year == 0) {
+            return plan.totals().minutes();
+        }
+        List<Step> work = plan.workOf(year);
+        return work.isEmpty()
+                ? 0
+                : found.setting().system().work().lookMinutes()
+                        + work.stream()
+                                .mapToDouble(step -> step.effect().minutes())
+                                .sum();
     }
 
     private List<Plan> withSeasons() {

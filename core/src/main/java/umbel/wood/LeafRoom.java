@@ -104,15 +104,9 @@ final class LeafRoom {
         return wrapped((int) Math.floor(across / place.betweenRows() * ny), ny);
     }
 
-    /** Into 0…count−1; places lie in the box or a few beside it, and a division is slow. */
+    /** Into 0…count−1; most places lie in the box or beside it, and a division is slow. */
     private static int wrapped(int i, int count) {
-        int near = i;
-        while (near < 0) {
-            near += count;
-        }
-        while (near >= count) {
-            near -= count;
-        }
-        return near;
+        int near = i < 0 ? i + count : i >= count ? i - count : i;
+        return near >= 0 && near < count ? near : Math.floorMod(i, count);
     }
 }

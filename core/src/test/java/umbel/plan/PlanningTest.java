@@ -1,6 +1,7 @@
 package umbel.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Map;
@@ -44,6 +45,32 @@ class PlanningTest {
             assertThat(operations(atOnce.get(i))).as(then.get(i).name()).isEqualTo(operations(then.get(i)));
             assertThat(fruits(atOnce.get(i))).isEqualTo(fruits(then.get(i)));
         }
+    }
+
+    @Test
+    void theCourseIsTheMiddleOfWhatThePlansAreGrownTo() {
+        Planning.Course course = OLD.planning().course();
+        List<Plan> plans = OLD.planning().all();
+        Plan first = plans.get(0);
+        Plan nothing = plans.get(plans.size() - 1);
+        for (int year = 0; year < Planner.YEARS_AHEAD; year++) {
+            assertThat(course.planned().get(year).firstClass())
+                    .isCloseTo(first.outlook().get(year).firstClass().middle(), within(1e-6));
+            assertThat(course.alone().get(year).firstClass())
+                    .isCloseTo(nothing.outlook().get(year).firstClass().middle(), within(1e-6));
+        }
+    }
+
+    @Test
+    void aVisitOfALaterWinterBeginsWithALookLikeThisOne() {
+        Planning planning = OLD.planning();
+        Plan plan = planning.recommended();
+        double look = plan.steps().get(0).on().setting().system().work().lookMinutes();
+        List<Double> minutes = planning.course().minutes();
+        assertThat(minutes).hasSize(Planner.YEARS_AHEAD);
+        assertThat(minutes.get(0)).isEqualTo(plan.totals().minutes()).isGreaterThan(look);
+        assertThat(plan.workOf(1)).as("the neglected tree has work left").isNotEmpty();
+        assertThat(minutes.get(1)).isGreaterThan(look);
     }
 
     @Test

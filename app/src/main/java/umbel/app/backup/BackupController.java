@@ -63,7 +63,7 @@ class BackupController {
      * The backups that are kept.
      *
      * @param job how far the last one has come; null where there was none
-     * @param mostKept how many stay; none is made by night where it is 0
+     * @param mostKept how many stay; where it is 0, none is made by night and all that are asked for stay
      * @param backups the newest first
      */
     public record BackupsKept(JobProgress job, int mostKept, List<BackupLine> backups) {}

@@ -36,7 +36,7 @@ import umbel.text.Statement;
 import umbel.text.Value;
 
 /**
- * Backups that are kept in the data folder: one every night, and whenever one is asked for. The newest so many stay. They are of the
+ * Backups that are kept in the data folder: one every night, and whenever one is asked for. The newest so many stay, or all. They are of the
  * whole installation, and belong to its first farm as jobs.
  */
 @Service
@@ -70,7 +70,7 @@ class KeptBackups implements WholeWork, NightWork {
     /** A backup in the folder. */
     record KeptBackup(String name, long bytes, Instant madeAt) {}
 
-    /** How many stay; none is made by night where it is 0. */
+    /** How many stay; where it is 0, none is made by night and all that are asked for stay. */
     int mostKept() {
         return settings.backupsKept();
     }
@@ -214,9 +214,10 @@ class KeptBackups implements WholeWork, NightWork {
     }
 
     private void removeOld() throws IOException {
-        List<KeptBackup> kept = listed();
-        for (KeptBackup old : kept.subList(Math.min(kept.size(), Math.max(1, settings.backupsKept())), kept.size())) {
-            Files.deleteIfExists(folder.resolve(old.name()));
+        if (settings.backupsKept() > 0) {
+            for (KeptBackup old : listed().stream().skip(settings.backupsKept()).toList()) {
+                Files.deleteIfExists(folder.resolve(old.name()));
+            }
         }
     }
 

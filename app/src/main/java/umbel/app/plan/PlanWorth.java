@@ -98,20 +98,14 @@ public class PlanWorth {
     }
 
     private List<SeasonAhead> aheadOfTree(SurveyEntry survey) {
-        PlanService.Recommended recommended = plans.recommended(survey);
-        Plan plan = recommended.plan();
-        double fruit = recommended.crop().fruitMass();
+        double fruit = plans.recommended(survey).crop().fruitMass();
         Planning.Course course = plans.course(survey);
         List<SeasonAhead> ahead = new ArrayList<>();
         for (int i = 0; i < course.planned().size(); i++) {
             Forecast.Figures planned = course.planned().get(i);
             Forecast.Figures alone = course.alone().get(i);
             ahead.add(new SeasonAhead(
-                    i == 0
-                            ? plan.totals().minutes()
-                            : plan.workOf(i).stream()
-                                    .mapToDouble(step -> step.effect().minutes())
-                                    .sum(),
+                    course.minutes().get(i),
                     planned.firstClass() * fruit,
                     alone.firstClass() * fruit,
                     planned.underFruitLight(),

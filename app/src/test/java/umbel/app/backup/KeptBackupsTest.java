@@ -92,6 +92,15 @@ class KeptBackupsTest {
     }
 
     @Test
+    void whereNoneIsMadeByNightAllThatWereAskedForStay() throws IOException {
+        for (int day = 0; day < 3; day++) {
+            backups(0).of(job).run();
+            now = now.plus(Duration.ofDays(1));
+        }
+        assertThat(backups(0).all()).hasSize(3);
+    }
+
+    @Test
     void oneThatIsStoppedLeavesNothingAndTakesNoneAway() throws IOException {
         KeptBackups backups = backups(1);
         backups.of(job).run();
