@@ -18,7 +18,7 @@ import org.springframework.util.unit.DataSize;
  * @param bodyTime how long a request may take to send its body
  * @param leastDisk room on the disk below which nothing is saved any more
  * @param knowledge folder of the holding's own species, systems, schools, cultivars and rootstocks; need not exist
- * @param jobThreads how many trees this node does at once in the background; 0 takes half of the processors
+ * @param jobThreads how many trees this node does at once in the background; 0 takes as many as there are processors
  * @param prepareAfter how long after a start plans that somebody may soon ask for are worked out in the background; negative for never
  * @param night when what is done every night begins, by the machine's clock
  * @param backupsKept how many backups stay in the data folder; where it is 0, none is made by night and all that are asked for stay

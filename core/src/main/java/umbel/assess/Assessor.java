@@ -132,8 +132,7 @@ public final class Assessor {
                 TreeReader.read(tree, planRequest.school(), planRequest.limits().reach(), neighbours);
         FindingConfidence.Answer certainty =
                 certainty(request, planRequest.limits().reach(), neighbours, first);
-        TreeReader.Reading reading =
-                new TreeReader.Reading(first.light(), first.crop(), first.lines(), certainty.findings());
+        TreeReader.Reading reading = first.withFindings(certainty.findings());
         List<Plan> plans = Planner.plans(tree, reading, planRequest, seed(request));
         return new Assessment(
                 reading(tree, reading, planRequest.school()),

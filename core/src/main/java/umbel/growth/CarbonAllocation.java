@@ -59,11 +59,16 @@ final class CarbonAllocation {
                 point.fate = Fate.LONG;
             }
         }
+        boolean settled = false;
         for (double bar : BARS) {
-            flow(amount);
-            settle(bar);
+            if (!settled) {
+                flow(amount);
+            }
+            settled = !settle(bar);
         }
-        flow(amount);
+        if (!settled) {
+            flow(amount);
+        }
     }
 
     private void flow(double amount) {
@@ -80,14 +85,9 @@ final class CarbonAllocation {
     private void tellStrength(List<GrowingPoint> along, int a) {
         double demand = 0;
         double inhibition = 0;
-        double from = along.isEmpty() ? 0 : along.get(0).at;
-        double fade = 1 / species.inhibition().reach();
         for (int i = 0; i < along.size(); i++) {
             GrowingPoint point = along.get(i);
-            if (from - point.at > 1e-9) {
-                inhibition *= Math.exp(-(from - point.at) * fade);
-                from = point.at;
-            }
+            inhibition *= point.fading;
             point.demandBeyond = demand;
             if (point.kind == Kind.SIDE) {
                 point.demand =
@@ -107,7 +107,7 @@ final class CarbonAllocation {
             demand += point.demand;
         }
         demandOf[a] = demand;
-        inhibitionOf[a] = inhibition * Math.exp(-from * fade);
+        inhibitionOf[a] = inhibition * points.fadingToOrigin(a);
     }
 
     private double strength(GrowingPoint point) {
@@ -143,7 +143,9 @@ final class CarbonAllocation {
         return ratio / (1 + ratio);
     }
 
-    private void settle(double bar) {
+    /** Lowers the fate of what gets too little; whether there was any. */
+    private boolean settle(double bar) {
+        boolean changed = false;
         Species.Least least = species.least();
         double threshold = species.inhibition().threshold();
         for (int a = 0; a < flowInto.length; a++) {
@@ -153,6 +155,7 @@ final class CarbonAllocation {
                     case SIDE, CLUSTER -> {}
                     case DORMANT -> {
                         if (grams < bar * least.sprout() * (0.7 + 0.6 * draws.even(point.key, 9))) {
+                            changed |= point.fate != Fate.BLIND;
                             point.fate = Fate.BLIND;
                         }
                     }
@@ -162,13 +165,16 @@ final class CarbonAllocation {
                         if (point.fate == Fate.LONG
                                 && grams < bar * worn * least.shoot() * (1 + threshold * point.inhibition)) {
                             point.fate = Fate.SHORT;
+                            changed = true;
                         } else if (point.fate == Fate.SHORT && grams < bar * least.bud()) {
                             point.fate = Fate.BLIND;
+                            changed = true;
                         }
                     }
                 }
             }
         }
+        return changed;
     }
 
     /**

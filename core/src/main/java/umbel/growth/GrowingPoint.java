@@ -51,6 +51,9 @@ final class GrowingPoint {
     /** How far its stem's uprightness makes inhibition felt. */
     double inhibitedBy;
 
+    /** Share of the inhibition at the next point outward on its axis that is felt here; 1 at the first. */
+    double fading = 1;
+
     Fate fate = Fate.LONG;
     double inhibition;
     double demand;

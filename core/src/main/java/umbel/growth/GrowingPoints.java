@@ -29,6 +29,8 @@ final class GrowingPoints {
     private static final double WORTH_WAKING = 0.5;
     private static final double BY_THE_WOUND = 0.12;
     private static final double PIPES_FOR_A_BUD = 1e-5;
+    /** Points this near to each other, metres, are at one place. */
+    private static final double NO_DISTANCE = 1e-9;
 
     private final CutTree cut;
     private final Tree left;
@@ -41,6 +43,7 @@ final class GrowingPoints {
     private final KeyedDraws draws;
     private final FruitingWood carriedByLaterals;
     private final List<List<GrowingPoint>> byAxis = new ArrayList<>();
+    private final double[] fadingToOrigin;
 
     /**
      * Gathers the growing points.
@@ -66,6 +69,22 @@ final class GrowingPoints {
             boolean bears = axis.kind() != AxisKind.SPUR && !axis.isUnmeasured() && LeafArea.grows(axis);
             byAxis.add(bears ? gather(axis, foundOf, sides) : List.of());
         }
+        fadingToOrigin = new double[byAxis.size()];
+        for (int a = 0; a < fadingToOrigin.length; a++) {
+            fadingToOrigin[a] = fade(byAxis.get(a));
+        }
+    }
+
+    /** Inhibition fades with the distance along an axis: tells each of its points how far, and what share of it comes to the origin. */
+    private double fade(List<GrowingPoint> along) {
+        double rate = 1 / species.inhibition().reach();
+        double from = along.isEmpty() ? 0 : along.get(0).at;
+        for (GrowingPoint point : along) {
+            boolean apart = from - point.at > NO_DISTANCE;
+            point.fading = apart ? Math.exp(-(from - point.at) * rate) : 1;
+            from = apart ? point.at : from;
+        }
+        return Math.exp(-from * rate);
     }
 
     /**
@@ -78,15 +97,19 @@ final class GrowingPoints {
         for (int a = 0; a < points.byAxis.size(); a++) {
             Axis axis = points.left.axis(a);
             boolean headed = cut.found().axis(foundOf[a]).length() > axis.length() + 1e-9;
-            points.byAxis.set(
-                    a,
-                    points.byAxis.get(a).stream()
-                            .filter(point -> point.kind == Kind.SIDE
-                                    || point.kind == Kind.DORMANT
-                                    || point.kind == Kind.BUD && headed)
-                            .toList());
+            List<GrowingPoint> free = points.byAxis.get(a).stream()
+                    .filter(point ->
+                            point.kind == Kind.SIDE || point.kind == Kind.DORMANT || point.kind == Kind.BUD && headed)
+                    .toList();
+            points.byAxis.set(a, free);
+            points.fadingToOrigin[a] = points.fade(free);
         }
         return points;
+    }
+
+    /** Share of the inhibition at the innermost point of an axis that is felt at its origin. */
+    double fadingToOrigin(int axis) {
+        return fadingToOrigin[axis];
     }
 
     /** The points of an axis of the cut tree, from its end to its origin. */

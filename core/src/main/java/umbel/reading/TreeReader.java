@@ -29,6 +29,11 @@ public final class TreeReader {
         public double underFruitLight() {
             return light.shareUnder(lines.fruit());
         }
+
+        /** The same reading with other findings, as with these once it is known how sure they are. */
+        public Reading withFindings(List<Finding> others) {
+            return new Reading(light, crop, lines, others);
+        }
     }
 
     /**

@@ -85,7 +85,7 @@ record JudgedTree(
         TreeReader.Reading first = TreeReader.read(tree, asked.school(), reach);
         List<Finding> certain =
                 ASSESSOR.certainty(request, reach, Neighbours.NONE, first).findings();
-        TreeReader.Reading reading = new TreeReader.Reading(first.light(), first.crop(), first.lines(), certain);
+        TreeReader.Reading reading = first.withFindings(certain);
         return ASSESSOR.telling().plan(Planner.recommended(tree, reading, asked, Assessor.seed(request)));
     }
 

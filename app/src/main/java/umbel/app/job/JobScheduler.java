@@ -106,9 +106,9 @@ class JobScheduler {
                 .build();
     }
 
-    /** Half of the processors, so that whoever waits for an answer finds one. */
+    /** As many as there are processors: one tree alone does not keep them busy, and whoever waits for an answer comes first. */
     private static int usualThreads() {
-        return Math.max(1, Runtime.getRuntime().availableProcessors() / 2);
+        return Runtime.getRuntime().availableProcessors();
     }
 
     private static String nodeName() {

@@ -126,12 +126,7 @@ public class DecidedTrees {
 
     /** Its reading, each finding as sure as reading it again with measuring errors makes it; slow the first time. */
     TreeReader.Reading sure(SurveyEntry survey, SurveyedTree read) {
-        TreeReader.Reading reading = read.reading();
-        return new TreeReader.Reading(
-                reading.light(),
-                reading.crop(),
-                reading.lines(),
-                readings.certaintyOf(survey, read).findings());
+        return read.reading().withFindings(readings.certaintyOf(survey, read).findings());
     }
 
     /** What is asked of a tree by what is decided on it. */

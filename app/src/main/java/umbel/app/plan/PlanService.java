@@ -25,6 +25,7 @@ import umbel.plan.PlanRequest;
 import umbel.plan.Planning;
 import umbel.plan.Step;
 import umbel.plant.SurveyedTree;
+import umbel.reading.FindingConfidence;
 import umbel.reading.TreeReader;
 
 /** Plans for a saved tree, alone and beside those of another school. */
@@ -63,7 +64,7 @@ class PlanService {
                 assessor.in(Reader.speech()).telling().inOneWinter(plans),
                 stops(survey.tree(), plans),
                 PhaseTiming.of(asked.read().tree(), decisions.moment(), Reader.speech()),
-                assessor.in(Reader.speech()).measureNext(readings.certaintyOf(survey, asked.read())));
+                assessor.in(Reader.speech()).measureNext(asked.certainty()));
     }
 
     /** The recommended plan alone, without the seasons after it: there in half the time. */
@@ -80,29 +81,40 @@ class PlanService {
     /** The recommended plan of a survey on which nothing is decided yet, beside the tree as it stands. */
     record Recommended(Plan plan, LightSummary light, CropReading crop, int doubts) {}
 
-    /** How a survey's tree goes on under its recommended plan and left alone, nothing being decided on it yet. */
-    Planning.Course course(SurveyEntry survey) {
-        return asked(survey, Decisions.none()).planning().course();
-    }
+    /** The same, with how the tree goes on under that plan and left alone. */
+    record GrownOn(Recommended recommended, Planning.Course course) {}
 
-    /** What the plan of a survey depends on, on which nothing is decided yet, as its block is known at this moment. */
-    String basis(SurveyEntry survey) {
+    /**
+     * What the plan of a survey depends on, on which nothing is decided yet.
+     *
+     * @param blockState what is known in its block: another text once anything there has changed
+     */
+    String basis(SurveyEntry survey, String blockState) {
         return new PlanCache.Key(
                         survey.id(),
                         Decisions.none(),
                         learning.of(survey.tree().block()),
-                        readings.lookAroundNow(survey))
+                        readings.lookAround(survey, blockState))
                 .toString();
     }
 
     /** Plans a survey as if nothing were decided on it. */
     Recommended recommended(SurveyEntry survey) {
+        return recommended(survey, asked(survey, Decisions.none()));
+    }
+
+    /** Plans a survey as if nothing were decided on it, and grows its tree on. */
+    GrownOn grownOn(SurveyEntry survey) {
         Asked asked = asked(survey, Decisions.none());
+        return new GrownOn(recommended(survey, asked), asked.planning().course());
+    }
+
+    private Recommended recommended(SurveyEntry survey, Asked asked) {
         return new Recommended(
                 asked.planning().recommended(),
                 LightSummary.of(asked.sure().light(), asked.sure().lines()),
                 asked.sure().crop(),
-                readings.certaintyOf(survey, asked.read()).measureNext().size());
+                asked.certainty().measureNext().size());
     }
 
     /** The tree under its school and under another: both plans, and which cuts differ because of which setting. */
@@ -139,7 +151,12 @@ class PlanService {
     }
 
     /** A tree read and wished for, with the planning that answers it. */
-    private record Asked(SurveyedTree read, TreeReader.Reading sure, PlanRequest planRequest, Planning planning) {
+    private record Asked(
+            SurveyedTree read,
+            FindingConfidence.Answer certainty,
+            TreeReader.Reading sure,
+            PlanRequest planRequest,
+            Planning planning) {
 
         /** What is done after the last cut of the recommended plan. */
         List<AfterLine> afterwards() {
@@ -167,9 +184,14 @@ class PlanService {
         PlanRequest planRequest = assessor.planRequest(
                         request, read.tree(), DecidedTrees.operations(decisions), new HashSet<>(decisions.refused()))
                 .knowing(learned);
-        TreeReader.Reading sure = trees.sure(survey, read);
+        FindingConfidence.Answer certainty = readings.certaintyOf(survey, read);
+        TreeReader.Reading sure = read.reading().withFindings(certainty.findings());
         PlanCache.Key key = new PlanCache.Key(survey.id(), decisions, learned, read.neighbours());
         return new Asked(
-                read, sure, planRequest, plans.of(key, read.tree(), sure, planRequest, Assessor.seed(request)));
+                read,
+                certainty,
+                sure,
+                planRequest,
+                plans.of(key, read.tree(), sure, planRequest, Assessor.seed(request)));
     }
 }

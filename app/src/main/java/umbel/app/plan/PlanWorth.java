@@ -76,68 +76,50 @@ public class PlanWorth {
     public record SeasonAhead(
             Double minutes, double firstClassKg, double firstClassAloneKg, Double shade, Double shadeAlone) {}
 
-    /** The seasons to come, the first one next: under the plan of a survey, and left alone; quicker once the plan is weighed. */
-    public List<SeasonAhead> ahead(SurveyEntry survey) {
-        return survey.isCounted() ? aheadOfCounted(survey) : aheadOfTree(survey);
-    }
-
-    private List<SeasonAhead> aheadOfCounted(SurveyEntry survey) {
-        Counted plant = learning.learning(survey).counted();
-        CountPlan plan = plant.plan("recommended", Moment.DORMANT);
-        CountPlan nothing = plant.plan("nothing", Moment.DORMANT);
-        List<SeasonAhead> ahead = new ArrayList<>();
-        for (int i = 0; i < plan.seasons().size(); i++) {
-            ahead.add(new SeasonAhead(
-                    i == 0 ? minutes(plan) : null,
-                    plan.seasons().get(i).marketable(),
-                    nothing.seasons().get(i).marketable(),
-                    null,
-                    null));
-        }
-        return ahead;
-    }
-
-    private List<SeasonAhead> aheadOfTree(SurveyEntry survey) {
-        double fruit = plans.recommended(survey).crop().fruitMass();
-        Planning.Course course = plans.course(survey);
-        List<SeasonAhead> ahead = new ArrayList<>();
-        for (int i = 0; i < course.planned().size(); i++) {
-            Forecast.Figures planned = course.planned().get(i);
-            Forecast.Figures alone = course.alone().get(i);
-            ahead.add(new SeasonAhead(
-                    course.minutes().get(i),
-                    planned.firstClass() * fruit,
-                    alone.firstClass() * fruit,
-                    planned.underFruitLight(),
-                    alone.underFruitLight()));
-        }
-        return ahead;
-    }
-
     /** Weighs the plan of a survey; up to a second, the first time. */
     public Worth of(SurveyEntry survey) {
         Worth before = weighed.getIfPresent(survey.id());
         if (before != null) {
             return before;
         }
-        return now(survey);
-    }
-
-    /** Weighs the plan of a survey by what is known of its block at this moment. */
-    public Worth now(SurveyEntry survey) {
-        Worth worth = survey.isCounted() ? ofCounted(survey) : ofTree(survey);
+        Worth worth = survey.isCounted() ? worth(countedPlans(survey)) : worth(plans.recommended(survey));
         weighed.put(survey.id(), worth);
         return worth;
     }
 
-    /** All that the plan of a survey depends on besides the program and its knowledge; the same text as long as the plan is the same. */
-    public String basis(SurveyEntry survey) {
+    /**
+     * A plan weighed, with the plant grown on.
+     *
+     * @param ahead the seasons to come under the plan and left alone, the first one next
+     */
+    public record Planned(Worth worth, List<SeasonAhead> ahead) {}
+
+    /** Weighs the plan of a survey by what is known of its block at this moment, and grows the plant on. */
+    public Planned planned(SurveyEntry survey) {
+        Planned planned;
+        if (survey.isCounted()) {
+            CountedPlans plans = countedPlans(survey);
+            planned = new Planned(worth(plans), ahead(plans));
+        } else {
+            PlanService.GrownOn grown = plans.grownOn(survey);
+            planned = new Planned(worth(grown.recommended()), ahead(grown));
+        }
+        weighed.put(survey.id(), planned.worth());
+        return planned;
+    }
+
+    /**
+     * All that the plan of a survey depends on besides the program and its knowledge; the same text as long as the plan is the same.
+     *
+     * @param blockState what is known in its block: another text once anything there has changed
+     */
+    public String basis(SurveyEntry survey, String blockState) {
         return survey.isCounted()
                 ? survey.id() + " "
                         + learning.counted(
                                 survey.tree().block(),
                                 readings.counted(survey).counted().kind().id())
-                : plans.basis(survey);
+                : plans.basis(survey, blockState);
     }
 
     /** What was weighed already. */
@@ -145,19 +127,38 @@ public class PlanWorth {
         return Optional.ofNullable(weighed.getIfPresent(survey.id()));
     }
 
-    private Worth ofCounted(SurveyEntry survey) {
+    /** A counted plant with what to do about it, and nothing done. */
+    private record CountedPlans(Counted plant, CountPlan plan, CountPlan nothing) {}
+
+    private CountedPlans countedPlans(SurveyEntry survey) {
         Counted plant = learning.learning(survey).counted();
-        CountPlan plan = plant.plan("recommended", Moment.DORMANT);
-        CountPlan nothing = plant.plan("nothing", Moment.DORMANT);
+        return new CountedPlans(
+                plant, plant.plan("recommended", Moment.DORMANT), plant.plan("nothing", Moment.DORMANT));
+    }
+
+    private static Worth worth(CountedPlans of) {
         return new Worth(
-                plan.steps().size(),
-                plant.reading().measureNext().size(),
-                plan.shareAbove(nothing),
-                minutes(plan),
+                of.plan().steps().size(),
+                of.plant().reading().measureNext().size(),
+                of.plan().shareAbove(of.nothing()),
+                minutes(of.plan()),
                 null,
                 null,
-                aSeason(nothing),
-                aSeason(plan));
+                aSeason(of.nothing()),
+                aSeason(of.plan()));
+    }
+
+    private static List<SeasonAhead> ahead(CountedPlans of) {
+        List<SeasonAhead> ahead = new ArrayList<>();
+        for (int i = 0; i < of.plan().seasons().size(); i++) {
+            ahead.add(new SeasonAhead(
+                    i == 0 ? minutes(of.plan()) : null,
+                    of.plan().seasons().get(i).marketable(),
+                    of.nothing().seasons().get(i).marketable(),
+                    null,
+                    null));
+        }
+        return ahead;
     }
 
     private static double minutes(CountPlan plan) {
@@ -171,8 +172,7 @@ public class PlanWorth {
                 .orElse(0);
     }
 
-    private Worth ofTree(SurveyEntry survey) {
-        PlanService.Recommended recommended = plans.recommended(survey);
+    private static Worth worth(PlanService.Recommended recommended) {
         Plan plan = recommended.plan();
         LightSummary before = recommended.light();
         CropReading crop = recommended.crop();
@@ -187,5 +187,22 @@ public class PlanWorth {
                 plan.totals().light().underFruitLight(),
                 crop.firstClassFruits() * crop.fruitMass(),
                 plan.totals().crop().firstClassFruits() * crop.fruitMass());
+    }
+
+    private static List<SeasonAhead> ahead(PlanService.GrownOn grown) {
+        double fruit = grown.recommended().crop().fruitMass();
+        Planning.Course course = grown.course();
+        List<SeasonAhead> ahead = new ArrayList<>();
+        for (int i = 0; i < course.planned().size(); i++) {
+            Forecast.Figures planned = course.planned().get(i);
+            Forecast.Figures alone = course.alone().get(i);
+            ahead.add(new SeasonAhead(
+                    course.minutes().get(i),
+                    planned.firstClass() * fruit,
+                    alone.firstClass() * fruit,
+                    planned.underFruitLight(),
+                    alone.underFruitLight()));
+        }
+        return ahead;
     }
 }

@@ -67,18 +67,17 @@ class TreePlanning implements JobWork, NightWork {
     @Override
     public Outcome of(SurveyEntry survey) {
         long tree = survey.tree().id();
-        String state = states.of(survey.tree().block().id());
-        String basis = states.digest(worths.basis(survey));
+        String state = states.lately(survey.tree().block().id());
+        String basis = states.digest(worths.basis(survey, state));
         boolean holds = transactions
                 .execute(status -> plans.findByTreeId(tree))
                 .filter(one -> one.restsOn(basis))
                 .isPresent();
-        PlanWorth.Worth worth = holds ? null : worths.now(survey);
-        List<PlanWorth.SeasonAhead> ahead = holds ? List.of() : worths.ahead(survey);
+        PlanWorth.Planned planned = holds ? null : worths.planned(survey);
         return new Outcome(null, () -> {
             TreePlan plan = plans.findByTreeId(tree).orElseGet(() -> new TreePlan(tree));
-            if (worth != null) {
-                plan.plan(survey.id(), basis, worth, ahead, clock.instant());
+            if (planned != null) {
+                plan.plan(survey.id(), basis, planned.worth(), planned.ahead(), clock.instant());
             }
             plan.holdsIn(state);
             plans.save(plan);
@@ -96,6 +95,7 @@ class TreePlanning implements JobWork, NightWork {
     void beginChanged() {
         List<SurveyLine> stale = transactions.execute(status -> stale(surveys.tellNewest()));
         if (!stale.isEmpty()) {
+            states.lookAgain();
             jobs.begin(KIND, null, stale, BY_NIGHT);
         }
     }
@@ -118,6 +118,7 @@ class TreePlanning implements JobWork, NightWork {
         List<SurveyLine> trees = transactions.execute(status -> block == null
                 ? surveys.tellNewest()
                 : surveys.tellNewestOfBlock(blocks.existing(block).id()));
+        states.lookAgain();
         jobs.begin(KIND, block, trees, who);
     }
 

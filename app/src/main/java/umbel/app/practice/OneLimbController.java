@@ -50,11 +50,7 @@ class OneLimbController {
         TreeReader.Reading reading = read.reading();
         List<Finding> sure = assessor.certainty(request, asked.limits().reach(), Neighbours.NONE, reading)
                 .findings();
-        Plan plan = Planner.recommended(
-                read.tree(),
-                new TreeReader.Reading(reading.light(), reading.crop(), reading.lines(), sure),
-                asked,
-                Assessor.seed(request));
+        Plan plan = Planner.recommended(read.tree(), reading.withFindings(sure), asked, Assessor.seed(request));
         Assessor telling = assessor.in(Reader.speech());
         return new PracticeAnswers.LimbVerdict(
                 placed.limb(),

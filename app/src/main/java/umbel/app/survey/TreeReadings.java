@@ -14,6 +14,7 @@ import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.app.cache.ComputedCache;
 import umbel.app.http.Refused;
+import umbel.app.orchard.Block;
 import umbel.assess.AssessRequest;
 import umbel.assess.Assessor;
 import umbel.counted.CountReader;
@@ -52,9 +53,12 @@ public class TreeReadings {
     private final ComputedCache<Key, FindingConfidence.Answer> sure = ComputedCache.atMost(MOST);
     private final ComputedCache<Long, Neighbours> companies = ComputedCache.freshFor(Duration.ofMinutes(1));
     private final ComputedCache<Long, Set<String>> sick = ComputedCache.atMost(50_000);
+    private final ComputedCache<InState, Optional<Double>> medians = ComputedCache.atMost(MOST);
     private final ComputedCache<Long, Double> trunks = ComputedCache.atMost(20_000);
 
     private record Key(long surveyId, String school, Double reachM, Map<String, Object> lines, Neighbours neighbours) {}
+
+    private record InState(long block, String state) {}
 
     private static Key key(
             SurveyEntry survey, String school, Map<String, Object> lines, Double reachM, Neighbours neighbours) {
@@ -150,16 +154,25 @@ public class TreeReadings {
 
     /** What the newest surveys of its block and its own earlier one tell of a tree; up to a minute old. */
     public Neighbours neighboursOf(SurveyEntry survey) {
-        return companies.get(survey.id(), () -> lookAround(survey));
+        return companies.get(
+                survey.id(),
+                () -> lookAround(survey, medianSection(survey.tree().block())));
     }
 
-    /** The same, looked for at this moment. */
-    public Neighbours lookAroundNow(SurveyEntry survey) {
-        return companies.renew(survey.id(), before -> lookAround(survey));
+    /**
+     * The same, looked for at this moment.
+     *
+     * @param blockState what is known in its block: another text once anything there has changed
+     */
+    public Neighbours lookAround(SurveyEntry survey, String blockState) {
+        Block block = survey.tree().block();
+        Optional<Double> median = medians.get(new InState(block.id(), blockState), () -> medianSection(block));
+        return companies.renew(survey.id(), before -> lookAround(survey, median));
     }
 
-    private Neighbours lookAround(SurveyEntry survey) {
-        List<Long> trees = surveys.tellNewestOfBlock(survey.tree().block().id()).stream()
+    /** The median section of the trunks of a block, m²; none where fewer than three are known. */
+    private Optional<Double> medianSection(Block block) {
+        List<Long> trees = surveys.tellNewestOfBlock(block.id()).stream()
                 .filter(one -> !one.counted())
                 .map(SurveyLine::id)
                 .toList();
@@ -168,7 +181,10 @@ public class TreeReadings {
                         .mapToDouble(section -> section)
                         .sorted()
                         .toArray();
-        Double median = sections.length < 3 ? null : sections[sections.length / 2];
+        return sections.length < 3 ? Optional.empty() : Optional.of(sections[sections.length / 2]);
+    }
+
+    private Neighbours lookAround(SurveyEntry survey, Optional<Double> median) {
         List<SurveyEntry> own =
                 surveys.findByTreeIdOrderBySurveyedOnDescIdDesc(survey.tree().id());
         SurveyEntry earlier = own.stream()
@@ -176,11 +192,12 @@ public class TreeReadings {
                 .findFirst()
                 .orElse(null);
         if (earlier == null) {
-            return measured(new Neighbours(median, null, 0), survey);
+            return measured(new Neighbours(median.orElse(null), null, 0), survey);
         }
         Tree before = assessor.tree(AssessRequest.of(SurveyReader.read(earlier.document())));
         double years = ChronoUnit.DAYS.between(earlier.surveyedOn(), survey.surveyedOn()) / DAYS_A_YEAR;
-        return measured(new Neighbours(median, FruitingCentre.of(before, LightModel.read(before)), years), survey);
+        return measured(
+                new Neighbours(median.orElse(null), FruitingCentre.of(before, LightModel.read(before)), years), survey);
     }
 
     /** The same with what was counted and measured in the block. */
