@@ -21,6 +21,7 @@ import umbel.app.log.RecordRepository;
 import umbel.app.log.StepOutcome;
 import umbel.app.log.WorkRecord;
 import umbel.app.orchard.Block;
+import umbel.app.survey.BlockState;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyLine;
 import umbel.app.survey.SurveyRepository;
@@ -44,13 +45,18 @@ public class LearningService {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int SEASON_DAYS_LEAST = 200;
     private static final int SEASON_DAYS_MOST = 550;
+    private static final int BLOCKS_KEPT = 500;
 
     private final SurveyRepository surveys;
     private final RecordRepository records;
     private final PickingRepository pickings;
     private final TreeReadings readings;
+    private final BlockState states;
     private final Knowledge knowledge;
     private final ComputedCache<Key, Comparison> kept = ComputedCache.atMost(5_000);
+
+    private final ComputedCache<String, BlockCalibration> learned = ComputedCache.atMost(BLOCKS_KEPT);
+    private final ComputedCache<String, Map<String, CountLearned>> learnedOfCounted = ComputedCache.atMost(BLOCKS_KEPT);
 
     private record Key(long earlier, long later, int visits, double fruits) {}
 
@@ -59,11 +65,13 @@ public class LearningService {
             RecordRepository records,
             PickingRepository pickings,
             TreeReadings readings,
+            BlockState states,
             Knowledge knowledge) {
         this.surveys = surveys;
         this.records = records;
         this.pickings = pickings;
         this.readings = readings;
+        this.states = states;
         this.knowledge = knowledge;
     }
 
@@ -73,12 +81,14 @@ public class LearningService {
     /** What a block's trees have taught. */
     @Transactional(readOnly = true)
     public BlockCalibration of(Block block) {
-        return BlockCalibration.of(
-                counting(block).stream()
-                        .filter(one -> !one.earlier().isCounted())
-                        .map(Checked::comparison)
-                        .toList(),
-                knowledge.parameters().learning());
+        return learned.get(
+                states.of(block.id()),
+                () -> BlockCalibration.of(
+                        counting(block).stream()
+                                .filter(one -> !one.earlier().isCounted())
+                                .map(Checked::comparison)
+                                .toList(),
+                        knowledge.parameters().learning()));
     }
 
     /** What a block's bushes, rows or vines of one kind have taught. */
@@ -90,6 +100,10 @@ public class LearningService {
     /** What a block's counted plants have taught, by kind. */
     @Transactional(readOnly = true)
     public Map<String, CountLearned> ofCounted(Block block) {
+        return learnedOfCounted.get(states.of(block.id()), () -> learnOfCounted(block));
+    }
+
+    private Map<String, CountLearned> learnOfCounted(Block block) {
         Map<String, List<Comparison>> byKind = new TreeMap<>();
         for (Checked one : counting(block)) {
             if (one.earlier().isCounted()) {

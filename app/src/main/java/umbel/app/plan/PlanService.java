@@ -84,17 +84,13 @@ class PlanService {
     /** The same, with how the tree goes on under that plan and left alone. */
     record GrownOn(Recommended recommended, Planning.Course course) {}
 
-    /**
-     * What the plan of a survey depends on, on which nothing is decided yet.
-     *
-     * @param blockState what is known in its block: another text once anything there has changed
-     */
-    String basis(SurveyEntry survey, String blockState) {
+    /** What the plan of a survey depends on, on which nothing is decided yet, as its block is known at this moment. */
+    String basis(SurveyEntry survey) {
         return new PlanCache.Key(
                         survey.id(),
                         Decisions.none(),
                         learning.of(survey.tree().block()),
-                        readings.lookAround(survey, blockState))
+                        readings.lookAroundNow(survey))
                 .toString();
     }
 

@@ -108,18 +108,14 @@ public class PlanWorth {
         return planned;
     }
 
-    /**
-     * All that the plan of a survey depends on besides the program and its knowledge; the same text as long as the plan is the same.
-     *
-     * @param blockState what is known in its block: another text once anything there has changed
-     */
-    public String basis(SurveyEntry survey, String blockState) {
+    /** All that the plan of a survey depends on besides the program and its knowledge; the same text as long as the plan is the same. */
+    public String basis(SurveyEntry survey) {
         return survey.isCounted()
                 ? survey.id() + " "
                         + learning.counted(
                                 survey.tree().block(),
                                 readings.counted(survey).counted().kind().id())
-                : plans.basis(survey, blockState);
+                : plans.basis(survey);
     }
 
     /** What was weighed already. */

@@ -17,6 +17,7 @@ import umbel.app.job.NightWork;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.plan.PlanWorth;
+import umbel.app.survey.BlockState;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyLine;
 import umbel.app.survey.SurveyRepository;
@@ -68,7 +69,7 @@ class TreePlanning implements JobWork, NightWork {
     public Outcome of(SurveyEntry survey) {
         long tree = survey.tree().id();
         String state = states.lately(survey.tree().block().id());
-        String basis = states.digest(worths.basis(survey, state));
+        String basis = states.digest(worths.basis(survey));
         boolean holds = transactions
                 .execute(status -> plans.findByTreeId(tree))
                 .filter(one -> one.restsOn(basis))

@@ -48,17 +48,16 @@ public class TreeReadings {
     private final Knowledge knowledge;
     private final SeasonCounts counts;
     private final BlockMeasures measures;
+    private final BlockState states;
     private final ComputedCache<Long, CountedPlant> counted = ComputedCache.atMost(MOST);
     private final ComputedCache<Key, SurveyedTree> kept = ComputedCache.atMost(MOST);
     private final ComputedCache<Key, FindingConfidence.Answer> sure = ComputedCache.atMost(MOST);
     private final ComputedCache<Long, Neighbours> companies = ComputedCache.freshFor(Duration.ofMinutes(1));
     private final ComputedCache<Long, Set<String>> sick = ComputedCache.atMost(50_000);
-    private final ComputedCache<InState, Optional<Double>> medians = ComputedCache.atMost(MOST);
+    private final ComputedCache<String, Optional<Double>> medians = ComputedCache.atMost(MOST);
     private final ComputedCache<Long, Double> trunks = ComputedCache.atMost(20_000);
 
     private record Key(long surveyId, String school, Double reachM, Map<String, Object> lines, Neighbours neighbours) {}
-
-    private record InState(long block, String state) {}
 
     private static Key key(
             SurveyEntry survey, String school, Map<String, Object> lines, Double reachM, Neighbours neighbours) {
@@ -70,7 +69,9 @@ public class TreeReadings {
             SurveyRepository surveys,
             Knowledge knowledge,
             SeasonCounts counts,
-            BlockMeasures measures) {
+            BlockMeasures measures,
+            BlockState states) {
+        this.states = states;
         this.counts = counts;
         this.measures = measures;
         this.knowledge = knowledge;
@@ -154,20 +155,12 @@ public class TreeReadings {
 
     /** What the newest surveys of its block and its own earlier one tell of a tree; up to a minute old. */
     public Neighbours neighboursOf(SurveyEntry survey) {
-        return companies.get(
-                survey.id(),
-                () -> lookAround(survey, medianSection(survey.tree().block())));
+        return companies.get(survey.id(), () -> lookAround(survey));
     }
 
-    /**
-     * The same, looked for at this moment.
-     *
-     * @param blockState what is known in its block: another text once anything there has changed
-     */
-    public Neighbours lookAround(SurveyEntry survey, String blockState) {
-        Block block = survey.tree().block();
-        Optional<Double> median = medians.get(new InState(block.id(), blockState), () -> medianSection(block));
-        return companies.renew(survey.id(), before -> lookAround(survey, median));
+    /** The same, looked for at this moment. */
+    public Neighbours lookAroundNow(SurveyEntry survey) {
+        return companies.renew(survey.id(), before -> lookAround(survey));
     }
 
     /** The median section of the trunks of a block, m²; none where fewer than three are known. */
@@ -184,7 +177,9 @@ public class TreeReadings {
         return sections.length < 3 ? Optional.empty() : Optional.of(sections[sections.length / 2]);
     }
 
-    private Neighbours lookAround(SurveyEntry survey, Optional<Double> median) {
+    private Neighbours lookAround(SurveyEntry survey) {
+        Block block = survey.tree().block();
+        Optional<Double> median = medians.get(states.of(block.id()), () -> medianSection(block));
         List<SurveyEntry> own =
                 surveys.findByTreeIdOrderBySurveyedOnDescIdDesc(survey.tree().id());
         SurveyEntry earlier = own.stream()

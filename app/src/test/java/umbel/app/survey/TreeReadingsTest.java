@@ -25,7 +25,8 @@ class TreeReadingsTest {
             mock(SurveyRepository.class),
             Knowledge.shipped(),
             (blockId, day) -> Optional.empty(),
-            one -> MeasuredFactors.NONE);
+            one -> MeasuredFactors.NONE,
+            mock(BlockState.class));
 
     @Test
     void aSavedSurveyIsReadOnceForEachSchoolAndReach() {

@@ -34,6 +34,7 @@ import umbel.app.orchard.Block;
 import umbel.app.orchard.Holding;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.season.SeasonService;
+import umbel.app.survey.BlockState;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.app.survey.TreeReadings;
@@ -83,7 +84,8 @@ class VisitEffectsTest {
                         surveys,
                         knowledge,
                         (blockId, day) -> Optional.empty(),
-                        one -> MeasuredFactors.NONE),
+                        one -> MeasuredFactors.NONE,
+                        mock(BlockState.class)),
                 season,
                 knowledge,
                 Clock.systemUTC(),
