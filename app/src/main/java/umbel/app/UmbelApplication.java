@@ -44,7 +44,15 @@ public class UmbelApplication {
             LOG.info(
                     "The backup that was laid ready has taken the place of the data; what was there is kept beside it.");
         }
+        readKnowledgeBeside();
         SpringApplication.run(UmbelApplication.class, args);
+    }
+
+    /** Reads the knowledge that ships while the program round it starts: whoever asks for it first waits for the rest of that. */
+    private static void readKnowledgeBeside() {
+        Thread reading = new Thread(Knowledge::shipped, "knowledge");
+        reading.setDaemon(true);
+        reading.start();
     }
 
     private static void restore(Path file, Path data) throws IOException {

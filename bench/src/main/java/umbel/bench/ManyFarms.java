@@ -18,16 +18,18 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Two hundred farms of one installation, each like the demo; a hundred people look at theirs and tick trees at once for a minute, after one
- * and a half that are not counted, in which the program is compiled for this.
+ * Two hundred farms of one installation, each like the demo; a hundred people look at theirs and tick trees at once: a minute every three
+ * seconds, which is many times what anybody does at a tree, and a minute every second, after one and a half that are not counted, in which
+ * the program is compiled for this.
  */
 public final class ManyFarms {
 
     private static final int FARMS = 200;
     private static final int PEOPLE = 100;
-    private static final long MILLIS = 60_000;
     private static final long FIRST_MILLIS = 90_000;
-    private static final long PAUSE = 1_000;
+    private static final long MILLIS = 60_000;
+    private static final long QUICK = 1_000;
+    private static final long SLOWER = 3_000;
     private static final long LOOK_EVERY = 50;
     private static final Pattern CODE = Pattern.compile("\"code\":\"([a-z0-9]+)\"");
     private static final Pattern JOB = Pattern.compile("\"job\":(\\d+)");
@@ -53,22 +55,46 @@ public final class ManyFarms {
                 "%-58s %5d ms%n",
                 "a farm taken in from its archive of " + archive.length / 1000 + " kB (mean of " + farms.size() + ")",
                 (System.nanoTime() - begun) / 1_000_000 / farms.size());
-        List<Long> looks = Collections.synchronizedList(new ArrayList<>());
-        List<Long> ticks = Collections.synchronizedList(new ArrayList<>());
         AtomicInteger refused = new AtomicInteger();
         ExecutorService people = Executors.newFixedThreadPool(PEOPLE);
-        long counted = System.currentTimeMillis() + FIRST_MILLIS;
-        long end = counted + MILLIS;
+        long start = System.currentTimeMillis();
+        List<Phase> phases = List.of(
+                new Phase(QUICK, start + FIRST_MILLIS),
+                new Phase(SLOWER, start + FIRST_MILLIS + MILLIS),
+                new Phase(QUICK, start + FIRST_MILLIS + 2 * MILLIS));
         for (int person = 0; person < PEOPLE; person++) {
             int own = person;
             String farm = args[0] + "/farms/" + farms.get(2 * person % farms.size());
-            people.submit(() -> work(http, farm, own, counted, end, looks, ticks, refused));
+            people.submit(() -> work(http, farm, own, phases, refused));
         }
         people.shutdown();
-        people.awaitTermination(3, TimeUnit.MINUTES);
-        print(PEOPLE + " people in " + FARMS + " farms, " + looks.size() + " looks, 95 % answered in", looks);
-        print("  and " + ticks.size() + " ticks, 95 % answered in", ticks);
+        people.awaitTermination(5, TimeUnit.MINUTES);
+        for (Phase phase : phases.subList(1, phases.size())) {
+            print(
+                    PEOPLE + " people in " + FARMS + " farms, each every " + phase.pause() / 1000 + " s: "
+                            + phase.looks().size() + " looks, 95 % in",
+                    phase.looks());
+            print("  and " + phase.ticks().size() + " ticks, 95 % in", phase.ticks());
+        }
         System.out.printf(Locale.ROOT, "%-58s %8d   aim 0%n", "  refused or lost", refused.get());
+    }
+
+    /**
+     * A time in which everybody works at the same pace.
+     *
+     * @param pause between a look with its tick and the next, milliseconds
+     * @param until when it ends, as the clock's milliseconds
+     * @param looks how long each look took, milliseconds; likewise ticks
+     */
+    private record Phase(long pause, long until, List<Long> looks, List<Long> ticks) {
+
+        Phase(long pause, long until) {
+            this(
+                    pause,
+                    until,
+                    Collections.synchronizedList(new ArrayList<>()),
+                    Collections.synchronizedList(new ArrayList<>()));
+        }
     }
 
     private static void print(String what, List<Long> millis) {
@@ -97,31 +123,29 @@ public final class ManyFarms {
         return code.group(1);
     }
 
-    private static void work(
-            HttpClient http,
-            String farm,
-            int person,
-            long counted,
-            long end,
-            List<Long> looks,
-            List<Long> ticks,
-            AtomicInteger refused) {
+    private static void work(HttpClient http, String farm, int person, List<Phase> phases, AtomicInteger refused) {
         try {
-            TimeUnit.MILLISECONDS.sleep(PAUSE * person / PEOPLE);
+            TimeUnit.MILLISECONDS.sleep(QUICK * person / PEOPLE);
             List<String> trees = new ArrayList<>();
             Matcher tree = TREE.matcher(ask(http, farm + "/api/holding", null).body());
             while (tree.find()) {
                 trees.add(tree.group(1));
             }
             String[] pages = {"/api/field", "/api/follow-ups", "/api/holding", "/api/blocks"};
-            for (int visit = 0; System.currentTimeMillis() < end; visit++) {
-                look(http, farm + pages[visit % pages.length], null, counted, looks, refused);
-                String body = "{\"doneOn\":\"" + LocalDate.now() + "\",\"who\":\"person " + person
-                        + "\",\"minutes\":4,\"clientId\":\"" + person + "-" + visit
-                        + "\",\"steps\":[{\"mark\":{\"operation\":\"watch\",\"limb\":\"trunk\"},\"title\":\"Look\",\"outcome\":\"as-planned\"}]}";
-                String at = trees.get((person + visit) % trees.size());
-                look(http, farm + "/api/trees/" + at + "/records", body, counted, ticks, refused);
-                TimeUnit.MILLISECONDS.sleep(PAUSE);
+            int visit = 0;
+            for (Phase phase : phases) {
+                // not all at the same moment
+                TimeUnit.MILLISECONDS.sleep((phase.pause() - QUICK) * person / PEOPLE);
+                while (System.currentTimeMillis() < phase.until()) {
+                    look(http, farm + pages[visit % pages.length], null, phase.looks(), refused);
+                    String body = "{\"doneOn\":\"" + LocalDate.now() + "\",\"who\":\"person " + person
+                            + "\",\"minutes\":4,\"clientId\":\"" + person + "-" + visit
+                            + "\",\"steps\":[{\"mark\":{\"operation\":\"watch\",\"limb\":\"trunk\"},\"title\":\"Look\",\"outcome\":\"as-planned\"}]}";
+                    String at = trees.get((person + visit) % trees.size());
+                    look(http, farm + "/api/trees/" + at + "/records", body, phase.ticks(), refused);
+                    TimeUnit.MILLISECONDS.sleep(phase.pause());
+                    visit++;
+                }
             }
         } catch (IOException e) {
             System.err.println("person " + person + ": " + e);
@@ -131,14 +155,11 @@ public final class ManyFarms {
         }
     }
 
-    private static void look(
-            HttpClient http, String address, String body, long counted, List<Long> millis, AtomicInteger refused)
+    private static void look(HttpClient http, String address, String body, List<Long> millis, AtomicInteger refused)
             throws IOException, InterruptedException {
         long begun = System.nanoTime();
         HttpResponse<String> answer = ask(http, address, body);
-        if (System.currentTimeMillis() > counted) {
-            millis.add((System.nanoTime() - begun) / 1_000_000);
-        }
+        millis.add((System.nanoTime() - begun) / 1_000_000);
         if (answer.statusCode() >= 400) {
             System.err.println(answer.statusCode() + " " + address + " " + answer.body());
             refused.incrementAndGet();

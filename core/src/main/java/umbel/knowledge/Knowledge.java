@@ -23,8 +23,8 @@ import umbel.text.Value;
 /**
  * All knowledge files, loaded and checked once: those that ship, and over them those an adviser or grower keeps in a
  * folder of his own. Species, systems, schools and counted kinds may build on another of their kind by {@code base}; each is held against
- * its JSON Schema ({@code formats/umbel-species-1.schema.json} and its like). A faulty file is refused with its name, line
- * and reason.
+ * its JSON Schema ({@code formats/umbel-species-1.schema.json} and its like), a folder in which all files ship by a test and not
+ * at every start. A faulty file is refused with its name, line and reason.
  */
 public final class Knowledge {
 
@@ -33,6 +33,9 @@ public final class Knowledge {
             "systems", "umbel-system-1",
             "schools", "umbel-school-1",
             "counted", "umbel-counted-kind-1");
+
+    private static final String CULTIVARS = "cultivars.yaml";
+    private static final String ROOTSTOCKS = "rootstocks.yaml";
 
     private final Map<String, Species> species = new TreeMap<>();
     private final Map<String, TrainingSystem> systems = new TreeMap<>();
@@ -63,7 +66,7 @@ public final class Knowledge {
 
     private record Rootstocks(List<Rootstock> rootstocks) {}
 
-    private Knowledge(Path own) {
+    private Knowledge(Path own, boolean checkShipped) {
         parameters = shippedFile("parameters.yaml").as(Parameters.class);
         cautions = List.copyOf(shippedFile("cautions.yaml").as(Cautions.class).cautions());
         plan = shippedFile("plan.yaml")
@@ -79,12 +82,14 @@ public final class Knowledge {
         planting = shippedFile("planting.yaml").as(PlantingParameters.class);
         photographs = shippedFile("photographs.yaml").as(PhotographParameters.class);
         Contents contents = shippedFile("contents.yaml").as(Contents.class);
-        load("species", contents.species(), own).forEach((id, file) -> species.put(id, file.as(Species.class)));
-        Map<String, KnowledgeFile> systemFiles = load("systems", contents.systems(), own);
+        load("species", contents.species(), own, checkShipped)
+                .forEach((id, file) -> species.put(id, file.as(Species.class)));
+        Map<String, KnowledgeFile> systemFiles = load("systems", contents.systems(), own, checkShipped);
         systemFiles.forEach((id, file) -> systems.put(id, file.as(TrainingSystem.class)));
-        schoolFiles.putAll(load("schools", contents.schools(), own));
+        schoolFiles.putAll(load("schools", contents.schools(), own, checkShipped));
         schoolFiles.forEach((id, file) -> schools.put(id, file.as(School.class)));
-        load("counted", contents.counted(), own).forEach((id, file) -> counted.put(id, file.as(CountedKind.class)));
+        load("counted", contents.counted(), own, checkShipped)
+                .forEach((id, file) -> counted.put(id, file.as(CountedKind.class)));
         cultivars = ownCultivars(own);
         rootstocks = ownRootstocks(own);
     }
@@ -101,7 +106,22 @@ public final class Knowledge {
      * @throws BrokenKnowledge naming file, line and reason when a file cannot be used
      */
     public static Knowledge with(Path own) {
-        return new Knowledge(own);
+        return isEmpty(own) ? shipped() : new Knowledge(own, false);
+    }
+
+    private static boolean isEmpty(Path own) {
+        return SCHEMAS.keySet().stream()
+                        .allMatch(folder -> ownFiles(own, folder).isEmpty())
+                && Stream.of(CULTIVARS, ROOTSTOCKS).noneMatch(name -> isThere(own, name));
+    }
+
+    private static boolean isThere(Path own, String name) {
+        return own != null && Files.isRegularFile(own.resolve(name));
+    }
+
+    /** The knowledge that ships, every file of it held against its schema: what a start takes for granted. */
+    static Knowledge shippedAndChecked() {
+        return new Knowledge(null, true);
     }
 
     /**
@@ -271,14 +291,15 @@ public final class Knowledge {
         return found;
     }
 
-    /** Files of one folder by id, each over its base and checked. */
-    private static Map<String, KnowledgeFile> load(String folder, List<String> shipped, Path own) {
-        FormatCheck schema = new FormatCheck(SCHEMAS.get(folder));
+    /** Files of one folder by id, each over its base; checked where some of them do not ship, or where it is asked for. */
+    private static Map<String, KnowledgeFile> load(
+            String folder, List<String> shipped, Path own, boolean checkShipped) {
         Map<String, KnowledgeFile> files = new LinkedHashMap<>();
         for (String id : shipped) {
             files.put(id, shippedFile(folder + "/" + id + ".yaml"));
         }
-        for (Path path : ownFiles(own, folder)) {
+        List<Path> added = ownFiles(own, folder);
+        for (Path path : added) {
             KnowledgeFile file = KnowledgeFile.read(path.toString(), text(path));
             String id = path.getFileName().toString().replaceFirst("\\.ya?ml$", "");
             if (!file.values().path("id").asString("").equals(id)) {
@@ -287,9 +308,11 @@ public final class Knowledge {
             files.put(id, file);
         }
         Map<String, KnowledgeFile> whole = new TreeMap<>();
-        files.forEach((id, file) -> whole.put(
-                id,
-                overBases(file, folder, files, new LinkedHashSet<>(Set.of(id))).checkedBy(schema)));
+        files.forEach((id, file) -> whole.put(id, overBases(file, folder, files, new LinkedHashSet<>(Set.of(id)))));
+        if (checkShipped || !added.isEmpty()) {
+            FormatCheck schema = new FormatCheck(SCHEMAS.get(folder));
+            whole.values().forEach(file -> file.checkedBy(schema));
+        }
         return whole;
     }
 
@@ -310,19 +333,19 @@ public final class Knowledge {
     }
 
     private static List<Cultivar> ownCultivars(Path own) {
-        return ownList(own, "cultivars.yaml", "umbel-cultivars-1")
+        return ownList(own, CULTIVARS, "umbel-cultivars-1")
                 .map(file -> file.as(Cultivars.class).cultivars())
                 .orElse(List.of());
     }
 
     private static List<Rootstock> ownRootstocks(Path own) {
-        return ownList(own, "rootstocks.yaml", "umbel-rootstocks-1")
+        return ownList(own, ROOTSTOCKS, "umbel-rootstocks-1")
                 .map(file -> file.as(Rootstocks.class).rootstocks())
                 .orElse(List.of());
     }
 
     private static Optional<KnowledgeFile> ownList(Path own, String name, String schema) {
-        if (own == null || !Files.isRegularFile(own.resolve(name))) {
+        if (!isThere(own, name)) {
             return Optional.empty();
         }
         Path path = own.resolve(name);
@@ -366,6 +389,6 @@ public final class Knowledge {
     }
 
     private static final class Shipped {
-        private static final Knowledge KNOWLEDGE = new Knowledge(null);
+        private static final Knowledge KNOWLEDGE = new Knowledge(null, false);
     }
 }

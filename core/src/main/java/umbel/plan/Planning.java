@@ -61,6 +61,11 @@ public final class Planning {
         this.middle = new Planner(found, reading, request, seasons, before == null ? null : before.middle);
     }
 
+    /** Axes of the tree that is planned. */
+    public int axisCount() {
+        return found.axes().size();
+    }
+
     /** The recommended plan with its later winters, without the seasons after it. */
     public Plan recommended() {
         Plan known = recommended;

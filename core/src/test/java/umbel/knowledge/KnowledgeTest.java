@@ -1,6 +1,7 @@
 package umbel.knowledge;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 import static org.assertj.core.api.Assertions.within;
@@ -17,6 +18,11 @@ class KnowledgeTest {
             List.of("dormant", "delayed-dormant", "bloom", "early-summer", "summer", "after-harvest");
 
     private final Knowledge knowledge = Knowledge.shipped();
+
+    @Test
+    void everyFileThatShipsKeepsToItsSchema() {
+        assertThatCode(Knowledge::shippedAndChecked).doesNotThrowAnyException();
+    }
 
     @Test
     void everySpeciesSaysWhenItMayBeCut() {

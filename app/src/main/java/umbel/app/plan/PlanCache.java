@@ -13,10 +13,11 @@ import umbel.wood.Tree;
 @Component
 class PlanCache {
 
-    private static final int MOST = 60;
+    private static final double SHARE_OF_MEMORY = 1.0 / 16;
 
-    private final ComputedCache<Key, Planning> kept = ComputedCache.atMost(MOST);
-    private final ComputedCache<Long, Planning> lastOfSurvey = ComputedCache.atMost(MOST);
+    private final ComputedCache<Key, Planning> kept = ComputedCache.ofTrees(SHARE_OF_MEMORY, Planning::axisCount);
+    private final ComputedCache<Long, Planning> lastOfSurvey =
+            ComputedCache.ofTrees(SHARE_OF_MEMORY, Planning::axisCount);
 
     /**
      * What a plan depends on.

@@ -40,6 +40,7 @@ public class TreeReadings {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int MOST = 300;
+    private static final double SHARE_OF_MEMORY = 1.0 / 8;
     private static final int AT_A_TIME = 200;
     private static final double DAYS_A_YEAR = 365.25;
 
@@ -50,7 +51,8 @@ public class TreeReadings {
     private final BlockMeasures measures;
     private final BlockState states;
     private final ComputedCache<Long, CountedPlant> counted = ComputedCache.atMost(MOST);
-    private final ComputedCache<Key, SurveyedTree> kept = ComputedCache.atMost(MOST);
+    private final ComputedCache<Key, SurveyedTree> kept =
+            ComputedCache.ofTrees(SHARE_OF_MEMORY, read -> read.tree().axes().size());
     private final ComputedCache<Key, FindingConfidence.Answer> sure = ComputedCache.atMost(MOST);
     private final ComputedCache<Long, Neighbours> companies = ComputedCache.freshFor(Duration.ofMinutes(1));
     private final ComputedCache<Long, Set<String>> sick = ComputedCache.atMost(50_000);

@@ -12,6 +12,21 @@ import org.junit.jupiter.api.Test;
 
 class ComputedCacheTest {
 
+    @Test
+    void treesAreKeptAsFarAsTheirShareOfTheMemoryGoes() {
+        ComputedCache<Integer, int[]> trees = ComputedCache.ofTrees(1.0 / 16, tree -> tree[0]);
+        int large = (int) (Runtime.getRuntime().maxMemory() / 16 / 700 / 10);
+        int worked = 0;
+        for (int tree = 0; tree < 100; tree++) {
+            trees.get(tree, () -> new int[] {large});
+        }
+        for (int tree = 0; tree < 100; tree++) {
+            int[] fresh = {large};
+            worked += trees.get(tree, () -> fresh) == fresh ? 1 : 0;
+        }
+        assertThat(worked).as("of a hundred, ten fit").isGreaterThanOrEqualTo(90);
+    }
+
     private final ComputedCache<String, Integer> kept = ComputedCache.atMost(10);
 
     @Test
