@@ -3,6 +3,7 @@ package umbel.app.learning;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -114,7 +115,7 @@ public class LearningService {
         Map<String, CountLearned> learned = new TreeMap<>();
         byKind.forEach((kind, seasons) -> learned.put(
                 kind, CountLearned.of(seasons, knowledge.parameters().learning())));
-        return learned;
+        return Collections.unmodifiableMap(learned);
     }
 
     /** The seasons of a block that count for what it has taught. */
