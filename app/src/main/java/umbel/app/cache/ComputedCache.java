@@ -31,13 +31,13 @@ public final class ComputedCache<K, V> {
         this.cache = cache;
     }
 
-    /** Keeps at most so many answers, those asked for last. */
+    /** Keeps at most so many answers, those asked for lately and often. */
     public static <K, V> ComputedCache<K, V> atMost(long count) {
         return new ComputedCache<>(Caffeine.newBuilder().maximumSize(count).build());
     }
 
     /**
-     * Keeps answers about trees, those asked for last, as long as they take no more than a share of the memory there is for data.
+     * Keeps answers about trees, those asked for lately and often, as far as they take no more than a share of the memory there is for data.
      *
      * @param shareOfMemory 0…1
      * @param axes of the tree that an answer is about; small beside it is what else an answer holds

@@ -55,7 +55,6 @@ public class LearningService {
     private final BlockState states;
     private final Knowledge knowledge;
     private final ComputedCache<Key, Comparison> kept = ComputedCache.atMost(5_000);
-
     private final ComputedCache<String, BlockCalibration> learned = ComputedCache.atMost(BLOCKS_KEPT);
     private final ComputedCache<String, Map<String, CountLearned>> learnedOfCounted = ComputedCache.atMost(BLOCKS_KEPT);
 
@@ -112,10 +111,10 @@ public class LearningService {
                 byKind.computeIfAbsent(kind, key -> new ArrayList<>()).add(one.comparison());
             }
         }
-        Map<String, CountLearned> learned = new TreeMap<>();
-        byKind.forEach((kind, seasons) -> learned.put(
+        Map<String, CountLearned> ofKinds = new TreeMap<>();
+        byKind.forEach((kind, seasons) -> ofKinds.put(
                 kind, CountLearned.of(seasons, knowledge.parameters().learning())));
-        return Collections.unmodifiableMap(learned);
+        return Collections.unmodifiableMap(ofKinds);
     }
 
     /** The seasons of a block that count for what it has taught. */

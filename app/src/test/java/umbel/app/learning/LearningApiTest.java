@@ -6,7 +6,10 @@ import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
+import umbel.app.NewBlock;
 import umbel.app.RunningUmbel;
+import umbel.practice.PracticeTree;
+import umbel.survey.SurveyReader;
 
 @ExtendWith(RunningUmbel.class)
 class LearningApiTest {
@@ -50,6 +53,30 @@ class LearningApiTest {
                 .json();
         assertThat(again.path("vigour").asDouble())
                 .isEqualTo(learned.path("vigour").asDouble());
+    }
+
+    /** What a block has taught is kept as long as nothing in it changes: a survey changes it at once. */
+    @Test
+    void aSecondWinterTeachesAsSoonAsItIsSurveyed() {
+        LocalDate winter = LocalDate.now().minusDays(20);
+        long block = NewBlock.add(umbel, "Taught", "apple", "tall-spindle", 1);
+        long tree = NewBlock.surveyedSpindle(umbel, block, 1, winter.minusYears(1));
+        String learned = "/api/blocks/" + block + "/learned";
+        assertThat(umbel.get(learned).json().path("trees").asInt()).isZero();
+        RunningUmbel.Answer saved = umbel.post(
+                "/api/trees/" + tree + "/surveys",
+                SurveyReader.write(PracticeTree.survey("apple", "tall-spindle", 7, 1))
+                        .replaceFirst("\"surveyedOn\" : \"[^\"]*\"", "\"surveyedOn\" : \"" + winter + "\""));
+        assertThat(saved.status()).as(saved.text()).isEqualTo(201);
+        assertThat(umbel.get(learned).json().path("trees").asInt()).isEqualTo(1);
+        umbel.send(
+                "PUT",
+                "/api/surveys/" + saved.json().path("id").asLong() + "/withdrawal",
+                "{\"withdrawn\":true}",
+                "application/json");
+        assertThat(umbel.get(learned).json().path("trees").asInt())
+                .as("the second survey is withdrawn")
+                .isZero();
     }
 
     @Test

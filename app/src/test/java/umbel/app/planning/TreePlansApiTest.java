@@ -106,6 +106,23 @@ class TreePlansApiTest {
                 .isCloseTo(plan.at("/totals/minutes").asDouble(), within(0.2));
     }
 
+    /** Blue Bank: bushes are weighed by their canes, and shade is told of none. */
+    @Test
+    void countedPlantsArePlannedWithTheirSeasonsToo() throws InterruptedException {
+        JsonNode plans = planned(10);
+        assertThat(plans.at("/job/failed").asInt()).isZero();
+        assertThat(plans.at("/trees")).isNotEmpty().allSatisfy(line -> {
+            assertThat(line.at("/steps").isNull()).isFalse();
+            assertThat(line.at("/shadeBefore").isNull()).isTrue();
+        });
+        assertThat(plans.at("/seasons")).isNotEmpty().allSatisfy(season -> {
+            assertThat(season.at("/shade").isNull()).isTrue();
+            assertThat(season.at("/firstClassKg").asDouble()).isPositive();
+        });
+        assertThat(plans.at("/seasons/0/minutes").asDouble()).isPositive();
+        assertThat(plans.at("/seasons/1/minutes").isNull()).isTrue();
+    }
+
     @Test
     void aBlockGoesOnAsItsTreesOnTheirPages() throws InterruptedException {
         long block = NewBlock.add(umbel, "Grown on", "apple", "tall-spindle", 1);

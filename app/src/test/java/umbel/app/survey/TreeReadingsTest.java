@@ -2,12 +2,21 @@ package umbel.app.survey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.times;
+import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
+import java.time.LocalDate;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
+import umbel.app.orchard.Block;
+import umbel.app.orchard.OrchardTree;
 import umbel.assess.Assessor;
 import umbel.knowledge.Knowledge;
 import umbel.knowledge.NotSupported;
@@ -19,6 +28,9 @@ import umbel.reading.Neighbours;
 import umbel.survey.SurveyReader;
 
 class TreeReadingsTest {
+
+    private static final long BLOCK = 7;
+    private static final LocalDate DAY = LocalDate.of(2026, 1, 15);
 
     private final TreeReadings readings = new TreeReadings(
             new Assessor(Knowledge.shipped()),
@@ -72,6 +84,51 @@ class TreeReadingsTest {
     void aSchoolNobodyKnowsIsRefused() {
         assertThatThrownBy(() -> readings.of(entry(4), "wild", Map.of(), null, Neighbours.NONE))
                 .isInstanceOf(NotSupported.class);
+    }
+
+    /** The trunks of a block are looked through again once anything in it has changed, and not for each of its trees. */
+    @Test
+    void aBlockIsLookedThroughOnceAsLongAsNothingInItChanges() {
+        SurveyRepository surveys = mock(SurveyRepository.class);
+        BlockState states = mock(BlockState.class);
+        Block block = mock(Block.class);
+        when(block.id()).thenReturn(BLOCK);
+        List<SurveyEntry> entries = LongStream.rangeClosed(1, 3)
+                .mapToObj(id -> standing(entry(id), id, block))
+                .toList();
+        List<SurveyLine> lines = entries.stream()
+                .map(one -> new SurveyLine(one.id(), DAY, "umbel-survey/1", one.id(), BLOCK, "", 1, 1))
+                .toList();
+        when(surveys.tellNewestOfBlock(BLOCK)).thenReturn(lines);
+        when(surveys.findWithTrees(any())).thenReturn(entries);
+        TreeReadings looking = new TreeReadings(
+                new Assessor(Knowledge.shipped()),
+                surveys,
+                Knowledge.shipped(),
+                (blockId, day) -> Optional.empty(),
+                one -> MeasuredFactors.NONE,
+                states);
+
+        when(states.of(BLOCK)).thenReturn("before");
+        double trunk = SurveyReader.read(entries.get(0).document()).trunk().diameterMm();
+        for (SurveyEntry one : entries) {
+            assertThat(looking.lookAroundNow(one).rowMedianSection())
+                    .isCloseTo(Math.PI / 4 * trunk * trunk / 1e6, within(1e-9));
+        }
+        verify(surveys, times(1)).tellNewestOfBlock(BLOCK);
+
+        when(states.of(BLOCK)).thenReturn("after");
+        looking.lookAroundNow(entries.get(0));
+        verify(surveys, times(2)).tellNewestOfBlock(BLOCK);
+    }
+
+    private static SurveyEntry standing(SurveyEntry entry, long id, Block block) {
+        OrchardTree tree = mock(OrchardTree.class);
+        when(tree.id()).thenReturn(id);
+        when(tree.block()).thenReturn(block);
+        when(entry.tree()).thenReturn(tree);
+        when(entry.surveyedOn()).thenReturn(DAY);
+        return entry;
     }
 
     private static SurveyEntry entry(long id, Fault... faults) {
