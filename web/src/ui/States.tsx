@@ -1,5 +1,6 @@
 import { useSay } from '../text/say';
 import { Problem } from '../api/problem';
+import { useRouteError } from 'react-router';
 import { Button } from './Button';
 
 /** While something is fetched. */
@@ -29,9 +30,22 @@ export function Failed({ error, retry }: { error: unknown; retry?: () => void })
   );
 }
 
-/** Where a page came to grief. */
+/** A page's own program was not to be had: there is no signal, or another release is served by now. */
+export class PageNotFetched extends Error {
+  constructor(cause: unknown) {
+    super('a page was not fetched', { cause });
+  }
+}
+
+/** Where a page came to grief, or did not arrive: then it is asked for once more with all that belongs to it. */
 export function PageFailed() {
   const say = useSay();
+  if (useRouteError() instanceof PageNotFetched) {
+    const again = () => {
+      window.location.reload();
+    };
+    return <Failed error={new Error(say('states.page-not-fetched'))} retry={again} />;
+  }
   return <Failed error={new Error(say('states.page-failed'))} />;
 }
 

@@ -9,19 +9,24 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
-import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
+import org.springframework.boot.context.properties.EnableConfigurationProperties;
 import org.springframework.context.annotation.Bean;
+import org.springframework.data.jpa.repository.config.EnableJpaRepositories;
+import org.springframework.data.repository.config.BootstrapMode;
 import umbel.app.backup.BackupFile;
 import umbel.app.backup.NotABackup;
 import umbel.app.backup.RestoreReport;
 import umbel.app.database.DataMove;
+import umbel.app.database.PlainQueries;
 import umbel.assess.Assessor;
 import umbel.assess.CountedAssessor;
 import umbel.knowledge.Knowledge;
 
 /** The program round the core: keeps trees, surveys, work and records, and serves the interface. */
 @SpringBootApplication
-@ConfigurationPropertiesScan
+@EnableConfigurationProperties(UmbelSettings.class)
+// what asks the database is made when it is first used
+@EnableJpaRepositories(bootstrapMode = BootstrapMode.LAZY, queryEnhancerSelector = PlainQueries.class)
 public class UmbelApplication {
 
     private static final Logger LOG = LoggerFactory.getLogger(UmbelApplication.class);

@@ -1,16 +1,16 @@
 package umbel.app.database;
 
+import com.zaxxer.hikari.HikariDataSource;
+import org.flywaydb.core.Flyway;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.flyway.autoconfigure.FlywayConfigurationCustomizer;
-import org.springframework.boot.hibernate.autoconfigure.HibernatePropertiesCustomizer;
-import org.springframework.context.annotation.Bean;
-import org.springframework.context.annotation.Configuration;
+import org.springframework.stereotype.Component;
 
 /** Which database the program keeps its data in, by its address: H2 in a file of its own, or PostgreSQL. */
-@Configuration(proxyBeanMethods = false)
+@Component
 public class DatabaseKind {
 
     private static final String POSTGRES = "jdbc:postgresql:";
+    private static final String MIGRATIONS = "classpath:db/migration";
 
     private final boolean postgres;
 
@@ -28,21 +28,14 @@ public class DatabaseKind {
         return !postgres;
     }
 
-    @Bean
-    FlywayConfigurationCustomizer migrations() {
-        return flyway -> {
-            if (postgres) {
-                flyway.locations("filesystem:" + PostgresMigrations.folder());
-            }
-        };
-    }
-
-    @Bean
-    HibernatePropertiesCustomizer dialect() {
-        return properties -> {
-            if (postgres) {
-                properties.put("hibernate.dialect", PostgresDialect.class.getName());
-            }
-        };
+    /** Brings the tables up to date, in the words of the database that keeps them. */
+    static Flyway migrated(HikariDataSource source) {
+        Flyway flyway = Flyway.configure()
+                .dataSource(source)
+                .locations(isPostgres(source.getJdbcUrl()) ? "filesystem:" + PostgresMigrations.folder() : MIGRATIONS)
+                .loggers("slf4j")
+                .load();
+        flyway.migrate();
+        return flyway;
     }
 }

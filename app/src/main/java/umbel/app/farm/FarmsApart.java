@@ -1,19 +1,9 @@
 package umbel.app.farm;
 
-import java.util.Map;
-import org.hibernate.cfg.MultiTenancySettings;
 import org.hibernate.context.spi.CurrentTenantIdentifierResolver;
-import org.springframework.boot.hibernate.autoconfigure.HibernatePropertiesCustomizer;
-import org.springframework.stereotype.Component;
 
-/** Tells Hibernate whose rows it may read and write: those of the farm the thread works for. */
-@Component
-class FarmsApart implements CurrentTenantIdentifierResolver<Long>, HibernatePropertiesCustomizer {
-
-    @Override
-    public void customize(Map<String, Object> properties) {
-        properties.put(MultiTenancySettings.MULTI_TENANT_IDENTIFIER_RESOLVER, this);
-    }
+/** Tells Hibernate, which makes it by the name in the settings, whose rows it may read and write: those of the farm the thread works for. */
+public final class FarmsApart implements CurrentTenantIdentifierResolver<Long> {
 
     @Override
     public Long resolveCurrentTenantIdentifier() {

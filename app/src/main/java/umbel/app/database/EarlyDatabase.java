@@ -1,0 +1,88 @@
+package umbel.app.database;
+
+import com.zaxxer.hikari.HikariDataSource;
+import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.flywaydb.core.Flyway;
+import org.springframework.boot.context.event.ApplicationFailedEvent;
+import org.springframework.boot.context.properties.bind.Bindable;
+import org.springframework.boot.context.properties.bind.Binder;
+import org.springframework.boot.hibernate.autoconfigure.HibernateProperties;
+import org.springframework.boot.hibernate.autoconfigure.HibernateSettings;
+import org.springframework.boot.jdbc.autoconfigure.DataSourceProperties;
+import org.springframework.boot.jpa.autoconfigure.JpaProperties;
+import org.springframework.context.ApplicationContextInitializer;
+import org.springframework.context.ApplicationListener;
+import org.springframework.context.support.GenericApplicationContext;
+import org.springframework.core.task.support.TaskExecutorAdapter;
+import org.springframework.orm.jpa.vendor.HibernateJpaVendorAdapter;
+
+/**
+ * Opens the database, brings its tables up to date and makes Hibernate ready in a thread of its own, from the moment the settings
+ * are known. Putting the rest of the program together takes as long, and needs none of it before the end.
+ */
+public final class EarlyDatabase implements ApplicationContextInitializer<GenericApplicationContext> {
+
+    private static final String ENTITIES = "umbel.app";
+    private static final String VALIDATE = "validate";
+
+    @Override
+    public void initialize(GenericApplicationContext program) {
+        Binder settings = Binder.get(program.getEnvironment());
+        HikariDataSource source = source(settings);
+        Map<String, Object> hibernate = hibernate(settings, DatabaseKind.isPostgres(source.getJdbcUrl()));
+        ExecutorService beside = Executors.newSingleThreadExecutor(EarlyDatabase::thread);
+        CompletableFuture<EarlyEntityManagers> managers =
+                CompletableFuture.supplyAsync(() -> begun(source, hibernate, beside), beside);
+
+        program.registerBean("dataSource", HikariDataSource.class, () -> source);
+        program.registerBean("flyway", Flyway.class, () -> managers.join().migrated());
+        program.registerBean(
+                "entityManagerFactory",
+                EarlyEntityManagers.class,
+                managers::join,
+                definition -> definition.setDependsOn("dataSource")); // which is therefore closed after it
+        program.addApplicationListener((ApplicationListener<ApplicationFailedEvent>) failed -> source.close());
+    }
+
+    private static HikariDataSource source(Binder settings) {
+        HikariDataSource source = settings.bindOrCreate("spring.datasource", DataSourceProperties.class)
+                .initializeDataSourceBuilder()
+                .type(HikariDataSource.class)
+                .build();
+        settings.bind("spring.datasource.hikari", Bindable.ofInstance(source));
+        return source;
+    }
+
+    /** Finds what is kept in tables and lets the rest follow in the same thread, which ends after it. */
+    private static EarlyEntityManagers begun(
+            HikariDataSource source, Map<String, Object> hibernate, ExecutorService beside) {
+        EarlyEntityManagers managers = new EarlyEntityManagers(source);
+        managers.setPackagesToScan(ENTITIES);
+        managers.setJpaVendorAdapter(new HibernateJpaVendorAdapter());
+        managers.setJpaPropertyMap(hibernate);
+        managers.setBootstrapExecutor(new TaskExecutorAdapter(beside));
+        managers.begin();
+        beside.shutdown();
+        return managers;
+    }
+
+    private static Map<String, Object> hibernate(Binder settings, boolean postgres) {
+        JpaProperties jpa = settings.bindOrCreate("spring.jpa", JpaProperties.class);
+        HibernateProperties hibernate = settings.bindOrCreate("spring.jpa.hibernate", HibernateProperties.class);
+        Map<String, Object> all = hibernate.determineHibernateProperties(
+                jpa.getProperties(), new HibernateSettings().ddlAuto(() -> VALIDATE));
+        if (postgres) {
+            all.put("hibernate.dialect", PostgresDialect.class.getName());
+        }
+        return all;
+    }
+
+    private static Thread thread(Runnable work) {
+        Thread thread = new Thread(work, "database");
+        thread.setDaemon(true);
+        return thread;
+    }
+}
