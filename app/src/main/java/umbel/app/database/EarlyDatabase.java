@@ -65,6 +65,7 @@ public final class EarlyDatabase implements ApplicationContextInitializer<Generi
         managers.setJpaPropertyMap(hibernate);
         managers.setBootstrapExecutor(new TaskExecutorAdapter(beside));
         managers.begin();
+        beside.execute(() -> Questions.prepare(managers.getNativeEntityManagerFactory(), ENTITIES));
         beside.shutdown();
         return managers;
     }

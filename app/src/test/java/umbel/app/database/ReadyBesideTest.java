@@ -2,11 +2,16 @@ package umbel.app.database;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.context.index.CandidateComponentsIndex;
+import org.springframework.context.index.CandidateComponentsIndexLoader;
+import org.springframework.data.repository.Repository;
 import org.springframework.orm.jpa.LocalContainerEntityManagerFactoryBean;
 import umbel.app.RunningUmbel;
 
+/** A start is a third longer without each of these, and nothing else tells. */
 @ExtendWith(RunningUmbel.class)
 class ReadyBesideTest {
 
@@ -16,10 +21,27 @@ class ReadyBesideTest {
         this.umbel = umbel;
     }
 
-    /** A start is a tenth longer without it, and nothing else tells. */
     @Test
     void theDatabaseIsMadeReadyBesideTheRestOfTheStart() {
-        assertThat(umbel.part(LocalContainerEntityManagerFactoryBean.class).getBootstrapExecutor())
-                .isNotNull();
+        LocalContainerEntityManagerFactoryBean managers = umbel.part(LocalContainerEntityManagerFactoryBean.class);
+        assertThat(managers).isInstanceOf(EarlyEntityManagers.class);
+        assertThat(managers.getBootstrapExecutor()).isNotNull();
+        assertThat(umbel.part(Flyway.class)).isSameAs(((EarlyEntityManagers) managers).migrated());
+    }
+
+    @Test
+    void partsAreFoundByAnIndexThatTheBuildWrites() {
+        CandidateComponentsIndex index =
+                CandidateComponentsIndexLoader.loadIndex(getClass().getClassLoader());
+        assertThat(index).isNotNull();
+        assertThat(index.getCandidateTypes("umbel.app", Repository.class.getName()))
+                .hasSizeGreaterThan(20);
+    }
+
+    @Test
+    void everyQuestionInHibernatesWordsIsTakenApartBeforehand() {
+        LocalContainerEntityManagerFactoryBean managers = umbel.part(LocalContainerEntityManagerFactoryBean.class);
+        assertThat(Questions.prepare(managers.getNativeEntityManagerFactory(), "umbel.app"))
+                .isGreaterThan(40);
     }
 }
