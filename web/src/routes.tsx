@@ -15,7 +15,8 @@ function page<Name extends string>(fetched: () => Promise<Record<Name, Component
 }
 
 const withoutSignal = () => import('./withoutSignal');
-const survey = page(() => import('./survey/SurveyPage'), 'SurveyPage');
+const atTheTree = () => import('./atTheTree');
+const survey = page(atTheTree, 'SurveyPage');
 const dayLists = page(withoutSignal, 'DayLists');
 
 /** Which page answers to which address. */
@@ -34,21 +35,15 @@ export const routes: RouteObject[] = [
         errorElement: <PageFailed />,
         children: [
           { index: true, lazy: page(() => import('./holding/HoldingPage'), 'HoldingPage') },
-          { path: 'trees/:id', lazy: page(() => import('./tree/TreePage'), 'TreePage') },
+          { path: 'trees/:id', lazy: page(atTheTree, 'TreePage') },
           { path: 'trees/:id/survey', lazy: survey },
-          { path: 'trees/:id/walk', lazy: page(() => import('./survey/WalkPage'), 'WalkPage') },
-          {
-            path: 'trees/:id/photographs',
-            lazy: page(() => import('./photosurvey/PhotoSurveyPage'), 'PhotoSurveyPage'),
-          },
-          { path: 'trees/:id/sheet', lazy: page(() => import('./sheets/SheetPage'), 'SheetPage') },
-          { path: 'trees/:id/record', lazy: page(() => import('./record/RecordPage'), 'RecordPage') },
-          { path: 'plants/:id', lazy: page(() => import('./plant/PlantPage'), 'PlantPage') },
+          { path: 'trees/:id/walk', lazy: page(atTheTree, 'WalkPage') },
+          { path: 'trees/:id/photographs', lazy: page(atTheTree, 'PhotoSurveyPage') },
+          { path: 'trees/:id/sheet', lazy: page(atTheTree, 'SheetPage') },
+          { path: 'trees/:id/record', lazy: page(atTheTree, 'RecordPage') },
+          { path: 'plants/:id', lazy: page(atTheTree, 'PlantPage') },
           { path: 'plants/:id/survey', lazy: survey },
-          {
-            path: 'plants/:id/record',
-            lazy: page(() => import('./plant/PlantRecordPage'), 'PlantRecordPage'),
-          },
+          { path: 'plants/:id/record', lazy: page(atTheTree, 'PlantRecordPage') },
           { path: 'plantings', lazy: page(() => import('./planting/PlantingsPage'), 'PlantingsPage') },
           {
             path: 'plantings/household',

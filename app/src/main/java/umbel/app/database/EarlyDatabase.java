@@ -65,7 +65,9 @@ public final class EarlyDatabase implements ApplicationContextInitializer<Generi
         managers.setJpaPropertyMap(hibernate);
         managers.setBootstrapExecutor(new TaskExecutorAdapter(beside));
         managers.begin();
-        beside.execute(() -> Questions.prepare(managers.getNativeEntityManagerFactory(), ENTITIES));
+        // where Hibernate was not made ready, the program that waits for it says why
+        CompletableFuture.runAsync(
+                () -> Questions.prepare(managers.getNativeEntityManagerFactory(), ENTITIES), beside);
         beside.shutdown();
         return managers;
     }

@@ -54,7 +54,7 @@ class PagesInBrowserTest {
         BROWSER.open(umbel.url() + "/due");
         BROWSER.sees("Follow-ups due");
         assertThat(scripts()).anyMatch(name -> name.contains("DuePage"));
-        assertThat(scripts()).noneMatch(name -> name.contains("GuidePage") || name.contains("TreePage"));
+        assertThat(scripts()).noneMatch(name -> name.contains("GuidePage") || name.contains("atTheTree"));
         guide().click();
         BROWSER.sees("What to look for");
         assertThat(scripts()).anyMatch(name -> name.contains("GuidePage"));
