@@ -66,8 +66,7 @@ public final class EarlyDatabase implements ApplicationContextInitializer<Generi
         managers.setBootstrapExecutor(new TaskExecutorAdapter(beside));
         managers.begin();
         // where Hibernate was not made ready, the program that waits for it says why
-        CompletableFuture.runAsync(
-                () -> Questions.prepare(managers.getNativeEntityManagerFactory(), ENTITIES), beside);
+        CompletableFuture.runAsync(() -> Questions.prepare(managers.getNativeEntityManagerFactory(), ENTITIES), beside);
         beside.shutdown();
         return managers;
     }

@@ -94,7 +94,8 @@ class EveryWidthInBrowserTest {
         SoftAssertions widths = new SoftAssertions();
         BROWSER.open(umbel.url() + page);
         BROWSER.waiting()
-                .until(d -> !BROWSER.bodyText().isBlank() && !BROWSER.bodyText().matches("(?s)…|.*(Loading|Cargando).*"));
+                .until(d ->
+                        !BROWSER.bodyText().isBlank() && !BROWSER.bodyText().matches("(?s)…|.*(Loading|Cargando).*"));
         if (!LONGEST.equals(BROWSER.script("return document.documentElement.lang"))) {
             BROWSER.speaking(LONGEST); // this browser remembers it for the pages that follow
         }
