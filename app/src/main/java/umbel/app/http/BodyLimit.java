@@ -7,11 +7,13 @@ import jakarta.servlet.ServletInputStream;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.springframework.core.annotation.Order;
+import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import umbel.app.UmbelSettings;
@@ -29,6 +31,12 @@ public class BodyLimit extends OncePerRequestFilter {
 
     /** The request attribute that drops what is left of its body, as a {@link Runnable}; the connection ends with the answer. */
     public static final String DROP = "umbel.drop-body";
+
+    /** The request attribute with what whoever sent a refused body is told, as a {@link Statement}. */
+    static final String TOLD = "umbel.told";
+
+    /** What pages and phones send is mostly smaller, in bytes, and read whole before anything waits for anything else. */
+    private static final int SMALL = 1 << 16;
 
     private static final long REST_NANOS = 2_000_000_000L;
     private static final int REST_BLOCK = 1 << 14;
@@ -69,8 +77,11 @@ public class BodyLimit extends OncePerRequestFilter {
         long limit = backup ? mostOfBackup : most;
         long length = request.getContentLengthLong();
         if (length > limit) {
-            Problems.write(
-                    response, 413, Statement.of("problem.too-large").with("most", Value.count(limit / 1_000_000)));
+            refuse(
+                    request,
+                    response,
+                    413,
+                    Statement.of("problem.too-large").with("most", Value.count(limit / 1_000_000)));
             refuseTooLarge(request, length);
             return;
         }
@@ -83,16 +94,32 @@ public class BodyLimit extends OncePerRequestFilter {
         if (!arrival.begin()) {
             drop(request);
             response.setHeader("Retry-After", "10");
-            Problems.write(response, 503, Statement.of("problem.too-many-requests"));
+            refuse(request, response, 503, Statement.of("problem.too-many-requests"));
             return;
         }
         Counted counted = new Counted(request, arrival);
         try {
+            if (length <= SMALL && isJson(request)) {
+                counted.getInputStream().takeIn();
+            }
             chain.doFilter(counted, response);
         } finally {
             readTheRest(counted, arrival);
             arrival.end();
         }
+    }
+
+    /** Tells it twice: where the connection ends with the answer, the server has it written anew. */
+    private static void refuse(HttpServletRequest request, HttpServletResponse response, int status, Statement told)
+            throws IOException {
+        request.setAttribute(TOLD, told);
+        Problems.write(response, status, told);
+    }
+
+    /** Fields of a form are read by the server itself, past what was taken in here. */
+    private static boolean isJson(HttpServletRequest request) {
+        return request.getContentType() != null
+                && request.getContentType().startsWith(MediaType.APPLICATION_JSON_VALUE);
     }
 
     private void refuseTooLarge(HttpServletRequest request, long length) {
@@ -197,7 +224,7 @@ public class BodyLimit extends OncePerRequestFilter {
         }
 
         @Override
-        public ServletInputStream getInputStream() throws IOException {
+        public CountedStream getInputStream() throws IOException {
             if (stream == null) {
                 stream = new CountedStream(super.getInputStream(), arrival);
             }
@@ -208,14 +235,35 @@ public class BodyLimit extends OncePerRequestFilter {
     private static final class CountedStream extends ServletInputStream {
         private final ServletInputStream in;
         private final Arrival arrival;
+        private ByteArrayInputStream taken = new ByteArrayInputStream(new byte[0]);
+        private IOException failed;
 
         CountedStream(ServletInputStream in, Arrival arrival) {
             this.in = in;
             this.arrival = arrival;
         }
 
+        /** Reads all there is beforehand; what goes wrong with that is told where it would have been read. */
+        void takeIn() {
+            try {
+                taken = new ByteArrayInputStream(readAllBytes());
+            } catch (IOException e) {
+                failed = e;
+            }
+        }
+
+        private void requireWhole() throws IOException {
+            if (failed != null) {
+                throw failed;
+            }
+        }
+
         @Override
         public int read() throws IOException {
+            requireWhole();
+            if (taken.available() > 0) {
+                return taken.read();
+            }
             int one = in.read();
             arrival.read(one < 0 ? -1 : 1);
             return one;
@@ -223,17 +271,18 @@ public class BodyLimit extends OncePerRequestFilter {
 
         @Override
         public int read(byte[] into, int from, int length) throws IOException {
-            return arrival.read(in.read(into, from, length));
+            requireWhole();
+            return taken.available() > 0 ? taken.read(into, from, length) : arrival.read(in.read(into, from, length));
         }
 
         @Override
         public boolean isFinished() {
-            return in.isFinished();
+            return taken.available() == 0 && in.isFinished();
         }
 
         @Override
         public boolean isReady() {
-            return in.isReady();
+            return taken.available() > 0 || in.isReady();
         }
 
         @Override

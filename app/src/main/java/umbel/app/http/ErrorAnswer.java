@@ -23,6 +23,8 @@ class ErrorAnswer implements ErrorController {
         Problems.write(
                 response,
                 told.value(),
-                Statement.of(told == HttpStatus.NOT_FOUND ? "problem.no-address" : "problem.not-answered"));
+                request.getAttribute(BodyLimit.TOLD) instanceof Statement what
+                        ? what
+                        : Statement.of(told == HttpStatus.NOT_FOUND ? "problem.no-address" : "problem.not-answered"));
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import jakarta.servlet.FilterChain;
+import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.ServletInputStream;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
@@ -101,7 +102,81 @@ class BodyLimitTest {
 
     @Test
     void aBodyThatTricklesIsGivenUpInTime() {
-        HttpServletRequest slow = new MockHttpServletRequest("POST", "/api/assess") {
+        assertThatThrownBy(() -> limit.doFilter(trickling(null), new MockHttpServletResponse(), (one, two) -> {
+                    while (one.getInputStream().read() >= 0) {
+                        // read to the end
+                    }
+                }))
+                .isInstanceOf(BodyLimit.TooSlow.class);
+    }
+
+    @Test
+    void aSmallBodyThatTricklesIsGivenUpWhereItIsRead() {
+        AtomicInteger reached = new AtomicInteger();
+        assertThatThrownBy(() ->
+                        limit.doFilter(trickling("application/json"), new MockHttpServletResponse(), (one, two) -> {
+                            reached.incrementAndGet();
+                            one.getInputStream().readAllBytes();
+                        }))
+                .isInstanceOf(BodyLimit.TooSlow.class);
+        assertThat(reached).as("it is told as any other").hasValue(1);
+    }
+
+    @Test
+    void aBackupMayBeLargerThanWhatPagesSend() throws Exception {
+        AtomicInteger read = new AtomicInteger();
+        FilterChain chain = (one, two) -> read.set(one.getInputStream().readAllBytes().length);
+        MockHttpServletRequest backup = new MockHttpServletRequest("POST", "/api/backup/restore");
+        backup.setContent(new byte[3_000]);
+        limit.doFilter(backup, new MockHttpServletResponse(), chain);
+        assertThat(read).hasValue(3_000);
+    }
+
+    /** A hundred people of one office have one address: whoever only waits for an answer sends nothing any more. */
+    @Test
+    void aSmallBodyThatIsThereIsNotOnItsWayWhileItIsAnswered() throws Exception {
+        assertThat(answeredWithinEachOther(60, "application/json")).isEqualTo(60);
+    }
+
+    @Test
+    void bodiesOnTheirWayFromOneAddressAreLimitedAndTheRefusedAreToldSo() throws Exception {
+        assertThat(answeredWithinEachOther(60, "application/octet-stream")).isLessThan(60);
+    }
+
+    /** So many requests, each of which comes while the one before is being answered and has read its body only after that. */
+    private int answeredWithinEachOther(int count, String type) throws Exception {
+        if (count == 0) {
+            return 0;
+        }
+        MockHttpServletRequest request = request(500);
+        request.setContentType(type);
+        MockHttpServletResponse response = new MockHttpServletResponse();
+        AtomicInteger answered = new AtomicInteger();
+        limit.doFilter(request, response, (one, two) -> {
+            try {
+                answered.set(1 + answeredWithinEachOther(count - 1, type));
+            } catch (Exception e) {
+                throw new IllegalStateException(e);
+            }
+            assertThat(one.getInputStream().readAllBytes()).hasSize(500);
+        });
+        if (answered.get() == 0) {
+            assertThat(response.getStatus()).isEqualTo(503);
+            MockHttpServletResponse page = new MockHttpServletResponse();
+            request.setAttribute(RequestDispatcher.ERROR_STATUS_CODE, 503);
+            new ErrorAnswer().tell(request, page);
+            assertThat(page.getContentAsString()).contains("problem.too-many-requests");
+        }
+        return answered.get();
+    }
+
+    /** A body of which 60 of 900 bytes come, one every 20 ms. */
+    private static HttpServletRequest trickling(String type) {
+        return new MockHttpServletRequest("POST", "/api/assess") {
+            {
+                setContentType(type);
+            }
+
             @Override
             public long getContentLengthLong() {
                 return 900;
@@ -127,22 +202,6 @@ class BodyLimitTest {
                 });
             }
         };
-        assertThatThrownBy(() -> limit.doFilter(slow, new MockHttpServletResponse(), (one, two) -> {
-                    while (one.getInputStream().read() >= 0) {
-                        // read to the end
-                    }
-                }))
-                .isInstanceOf(BodyLimit.TooSlow.class);
-    }
-
-    @Test
-    void aBackupMayBeLargerThanWhatPagesSend() throws Exception {
-        AtomicInteger read = new AtomicInteger();
-        FilterChain chain = (one, two) -> read.set(one.getInputStream().readAllBytes().length);
-        MockHttpServletRequest backup = new MockHttpServletRequest("POST", "/api/backup/restore");
-        backup.setContent(new byte[3_000]);
-        limit.doFilter(backup, new MockHttpServletResponse(), chain);
-        assertThat(read).hasValue(3_000);
     }
 
     private static MockHttpServletRequest request(int size) {
