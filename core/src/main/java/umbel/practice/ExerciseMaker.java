@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import umbel.assess.AssessRequest;
 import umbel.assess.Assessor;
@@ -54,11 +55,13 @@ public final class ExerciseMaker {
 
     /**
      * The exercise of a wish and a seed, always the same; some tenths of a second. Empty where no tree of this kind shows the
-     * faults wished for.
+     * faults wished for and needs a visit.
      *
+     * @param needsAVisit whether an exercise's tree is better for the program's plan, see {@link Examiner#needsAVisit()}: on any
+     *     other, whoever does nothing passes
      * @throws NotSupported when no knowledge covers species, system or level
      */
-    public Optional<Exercise> make(Wish wish, long seed) {
+    public Optional<Exercise> make(Wish wish, long seed, Predicate<Exercise> needsAVisit) {
         PracticeParameters.Level level = level(wish.level());
         if (wish.species() != null) {
             knowledge.species(wish.species());
@@ -66,25 +69,26 @@ public final class ExerciseMaker {
         if (wish.system() != null) {
             knowledge.system(wish.system());
         }
-        return drawn(wish, level, seed);
+        return drawn(wish, level, seed, needsAVisit);
     }
 
-    private Optional<Exercise> drawn(Wish wish, PracticeParameters.Level level, long seed) {
+    private Optional<Exercise> drawn(
+            Wish wish, PracticeParameters.Level level, long seed, Predicate<Exercise> needsAVisit) {
         Random random = new Random(seed);
         for (int i = 0; i < numbers.tries(); i++) {
             Exercise exercise = draw(wish, level, random);
-            if (shows(exercise)) {
+            if (shows(exercise) && needsAVisit.test(exercise)) {
                 return Optional.of(exercise);
             }
         }
         return Optional.empty();
     }
 
-    /** A tree with one fault and no other built in, of any kind that is practised on; empty where none shows it. */
+    /** A tree with one fault and no other built in, of any kind that is practised on, to be seen only; empty where none shows it. */
     public Optional<Exercise> alone(Fault fault, long seed) {
         PracticeParameters.Level easiest = numbers.levels().get(0);
         PracticeParameters.Level one = new PracticeParameters.Level(easiest.name(), List.of(), 1, easiest.leaf());
-        return drawn(new Wish(null, null, null, null, fault), one, seed);
+        return drawn(new Wish(null, null, null, null, fault), one, seed, any -> true);
     }
 
     private PracticeParameters.Level level(String name) {

@@ -30,9 +30,17 @@ class ExaminerTest {
             IntStream.range(0, TREES).mapToObj(ExaminerTest::examiner).toList();
 
     private static Examiner examiner(int seed) {
-        Exercise exercise = new ExerciseMaker(KNOWLEDGE)
-                .make(new ExerciseMaker.Wish(LEVELS.get(seed % LEVELS.size()), null, null, null, null), 100 + seed)
+        return examiner(
+                made(new ExerciseMaker.Wish(LEVELS.get(seed % LEVELS.size()), null, null, null, null), 100 + seed));
+    }
+
+    private static Exercise made(ExerciseMaker.Wish wish, long seed) {
+        return new ExerciseMaker(KNOWLEDGE)
+                .make(wish, seed, exercise -> examiner(exercise).needsAVisit())
                 .orElseThrow();
+    }
+
+    private static Examiner examiner(Exercise exercise) {
         return new Examiner(new Assessor(KNOWLEDGE), KNOWLEDGE, exercise.survey());
     }
 
@@ -60,6 +68,17 @@ class ExaminerTest {
             assertThat(marked.cleared()).isEmpty();
             assertThat(marked.missed()).isNotEmpty();
         }
+    }
+
+    /** The plan for this pear gains next to nothing: whoever is to learn from it would pass without a cut. */
+    @Test
+    void aTreeThatNeedsNoVisitIsNoExercise() {
+        Exercise idle = Exercise.of("pear_vertical-axis_8_168336462_36o").orElseThrow();
+        assertThat(examiner(idle).needsAVisit()).isFalse();
+        assertThat(examiner(idle).mark(List.of()).marked().passed()).isTrue();
+        ExerciseMaker.Wish wish = new ExerciseMaker.Wish("first", "pear", null, null, null);
+        assertThat(new ExerciseMaker(KNOWLEDGE).make(wish, 4, any -> true)).contains(idle);
+        assertThat(examiner(made(wish, 4)).mark(List.of()).marked().passed()).isFalse();
     }
 
     /** As many limbs as the plan takes steps, drawn by lot and taken off at the base. */
@@ -151,10 +170,7 @@ class ExaminerTest {
             Fault fault = Fault.of(word).orElseThrow();
             for (int seed = 0; seed < 8; seed++) {
                 Exercise exercise = maker.alone(fault, seed).orElseThrow();
-                assertThat(new Examiner(new Assessor(KNOWLEDGE), KNOWLEDGE, exercise.survey())
-                                .tree()
-                                .reading()
-                                .findings())
+                assertThat(examiner(exercise).tree().reading().findings())
                         .as(exercise.code() + " " + fault)
                         .anyMatch(finding ->
                                 finding.rule().id().equals(fault.rule()) && finding.severity() != Severity.WATCH);
@@ -164,9 +180,7 @@ class ExaminerTest {
 
     @Test
     void theSameCodeIsTheSameTree() {
-        Exercise made = new ExerciseMaker(KNOWLEDGE)
-                .make(new ExerciseMaker.Wish("usual", "apple", "tall-spindle", null, Fault.THICK_LIMB), 7)
-                .orElseThrow();
+        Exercise made = made(new ExerciseMaker.Wish("usual", "apple", "tall-spindle", null, Fault.THICK_LIMB), 7);
         Exercise again = Exercise.of(made.code()).orElseThrow();
         assertThat(again).isEqualTo(made);
         assertThat(again.survey()).isEqualTo(made.survey());

@@ -3,6 +3,7 @@ package umbel.practice;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -24,6 +25,10 @@ class ExerciseMakerTest {
     private static final Knowledge KNOWLEDGE = Knowledge.shipped();
     private static final PracticeParameters NUMBERS = KNOWLEDGE.practice();
     private final ExerciseMaker maker = new ExerciseMaker(KNOWLEDGE);
+
+    private Optional<Exercise> make(Wish wish, long seed) {
+        return maker.make(wish, seed, any -> true);
+    }
 
     @Test
     void everyFaultIsOfARuleThereIs() {
@@ -69,8 +74,7 @@ class ExerciseMakerTest {
                 .findFirst()
                 .orElseThrow();
         for (int seed = 0; seed < 6; seed++) {
-            Exercise made =
-                    maker.make(new Wish(name, null, null, null, null), seed).orElseThrow();
+            Exercise made = make(new Wish(name, null, null, null, null), seed).orElseThrow();
             assertThat(made.faults()).hasSize(level.count());
             assertThat(made.faults().stream().map(Fault::word)).isSubsetOf(level.faults());
             TrainingSystem system = KNOWLEDGE.system(made.system());
@@ -93,7 +97,7 @@ class ExerciseMakerTest {
     })
     void whatWasWishedForIsThere(String species, String system, Fault fault) {
         Exercise made =
-                maker.make(new Wish("usual", species, system, null, fault), 11).orElseThrow();
+                make(new Wish("usual", species, system, null, fault), 11).orElseThrow();
         assertThat(made.species()).isEqualTo(species);
         assertThat(made.system()).isEqualTo(system);
         assertThat(made.faults()).contains(fault);
@@ -103,7 +107,7 @@ class ExerciseMakerTest {
     void anotherSeedIsAnotherTree() {
         Set<String> codes = new TreeSet<>();
         for (int seed = 0; seed < 10; seed++) {
-            codes.add(maker.make(new Wish("first", "apple", "tall-spindle", null, null), seed)
+            codes.add(make(new Wish("first", "apple", "tall-spindle", null, null), seed)
                     .orElseThrow()
                     .code());
         }
@@ -112,29 +116,29 @@ class ExerciseMakerTest {
 
     @Test
     void whatNobodyKnowsIsRefusedByItsField() {
-        assertThatThrownBy(() -> maker.make(new Wish("impossible", null, null, null, null), 1))
+        assertThatThrownBy(() -> make(new Wish("impossible", null, null, null, null), 1))
                 .isInstanceOf(NotSupported.class)
                 .hasMessageContaining("first, usual, hard");
-        assertThatThrownBy(() -> maker.make(new Wish(null, "none", null, null, null), 1))
+        assertThatThrownBy(() -> make(new Wish(null, "none", null, null, null), 1))
                 .isInstanceOf(NotSupported.class);
-        assertThatThrownBy(() -> maker.make(new Wish(null, null, "none", null, null), 1))
+        assertThatThrownBy(() -> make(new Wish(null, null, "none", null, null), 1))
                 .isInstanceOf(NotSupported.class);
     }
 
     /** An open centre has no cone to lose: whoever asks for it gets no tree instead of another fault. */
     @Test
     void aFaultThatASystemCannotShowMakesNoTree() {
-        assertThat(maker.make(new Wish("first", "pear", "espalier", null, Fault.LOST_CONE), 1))
+        assertThat(make(new Wish("first", "pear", "espalier", null, Fault.LOST_CONE), 1))
                 .isEmpty();
     }
 
     @Test
     void aTreeIsAsOldAsWishedWithinWhatIsPractisedOn() {
-        assertThat(maker.make(new Wish("first", "apple", "central-leader", 17, null), 5)
+        assertThat(make(new Wish("first", "apple", "central-leader", 17, null), 5)
                         .orElseThrow()
                         .leaf())
                 .isEqualTo(17);
-        assertThat(maker.make(new Wish("first", "apple", "central-leader", 90, null), 5)
+        assertThat(make(new Wish("first", "apple", "central-leader", 90, null), 5)
                         .orElseThrow()
                         .leaf())
                 .isEqualTo(40);

@@ -60,7 +60,10 @@ class PracticeTrees {
                                 Statement.of("problem.no-such-fault").with("fault", Value.name(wish.fault()))));
         long seed = wish.seed() == null ? ThreadLocalRandom.current().nextInt(SEEDS) : wish.seed();
         return new ExerciseMaker(knowledge)
-                .make(wishOf(wish, fault), seed)
+                .make(
+                        wishOf(wish, fault),
+                        seed,
+                        exercise -> examiner(exercise.code()).needsAVisit())
                 .map(exercise -> new PracticeAnswers.PracticeMade(exercise.code()))
                 .orElseThrow(() -> new Refused(HttpStatus.CONFLICT, Statement.of("problem.no-exercise")));
     }

@@ -27,6 +27,7 @@ class PracticeInBrowserTest {
     @AfterEach
     void nothingWentWrongUnseen() {
         BROWSER.signal(true);
+        BROWSER.speaking("en");
         assertThat(BROWSER.complaints()).isEmpty();
     }
 
