@@ -7,6 +7,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.flywaydb.core.Flyway;
 import org.springframework.boot.context.event.ApplicationFailedEvent;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.boot.context.properties.bind.Bindable;
 import org.springframework.boot.context.properties.bind.Binder;
 import org.springframework.boot.hibernate.autoconfigure.HibernateProperties;
@@ -45,6 +46,8 @@ public final class EarlyDatabase implements ApplicationContextInitializer<Generi
                 managers::join,
                 definition -> definition.setDependsOn("dataSource")); // which is therefore closed after it
         program.addApplicationListener((ApplicationListener<ApplicationFailedEvent>) failed -> source.close());
+        program.addApplicationListener(
+                (ApplicationListener<ApplicationReadyEvent>) ready -> prepareQuestions(managers.join()));
     }
 
     private static HikariDataSource source(Binder settings) {
@@ -65,10 +68,15 @@ public final class EarlyDatabase implements ApplicationContextInitializer<Generi
         managers.setJpaPropertyMap(hibernate);
         managers.setBootstrapExecutor(new TaskExecutorAdapter(beside));
         managers.begin();
-        // where Hibernate was not made ready, the program that waits for it says why
-        CompletableFuture.runAsync(() -> Questions.prepare(managers.getNativeEntityManagerFactory(), ENTITIES), beside);
         beside.shutdown();
         return managers;
+    }
+
+    /** Nobody waits for it: whoever asks one of them before it was taken apart has that done alone. */
+    private static void prepareQuestions(EarlyEntityManagers managers) {
+        Thread questions = thread(() -> Questions.prepare(managers.getNativeEntityManagerFactory(), ENTITIES));
+        questions.setPriority(Thread.MIN_PRIORITY);
+        questions.start();
     }
 
     private static Map<String, Object> hibernate(Binder settings, boolean postgres) {

@@ -39,6 +39,8 @@ final class Questions {
                         }
                     }
                 }
+            } catch (IllegalStateException e) {
+                return prepared; // the program ends meanwhile
             }
             return prepared;
         });

@@ -5,7 +5,6 @@ import java.net.URI;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
-import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
@@ -48,9 +47,7 @@ class PhotoController {
     /** Keeps a JPEG or PNG; one sent again is kept once and answered with 200. */
     @PostMapping(consumes = {MediaType.IMAGE_JPEG_VALUE, MediaType.IMAGE_PNG_VALUE})
     ResponseEntity<PhotoLine> keep(
-            @PathVariable long id,
-            @ParameterObject @Valid @ModelAttribute PhotoEntry entry,
-            @RequestBody byte[] picture) {
+            @PathVariable long id, @Valid @ModelAttribute PhotoEntry entry, @RequestBody byte[] picture) {
         PhotoService.Kept kept = photos.keep(id, entry, picture);
         PhotoLine line = line(kept.photo(), photos.visits(id).get(kept.photo().visit()));
         return kept.fresh()

@@ -164,12 +164,13 @@ class AssessApiTest {
     @Test
     void theCommittedDescriptionIsTheLiveOne() throws IOException {
         Path committed = Path.of("src/main/resources/openapi.json");
-        JsonNode live = umbel.get("/api/openapi").json();
+        JsonNode live = umbel.get(ApiDescription.PATH).json();
         if (Boolean.getBoolean("umbel.openapi.write")) {
             Files.writeString(committed, JSON.writerWithDefaultPrettyPrinter().writeValueAsString(live) + "\n");
         }
         JsonNode kept = JSON.readTree(Files.readString(committed, StandardCharsets.UTF_8));
         assertThat(kept).as("write it anew with -Dumbel.openapi.write=true").isEqualTo(live);
+        assertThat(umbel.get("/api/openapi").json()).as("what ships").isEqualTo(kept);
     }
 
     @Test

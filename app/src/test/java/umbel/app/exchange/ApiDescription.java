@@ -16,11 +16,21 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
 /**
- * Describes the API so that the interface's types can be generated from it. In answers every field is there except boxed
+ * Describes the API as the running program answers it, for the description that ships and the types of the interface. In answers every field is there except boxed
  * numbers, which may be null; in what is sent in, fields stay optional.
  */
 @Configuration
-class ApiDescription {
+public class ApiDescription {
+
+    /** Where a program with this part describes itself. */
+    public static final String PATH = "/described";
+
+    /** What such a program is to be started with. */
+    public static final List<String> SETTINGS = List.of(
+            "--springdoc.api-docs.path=" + PATH,
+            "--springdoc.writer-with-order-by-keys=true",
+            "--springdoc.default-produces-media-type=application/json",
+            "--springdoc.default-flat-param-object=true");
 
     private static final String MAY_BE_NULL = "x-may-be-null";
     private static final Set<Class<?>> BOXED = Set.of(Double.class, Integer.class, Long.class, Boolean.class);
