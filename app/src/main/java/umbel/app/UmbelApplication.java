@@ -4,15 +4,24 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.sql.SQLException;
 import java.time.Clock;
+import java.util.Arrays;
 import org.flywaydb.core.api.FlywayException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.aot.AotDetector;
+import org.springframework.boot.LazyInitializationExcludeFilter;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.EnableConfigurationProperties;
+import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Bean;
+import org.springframework.context.aot.AbstractAotProcessor;
+import org.springframework.core.SpringProperties;
 import org.springframework.data.jpa.repository.config.EnableJpaRepositories;
 import org.springframework.data.repository.config.BootstrapMode;
+import org.springframework.util.ClassUtils;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerAdapter;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 import umbel.app.backup.BackupFile;
 import umbel.app.backup.NotABackup;
 import umbel.app.backup.RestoreReport;
@@ -29,6 +38,7 @@ import umbel.knowledge.Knowledge;
 @EnableJpaRepositories(bootstrapMode = BootstrapMode.LAZY, queryEnhancerSelector = PlainQueries.class)
 public class UmbelApplication {
 
+    private static final String WORKED_OUT = "__ApplicationContextInitializer";
     private static final Logger LOG = LoggerFactory.getLogger(UmbelApplication.class);
 
     /**
@@ -44,13 +54,42 @@ public class UmbelApplication {
             move(args[1], args[2]);
             return;
         }
+        if (!isBeingBuilt()) {
+            takeStagedBackup();
+            readKnowledgeBeside();
+        }
+        run(args);
+    }
+
+    /** Whether the build has this run as far as it needs to work out what the program is put together from; no data are touched. */
+    private static boolean isBeingBuilt() {
+        return Boolean.getBoolean(AbstractAotProcessor.AOT_PROCESSING);
+    }
+
+    private static void takeStagedBackup() throws IOException {
         String data = System.getenv("UMBEL_DATA");
         if (BackupFile.takeStaged(Path.of(data == null ? "data" : data))) {
             LOG.info(
                     "The backup that was laid ready has taken the place of the data; what was there is kept beside it.");
         }
-        readKnowledgeBeside();
-        SpringApplication.run(UmbelApplication.class, args);
+    }
+
+    /**
+     * Puts the program together and starts it, from what the build has worked out for the usual settings. With health and figures
+     * there is more to it, which is worked out at the start.
+     *
+     * @param args settings as {@code --name=value}
+     */
+    public static ConfigurableApplicationContext run(String... args) {
+        String port = System.getenv("UMBEL_MANAGEMENT_PORT");
+        boolean usual = (port == null || port.isBlank())
+                && Arrays.stream(args).noneMatch(one -> one.startsWith("--management."))
+                && !isBeingBuilt();
+        boolean there = ClassUtils.isPresent(UmbelApplication.class.getName() + WORKED_OUT, null);
+        SpringProperties.setProperty(AotDetector.AOT_ENABLED, String.valueOf(usual && there));
+        SpringApplication program = new SpringApplication(UmbelApplication.class);
+        program.setMainApplicationClass(UmbelApplication.class); // whoever starts it: what was worked out has its name
+        return program.run(args);
     }
 
     /** Reads the knowledge that ships while the program round it starts: whoever asks for it first waits for the rest of that. */
@@ -88,6 +127,13 @@ public class UmbelApplication {
     @Bean
     Knowledge knowledge(UmbelSettings settings) {
         return Knowledge.with(settings.knowledge());
+    }
+
+    /** The first answer needs these whatever is asked: they are made while the database is still being made ready. */
+    @Bean
+    static LazyInitializationExcludeFilter neededByTheFirstAnswer() {
+        return LazyInitializationExcludeFilter.forBeanTypes(
+                RequestMappingHandlerMapping.class, RequestMappingHandlerAdapter.class);
     }
 
     @Bean

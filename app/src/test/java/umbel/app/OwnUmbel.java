@@ -1,7 +1,6 @@
 package umbel.app;
 
 import java.nio.file.Path;
-import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 
@@ -16,8 +15,8 @@ public final class OwnUmbel implements AutoCloseable {
 
     /** Starts it. */
     public static OwnUmbel start(Path data) {
-        return new OwnUmbel(SpringApplication.run(
-                UmbelApplication.class, "--server.port=0", "--server.shutdown=immediate", "--UMBEL_DATA=" + data));
+        return new OwnUmbel(
+                UmbelApplication.run("--server.port=0", "--server.shutdown=immediate", "--UMBEL_DATA=" + data));
     }
 
     /** Where it answers. */

@@ -9,18 +9,14 @@ import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
-import java.util.ArrayList;
-import java.util.List;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
-import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.util.FileSystemUtils;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
-import umbel.app.exchange.ApiDescription;
 import umbel.app.farm.FarmScope;
 import umbel.app.survey.SurveyRepository;
 
@@ -70,16 +66,13 @@ public final class RunningUmbel implements ParameterResolver {
     private void start() {
         try {
             Path data = Files.createTempDirectory("umbel-test");
-            List<String> settings = new ArrayList<>(ApiDescription.SETTINGS);
-            settings.addAll(List.of(
+            context = UmbelApplication.run(
                     "--server.port=0",
                     "--umbel.demo=true",
                     "--server.shutdown=immediate",
                     "--umbel.schedule-quiet=1h",
                     "--umbel.prepare-after=-1s",
-                    "--UMBEL_DATA=" + data));
-            context = SpringApplication.run(
-                    new Class<?>[] {UmbelApplication.class, ApiDescription.class}, settings.toArray(String[]::new));
+                    "--UMBEL_DATA=" + data);
             int port = ((WebServerApplicationContext) context).getWebServer().getPort();
             url = "http://127.0.0.1:" + port;
             Runtime.getRuntime().addShutdownHook(new Thread(() -> end(data)));

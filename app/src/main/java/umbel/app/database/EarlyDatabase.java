@@ -6,6 +6,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.flywaydb.core.Flyway;
+import org.springframework.aot.AotDetector;
 import org.springframework.boot.context.event.ApplicationFailedEvent;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.boot.context.properties.bind.Bindable;
@@ -16,6 +17,7 @@ import org.springframework.boot.jdbc.autoconfigure.DataSourceProperties;
 import org.springframework.boot.jpa.autoconfigure.JpaProperties;
 import org.springframework.context.ApplicationContextInitializer;
 import org.springframework.context.ApplicationListener;
+import org.springframework.context.aot.AbstractAotProcessor;
 import org.springframework.context.support.GenericApplicationContext;
 import org.springframework.core.task.support.TaskExecutorAdapter;
 import org.springframework.orm.jpa.vendor.HibernateJpaVendorAdapter;
@@ -26,11 +28,25 @@ import org.springframework.orm.jpa.vendor.HibernateJpaVendorAdapter;
  */
 public final class EarlyDatabase implements ApplicationContextInitializer<GenericApplicationContext> {
 
+    /** The parts it makes, by name. */
+    static final Map<String, Class<?>> MADE = Map.of(
+            "dataSource", HikariDataSource.class,
+            "flyway", Flyway.class,
+            "entityManagerFactory", EarlyEntityManagers.class);
+
     private static final String ENTITIES = "umbel.app";
     private static final String VALIDATE = "validate";
 
     @Override
     public void initialize(GenericApplicationContext program) {
+        if (Boolean.getBoolean(AbstractAotProcessor.AOT_PROCESSING)) {
+            // the program is built, not started: what is worked out need only know that these will be there
+            MADE.forEach((name, type) -> program.registerBean(name, type));
+            return;
+        }
+        if (AotDetector.useGeneratedArtifacts()) {
+            program.getDefaultListableBeanFactory().setAutowireCandidateResolver(new LateRepositories());
+        }
         Binder settings = Binder.get(program.getEnvironment());
         HikariDataSource source = source(settings);
         Map<String, Object> hibernate = hibernate(settings, DatabaseKind.isPostgres(source.getJdbcUrl()));

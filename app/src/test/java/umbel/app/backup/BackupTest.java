@@ -12,7 +12,6 @@ import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
-import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.test.util.ReflectionTestUtils;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerAdapter;
@@ -41,11 +40,8 @@ class BackupTest {
                 }
             }
         }
-        try (ConfigurableApplicationContext restored = SpringApplication.run(
-                UmbelApplication.class,
-                "--server.port=0",
-                "--server.shutdown=immediate",
-                "--UMBEL_DATA=" + elsewhere)) {
+        try (ConfigurableApplicationContext restored =
+                UmbelApplication.run("--server.port=0", "--server.shutdown=immediate", "--UMBEL_DATA=" + elsewhere)) {
             assertThat(count(() -> restored.getBean(BlockRepository.class).count()))
                     .isEqualTo(count(() -> umbel.part(BlockRepository.class).count()))
                     .isPositive();

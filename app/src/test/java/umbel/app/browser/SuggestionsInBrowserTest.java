@@ -9,7 +9,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.By;
-import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
@@ -34,16 +33,14 @@ class SuggestionsInBrowserTest {
 
     @BeforeAll
     static void start() throws Exception {
-        SpringApplication.run(
-                        UmbelApplication.class,
+        UmbelApplication.run(
                         "--server.port=0",
                         "--umbel.demo=true",
                         "--umbel.prepare-after=-1s",
                         "--server.shutdown=immediate",
                         "--UMBEL_DATA=" + data)
                 .close(); // writes the demo's trees
-        umbel = SpringApplication.run(
-                UmbelApplication.class, "--server.port=0", "--server.shutdown=immediate", "--UMBEL_DATA=" + data);
+        umbel = UmbelApplication.run("--server.port=0", "--server.shutdown=immediate", "--UMBEL_DATA=" + data);
         url = "http://127.0.0.1:"
                 + ((WebServerApplicationContext) umbel).getWebServer().getPort();
         grower = new Visitor(() -> url);

@@ -15,7 +15,6 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfEnvironmentVariable;
 import org.junit.jupiter.api.io.TempDir;
-import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
@@ -61,8 +60,7 @@ class OnPostgresTest {
     }
 
     private static ConfigurableApplicationContext begin() {
-        ConfigurableApplicationContext context = SpringApplication.run(
-                UmbelApplication.class,
+        ConfigurableApplicationContext context = UmbelApplication.run(
                 "--server.port=0",
                 "--server.shutdown=immediate",
                 "--spring.datasource.url=" + database.url(),

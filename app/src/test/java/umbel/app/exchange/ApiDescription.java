@@ -20,17 +20,7 @@ import org.springframework.context.annotation.Configuration;
  * numbers, which may be null; in what is sent in, fields stay optional.
  */
 @Configuration
-public class ApiDescription {
-
-    /** Where a program with this part describes itself. */
-    public static final String PATH = "/described";
-
-    /** What such a program is to be started with. */
-    public static final List<String> SETTINGS = List.of(
-            "--springdoc.api-docs.path=" + PATH,
-            "--springdoc.writer-with-order-by-keys=true",
-            "--springdoc.default-produces-media-type=application/json",
-            "--springdoc.default-flat-param-object=true");
+class ApiDescription {
 
     private static final String MAY_BE_NULL = "x-may-be-null";
     private static final Set<Class<?>> BOXED = Set.of(Double.class, Integer.class, Long.class, Boolean.class);

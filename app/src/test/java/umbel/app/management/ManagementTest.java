@@ -10,7 +10,6 @@ import java.net.http.HttpResponse;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.mock.env.MockEnvironment;
 import umbel.app.UmbelApplication;
@@ -44,8 +43,7 @@ class ManagementTest {
 
     @Test
     void healthAndFiguresAreToldOnTheirOwnPortOnly(@TempDir Path data) throws Exception {
-        try (ConfigurableApplicationContext umbel = SpringApplication.run(
-                UmbelApplication.class,
+        try (ConfigurableApplicationContext umbel = UmbelApplication.run(
                 "--server.port=0",
                 "--management.server.port=0",
                 "--server.shutdown=immediate",

@@ -10,7 +10,6 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 import umbel.app.UmbelApplication;
@@ -25,12 +24,8 @@ class OutsideAddressTest {
         PrintStream console = System.out;
         ByteArrayOutputStream printed = new ByteArrayOutputStream();
         System.setOut(new PrintStream(printed, true, StandardCharsets.UTF_8));
-        try (ConfigurableApplicationContext umbel = SpringApplication.run(
-                UmbelApplication.class,
-                "--server.port=0",
-                "--server.address=0.0.0.0",
-                "--server.shutdown=immediate",
-                "--UMBEL_DATA=" + data)) {
+        try (ConfigurableApplicationContext umbel = UmbelApplication.run(
+                "--server.port=0", "--server.address=0.0.0.0", "--server.shutdown=immediate", "--UMBEL_DATA=" + data)) {
             System.setOut(console);
             String url = "http://127.0.0.1:"
                     + ((WebServerApplicationContext) umbel).getWebServer().getPort();
