@@ -31,9 +31,14 @@ public final class ComputedCache<K, V> {
         this.cache = cache;
     }
 
+    /** What is too much goes at once, by whoever brings it: the pool that would do it beside is busy with computing for minutes. */
+    private static Caffeine<Object, Object> builder() {
+        return Caffeine.newBuilder().executor(Runnable::run);
+    }
+
     /** Keeps at most so many answers, those asked for lately and often. */
     public static <K, V> ComputedCache<K, V> atMost(long count) {
-        return new ComputedCache<>(Caffeine.newBuilder().maximumSize(count).build());
+        return new ComputedCache<>(builder().maximumSize(count).build());
     }
 
     /**
@@ -43,7 +48,7 @@ public final class ComputedCache<K, V> {
      * @param axes of the tree that an answer is about; small beside it is what else an answer holds
      */
     public static <K, V> ComputedCache<K, V> ofTrees(double shareOfMemory, ToIntFunction<? super V> axes) {
-        return new ComputedCache<>(Caffeine.newBuilder()
+        return new ComputedCache<>(builder()
                 .maximumWeight((long) (shareOfMemory * Runtime.getRuntime().maxMemory() / BYTES_AN_AXIS))
                 .<K, V>weigher((key, answer) -> axes.applyAsInt(answer))
                 .build());
@@ -51,7 +56,7 @@ public final class ComputedCache<K, V> {
 
     /** Keeps answers for so long and no longer. */
     public static <K, V> ComputedCache<K, V> freshFor(Duration time) {
-        return new ComputedCache<>(Caffeine.newBuilder().expireAfterWrite(time).build());
+        return new ComputedCache<>(builder().expireAfterWrite(time).build());
     }
 
     /** The answer kept for a key, or the one worked out now; null, where that is the answer, is not kept. */
