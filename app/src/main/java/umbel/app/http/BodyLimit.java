@@ -99,7 +99,7 @@ public class BodyLimit extends OncePerRequestFilter {
         }
         Counted counted = new Counted(request, arrival);
         try {
-            if (length <= SMALL && isJson(request)) {
+            if (length >= 0 && length <= SMALL && isJson(request)) {
                 counted.getInputStream().takeIn();
             }
             chain.doFilter(counted, response);

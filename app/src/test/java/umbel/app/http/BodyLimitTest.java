@@ -122,6 +122,33 @@ class BodyLimitTest {
         assertThat(reached).as("it is told as any other").hasValue(1);
     }
 
+    /** It may be as large as a backup: only what is known to be small is held in memory. */
+    @Test
+    void aBodyWithoutStatedLengthIsNotReadBeforeSomebodyWantsIt() throws Exception {
+        AtomicInteger read = new AtomicInteger();
+        MockHttpServletRequest unstated = new MockHttpServletRequest("POST", "/api/backup/restore") {
+            @Override
+            public long getContentLengthLong() {
+                return -1;
+            }
+
+            @Override
+            public ServletInputStream getInputStream() {
+                return new DelegatingServletInputStream(new InputStream() {
+                    @Override
+                    public int read() {
+                        return read.incrementAndGet() > 900 ? -1 : 0;
+                    }
+                });
+            }
+        };
+        unstated.setContentType("application/json");
+        unstated.addHeader("Transfer-Encoding", "chunked");
+        AtomicInteger beforehand = new AtomicInteger(-1);
+        limit.doFilter(unstated, new MockHttpServletResponse(), (one, two) -> beforehand.set(read.get()));
+        assertThat(beforehand).hasValue(0);
+    }
+
     @Test
     void aBackupMayBeLargerThanWhatPagesSend() throws Exception {
         AtomicInteger read = new AtomicInteger();
