@@ -54,7 +54,7 @@ public final class ExerciseMaker {
     public record Wish(String level, String species, String system, Integer leaf, Fault fault) {}
 
     /**
-     * The exercise of a wish and a seed, always the same; some tenths of a second. Empty where no tree of this kind shows the
+     * The exercise of a wish and a seed, always the same; some tenths of a second, and what asking for the visit takes. Empty where no tree of this kind shows the
      * faults wished for and needs a visit.
      *
      * @param needsAVisit whether an exercise's tree is better for the program's plan, see {@link Examiner#needsAVisit()}: on any

@@ -37,10 +37,10 @@ class PracticeController {
         return practice.choices();
     }
 
-    /** Makes an exercise. */
+    /** Makes an exercise, for which its tree is planned. */
     @PostMapping("/exercises")
     PracticeAnswers.PracticeMade make(@Valid @RequestBody PracticeAnswers.PracticeWish wish) {
-        return computing.answer(Lane.QUICK, () -> trees.make(wish));
+        return computing.answer(Lane.PLANS, () -> trees.make(wish));
     }
 
     /** The tree of an exercise; {@code tree-12} is a surveyed tree of the holding. */
