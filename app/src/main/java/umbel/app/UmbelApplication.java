@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.sql.SQLException;
 import java.time.Clock;
-import java.util.Arrays;
 import org.flywaydb.core.api.FlywayException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -12,11 +11,14 @@ import org.springframework.aot.AotDetector;
 import org.springframework.boot.LazyInitializationExcludeFilter;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
 import org.springframework.boot.context.properties.EnableConfigurationProperties;
+import org.springframework.context.ApplicationListener;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.aot.AbstractAotProcessor;
 import org.springframework.core.SpringProperties;
+import org.springframework.core.env.Environment;
 import org.springframework.data.jpa.repository.config.EnableJpaRepositories;
 import org.springframework.data.repository.config.BootstrapMode;
 import org.springframework.util.ClassUtils;
@@ -27,6 +29,7 @@ import umbel.app.backup.NotABackup;
 import umbel.app.backup.RestoreReport;
 import umbel.app.database.DataMove;
 import umbel.app.database.PlainQueries;
+import umbel.app.management.ManagementWhenWanted;
 import umbel.assess.Assessor;
 import umbel.assess.CountedAssessor;
 import umbel.knowledge.Knowledge;
@@ -81,15 +84,17 @@ public class UmbelApplication {
      * @param args settings as {@code --name=value}
      */
     public static ConfigurableApplicationContext run(String... args) {
-        String port = System.getenv("UMBEL_MANAGEMENT_PORT");
-        boolean usual = (port == null || port.isBlank())
-                && Arrays.stream(args).noneMatch(one -> one.startsWith("--management."))
-                && !isBeingBuilt();
-        boolean there = ClassUtils.isPresent(UmbelApplication.class.getName() + WORKED_OUT, null);
-        SpringProperties.setProperty(AotDetector.AOT_ENABLED, String.valueOf(usual && there));
         SpringApplication program = new SpringApplication(UmbelApplication.class);
         program.setMainApplicationClass(UmbelApplication.class); // whoever starts it: what was worked out has its name
+        program.addListeners((ApplicationListener<ApplicationEnvironmentPreparedEvent>)
+                known -> takeWhatTheBuildWorkedOut(known.getEnvironment()));
         return program.run(args);
+    }
+
+    private static void takeWhatTheBuildWorkedOut(Environment settings) {
+        boolean there = ClassUtils.isPresent(UmbelApplication.class.getName() + WORKED_OUT, null);
+        boolean fits = there && !isBeingBuilt() && !ManagementWhenWanted.isWanted(settings);
+        SpringProperties.setProperty(AotDetector.AOT_ENABLED, String.valueOf(fits));
     }
 
     /** Reads the knowledge that ships while the program round it starts: whoever asks for it first waits for the rest of that. */

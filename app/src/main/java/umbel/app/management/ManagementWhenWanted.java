@@ -20,7 +20,12 @@ public final class ManagementWhenWanted implements AutoConfigurationImportFilter
 
     @Override
     public void setEnvironment(Environment environment) {
-        wanted = environment.getProperty("management.server.port", Integer.class, -1) >= 0;
+        wanted = isWanted(environment);
+    }
+
+    /** Whether these settings ask for health and figures. */
+    public static boolean isWanted(Environment settings) {
+        return settings.getProperty("management.server.port", Integer.class, -1) >= 0;
     }
 
     @Override
