@@ -28,11 +28,13 @@ import org.springframework.orm.jpa.vendor.HibernateJpaVendorAdapter;
  */
 public final class EarlyDatabase implements ApplicationContextInitializer<GenericApplicationContext> {
 
+    private static final String SOURCE = "dataSource";
+    private static final String MIGRATIONS = "flyway";
+    private static final String MANAGERS = "entityManagerFactory";
+
     /** The parts it makes, by name. */
-    static final Map<String, Class<?>> MADE = Map.of(
-            "dataSource", HikariDataSource.class,
-            "flyway", Flyway.class,
-            "entityManagerFactory", EarlyEntityManagers.class);
+    static final Map<String, Class<?>> MADE =
+            Map.of(SOURCE, HikariDataSource.class, MIGRATIONS, Flyway.class, MANAGERS, EarlyEntityManagers.class);
 
     private static final String ENTITIES = "umbel.app";
     private static final String VALIDATE = "validate";
@@ -54,13 +56,13 @@ public final class EarlyDatabase implements ApplicationContextInitializer<Generi
         CompletableFuture<EarlyEntityManagers> managers =
                 CompletableFuture.supplyAsync(() -> begun(source, hibernate, beside), beside);
 
-        program.registerBean("dataSource", HikariDataSource.class, () -> source);
-        program.registerBean("flyway", Flyway.class, () -> managers.join().migrated());
+        program.registerBean(SOURCE, HikariDataSource.class, () -> source);
+        program.registerBean(MIGRATIONS, Flyway.class, () -> managers.join().migrated());
         program.registerBean(
-                "entityManagerFactory",
+                MANAGERS,
                 EarlyEntityManagers.class,
                 managers::join,
-                definition -> definition.setDependsOn("dataSource")); // which is therefore closed after it
+                definition -> definition.setDependsOn(SOURCE)); // which is therefore closed after it
         program.addApplicationListener((ApplicationListener<ApplicationFailedEvent>) failed -> source.close());
         program.addApplicationListener(
                 (ApplicationListener<ApplicationReadyEvent>) ready -> prepareQuestions(managers.join()));

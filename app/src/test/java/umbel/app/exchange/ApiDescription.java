@@ -16,8 +16,8 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
 /**
- * Describes the API as the running program answers it, for the description that ships and the types of the interface. In answers every field is there except boxed
- * numbers, which may be null; in what is sent in, fields stay optional.
+ * Describes the API as the running program answers it, for the description that ships and the types of the interface. In answers
+ * every field is there except boxed numbers, which may be null; in what is sent in, fields stay optional.
  */
 @Configuration
 class ApiDescription {
