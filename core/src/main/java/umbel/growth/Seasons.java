@@ -4,6 +4,8 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
+import umbel.wood.Tree;
 
 /**
  * The middle course of a tree under what may be done to it in coming years; each season is grown once, however many plans
@@ -60,6 +62,11 @@ public final class Seasons {
             alone.put(years, known);
         }
         return known;
+    }
+
+    /** The trees grown so far that are kept. */
+    public Stream<Tree> trees() {
+        return grown.values().stream().map(year -> year.after().tree());
     }
 
     /** Lets go of the seasons grown so far, which take room; how it goes on left alone stays known. */

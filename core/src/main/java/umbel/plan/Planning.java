@@ -2,9 +2,12 @@ package umbel.plan;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import umbel.compute.Cancellation;
 import umbel.growth.Forecast;
 import umbel.growth.InitialState;
@@ -61,9 +64,16 @@ public final class Planning {
         this.middle = new Planner(found, reading, request, seasons, before == null ? null : before.middle);
     }
 
-    /** Axes of the tree that is planned. */
-    public int axisCount() {
-        return found.axes().size();
+    /** Axes of the tree that is planned, and of those grown from it that are kept at this moment: the room it takes. */
+    public int axesHeld() {
+        Set<Tree> trees = new HashSet<>(List.of(found));
+        seasons.trees().forEach(trees::add);
+        List<Plan> plans = all;
+        Plan first = recommended;
+        Stream.concat(Stream.ofNullable(first), plans == null ? Stream.empty() : plans.stream())
+                .flatMap(plan -> plan.steps().stream())
+                .forEach(step -> trees.add(step.on()));
+        return trees.stream().mapToInt(tree -> tree.axes().size()).sum();
     }
 
     /** The recommended plan with its later winters, without the seasons after it. */
@@ -101,14 +111,19 @@ public final class Planning {
      */
     public record Course(List<Forecast.Figures> planned, List<Forecast.Figures> alone, List<Double> minutes) {}
 
-    /** How the tree goes on under the recommended plan and left alone, without ranges: in less time than all plans take. */
+    /**
+     * How the tree goes on under the recommended plan and left alone, without ranges: in less time than all plans take. No tree
+     * grown for the other plans is kept afterwards.
+     */
     public Course course() {
         Plan plan = recommended();
         List<Season.Work> nothing = Collections.nCopies(Planner.YEARS_AHEAD, Season.Work.NONE);
         List<Forecast.Figures> alone =
                 Forecast.middle(seasons.start(), nothing, reading.lines().fruit());
+        List<Forecast.Figures> planned = plan.steps().isEmpty() ? alone : Forecast.middle(seasons, works(plan));
+        seasons.forget();
         return new Course(
-                plan.steps().isEmpty() ? alone : Forecast.middle(seasons, works(plan)),
+                planned,
                 alone,
                 IntStream.range(0, Planner.YEARS_AHEAD)
                         .mapToObj(year -> minutes(plan, year))

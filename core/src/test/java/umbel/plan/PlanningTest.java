@@ -74,6 +74,28 @@ class PlanningTest {
     }
 
     @Test
+    void treesAreGrownOnAndLetGo() {
+        Planning planning = OLD.planning();
+        Plan plan = planning.recommended();
+        int keptByItsSteps = OLD.tree().axes().size()
+                + Stream.of(1, 2)
+                        .map(plan::workOf)
+                        .filter(work -> !work.isEmpty())
+                        .mapToInt(work -> work.get(0).on().axes().size())
+                        .sum();
+        assertThat(planning.axesHeld())
+                .isEqualTo(keptByItsSteps)
+                .isGreaterThan(OLD.tree().axes().size());
+        planning.course();
+        assertThat(planning.axesHeld()).isEqualTo(keptByItsSteps);
+        assertThat(operations(planning.all().get(1)))
+                .isEqualTo(operations(OLD.plans().get(1)));
+        assertThat(planning.axesHeld())
+                .as("with the trees that the other plans' later work is on")
+                .isGreaterThan(keptByItsSteps);
+    }
+
+    @Test
     void whatWasWorkedOutIsNotWorkedOutAgain() {
         Planning planning = YOUNG.planning();
         assertThat(planning.recommended()).isSameAs(planning.recommended());

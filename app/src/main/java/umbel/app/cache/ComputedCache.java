@@ -45,7 +45,8 @@ public final class ComputedCache<K, V> {
      * Keeps answers about trees, those asked for lately and often, as far as they take no more than a share of the memory there is for data.
      *
      * @param shareOfMemory 0…1
-     * @param axes of the tree that an answer is about; small beside it is what else an answer holds
+     * @param axes of the trees that an answer holds; small beside them is what else it holds. Where they become more or fewer while it is
+     *     kept, {@link #weighAgain} tells the cache
      */
     public static <K, V> ComputedCache<K, V> ofTrees(double shareOfMemory, ToIntFunction<? super V> axes) {
         return new ComputedCache<>(builder()
@@ -81,6 +82,11 @@ public final class ComputedCache<K, V> {
             known.putAll(found);
         }
         return known;
+    }
+
+    /** Counts again what the answer kept for a key takes; others go, where that is too much now. */
+    public void weighAgain(K key) {
+        cache.asMap().computeIfPresent(key, (same, answer) -> answer);
     }
 
     /** Forgets every answer. */

@@ -3,12 +3,14 @@ package umbel.app.exchange;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import umbel.app.orchard.Block;
@@ -43,6 +45,8 @@ public class SurveyImport {
 
     private static final double THIN_MM = 5;
     private static final double LONG_CM = 60;
+    private static final int TREES_AT_ONCE = 100;
+    private static final String THERE = "there-already";
     private static final Pattern PLACE = Pattern.compile("(?:^|.*\\s)(\\d{1,4})-(\\d{1,4})$");
 
     private final BlockRepository blocks;
@@ -84,8 +88,12 @@ public class SurveyImport {
      */
     public record Outcome(List<Line> trees, boolean written, List<String> unknown, List<String> free) {}
 
+    private record Place(int row, int place) {}
+
     /** A plant of the table, with the place it names. */
-    private record Placed(Told told, LocalDate day, int row, int place) {}
+    private record Placed(Told told, LocalDate day, Place place) {}
+
+    private record Visit(Place place, LocalDate day) {}
 
     /**
      * A plant of the table as its format tells it.
@@ -111,23 +119,21 @@ public class SurveyImport {
                     .toList();
             return new Outcome(List.of(), false, unknown, free);
         }
-        List<Line> lines = placed(block, table, columns).stream()
-                .map(one -> line(block, one))
-                .toList();
-        return new Outcome(lines, false, List.of(), List.of());
+        return new Outcome(lines(block, placed(block, table, columns), standing(blockId)), false, List.of(), List.of());
     }
 
     /** Writes the table. */
     @Transactional
     public Outcome write(long blockId, String table, Map<String, String> columns) {
         Block block = blocks.existing(blockId);
-        List<Line> lines = new ArrayList<>();
-        for (Placed one : placed(block, table, columns)) {
-            Line line = line(block, one);
-            lines.add(line);
-            if (!line.outcome().equals("there-already")) {
-                OrchardTree tree = trees.findByBlockIdAndRowNoAndPlaceNo(blockId, one.row(), one.place())
-                        .orElseGet(() -> trees.save(new OrchardTree(block, one.row(), one.place())));
+        List<Placed> placed = placed(block, table, columns);
+        Map<Place, OrchardTree> standing = standing(blockId);
+        List<Line> lines = lines(block, placed, standing);
+        for (int i = 0; i < lines.size(); i++) {
+            if (!lines.get(i).outcome().equals(THERE)) {
+                Placed one = placed.get(i);
+                OrchardTree tree = standing.computeIfAbsent(
+                        one.place(), place -> trees.save(new OrchardTree(block, place.row(), place.place())));
                 surveys.save(
                         one.told().counted()
                                 ? SurveyEntry.counted(
@@ -138,19 +144,47 @@ public class SurveyImport {
         return new Outcome(lines, true, List.of(), List.of());
     }
 
-    private Line line(Block block, Placed one) {
-        OrchardTree tree = trees.findByBlockIdAndRowNoAndPlaceNo(block.id(), one.row(), one.place())
-                .orElse(null);
-        boolean there = tree != null
-                && surveys.findByTreeIdOrderBySurveyedOnDescIdDesc(tree.id()).stream()
-                        .anyMatch(entry -> entry.document().equals(one.told().document()));
-        return new Line(
-                block.name() + " " + one.row() + "-" + one.place(),
-                one.row(),
-                one.place(),
-                one.told().parts(),
-                there ? "there-already" : tree == null ? "new-tree" : "new-survey",
-                one.told().maybeInches());
+    /** What stands in a block, by its place. */
+    private Map<Place, OrchardTree> standing(long blockId) {
+        Map<Place, OrchardTree> standing = new HashMap<>();
+        trees.findByBlockIdOrderByRowNoAscPlaceNoAsc(blockId)
+                .forEach(tree -> standing.put(new Place(tree.rowNo(), tree.placeNo()), tree));
+        return standing;
+    }
+
+    private List<Line> lines(Block block, List<Placed> placed, Map<Place, OrchardTree> standing) {
+        Set<Placed> there = there(placed, standing);
+        Set<Place> known = new HashSet<>(standing.keySet());
+        List<Line> lines = new ArrayList<>();
+        for (Placed one : placed) {
+            boolean isNew = known.add(one.place());
+            lines.add(new Line(
+                    block.name() + " " + one.place().row() + "-" + one.place().place(),
+                    one.place().row(),
+                    one.place().place(),
+                    one.told().parts(),
+                    there.contains(one) ? THERE : isNew ? "new-tree" : "new-survey",
+                    one.told().maybeInches()));
+        }
+        return lines;
+    }
+
+    /** Those that their plant already has, word for word; asked for many plants at once, since a table may hold a thousand. */
+    private Set<Placed> there(List<Placed> placed, Map<Place, OrchardTree> standing) {
+        Map<Long, List<Placed>> byTree = placed.stream()
+                .filter(one -> standing.containsKey(one.place()))
+                .collect(Collectors.groupingBy(one -> standing.get(one.place()).id()));
+        List<Long> ids = List.copyOf(byTree.keySet());
+        Set<Placed> there = new HashSet<>();
+        for (int from = 0; from < ids.size(); from += TREES_AT_ONCE) {
+            for (SurveyRepository.Document kept :
+                    surveys.tellDocuments(ids.subList(from, Math.min(ids.size(), from + TREES_AT_ONCE)))) {
+                byTree.get(kept.getTree()).stream()
+                        .filter(one -> one.told().document().equals(kept.getDocument()))
+                        .forEach(there::add);
+            }
+        }
+        return there;
     }
 
     /** Whether most of a tree's limbs are so thin for their length that their thickness must have been taken in inches. */
@@ -208,7 +242,7 @@ public class SurveyImport {
     private List<Placed> placed(Block block, String table, Map<String, String> columns) {
         List<Placed> placed = new ArrayList<>();
         List<FieldError> errors = new ArrayList<>();
-        Set<String> seen = new HashSet<>();
+        Set<Visit> seen = new HashSet<>();
         int number = 0;
         for (Told told : told(table, columns, errors)) {
             number++;
@@ -221,26 +255,24 @@ public class SurveyImport {
                         Statement.of("problem.label-without-place").with("label", Value.name(label))));
                 continue;
             }
-            if (!seen.add(match.group(1) + "-" + match.group(2) + " " + told.surveyedOn())) {
+            Place place = new Place(Integer.parseInt(match.group(1)), Integer.parseInt(match.group(2)));
+            if (!seen.add(new Visit(place, told.surveyedOn()))) {
                 errors.add(new FieldError(
                         which + ", label", Statement.of("problem.plant-twice").with("label", Value.name(label))));
             }
-            int row = Integer.parseInt(match.group(1));
-            int place = Integer.parseInt(match.group(2));
-            if (!block.rows().has(row, place)) {
+            if (!block.rows().has(place.row(), place.place())) {
                 errors.add(new FieldError(
                         which + ", label",
                         Statement.of("problem.no-such-place")
                                 .with("block", Value.name(block.name()))
                                 .with("rows", Value.count(block.rows().rows()))
                                 .with("places", Value.count(block.rows().places()))
-                                .with("place", Value.name(row + "-" + place))));
+                                .with("place", Value.name(place.row() + "-" + place.place()))));
                 continue;
             }
             check(
                     which,
-                    () -> placed.add(
-                            new Placed(told, SurveyDay.of(told.surveyedOn(), block.holding(), clock), row, place)),
+                    () -> placed.add(new Placed(told, SurveyDay.of(told.surveyedOn(), block.holding(), clock), place)),
                     errors);
         }
         if (!errors.isEmpty()) {

@@ -15,9 +15,9 @@ class PlanCache {
 
     private static final double SHARE_OF_MEMORY = 1.0 / 16;
 
-    private final ComputedCache<Key, Planning> kept = ComputedCache.ofTrees(SHARE_OF_MEMORY, Planning::axisCount);
+    private final ComputedCache<Key, Planning> kept = ComputedCache.ofTrees(SHARE_OF_MEMORY, Planning::axesHeld);
     private final ComputedCache<Long, Planning> lastOfSurvey =
-            ComputedCache.ofTrees(SHARE_OF_MEMORY, Planning::axisCount);
+            ComputedCache.ofTrees(SHARE_OF_MEMORY, Planning::axesHeld);
 
     /**
      * What a plan depends on.
@@ -33,5 +33,11 @@ class PlanCache {
                 key,
                 () -> lastOfSurvey.renew(
                         key.surveyId(), before -> new Planning(tree, reading, planRequest, seed, before)));
+    }
+
+    /** Counts again what a planning takes, once more or less is known of it. */
+    void weighAgain(Key key) {
+        kept.weighAgain(key);
+        lastOfSurvey.weighAgain(key.surveyId());
     }
 }

@@ -2,6 +2,7 @@ package umbel.app.plan;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.function.Function;
 import org.springframework.stereotype.Service;
 import umbel.app.learning.LearningService;
 import umbel.app.orchard.OrchardTree;
@@ -58,7 +59,7 @@ class PlanService {
     TreeAnswers.Plans plans(long treeId, Decisions decisions) {
         SurveyEntry survey = trees.survey(treeId);
         Asked asked = asked(survey, decisions);
-        List<Plan> plans = asked.planning().all();
+        List<Plan> plans = answered(asked, Planning::all);
         return new TreeAnswers.Plans(
                 assessor.in(Reader.speech()).telling().plans(plans),
                 assessor.in(Reader.speech()).telling().inOneWinter(plans),
@@ -71,7 +72,7 @@ class PlanService {
     TreeAnswers.FirstPlan firstPlan(long treeId, Decisions decisions) {
         SurveyEntry survey = trees.survey(treeId);
         Asked asked = asked(survey, decisions);
-        Plan plan = asked.planning().recommended();
+        Plan plan = answered(asked, Planning::recommended);
         return new TreeAnswers.FirstPlan(
                 assessor.in(Reader.speech()).telling().plan(plan),
                 stops(survey.tree(), List.of(plan)),
@@ -96,18 +97,20 @@ class PlanService {
 
     /** Plans a survey as if nothing were decided on it. */
     Recommended recommended(SurveyEntry survey) {
-        return recommended(survey, asked(survey, Decisions.none()));
+        Asked asked = asked(survey, Decisions.none());
+        return recommended(asked, answered(asked, Planning::recommended));
     }
 
     /** Plans a survey as if nothing were decided on it, and grows its tree on. */
     GrownOn grownOn(SurveyEntry survey) {
         Asked asked = asked(survey, Decisions.none());
-        return new GrownOn(recommended(survey, asked), asked.planning().course());
+        Planning.Course course = answered(asked, Planning::course);
+        return new GrownOn(recommended(asked, asked.planning().recommended()), course);
     }
 
-    private Recommended recommended(SurveyEntry survey, Asked asked) {
+    private static Recommended recommended(Asked asked, Plan plan) {
         return new Recommended(
-                asked.planning().recommended(),
+                plan,
                 LightSummary.of(asked.sure().light(), asked.sure().lines()),
                 asked.sure().crop(),
                 asked.certainty().measureNext().size());
@@ -123,15 +126,24 @@ class PlanService {
                 Reader.speech().knowledge(theirs.planRequest().school().name()),
                 assessor.in(Reader.speech())
                         .telling()
-                        .plans(mine.planning().all())
+                        .plans(answered(mine, Planning::all))
                         .get(0),
                 assessor.in(Reader.speech())
                         .telling()
-                        .plans(theirs.planning().all())
+                        .plans(answered(theirs, Planning::all))
                         .get(0),
                 SchoolComparison.of(mine.read().tree(), mine.view(), theirs.view(), Reader.speech()),
                 mine.afterwards(),
                 theirs.afterwards());
+    }
+
+    /** Asks a planning, and has it told how much it holds since. */
+    private <A> A answered(Asked asked, Function<Planning, A> question) {
+        try {
+            return question.apply(asked.planning());
+        } finally {
+            plans.weighAgain(asked.key());
+        }
     }
 
     /** The steps past what the holding lets its people do. */
@@ -152,6 +164,7 @@ class PlanService {
             FindingConfidence.Answer certainty,
             TreeReader.Reading sure,
             PlanRequest planRequest,
+            PlanCache.Key key,
             Planning planning) {
 
         /** What is done after the last cut of the recommended plan. */
@@ -188,6 +201,7 @@ class PlanService {
                 certainty,
                 sure,
                 planRequest,
+                key,
                 plans.of(key, read.tree(), sure, planRequest, Assessor.seed(request)));
     }
 }

@@ -2,7 +2,9 @@ package umbel.app.season;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.MediaType;
 import org.springframework.transaction.annotation.Transactional;
@@ -94,12 +96,18 @@ class SeasonController {
         Holding holding = holding(id);
         WeatherCsv.Read read = WeatherCsv.read(table);
         boolean written = write && read.errors().isEmpty() && !read.days().isEmpty();
-        if (written) {
-            read.days().forEach(day -> keep(holding, day));
-            afterCommit();
-        }
         List<LocalDate> dates =
                 read.days().stream().map(Weather.Day::date).sorted().toList();
+        if (written) {
+            Map<LocalDate, WeatherEntry> kept = new HashMap<>();
+            weather.findByHoldingIdAndToldForBetween(holding.id(), dates.get(0), dates.get(dates.size() - 1))
+                    .forEach(entry -> kept.put(entry.toldFor(), entry));
+            read.days()
+                    .forEach(day -> kept.computeIfAbsent(
+                                    day.date(), date -> weather.save(new WeatherEntry(holding, day)))
+                            .tell(day));
+            afterCommit();
+        }
         return new WeatherImport(
                 dates.size(),
                 dates.isEmpty() ? null : dates.get(0),
@@ -128,14 +136,6 @@ class SeasonController {
                 stations.changed();
             }
         });
-    }
-
-    private void keep(Holding holding, Weather.Day day) {
-        WeatherEntry entry = weather.findByHoldingIdAndToldForBetween(holding.id(), day.date(), day.date()).stream()
-                .findFirst()
-                .orElseGet(() -> new WeatherEntry(holding, day));
-        entry.tell(day);
-        weather.save(entry);
     }
 
     private Holding holding(long id) {

@@ -38,6 +38,19 @@ public interface SurveyRepository extends JpaRepository<SurveyEntry, Long> {
             + " order by s.surveyedOn, s.id")
     List<SurveyEntry> findByTreeBlockIdOrderBySurveyedOnAscIdAsc(Long block);
 
+    /** What was measured on a tree, as it is kept. */
+    interface Document {
+
+        Long getTree();
+
+        String getDocument();
+    }
+
+    /** What was ever measured on some trees. */
+    @Query("select s.tree.id as tree, s.document as document from SurveyEntry s"
+            + " where s.tree.id in :trees and s.withdrawnAt is null")
+    List<Document> tellDocuments(Collection<Long> trees);
+
     /** Whether a tree was ever surveyed, withdrawn surveys among them. */
     boolean existsByTreeId(Long tree);
 

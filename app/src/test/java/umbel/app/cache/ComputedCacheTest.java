@@ -34,6 +34,26 @@ class ComputedCacheTest {
     }
 
     @Test
+    void whatATreeTakesIsCountedAgain() {
+        ComputedCache<Integer, int[]> trees = ComputedCache.ofTrees(1.0 / 16, tree -> tree[0]);
+        int third = (int) (Runtime.getRuntime().maxMemory() / 16 / 700 / 3);
+        int[] growing = {1};
+        trees.get(1, () -> growing);
+        int[] other = {third};
+        trees.get(2, () -> other);
+        trees.get(2, () -> other);
+        growing[0] = third * 4;
+        trees.weighAgain(1);
+        int[] fresh = {1};
+        assertThat(trees.get(1, () -> fresh)).as("more than there is room for").isSameAs(fresh);
+        assertThat(trees.get(2, () -> fresh)).isSameAs(other);
+        trees.weighAgain(3);
+        assertThat(trees.get(3, () -> fresh))
+                .as("what is not kept is not counted")
+                .isSameAs(fresh);
+    }
+
+    @Test
     void anAnswerIsWorkedOutOnce() {
         AtomicInteger asked = new AtomicInteger();
         assertThat(kept.get("a", asked::incrementAndGet)).isEqualTo(1);
