@@ -1,10 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type BlockPlans, type PlannedLine } from '../api/client';
 import { useMayChange } from '../people/who';
 import { useSay } from '../text/say';
 import { Button } from '../ui/Button';
+import { useListed } from '../ui/Listed';
 import { Failed } from '../ui/States';
 import { percent } from '../ui/words';
 import { JobBar } from '../ui/JobBar';
@@ -12,7 +12,8 @@ import { SeasonsToCome } from './SeasonsToCome';
 import { byGain, summed } from './plannedLines';
 
 const ASK_EVERY = 700;
-const SHOWN_AT_FIRST = 12;
+const ASK_MORE_SLOWLY_BY = 1; // for each tree of a large block, whose answer takes long to make and to draw
+const LISTED_AT_FIRST = 12;
 
 /** The plan of every surveyed tree of a block in one table, worked out in the background; what is out of date is told. */
 export function PlansOfBlock({ id }: { id: number }) {
@@ -23,7 +24,10 @@ export function PlansOfBlock({ id }: { id: number }) {
   const plans = useQuery({
     queryKey: key,
     queryFn: () => answer(api.GET('/api/blocks/{id}/plans', { params: { path: { id } } })),
-    refetchInterval: (query) => (query.state.data?.job?.state === 'running' ? ASK_EVERY : false),
+    refetchInterval: (query) =>
+      query.state.data?.job?.state === 'running'
+        ? ASK_EVERY + ASK_MORE_SLOWLY_BY * query.state.data.trees.length
+        : false,
   });
   const told = (now: BlockPlans) => {
     queries.setQueryData(key, now);
@@ -94,9 +98,8 @@ export function PlansOfBlock({ id }: { id: number }) {
 
 function Planned({ lines }: { lines: PlannedLine[] }) {
   const say = useSay();
-  const [all, setAll] = useState(false);
   const sum = summed(lines);
-  const shown = all ? lines : lines.slice(0, SHOWN_AT_FIRST);
+  const { listed, more } = useListed(lines, LISTED_AT_FIRST);
   const head = 'border-b border-line py-1.5 text-[12.5px] font-normal text-muted';
   return (
     <>
@@ -125,22 +128,13 @@ function Planned({ lines }: { lines: PlannedLine[] }) {
             </tr>
           </thead>
           <tbody>
-            {shown.map((one) => (
+            {listed.map((one) => (
               <PlannedRow key={one.tree} line={one} best={sum.bestGain} />
             ))}
           </tbody>
         </table>
       </div>
-      {lines.length > SHOWN_AT_FIRST && (
-        <Button
-          className="mt-3"
-          onClick={() => {
-            setAll(!all);
-          }}
-        >
-          {all ? say('block-plans.fewer') : say('block-plans.show-all', { trees: lines.length })}
-        </Button>
-      )}
+      {more}
     </>
   );
 }

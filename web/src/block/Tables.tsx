@@ -7,6 +7,7 @@ import { sendText, type ImportOutcome } from '../api/client';
 import { Problem } from '../api/problem';
 import { Button } from '../ui/Button';
 import { FileButton } from '../ui/FileButton';
+import { useListed } from '../ui/Listed';
 import { COLUMNS, COUNT_COLUMNS } from './columns';
 
 const OUTCOME_WORDS: Record<string, string> = {
@@ -20,6 +21,8 @@ const OUTCOME_WORDS: Record<string, string> = {
     return say('tables.there-already');
   },
 };
+
+const LISTED_AT_FIRST = 50;
 
 /** Surveys of a block out and in as tables, in whichever way the table was written. */
 export function Tables({ id, counted }: { id: number; counted: boolean }) {
@@ -51,6 +54,7 @@ export function Tables({ id, counted }: { id: number; counted: boolean }) {
       void queries.invalidateQueries();
     },
   });
+  const { listed, more } = useListed(preview.data?.trees ?? [], LISTED_AT_FIRST);
   const trouble = preview.error ?? write.error;
   return (
     <section aria-labelledby="tables" className="mt-9">
@@ -162,7 +166,7 @@ export function Tables({ id, counted }: { id: number; counted: boolean }) {
             </p>
           )}
           <ul className="text-[14px]">
-            {preview.data.trees.map((tree) => (
+            {listed.map((tree) => (
               <li key={tree.label + tree.outcome}>
                 <b>{tree.label}</b>
                 {say('tables.limbs-limbs-outcomewords', {
@@ -172,6 +176,7 @@ export function Tables({ id, counted }: { id: number; counted: boolean }) {
               </li>
             ))}
           </ul>
+          {more}
           <Button
             weight="ink"
             className="mt-2"

@@ -9,6 +9,7 @@ import { answer, api, type BlockEntry, type BlockLine, type BlockSeason, type Tr
 import { hours, shortDay } from '../season/dates';
 import { Failed, Loading } from '../ui/States';
 import { day, percent } from '../ui/words';
+import { useListed } from '../ui/Listed';
 import { UndoNotice } from '../ui/Undone';
 import { CorrectHoldings } from './CorrectHoldings';
 import { Drafts } from './Drafts';
@@ -31,11 +32,19 @@ const STATE_WORDS: Record<string, string> = {
   },
 };
 
+const LOOK_AGAIN_MS = 3_000;
+
+const LISTED_AT_FIRST = 50;
+
 /** The whole holding: its blocks, its surveyed trees, and what each needs first. */
 export function HoldingPage() {
   const say = useSay();
   const ruleName = useRuleNames();
-  const page = useQuery({ queryKey: ['holding'], queryFn: () => answer(api.GET('/api/holding')) });
+  const page = useQuery({
+    queryKey: ['holding'],
+    queryFn: () => answer(api.GET('/api/holding')),
+    refetchInterval: (query) => (query.state.data?.unread ? LOOK_AGAIN_MS : false),
+  });
   const season = useQuery({ queryKey: ['season'], queryFn: () => answer(api.GET('/api/season')) });
   const mayChange = useMayChange();
   const go = useNavigate();
@@ -137,6 +146,11 @@ export function HoldingPage() {
           void go('.', { replace: true, state: null });
         }}
       />
+      {page.data.unread > 0 && (
+        <p className="mt-4 text-[14px] text-muted" role="status">
+          {say('holding-page.still-being-read', { unread: page.data.unread, trees: all.length })}
+        </p>
+      )}
       {blocks.length === 0 && (
         <p className="mt-8 max-w-prose text-muted">
           {say('holding-page.there-are-no-blocks-here')} <code>{say('holding-page.umbel-demo')}</code>{' '}
@@ -197,7 +211,7 @@ function BlockSection({
   filtered: boolean;
 }) {
   const say = useSay();
-  const ruleName = useRuleNames();
+  const { listed, more } = useListed(trees, LISTED_AT_FIRST);
   if (trees.length === 0 && filtered) {
     return null;
   }
@@ -232,66 +246,80 @@ function BlockSection({
       </div>
       {trees.length === 0 && <p className="py-3 text-muted">{say('holding-page.no-tree-of-this-block')}</p>}
       <ul>
-        {trees.map((tree) => (
-          <li key={tree.id} className="border-b border-line">
-            <Link
-              to={`/${tree.counted ? 'plants' : 'trees'}/${tree.id}`}
-              className="grid grid-cols-[150px_1fr_116px_96px_128px] items-center gap-4 px-1 py-2.5 hover:bg-sand max-md:grid-cols-2 max-md:gap-x-4 max-md:gap-y-1.5"
-            >
-              <span>
-                <span className="block font-semibold">{tree.label}</span>
-                <span className="block text-[13px] text-muted">
-                  {tree.counted
-                    ? say('holding-page.leaf-canes', { leaf: tree.leaf, canes: tree.limbs })
-                    : say('holding-page.leaf-leaf-heightm-m-limbs', {
-                        leaf: tree.leaf,
-                        heightM: tree.heightM.toFixed(1),
-                        limbs: tree.limbs,
-                      })}
-                </span>
-              </span>
-              <span className="min-w-0 max-md:order-last max-md:col-span-2">
-                {tree.all === 0 ? (
-                  <span className="text-moss">{say('holding-page.well-nothing-to-cut-this')}</span>
-                ) : (
-                  <>
-                    {ruleName(tree.firstRule) && (
-                      <span className="font-semibold">{ruleName(tree.firstRule)}. </span>
-                    )}
-                    <span className="text-[14px]">{tree.first}</span>
-                  </>
-                )}
-              </span>
-              <span className="text-[14px]">
-                {tree.all === 0 ? (
-                  <span className="text-muted">{say('holding-page.no-findings')}</span>
-                ) : (
-                  <>
-                    <b>{tree.act}</b> {say('holding-page.to-act-on')}
-                    <span className="block text-[13px] text-muted">
-                      {say('holding-page.all-in-all', { all: tree.all })}
-                    </span>
-                  </>
-                )}
-              </span>
-              {tree.counted ? <span /> : <Shade share={tree.shade} over={tree.shaded} />}
-              <span className="text-right max-md:order-first max-md:col-start-2 max-md:row-start-1">
-                <span
-                  className={`inline-block rounded-sm px-2 py-0.5 text-[13px] font-semibold ${stateLook(tree.state)}`}
-                >
-                  {STATE_WORDS[tree.state]}
-                </span>
-                <span className="block text-[12.5px] text-muted">
-                  {tree.doneOn
-                    ? say('holding-page.done-on', { doneOn: day(tree.doneOn), who: tree.doneBy })
-                    : say('holding-page.seen-surveyedon', { surveyedOn: day(tree.surveyedOn) })}
-                </span>
-              </span>
-            </Link>
-          </li>
+        {listed.map((tree) => (
+          <TreeRow key={tree.id} tree={tree} />
         ))}
       </ul>
+      {more}
     </section>
+  );
+}
+
+/** A tree, what it needs first, and how far its work is. */
+function TreeRow({ tree }: { tree: TreeLine }) {
+  const say = useSay();
+  const ruleName = useRuleNames();
+  return (
+    <li className="border-b border-line">
+      <Link
+        to={`/${tree.counted ? 'plants' : 'trees'}/${tree.id}`}
+        className="grid grid-cols-[150px_1fr_116px_96px_128px] items-center gap-4 px-1 py-2.5 hover:bg-sand max-md:grid-cols-2 max-md:gap-x-4 max-md:gap-y-1.5"
+      >
+        <span>
+          <span className="block font-semibold">{tree.label}</span>
+          <span className="block text-[13px] text-muted">
+            {!tree.read
+              ? null
+              : tree.counted
+                ? say('holding-page.leaf-canes', { leaf: tree.leaf, canes: tree.limbs })
+                : say('holding-page.leaf-leaf-heightm-m-limbs', {
+                    leaf: tree.leaf,
+                    heightM: tree.heightM.toFixed(1),
+                    limbs: tree.limbs,
+                  })}
+          </span>
+        </span>
+        <span className="min-w-0 max-md:order-last max-md:col-span-2">
+          {!tree.read ? (
+            <span className="text-muted">{say('holding-page.being-read')}</span>
+          ) : tree.all === 0 ? (
+            <span className="text-moss">{say('holding-page.well-nothing-to-cut-this')}</span>
+          ) : (
+            <>
+              {ruleName(tree.firstRule) && (
+                <span className="font-semibold">{ruleName(tree.firstRule)}. </span>
+              )}
+              <span className="text-[14px]">{tree.first}</span>
+            </>
+          )}
+        </span>
+        <span className="text-[14px]">
+          {!tree.read ? null : tree.all === 0 ? (
+            <span className="text-muted">{say('holding-page.no-findings')}</span>
+          ) : (
+            <>
+              <b>{tree.act}</b> {say('holding-page.to-act-on')}
+              <span className="block text-[13px] text-muted">
+                {say('holding-page.all-in-all', { all: tree.all })}
+              </span>
+            </>
+          )}
+        </span>
+        {tree.counted || !tree.read ? <span /> : <Shade share={tree.shade} over={tree.shaded} />}
+        <span className="text-right max-md:order-first max-md:col-start-2 max-md:row-start-1">
+          <span
+            className={`inline-block rounded-sm px-2 py-0.5 text-[13px] font-semibold ${stateLook(tree.state)}`}
+          >
+            {STATE_WORDS[tree.state]}
+          </span>
+          <span className="block text-[12.5px] text-muted">
+            {tree.doneOn
+              ? say('holding-page.done-on', { doneOn: day(tree.doneOn), who: tree.doneBy })
+              : say('holding-page.seen-surveyedon', { surveyedOn: day(tree.surveyedOn) })}
+          </span>
+        </span>
+      </Link>
+    </li>
   );
 }
 

@@ -6,9 +6,11 @@ import static umbel.survey.SurveyTable.Column.placing;
 import static umbel.survey.SurveyTable.Column.text;
 import static umbel.survey.SurveyTable.Column.words;
 
+import java.io.IOException;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
@@ -133,6 +135,15 @@ public final class CountCsv {
     }
 
     /**
+     * Writes counted plants as a table with a heading row.
+     *
+     * @param plants taken as they are written, so that thousands need not be in memory together
+     */
+    public static void write(Stream<CountSurvey> plants, Appendable out) throws IOException {
+        TABLE.write(plants.map(JSON::valueToTree), out);
+    }
+
+    /**
      * Reads a table.
      *
      * @param names what columns hold: our name by theirs, empty for a column to be passed over
@@ -140,6 +151,17 @@ public final class CountCsv {
      */
     public static List<CountSurvey> read(String text, Map<String, String> names) {
         return TABLE.read(text, names, CountReader::read);
+    }
+
+    /**
+     * Reads a table plant by plant, so that thousands need not be in memory together.
+     *
+     * @param names what columns hold: our name by theirs, empty for a column to be passed over
+     * @param each gets every plant in its turn; not to be used when the table is refused in the end
+     * @throws InvalidSurvey naming each faulty cell as {@code line 7, age_y}
+     */
+    public static void read(String text, Map<String, String> names, Consumer<CountSurvey> each) {
+        TABLE.read(text, names, CountReader::read, each);
     }
 
     /** Canes, classes of canes and arms, each in its own list. */

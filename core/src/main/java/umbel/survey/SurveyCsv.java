@@ -4,11 +4,13 @@ import static umbel.survey.SurveyTable.Column.number;
 import static umbel.survey.SurveyTable.Column.text;
 import static umbel.survey.SurveyTable.Column.words;
 
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -92,6 +94,15 @@ public final class SurveyCsv {
     }
 
     /**
+     * Writes surveys as a table with a heading row.
+     *
+     * @param surveys taken as they are written, so that thousands need not be in memory together
+     */
+    public static void write(Stream<Survey> surveys, Appendable out) throws IOException {
+        TABLE.write(surveys.map(JSON::valueToTree), out);
+    }
+
+    /**
      * Reads a table.
      *
      * @throws InvalidSurvey naming each faulty cell as {@code line 7, angle_deg}; nothing is read when anything is wrong
@@ -108,6 +119,17 @@ public final class SurveyCsv {
      */
     public static List<Survey> read(String text, Map<String, String> names) {
         return TABLE.read(text, names, SurveyReader::read);
+    }
+
+    /**
+     * Reads a table tree by tree, so that thousands need not be in memory together.
+     *
+     * @param names what columns hold: our name by theirs, empty for a column to be passed over
+     * @param each gets every tree in its turn; not to be used when the table is refused in the end
+     * @throws InvalidSurvey naming each faulty cell as {@code line 7, angle_deg}
+     */
+    public static void read(String text, Map<String, String> names, Consumer<Survey> each) {
+        TABLE.read(text, names, SurveyReader::read, each);
     }
 
     /** The limbs of a tree; every row is one. */

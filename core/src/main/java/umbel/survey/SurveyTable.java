@@ -3,9 +3,11 @@ package umbel.survey;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
@@ -32,6 +34,9 @@ public final class SurveyTable {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int MOST_ROWS = 200_000;
+
+    /** Nobody mends more of them before trying again. */
+    private static final int ENOUGH_ERRORS = 100;
 
     private final Layout layout;
 
@@ -214,25 +219,35 @@ public final class SurveyTable {
     /** Documents as a table with a heading row. */
     public String write(List<JsonNode> documents) {
         StringBuilder out = new StringBuilder();
-        try (CSVPrinter printer = new CSVPrinter(out, CSVFormat.RFC4180)) {
-            printer.printRecord(columns());
-            for (JsonNode document : documents) {
-                List<JsonNode> parts = layout.parts().of(document).toList();
-                for (int i = 0; i < Math.max(1, parts.size()); i++) {
-                    List<String> row = new ArrayList<>();
-                    for (Column column : layout.head()) {
-                        row.add(i == 0 ? column.cell().write(at(document, column.path())) : "");
-                    }
-                    for (Column column : layout.part()) {
-                        row.add(parts.isEmpty() ? "" : column.cell().write(at(parts.get(i), column.path())));
-                    }
-                    printer.printRecord(row);
-                }
-            }
+        try {
+            write(documents.stream(), out);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
         return out.toString();
+    }
+
+    /**
+     * Writes documents as a table with a heading row, one after the other.
+     *
+     * @param documents taken as they are written, so that they need not be in memory together
+     */
+    public void write(Stream<JsonNode> documents, Appendable out) throws IOException {
+        CSVPrinter printer = new CSVPrinter(out, CSVFormat.RFC4180);
+        printer.printRecord(columns());
+        for (JsonNode document : (Iterable<JsonNode>) documents::iterator) {
+            List<JsonNode> parts = layout.parts().of(document).toList();
+            for (int i = 0; i < Math.max(1, parts.size()); i++) {
+                List<String> row = new ArrayList<>();
+                for (Column column : layout.head()) {
+                    row.add(i == 0 ? column.cell().write(at(document, column.path())) : "");
+                }
+                for (Column column : layout.part()) {
+                    row.add(parts.isEmpty() ? "" : column.cell().write(at(parts.get(i), column.path())));
+                }
+                printer.printRecord(row);
+            }
+        }
     }
 
     private static JsonNode at(JsonNode node, String path) {
@@ -240,64 +255,118 @@ public final class SurveyTable {
     }
 
     /**
-     * Reads a table.
+     * Reads a table, plant by plant, so that what the rows told need not be in memory together.
      *
      * @param names what columns hold: our name by theirs, empty for a column to be passed over
      * @param reader of the open format
-     * @throws InvalidSurvey naming each faulty cell as {@code line 7, angle_deg}; nothing is read when anything is wrong
+     * @param each gets every plant that is whole, in their order
+     * @throws InvalidSurvey naming each faulty cell as {@code line 7, angle_deg}, up to some hundred, after which no more is read; what was
+     *     read is not to be used when anything is wrong
      */
-    public <T> List<T> read(String text, Map<String, String> names, Function<JsonNode, T> reader) {
+    public <T> void read(String text, Map<String, String> names, Function<JsonNode, T> reader, Consumer<T> each) {
         List<FieldError> errors = new ArrayList<>();
-        List<Read> documents = documents(text, names, errors);
-        List<T> plants = new ArrayList<>();
-        for (Read one : documents) {
-            try {
-                plants.add(reader.apply(one.document));
-            } catch (InvalidSurvey e) {
-                e.errors().forEach(error -> errors.add(new FieldError(one.cellOf(error.field()), error.what())));
+        boolean none = true;
+        try (CSVParser parser = parser(text, names)) {
+            checkColumns(parser.getHeaderNames(), errors);
+            if (!errors.isEmpty()) {
+                throw new InvalidSurvey(errors);
             }
+            Plants plants = new Plants(parser, errors);
+            for (Read one = plants.next(); one != null && errors.size() < ENOUGH_ERRORS; one = plants.next()) {
+                none = false;
+                T plant;
+                try {
+                    plant = reader.apply(one.document);
+                } catch (InvalidSurvey e) {
+                    for (FieldError error : e.errors()) {
+                        errors.add(new FieldError(one.cellOf(error.field()), error.what()));
+                    }
+                    continue;
+                }
+                each.accept(plant);
+            }
+        } catch (IOException e) {
+            throw TableText.isNone(e);
         }
-        if (documents.isEmpty() && errors.isEmpty()) {
+        if (none && errors.isEmpty()) {
             errors.add(new FieldError(
                     "", Statement.of("problem.table-empty").with("plant", Value.choice(layout.plant()))));
         }
         if (!errors.isEmpty()) {
             throw new InvalidSurvey(errors);
         }
+    }
+
+    /** Reads a table into a list; see {@link #read(String, Map, Function, Consumer)}. */
+    public <T> List<T> read(String text, Map<String, String> names, Function<JsonNode, T> reader) {
+        List<T> plants = new ArrayList<>();
+        read(text, names, reader, plants::add);
         return plants;
     }
 
-    private List<Read> documents(String text, Map<String, String> names, List<FieldError> errors) {
-        List<Read> all = new ArrayList<>();
-        try (CSVParser parser = new TableText(text).rows(names)) {
-            checkColumns(parser.getHeaderNames(), errors);
-            if (!errors.isEmpty()) {
-                throw new InvalidSurvey(errors);
-            }
-            int rows = 0;
-            for (CSVRecord row : parser) {
-                if (++rows > MOST_ROWS) {
-                    throw new InvalidSurvey(List.of(new FieldError(
-                            "", Statement.of("problem.too-many-rows").with("most", Value.count(MOST_ROWS)))));
-                }
-                int line = (int) parser.getCurrentLineNumber();
-                boolean begins = !told(row, layout.begins()).isEmpty();
-                if (all.isEmpty() && !begins) {
-                    throw new InvalidSurvey(List.of(new FieldError(
-                            cell(line, layout.begins()),
-                            Statement.of("problem.first-row-unnamed")
-                                    .with("plant", Value.choice(layout.plant()))
-                                    .with("column", Value.name(layout.begins())))));
-                }
-                if (begins) {
-                    all.add(new Read(layout, line));
-                }
-                all.get(all.size() - 1).add(row, line, begins, errors);
-            }
-        } catch (IOException | UncheckedIOException | IllegalStateException | IllegalArgumentException e) {
+    private static CSVParser parser(String text, Map<String, String> names) throws IOException {
+        try {
+            return new TableText(text).rows(names);
+        } catch (UncheckedIOException | IllegalStateException | IllegalArgumentException e) {
             throw TableText.isNone(e);
         }
-        return all;
+    }
+
+    /** The plants of a table, each read when its rows have ended. */
+    private final class Plants {
+
+        private final CSVParser parser;
+        private final Iterator<CSVRecord> rows;
+        private final List<FieldError> errors;
+        private Read begun;
+        private int count;
+
+        private Plants(CSVParser parser, List<FieldError> errors) {
+            this.parser = parser;
+            this.rows = parser.iterator();
+            this.errors = errors;
+        }
+
+        /** The next one; null after the last. */
+        Read next() {
+            Read ended = null;
+            try {
+                while (ended == null && rows.hasNext()) {
+                    ended = take(rows.next());
+                }
+            } catch (UncheckedIOException | IllegalStateException | IllegalArgumentException e) {
+                throw TableText.isNone(e);
+            }
+            if (ended == null) {
+                ended = begun;
+                begun = null;
+            }
+            return ended;
+        }
+
+        /** Takes a row; where it begins a plant, the one before has ended. */
+        private Read take(CSVRecord row) {
+            if (++count > MOST_ROWS) {
+                throw new InvalidSurvey(List.of(new FieldError(
+                        "", Statement.of("problem.too-many-rows").with("most", Value.count(MOST_ROWS)))));
+            }
+            int line = (int) parser.getCurrentLineNumber();
+            boolean begins = !told(row, layout.begins()).isEmpty();
+            if (begun == null && !begins) {
+                throw new InvalidSurvey(List.of(new FieldError(
+                        cell(line, layout.begins()),
+                        Statement.of("problem.first-row-unnamed")
+                                .with("plant", Value.choice(layout.plant()))
+                                .with("column", Value.name(layout.begins())))));
+            }
+            Read ended = null;
+            if (begins) {
+                ended = begun;
+                begun = new Read(layout, line);
+            }
+            begun.add(row, line, begins, errors);
+            return ended;
+        }
     }
 
     private void checkColumns(List<String> names, List<FieldError> errors) {

@@ -4,8 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
+import java.io.IOException;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -133,5 +136,42 @@ class SurveyCsvTest {
         String written = SurveyCsv.write(read);
         assertThat(written).contains("'=HYPERLINK");
         assertThat(SurveyCsv.read(written)).isEqualTo(read);
+    }
+
+    @Test
+    void treesAreHandedOverOneByOneAsTheirRowsEnd() {
+        List<String> handedOver = new ArrayList<>();
+        assertThatThrownBy(() -> SurveyCsv.read(
+                        SMALL + "quince,9,90,240,a,trunk,60,10,90,30,150,,,\nplum,\"never ended",
+                        Map.of(),
+                        tree -> handedOver.add(tree.tree().species())))
+                .isInstanceOf(InvalidSurvey.class);
+        assertThat(handedOver).as("the third was not told to have ended").containsExactly("apple", "pear");
+    }
+
+    @Test
+    void treesAreTakenOneByOneAsTheyAreWritten() throws IOException {
+        StringBuilder out = new StringBuilder();
+        List<Integer> writtenBefore = new ArrayList<>();
+        SurveyCsv.write(
+                IntStream.range(0, 50).mapToObj(seed -> {
+                    writtenBefore.add(out.length());
+                    return PracticeTree.survey("tall-spindle", 6, seed);
+                }),
+                out);
+        assertThat(writtenBefore).hasSize(50).doesNotHaveDuplicates().isSorted();
+        assertThat(SurveyCsv.read(out.toString())).hasSize(50);
+    }
+
+    @Test
+    void someHundredFaultsAreEnough() {
+        String rows = "apple,48,295,1,trunk,70,999,62,18,95\n".repeat(1_000);
+        InvalidSurvey refused = catchThrowableOfType(
+                InvalidSurvey.class,
+                () -> SurveyCsv.read(
+                        "species,trunk_diameter_mm,trunk_height_cm,id,parent,at_cm,bearing_deg,angle_deg,diameter_mm,length_cm\n"
+                                + rows));
+        assertThat(refused.errors()).hasSize(100);
+        assertThat(refused.errors().get(99).field()).isEqualTo("line 101, bearing_deg");
     }
 }

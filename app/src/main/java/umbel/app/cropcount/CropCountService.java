@@ -170,9 +170,7 @@ public class CropCountService {
                     HttpStatus.CONFLICT,
                     Statement.of("problem.a-counted-plant").with("plant", Value.name(block.name())));
         }
-        return surveys.findNewestOfBlock(block.id()).stream()
-                .filter(survey -> !survey.isCounted())
-                .limit(TREES_READ)
+        return surveys.firstNewestOfBlock(block.id(), line -> !line.counted(), TREES_READ).stream()
                 .map(readings::of)
                 .map(CropCountService::read)
                 .toList();

@@ -24,7 +24,6 @@ import umbel.assess.AssessRequest;
 import umbel.assess.Assessor;
 import umbel.counted.CountCsv;
 import umbel.counted.CountReader;
-import umbel.counted.CountSurvey;
 import umbel.format.FieldError;
 import umbel.knowledge.Knowledge;
 import umbel.plant.CountedPlant;
@@ -45,7 +44,6 @@ public class SurveyImport {
 
     private static final double THIN_MM = 5;
     private static final double LONG_CM = 60;
-    private static final int TREES_AT_ONCE = 100;
     private static final String THERE = "there-already";
     private static final Pattern PLACE = Pattern.compile("(?:^|.*\\s)(\\d{1,4})-(\\d{1,4})$");
 
@@ -174,16 +172,12 @@ public class SurveyImport {
         Map<Long, List<Placed>> byTree = placed.stream()
                 .filter(one -> standing.containsKey(one.place()))
                 .collect(Collectors.groupingBy(one -> standing.get(one.place()).id()));
-        List<Long> ids = List.copyOf(byTree.keySet());
         Set<Placed> there = new HashSet<>();
-        for (int from = 0; from < ids.size(); from += TREES_AT_ONCE) {
-            for (SurveyRepository.Document kept :
-                    surveys.tellDocuments(ids.subList(from, Math.min(ids.size(), from + TREES_AT_ONCE)))) {
-                byTree.get(kept.getTree()).stream()
-                        .filter(one -> one.told().document().equals(kept.getDocument()))
-                        .forEach(there::add);
-            }
-        }
+        SurveyRepository.portions(List.copyOf(byTree.keySet()))
+                .flatMap(portion -> surveys.tellDocumentsOfTrees(portion).stream())
+                .forEach(kept -> byTree.get(kept.treeId()).stream()
+                        .filter(one -> one.told().document().equals(kept.document()))
+                        .forEach(there::add));
         return there;
     }
 
@@ -206,7 +200,7 @@ public class SurveyImport {
     private List<Told> told(String table, Map<String, String> columns, List<FieldError> errors) {
         List<Told> told = new ArrayList<>();
         if (isCounts(table, columns)) {
-            for (CountSurvey count : CountCsv.read(table, columns)) {
+            CountCsv.read(table, columns, count -> {
                 check("plant " + (told.size() + 1), () -> CountedPlant.read(count, knowledge), errors);
                 told.add(new Told(
                         count.plant().label(),
@@ -215,10 +209,10 @@ public class SurveyImport {
                         true,
                         count.parts(),
                         false));
-            }
+            });
             return told;
         }
-        for (Survey survey : SurveyCsv.read(table, columns)) {
+        SurveyCsv.read(table, columns, survey -> {
             check("tree " + (told.size() + 1), () -> assessor.tree(AssessRequest.of(survey)), errors);
             told.add(new Told(
                     survey.tree().label(),
@@ -227,7 +221,7 @@ public class SurveyImport {
                     false,
                     survey.limbs().size(),
                     maybeInches(survey)));
-        }
+        });
         return told;
     }
 

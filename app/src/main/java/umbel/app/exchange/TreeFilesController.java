@@ -1,15 +1,21 @@
 package umbel.app.exchange;
 
 import io.swagger.v3.oas.annotations.Hidden;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.locks.Lock;
+import java.util.concurrent.locks.ReentrantLock;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -17,13 +23,16 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.json.JsonMapper;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.plan.DecidedTrees;
+import umbel.app.survey.SurveyDocument;
 import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.SurveyLine;
 import umbel.app.survey.SurveyRepository;
 import umbel.app.survey.TreeReadings;
 import umbel.counted.CountCsv;
-import umbel.counted.CountSurvey;
+import umbel.counted.CountReader;
 import umbel.drawing.TreeGltf;
 import umbel.drawing.TreeSvg;
 import umbel.plant.SurveyedTree;
@@ -36,6 +45,7 @@ import umbel.wood.Units;
 @RequestMapping("/api")
 class TreeFilesController {
 
+    private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
     private static final MediaType SVG = new MediaType("image", "svg+xml", StandardCharsets.UTF_8);
     private static final MediaType GLTF = new MediaType("model", "gltf+json");
@@ -45,6 +55,7 @@ class TreeFilesController {
     private final SurveyRepository surveys;
     private final TreeReadings readings;
     private final SurveyImport imports;
+    private final Lock turn = new ReentrantLock(true);
 
     TreeFilesController(
             DecidedTrees surveyed,
@@ -99,36 +110,47 @@ class TreeFilesController {
     /** The newest surveys of a block's plants as one table: of its counted plants where there are any, else of its trees. */
     @Hidden
     @GetMapping("/blocks/{id}/surveys.csv")
-    @Transactional(readOnly = true)
-    ResponseEntity<String> tables(@PathVariable long id) {
+    void tables(@PathVariable long id, HttpServletResponse response) throws IOException {
         blocks.existing(id);
-        List<SurveyEntry> newest = surveys.findNewestOfBlock(id);
-        List<CountSurvey> counts = newest.stream()
-                .filter(SurveyEntry::isCounted)
-                .map(entry -> readings.counted(entry).survey())
-                .toList();
-        return file(
-                CSV,
-                "surveys.csv",
-                counts.isEmpty()
-                        ? SurveyCsv.write(newest.stream()
-                                .map(entry -> SurveyReader.read(entry.document()))
-                                .toList())
-                        : CountCsv.write(counts));
+        List<SurveyLine> newest = surveys.tellNewestOfBlock(id);
+        boolean counted = newest.stream().anyMatch(SurveyLine::counted);
+        Stream<String> documents = surveys.documents(newest.stream()
+                        .filter(line -> line.counted() == counted)
+                        .map(SurveyLine::id)
+                        .toList())
+                .map(SurveyDocument::document);
+        response.setContentType(CSV.toString());
+        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, attached("surveys.csv"));
+        Writer out = response.getWriter();
+        if (counted) {
+            CountCsv.write(documents.map(document -> CountReader.read(JSON.readTree(document))), out);
+        } else {
+            SurveyCsv.write(documents.map(SurveyReader::read), out);
+        }
     }
 
     /** What a table of surveys would write into a block; writes nothing. */
     @PostMapping(value = "/blocks/{id}/surveys/preview", consumes = "text/csv")
     SurveyImport.Outcome preview(
             @PathVariable long id, @RequestBody String table, @RequestParam(required = false) List<String> column) {
-        return imports.preview(id, table, columns(column));
+        return inTurn(() -> imports.preview(id, table, columns(column)));
     }
 
     /** Writes a table of surveys into a block, all or nothing; what is there already is passed over. */
     @PostMapping(value = "/blocks/{id}/surveys", consumes = "text/csv")
     SurveyImport.Outcome write(
             @PathVariable long id, @RequestBody String table, @RequestParam(required = false) List<String> column) {
-        return imports.write(id, table, columns(column));
+        return inTurn(() -> imports.write(id, table, columns(column)));
+    }
+
+    /** One table at a time: a large one takes a good part of the memory. */
+    private SurveyImport.Outcome inTurn(Supplier<SurveyImport.Outcome> work) {
+        turn.lock();
+        try {
+            return work.get();
+        } finally {
+            turn.unlock();
+        }
     }
 
     /** An empty table with the heading of every column, for trees or for counted plants. */
@@ -164,9 +186,11 @@ class TreeFilesController {
     private static ResponseEntity<String> file(MediaType type, String name, String content) {
         return ResponseEntity.ok()
                 .contentType(type)
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment().filename(name).build().toString())
+                .header(HttpHeaders.CONTENT_DISPOSITION, attached(name))
                 .body(content);
+    }
+
+    private static String attached(String name) {
+        return ContentDisposition.attachment().filename(name).build().toString();
     }
 }

@@ -71,8 +71,12 @@ public class HoldingService {
         this.knowledge = knowledge;
     }
 
-    /** The holding; its name is empty while nothing is set up. */
-    public record HoldingPage(String name, List<BlockLine> blocks, List<TreeLine> trees) {}
+    /**
+     * The holding; its name is empty while nothing is set up.
+     *
+     * @param unread trees that nobody has looked at yet; they are being read in the background
+     */
+    public record HoldingPage(String name, List<BlockLine> blocks, List<TreeLine> trees, int unread) {}
 
     /**
      * One block.
@@ -110,6 +114,7 @@ public class HoldingService {
     /**
      * One surveyed tree.
      *
+     * @param read whether it was read yet; where not, what follows from its survey is 0 or empty
      * @param act findings that call for action
      * @param all all findings
      * @param first the first of them in the order of work, in words
@@ -126,6 +131,7 @@ public class HoldingService {
             int row,
             int place,
             String surveyedOn,
+            boolean read,
             int leaf,
             int limbs,
             double heightM,
@@ -202,7 +208,7 @@ public class HoldingService {
             Map<Long, DecidedLine> marked,
             Map<Long, LastWork> done) {}
 
-    /** The page; trees that nobody has looked at yet are read outside of any transaction. */
+    /** The page; trees that nobody has looked at yet are read for a moment, outside of any transaction, and then in the background. */
     public HoldingPage page() {
         Kept kept = transactions.execute(status -> kept());
         Map<Long, Glance> read =
@@ -214,7 +220,8 @@ public class HoldingService {
                         kept.marked().get(survey.treeId()),
                         kept.done().get(survey.id())))
                 .toList();
-        return new HoldingPage(kept.name(), kept.blocks(), lines);
+        int unread = (int) lines.stream().filter(line -> !line.read()).count();
+        return new HoldingPage(kept.name(), kept.blocks(), lines, unread);
     }
 
     private Kept kept() {
@@ -222,7 +229,8 @@ public class HoldingService {
         works.tellAll().forEach(work -> marked.put(work.treeId(), work));
         Map<Long, LastWork> done = new HashMap<>();
         List<SurveyLine> newest = surveys.tellNewest();
-        records.tellLastWork(newest.stream().map(SurveyLine::id).toList())
+        SurveyRepository.portions(newest.stream().map(SurveyLine::id).toList())
+                .flatMap(portion -> records.tellLastWork(portion).stream())
                 .forEach(visit -> done.putIfAbsent(visit.surveyId(), visit));
         String name = holdings.findAll().stream().findFirst().map(Holding::name).orElse("");
         return new Kept(name, blocks(), newest, marked, done);
@@ -311,7 +319,8 @@ public class HoldingService {
                 .toList();
     }
 
-    private TreeLine line(SurveyLine survey, Glance glance, DecidedLine work, LastWork done) {
+    private TreeLine line(SurveyLine survey, Glance read, DecidedLine work, LastWork done) {
+        Glance glance = read == null ? Glance.NONE : read;
         boolean marked = work != null && TreeDecisions.marks(work, survey.id());
         return new TreeLine(
                 survey.treeId(),
@@ -320,12 +329,13 @@ public class HoldingService {
                 survey.row(),
                 survey.place(),
                 survey.surveyedOn().toString(),
+                read != null,
                 glance.leaf(),
                 glance.parts(),
                 Units.round(glance.height(), 1),
                 glance.act(),
                 glance.all(),
-                first(survey.id(), glance),
+                read == null ? "" : first(survey.id(), glance),
                 glance.rule(),
                 Units.round(glance.shade(), 3),
                 glance.shaded(),

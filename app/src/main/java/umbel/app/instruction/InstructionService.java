@@ -12,10 +12,12 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
+import umbel.app.cache.ComputedCache;
 import umbel.app.http.NotFound;
 import umbel.app.job.JobProgress;
 import umbel.app.job.JobService;
@@ -24,7 +26,9 @@ import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.orchard.ScheduleInputChanged;
 import umbel.app.reader.Reader;
+import umbel.app.survey.SurveyDocument;
 import umbel.app.survey.SurveyEntry;
+import umbel.app.survey.SurveyLine;
 import umbel.app.survey.SurveyRepository;
 import umbel.compute.Cancellation;
 import umbel.crew.WorkKind;
@@ -53,6 +57,7 @@ public class InstructionService implements WholeWork {
 
     private static final String ALWAYS = "always";
     private static final String KIND = "instruction";
+    private static final int MOST_KINDS = 50_000;
 
     private final BlockRepository blocks;
     private final SurveyRepository surveys;
@@ -64,6 +69,7 @@ public class InstructionService implements WholeWork {
     private final ApplicationEventPublisher events;
     private final Clock clock;
     private final JobService jobs;
+    private final ComputedCache<Long, TreeKind> kinds = ComputedCache.atMost(MOST_KINDS);
 
     InstructionService(
             BlockRepository blocks,
@@ -108,9 +114,7 @@ public class InstructionService implements WholeWork {
 
     private InstructionAnswers.TreesToSurvey sample(Block block) {
         Set<String> there = new HashSet<>();
-        surveyed(block)
-                .forEach(entry ->
-                        there.add(entry.tree().rowNo() + "-" + entry.tree().placeNo()));
+        surveyed(block).forEach(line -> there.add(line.row() + "-" + line.place()));
         InstructionParameters.Sample rules = knowledge.instruction().sample();
         List<Integer> rows =
                 Collections.nCopies(block.rows().rows(), block.rows().places());
@@ -125,17 +129,34 @@ public class InstructionService implements WholeWork {
     }
 
     /** Newest surveys of the trees of a block that are of its own kind and system, in the order they were made. */
-    private List<SurveyEntry> surveyed(Block block) {
-        return surveys.findNewestOfBlock(block.id()).stream()
-                .filter(entry -> !entry.isCounted() && isOfItsKind(block, entry))
-                .sorted(Comparator.comparing(SurveyEntry::surveyedOn).thenComparing(SurveyEntry::id))
+    private List<SurveyLine> surveyed(Block block) {
+        List<SurveyLine> trees = surveys.tellNewestOfBlock(block.id()).stream()
+                .filter(line -> !line.counted())
+                .toList();
+        Map<Long, TreeKind> told = kinds.all(trees.stream().map(SurveyLine::id).toList(), this::kindsOf);
+        return trees.stream()
+                .filter(line -> told.get(line.id()).isThatOf(block))
+                .sorted(Comparator.comparing(SurveyLine::surveyedOn).thenComparing(SurveyLine::id))
                 .toList();
     }
 
-    private static boolean isOfItsKind(Block block, SurveyEntry entry) {
-        Survey.TreeFacts facts = SurveyReader.read(entry.document()).tree();
-        return block.species().equals(facts.species())
-                && (facts.system() == null || block.system().equals(facts.system()));
+    private Map<Long, TreeKind> kindsOf(List<Long> surveyIds) {
+        return surveys.documents(surveyIds)
+                .collect(Collectors.toMap(
+                        SurveyDocument::id, survey -> TreeKind.of(SurveyReader.read(survey.document()))));
+    }
+
+    /** What a surveyed tree is and how it is trained; without a system, in whatever way its block is. */
+    private record TreeKind(String species, String system) {
+
+        static TreeKind of(Survey survey) {
+            return new TreeKind(survey.tree().species(), survey.tree().system());
+        }
+
+        boolean isThatOf(Block block) {
+            return block.species().equals(species)
+                    && (system == null || block.system().equals(system));
+        }
     }
 
     private Block block(long id) {
@@ -159,9 +180,11 @@ public class InstructionService implements WholeWork {
 
     /** The surveys an instruction is found from: those of the block's own kind, the last ones. */
     private List<SurveyEntry> sampled(long blockId) {
-        List<SurveyEntry> all = surveyed(block(blockId));
+        List<SurveyLine> all = surveyed(block(blockId));
         int most = knowledge.instruction().sample().most();
-        return all.subList(Math.max(0, all.size() - most), all.size());
+        return surveys.findInOrder(all.subList(Math.max(0, all.size() - most), all.size()).stream()
+                .map(SurveyLine::id)
+                .toList());
     }
 
     /** Stops a search. */

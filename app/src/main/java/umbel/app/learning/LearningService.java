@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -47,6 +48,7 @@ public class LearningService {
     private static final int SEASON_DAYS_LEAST = 200;
     private static final int SEASON_DAYS_MOST = 550;
     private static final int BLOCKS_KEPT = 500;
+    private static final int SEASONS_OF_A_BLOCK = 200;
 
     private final SurveyRepository surveys;
     private final RecordRepository records;
@@ -125,11 +127,11 @@ public class LearningService {
                 .toList();
     }
 
-    /** Every season of a block's trees that can be checked. */
+    /** The seasons of a block's trees that can be checked, the last ones of them: more would teach little, and a block may hold thousands. */
     @Transactional(readOnly = true)
     public List<Checked> checked(Block block) {
         List<SurveyLine> all = surveys.tellAllOfBlock(block.id());
-        Map<SurveyLine, SurveyLine> seasons = new LinkedHashMap<>();
+        Map<SurveyLine, SurveyLine> seasons = new LinkedHashMap<>(); // earlier by later
         for (int i = 0; i + 1 < all.size(); i++) {
             SurveyLine later = all.get(i);
             SurveyLine earlier = all.get(i + 1);
@@ -140,6 +142,13 @@ public class LearningService {
         if (seasons.isEmpty()) {
             return List.of();
         }
+        seasons.keySet()
+                .retainAll(seasons.keySet().stream()
+                        .sorted(Comparator.comparing(SurveyLine::surveyedOn)
+                                .thenComparing(SurveyLine::id)
+                                .reversed())
+                        .limit(SEASONS_OF_A_BLOCK)
+                        .collect(Collectors.toSet()));
         Map<Long, SurveyEntry> whole = surveys
                 .findWithTrees(Stream.concat(seasons.keySet().stream(), seasons.values().stream())
                         .map(SurveyLine::id)

@@ -79,11 +79,7 @@ class Preparation {
                     .limit(FIRST_TREES)
                     .map(SurveyLine::id)
                     .toList();
-            if (!first.isEmpty()) {
-                surveys.findWithTrees(first).stream()
-                        .sorted((one, other) -> Integer.compare(first.indexOf(one.id()), first.indexOf(other.id())))
-                        .forEach(this::weigh);
-            }
+            surveys.findInOrder(first).forEach(this::weigh);
             if (settings.demo()) {
                 planning.getObject().beginChanged();
             }

@@ -73,11 +73,7 @@ class GiveUpService {
                         .toList();
         Map<Long, List<SurveyEntry>> samples = new HashMap<>();
         for (SeasonService.BlockStatus one : statuses) {
-            samples.put(
-                    one.block().id(),
-                    surveys.findNewestOfBlock(one.block().id()).stream()
-                            .limit(TREES_OF_A_BLOCK)
-                            .toList());
+            samples.put(one.block().id(), surveys.firstNewestOfBlock(one.block().id(), line -> true, TREES_OF_A_BLOCK));
         }
         List<SurveyEntry> all = samples.values().stream().flatMap(List::stream).toList();
         all.forEach(this::begin);

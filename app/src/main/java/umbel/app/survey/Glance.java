@@ -31,6 +31,9 @@ public record Glance(
         double shade,
         boolean shaded) {
 
+    /** Of a plant that nobody has looked at yet. */
+    public static final Glance NONE = new Glance(0, 0, 0, 0, 0, "", null, 0, false);
+
     static Glance of(Plant plant) {
         PlantFacts facts = plant.facts();
         List<PlantFinding> findings = plant.findings();

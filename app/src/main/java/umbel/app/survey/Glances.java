@@ -1,9 +1,17 @@
 package umbel.app.survey;
 
+import jakarta.annotation.PreDestroy;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Queue;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -11,13 +19,16 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import umbel.app.cache.ComputedCache;
 import umbel.app.cache.ProgramDigest;
+import umbel.app.computing.BackgroundThreads;
+import umbel.app.farm.FarmScope;
 
 /** Tells surveyed plants at a glance. A saved survey never changes: what was read once is kept, for every node and the next start. */
 @Service
 public class Glances {
 
     private static final Logger LOG = LoggerFactory.getLogger(Glances.class);
-    private static final int AT_A_TIME = 500;
+    private static final Duration PATIENCE = Duration.ofSeconds(2);
+    private static final int FEW = 10;
     private static final int MOST_IN_MEMORY = 20_000;
 
     private final GlanceRepository kept;
@@ -26,6 +37,9 @@ public class Glances {
     private final ProgramDigest program;
     private final TransactionTemplate transactions;
     private final ComputedCache<Long, Glance> known = ComputedCache.atMost(MOST_IN_MEMORY);
+    private final Set<Long> begun = ConcurrentHashMap.newKeySet();
+    private final Queue<Runnable> turns = new ConcurrentLinkedQueue<>();
+    private final BackgroundThreads threads = new BackgroundThreads("glance", 1);
 
     Glances(
             GlanceRepository kept,
@@ -40,9 +54,14 @@ public class Glances {
         this.transactions = transactions;
     }
 
+    @PreDestroy
+    void end() {
+        threads.close();
+    }
+
     /**
-     * Some surveys at a glance, by their numbers; those that nobody has looked at yet are read, some tens of milliseconds each. To be asked
-     * outside of any transaction.
+     * Some surveys at a glance, by their numbers. Those that nobody has looked at yet are read, some tens of milliseconds each, for a moment;
+     * the others are missing, and are read afterwards in the background. To be asked outside of any transaction.
      */
     public Map<Long, Glance> of(List<Long> surveyIds) {
         return known.all(surveyIds, this::look);
@@ -50,35 +69,58 @@ public class Glances {
 
     private Map<Long, Glance> look(List<Long> surveyIds) {
         Map<Long, Glance> glances = new HashMap<>();
-        for (int from = 0; from < surveyIds.size(); from += AT_A_TIME) {
-            glances.putAll(keptOrRead(surveyIds.subList(from, Math.min(surveyIds.size(), from + AT_A_TIME))));
+        SurveyRepository.portions(surveyIds)
+                .flatMap(portion -> kept.findBySurveyIdIn(portion).stream())
+                .filter(one -> one.program().equals(program.text()))
+                .forEach(one -> glances.put(one.surveyId(), one.glance()));
+        List<Long> unread = surveyIds.stream()
+                .filter(id -> !glances.containsKey(id) && !begun.contains(id))
+                .toList();
+        long end = System.nanoTime() + PATIENCE.toNanos();
+        int from = 0;
+        while (from < unread.size() && System.nanoTime() < end) {
+            List<Long> few = unread.subList(from, Math.min(unread.size(), from + FEW));
+            glances.putAll(read(few));
+            from += few.size();
         }
+        readLater(List.copyOf(unread.subList(from, unread.size())));
         return glances;
     }
 
-    private Map<Long, Glance> keptOrRead(List<Long> surveyIds) {
+    /** Reads on in the background, some few at a time, so that farms take turns. */
+    private void readLater(List<Long> surveyIds) {
+        if (!surveyIds.isEmpty()) {
+            begun.addAll(surveyIds);
+            turns.add(FarmScope.carried(() -> turn(surveyIds)));
+            threads.later(() -> turns.remove().run());
+        }
+    }
+
+    private void turn(List<Long> surveyIds) {
+        int few = Math.min(surveyIds.size(), FEW);
+        try {
+            known.all(surveyIds.subList(0, few), this::read);
+        } catch (RuntimeException e) {
+            LOG.warn("Surveys {} could not be read.", surveyIds.subList(0, few), e);
+        } finally {
+            surveyIds.subList(0, few).forEach(begun::remove);
+        }
+        readLater(surveyIds.subList(few, surveyIds.size()));
+    }
+
+    private Map<Long, Glance> read(List<Long> surveyIds) {
+        Map<Long, GlanceEntry> old = kept.findBySurveyIdIn(surveyIds).stream()
+                .collect(Collectors.toMap(GlanceEntry::surveyId, Function.identity()));
         Map<Long, Glance> glances = new HashMap<>();
-        Map<Long, GlanceEntry> old = new HashMap<>();
-        for (GlanceEntry one : kept.findBySurveyIdIn(surveyIds)) {
-            if (one.program().equals(program.text())) {
-                glances.put(one.surveyId(), one.glance());
-            } else {
-                old.put(one.surveyId(), one);
-            }
+        List<GlanceEntry> fresh = new ArrayList<>();
+        for (SurveyEntry survey : surveys.findWithTrees(surveyIds)) {
+            Glance glance = Glance.of(readings.plant(survey));
+            glances.put(survey.id(), glance);
+            GlanceEntry entry = old.getOrDefault(survey.id(), new GlanceEntry(survey.id()));
+            entry.tell(glance, program.text());
+            fresh.add(entry);
         }
-        List<Long> unread =
-                surveyIds.stream().filter(id -> !glances.containsKey(id)).toList();
-        if (!unread.isEmpty()) {
-            List<GlanceEntry> fresh = new ArrayList<>();
-            for (SurveyEntry survey : surveys.findWithTrees(unread)) {
-                Glance glance = Glance.of(readings.plant(survey));
-                glances.put(survey.id(), glance);
-                GlanceEntry entry = old.getOrDefault(survey.id(), new GlanceEntry(survey.id()));
-                entry.tell(glance, program.text());
-                fresh.add(entry);
-            }
-            keep(fresh);
-        }
+        keep(fresh);
         return glances;
     }
 

@@ -41,7 +41,6 @@ public class TreeReadings {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int MOST = 300;
     private static final double SHARE_OF_MEMORY = 1.0 / 8;
-    private static final int AT_A_TIME = 200;
     private static final double DAYS_A_YEAR = 365.25;
 
     private final Assessor assessor;
@@ -93,14 +92,14 @@ public class TreeReadings {
 
     /** Diseases recorded in some surveys, all together. */
     public Set<String> diseases(List<Long> surveyIds) {
-        return sick.all(surveyIds, missing -> aboutEach(missing, this::diseases)).values().stream()
+        return sick.all(surveyIds, missing -> aboutEach(missing, TreeReadings::diseases)).values().stream()
                 .flatMap(Set::stream)
                 .collect(Collectors.toSet());
     }
 
-    private Set<String> diseases(SurveyEntry survey) {
-        return survey.isCounted()
-                ? counted(survey).survey().diseases()
+    private static Set<String> diseases(SurveyDocument survey) {
+        return survey.counted()
+                ? CountReader.read(JSON.readTree(survey.document())).diseases()
                 : SurveyReader.read(survey.document()).diseases();
     }
 
@@ -217,18 +216,15 @@ public class TreeReadings {
         companies.forget();
     }
 
-    private static double trunkSection(SurveyEntry survey) {
+    private static double trunkSection(SurveyDocument survey) {
         Survey read = SurveyReader.read(survey.document());
         return Units.section(Units.fromMm(read.trunk().diameterMm()));
     }
 
-    /** Something about each of some surveys, which are taken from the database a few at a time. */
-    private <T> Map<Long, T> aboutEach(List<Long> surveyIds, Function<SurveyEntry, T> what) {
+    /** Something about each of some surveys. */
+    private <T> Map<Long, T> aboutEach(List<Long> surveyIds, Function<SurveyDocument, T> what) {
         Map<Long, T> told = new HashMap<>();
-        for (int from = 0; from < surveyIds.size(); from += AT_A_TIME) {
-            surveys.findWithTrees(surveyIds.subList(from, Math.min(surveyIds.size(), from + AT_A_TIME)))
-                    .forEach(survey -> told.put(survey.id(), what.apply(survey)));
-        }
+        surveys.documents(surveyIds).forEach(survey -> told.put(survey.id(), what.apply(survey)));
         return told;
     }
 }

@@ -19,7 +19,6 @@ import umbel.app.log.RecordRepository;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
 import umbel.app.orchard.ScheduleInputChanged;
-import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 import umbel.survey.Survey;
 import umbel.survey.SurveyReader;
@@ -108,11 +107,9 @@ class YearsController {
         for (PickingRepository.YearOfPicking crop : pickings.cropByYear(block)) {
             at(sums, crop.getYear()).crop = crop;
         }
-        for (SurveyEntry survey : surveys.findByTreeBlockIdOrderBySurveyedOnAscIdAsc(block)) {
-            if (!survey.isCounted()) {
-                at(sums, survey.surveyedOn().getYear()).add(SurveyReader.read(survey.document()));
-            }
-        }
+        surveys.documents(surveys.numbersOfBlock(block))
+                .filter(survey -> !survey.counted())
+                .forEach(survey -> at(sums, survey.surveyedOn().getYear()).add(SurveyReader.read(survey.document())));
         List<BlockYear> years = new ArrayList<>();
         sums.forEach((year, sum) -> years.add(sum.asYear(year)));
         return years;

@@ -4,9 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
+import umbel.app.NewBlock;
 import umbel.app.RunningUmbel;
 import umbel.practice.PracticeTree;
 import umbel.survey.Survey;
@@ -19,6 +21,10 @@ class TreeFilesApiTest {
 
     TreeFilesApiTest(RunningUmbel umbel) {
         this.umbel = umbel;
+    }
+
+    private static Survey on(Survey survey, LocalDate day) {
+        return new Survey(survey.format(), survey.tree(), survey.site(), day, survey.trunk(), survey.limbs());
     }
 
     private static Survey labelled(String label, long seed) {
@@ -91,5 +97,43 @@ class TreeFilesApiTest {
         assertThat(turned.json().at("/errors/0/field").asString()).isEqualTo("line 2, bearing_deg");
         assertThat(umbel.surveys()).isEqualTo(before);
         assertThat(send("/api/blocks/4711/surveys", table).status()).isEqualTo(404);
+    }
+
+    @Test
+    void severalSurveysOfOneTreeComeInOneTable() {
+        Survey today = labelled("Kiln Field 7-5", 5);
+        Survey lastYear = on(today, LocalDate.now().minusYears(1));
+        String table = SurveyCsv.write(List.of(lastYear, today));
+        assertThat(send("/api/blocks/1/surveys/preview", table).json().findValuesAsString("outcome"))
+                .containsExactly("new-tree", "new-survey");
+        assertThat(send("/api/blocks/1/surveys", table).json().findValuesAsString("outcome"))
+                .containsExactly("new-tree", "new-survey");
+        String more =
+                SurveyCsv.write(List.of(lastYear, on(today, LocalDate.now().minusYears(2))));
+        assertThat(send("/api/blocks/1/surveys", more).json().findValuesAsString("outcome"))
+                .containsExactly("there-already", "new-survey");
+        String twice = SurveyCsv.write(List.of(today, labelled("Kiln Field 07-05", 6)));
+        assertThat(send("/api/blocks/1/surveys", twice)
+                        .json()
+                        .at("/errors/0/field")
+                        .asString())
+                .isEqualTo("tree 2, label");
+    }
+
+    @Test
+    void aBlockIsGivenAsOneTableThatIsThereAlready() {
+        long block = NewBlock.add(umbel, "Table Field", "apple", "central-leader", 300);
+        String table = SurveyCsv.write(IntStream.rangeClosed(1, 250)
+                .mapToObj(place -> labelled("Table Field 1-" + place, place))
+                .toList());
+        assertThat(send("/api/blocks/" + block + "/surveys", table).status()).isEqualTo(200);
+        RunningUmbel.Answer given = umbel.get("/api/blocks/" + block + "/surveys.csv");
+        assertThat(given.type()).startsWith("text/csv");
+        assertThat(given.text()).isEqualTo(table);
+        assertThat(send("/api/blocks/" + block + "/surveys", given.text())
+                        .json()
+                        .findValuesAsString("outcome"))
+                .hasSize(250)
+                .containsOnly("there-already");
     }
 }
