@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { api, answer, type BlockLine, type BlockSeason } from '../api/client';
 import { hours, shortDay } from '../season/dates';
-import { placeLabels } from './mapLabels';
+import { placeLabels, withLabels } from './mapLabels';
 
 interface Feature {
   geometry: { type: string; coordinates: unknown };
@@ -94,12 +94,14 @@ function OneHolding({
     const width = LETTER * Math.max(label.length, note.length);
     return { id, name: label, note, wish: { x, y, width, height: note === '' ? 15 : 29 } };
   });
-  const placed = placeLabels(labels.map((one) => one.wish));
+  const wishes = labels.map((one) => one.wish);
+  const placed = placeLabels(wishes);
+  const drawn = withLabels(width / scale, height / scale, wishes, placed);
   return (
     <figure>
       <svg
-        viewBox={`0 0 ${(width / scale).toFixed(0)} ${(height / scale).toFixed(0)}`}
-        style={{ width: `${Math.round(width / scale)}px` }}
+        viewBox={[drawn.left, drawn.top, drawn.width, drawn.height].map(Math.round).join(' ')}
+        style={{ width: `${Math.round(drawn.width)}px` }}
         className="max-w-full overflow-visible"
         role="group"
         aria-label={say('holding-map.map-of', { name })}

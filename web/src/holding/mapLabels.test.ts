@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { placeLabels } from './mapLabels';
+import { placeLabels, withLabels } from './mapLabels';
 
 describe('labels of a map', () => {
   it('stay where they would where nothing is in the way', () => {
@@ -10,6 +10,23 @@ describe('labels of a map', () => {
       { x: 10, y: 90, width: 40, height: 14 },
     ];
     expect(placeLabels(wishes)).toEqual(wishes.map(({ x, y }) => ({ x, y, moved: false })));
+  });
+
+  it('have room in the drawing wherever they stand', () => {
+    const wishes = [{ x: 10, y: 90, width: 40, height: 14 }];
+    expect(withLabels(300, 200, wishes, [{ x: 60, y: 90, moved: true }])).toEqual({
+      left: 0,
+      top: 0,
+      width: 300,
+      height: 200,
+    });
+    expect(withLabels(300, 200, wishes, [{ x: 10, y: 230, moved: true }])).toEqual({
+      left: -10,
+      top: 0,
+      width: 310,
+      height: 237,
+    });
+    expect(withLabels(300, 200, [], [])).toEqual({ left: 0, top: 0, width: 300, height: 200 });
   });
 
   it('never stand on one another, and never move sideways', () => {

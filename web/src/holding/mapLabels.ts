@@ -40,3 +40,29 @@ export function placeLabels(wishes: readonly LabelWish[]): PlacedLabel[] {
   }
   return placed;
 }
+
+/** A rectangle of the drawing. */
+export interface Extent {
+  left: number;
+  top: number;
+  width: number;
+  height: number;
+}
+
+/** The drawing with all its labels: as large as told, and larger where labels stand beyond its edges. */
+export function withLabels(
+  width: number,
+  height: number,
+  wishes: readonly LabelWish[],
+  placed: readonly PlacedLabel[],
+): Extent {
+  const middles = wishes.map((wish, i) => ({ ...wish, ...placed[i] }));
+  const left = Math.min(0, ...middles.map((one) => one.x - one.width / 2));
+  const top = Math.min(0, ...middles.map((one) => one.y - one.height / 2));
+  return {
+    left,
+    top,
+    width: Math.max(width, ...middles.map((one) => one.x + one.width / 2)) - left,
+    height: Math.max(height, ...middles.map((one) => one.y + one.height / 2)) - top,
+  };
+}

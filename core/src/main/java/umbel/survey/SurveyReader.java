@@ -70,6 +70,11 @@ public final class SurveyReader {
         return survey;
     }
 
+    /** Reads a survey that was checked when it was saved, in a fraction of the time; for answers about thousands. */
+    public static Survey saved(String json) {
+        return JSON.readValue(json, Survey.class);
+    }
+
     /** Writes a survey back as its open format. */
     public static String write(Survey survey) {
         return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(survey);

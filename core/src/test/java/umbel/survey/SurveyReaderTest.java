@@ -283,4 +283,11 @@ class SurveyReaderTest {
         assertThat(refused).as("the survey is refused").isNotNull();
         return refused.errors().stream().map(FieldError::field).toList();
     }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"central-leader", "tall-spindle", "open-centre", "espalier", "slender-axe"})
+    void whatWasCheckedOnceIsReadTheSameWithoutChecking(String system) {
+        String kept = SurveyReader.write(PracticeTree.survey(system, 9, 4, Fault.DEAD_LIMB, Fault.SUCKERS));
+        assertThat(SurveyReader.saved(kept)).isEqualTo(SurveyReader.read(kept));
+    }
 }

@@ -125,7 +125,7 @@ class TreeFilesController {
         if (counted) {
             CountCsv.write(documents.map(document -> CountReader.read(JSON.readTree(document))), out);
         } else {
-            SurveyCsv.write(documents.map(SurveyReader::read), out);
+            SurveyCsv.write(documents.map(SurveyReader::saved), out);
         }
     }
 

@@ -143,7 +143,7 @@ public class InstructionService implements WholeWork {
     private Map<Long, TreeKind> kindsOf(List<Long> surveyIds) {
         return surveys.documents(surveyIds)
                 .collect(Collectors.toMap(
-                        SurveyDocument::id, survey -> TreeKind.of(SurveyReader.read(survey.document()))));
+                        SurveyDocument::id, survey -> TreeKind.of(SurveyReader.saved(survey.document()))));
     }
 
     /** What a surveyed tree is and how it is trained; without a system, in whatever way its block is. */

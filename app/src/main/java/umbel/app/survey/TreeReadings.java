@@ -100,7 +100,7 @@ public class TreeReadings {
     private static Set<String> diseases(SurveyDocument survey) {
         return survey.counted()
                 ? CountReader.read(JSON.readTree(survey.document())).diseases()
-                : SurveyReader.read(survey.document()).diseases();
+                : SurveyReader.saved(survey.document()).diseases();
     }
 
     /** The counted plant of a survey. */
@@ -217,7 +217,7 @@ public class TreeReadings {
     }
 
     private static double trunkSection(SurveyDocument survey) {
-        Survey read = SurveyReader.read(survey.document());
+        Survey read = SurveyReader.saved(survey.document());
         return Units.section(Units.fromMm(read.trunk().diameterMm()));
     }
 

@@ -109,7 +109,7 @@ class YearsController {
         }
         surveys.documents(surveys.numbersOfBlock(block))
                 .filter(survey -> !survey.counted())
-                .forEach(survey -> at(sums, survey.surveyedOn().getYear()).add(SurveyReader.read(survey.document())));
+                .forEach(survey -> at(sums, survey.surveyedOn().getYear()).add(SurveyReader.saved(survey.document())));
         List<BlockYear> years = new ArrayList<>();
         sums.forEach((year, sum) -> years.add(sum.asYear(year)));
         return years;
