@@ -58,7 +58,7 @@ class Preparation {
     @Order(Ordered.LOWEST_PRECEDENCE)
     void begin() {
         if (!settings.prepareAfter().isNegative()) {
-            // whoever opens the program at once is answered first
+            // in threads of the lowest priority: the first list comes as soon as without
             CompletableFuture.delayedExecutor(settings.prepareAfter().toMillis(), TimeUnit.MILLISECONDS)
                     .execute(() -> FarmScope.run(farms.numberOfFirst(), this::start));
         }
