@@ -10,6 +10,7 @@ import java.util.Queue;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.RejectedExecutionException;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
@@ -97,15 +98,18 @@ public class Glances {
     }
 
     private void turn(List<Long> surveyIds) {
-        int few = Math.min(surveyIds.size(), FEW);
+        List<Long> few = surveyIds.subList(0, Math.min(surveyIds.size(), FEW));
         try {
-            known.all(surveyIds.subList(0, few), this::read);
+            known.all(few, this::read).keySet().forEach(begun::remove);
         } catch (RuntimeException e) {
-            LOG.warn("Surveys {} could not be read.", surveyIds.subList(0, few), e);
-        } finally {
-            surveyIds.subList(0, few).forEach(begun::remove);
+            LOG.warn("Surveys {} could not be read; whoever asks next tries again.", few, e);
+            few.forEach(begun::remove);
         }
-        readLater(surveyIds.subList(few, surveyIds.size()));
+        try {
+            readLater(surveyIds.subList(few.size(), surveyIds.size()));
+        } catch (RejectedExecutionException e) {
+            LOG.debug("The program ends; what is left is read after the next start.", e);
+        }
     }
 
     private Map<Long, Glance> read(List<Long> surveyIds) {
@@ -114,7 +118,15 @@ public class Glances {
         Map<Long, Glance> glances = new HashMap<>();
         List<GlanceEntry> fresh = new ArrayList<>();
         for (SurveyEntry survey : surveys.findWithTrees(surveyIds)) {
-            Glance glance = Glance.of(readings.plant(survey));
+            Glance glance;
+            try {
+                glance = Glance.of(readings.plant(survey));
+            } catch (RuntimeException e) {
+                // the list is there for all the others; this one is tried again after the next start
+                LOG.warn("Survey {} could not be read.", survey.id(), e);
+                begun.add(survey.id());
+                continue;
+            }
             glances.put(survey.id(), glance);
             GlanceEntry entry = old.getOrDefault(survey.id(), new GlanceEntry(survey.id()));
             entry.tell(glance, program.text());

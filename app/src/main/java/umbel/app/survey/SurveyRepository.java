@@ -140,9 +140,11 @@ public interface SurveyRepository extends JpaRepository<SurveyEntry, Long> {
 
     /** Some few surveys with their trees, in the order of their numbers as told. */
     default List<SurveyEntry> findInOrder(List<Long> ids) {
-        return findWithTrees(ids).stream()
-                .sorted(Comparator.comparing(survey -> ids.indexOf(survey.id())))
-                .toList();
+        return ids.isEmpty()
+                ? List.of()
+                : findWithTrees(ids).stream()
+                        .sorted(Comparator.comparing(survey -> ids.indexOf(survey.id())))
+                        .toList();
     }
 
     /** How many trees that stand were surveyed in some farms. */

@@ -63,6 +63,7 @@ class PreparationTest {
         when(farms.numberOfFirst()).thenReturn(FARM);
         when(surveys.tellNewest()).thenReturn(List.of(line(31), line(12)));
         when(surveys.findWithTrees(any())).thenReturn(List.of(second, first));
+        when(surveys.findInOrder(any())).thenCallRealMethod();
     }
 
     @AfterEach

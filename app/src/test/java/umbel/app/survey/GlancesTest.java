@@ -29,8 +29,10 @@ class GlancesTest {
     private static final List<Long> SURVEYS = LongStream.range(0, 60).boxed().toList();
     private static final long A_READING_MS = 100;
     private static final int MOST_LOOKS = 300;
+    private static final long BROKEN = 4711;
 
     private final AtomicInteger read = new AtomicInteger();
+    private final AtomicInteger broken = new AtomicInteger();
     private final Plant plant = SurveyedTree.read(
             new Assessor(Knowledge.shipped()),
             AssessRequest.of(PracticeTree.survey("tall-spindle", 6, 1)),
@@ -60,6 +62,10 @@ class GlancesTest {
     private TreeReadings readings() {
         TreeReadings readings = mock(TreeReadings.class);
         when(readings.plant(any())).thenAnswer(asked -> {
+            if (asked.<SurveyEntry>getArgument(0).id() == BROKEN) {
+                broken.incrementAndGet();
+                throw new IllegalStateException("made up");
+            }
             Thread.sleep(A_READING_MS);
             read.incrementAndGet();
             return plant;
@@ -83,6 +89,15 @@ class GlancesTest {
         }
         assertThat(atAGlance()).isEqualTo(SURVEYS.size());
         assertThat(read).hasValue(SURVEYS.size());
+    }
+
+    @Test
+    void aSurveyThatCannotBeReadIsMissingAndNotTriedAgain() {
+        List<Long> few = List.of(1L, BROKEN, 2L);
+        for (int looks = 0; looks < 3; looks++) {
+            assertThat(FarmScope.in(1, () -> glances.of(few))).containsOnlyKeys(1L, 2L);
+        }
+        assertThat(broken).hasValue(1);
     }
 
     private int atAGlance() {

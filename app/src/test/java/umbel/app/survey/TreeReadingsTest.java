@@ -100,7 +100,11 @@ class TreeReadingsTest {
                 .map(one -> new SurveyLine(one.id(), DAY, "umbel-survey/1", one.id(), BLOCK, "", 1, 1))
                 .toList();
         when(surveys.tellNewestOfBlock(BLOCK)).thenReturn(lines);
-        when(surveys.findWithTrees(any())).thenReturn(entries);
+        when(surveys.documents(any())).thenCallRealMethod();
+        List<SurveyDocument> documents = entries.stream()
+                .map(one -> new SurveyDocument(one.id(), one.id(), DAY, "umbel-survey/1", one.document()))
+                .toList();
+        when(surveys.tellDocuments(any())).thenReturn(documents);
         TreeReadings looking = new TreeReadings(
                 new Assessor(Knowledge.shipped()),
                 surveys,
