@@ -11,8 +11,8 @@ import { JobBar } from '../ui/JobBar';
 import { SeasonsToCome } from './SeasonsToCome';
 import { byGain, summed } from './plannedLines';
 
-const ASK_EVERY = 700;
-const ASK_MORE_SLOWLY_BY = 1; // for each tree of a large block, whose answer takes long to make and to draw
+const ASK_EVERY_MS = 700;
+const LATER_FOR_A_TREE_MS = 1; // the answer about a large block takes long to make and to draw
 const LISTED_AT_FIRST = 12;
 
 /** The plan of every surveyed tree of a block in one table, worked out in the background; what is out of date is told. */
@@ -26,7 +26,7 @@ export function PlansOfBlock({ id }: { id: number }) {
     queryFn: () => answer(api.GET('/api/blocks/{id}/plans', { params: { path: { id } } })),
     refetchInterval: (query) =>
       query.state.data?.job?.state === 'running'
-        ? ASK_EVERY + ASK_MORE_SLOWLY_BY * query.state.data.trees.length
+        ? ASK_EVERY_MS + LATER_FOR_A_TREE_MS * query.state.data.trees.length
         : false,
   });
   const told = (now: BlockPlans) => {

@@ -27,7 +27,7 @@ class CountLearnedTest {
     private static final String VINE =
             "'plant':{'kind':'grape','leaf':9},'vine':{'wood':'wine','pruningWeight_kg':0.8,'weightIs':'weighed',"
                     + "'canes':[{'id':'a','nodes':22},{'id':'b','nodes':20}]}";
-    private static final LearningParameters RULES = new LearningParameters(3, 2, 3, 330, 14, 0.25, 0.3);
+    private static final LearningParameters RULES = new LearningParameters(3, 2, 3, 330, 200, 14, 0.25, 0.3);
 
     private static Comparison season(Measure measure, double foretold, double found) {
         return new Comparison(List.of(

@@ -48,7 +48,6 @@ public class LearningService {
     private static final int SEASON_DAYS_LEAST = 200;
     private static final int SEASON_DAYS_MOST = 550;
     private static final int BLOCKS_KEPT = 500;
-    private static final int SEASONS_OF_A_BLOCK = 200;
 
     private final SurveyRepository surveys;
     private final RecordRepository records;
@@ -127,7 +126,7 @@ public class LearningService {
                 .toList();
     }
 
-    /** The seasons of a block's trees that can be checked, the last ones of them: more would teach little, and a block may hold thousands. */
+    /** The last seasons of a block's trees that can be checked; not all of them, since a block may hold thousands. */
     @Transactional(readOnly = true)
     public List<Checked> checked(Block block) {
         List<SurveyLine> all = surveys.tellAllOfBlock(block.id());
@@ -147,7 +146,7 @@ public class LearningService {
                         .sorted(Comparator.comparing(SurveyLine::surveyedOn)
                                 .thenComparing(SurveyLine::id)
                                 .reversed())
-                        .limit(SEASONS_OF_A_BLOCK)
+                        .limit(knowledge.parameters().learning().seasonsMost())
                         .collect(Collectors.toSet()));
         Map<Long, SurveyEntry> whole = surveys
                 .findWithTrees(Stream.concat(seasons.keySet().stream(), seasons.values().stream())

@@ -59,7 +59,7 @@ class PlanService {
     TreeAnswers.Plans plans(long treeId, Decisions decisions) {
         SurveyEntry survey = trees.survey(treeId);
         Asked asked = asked(survey, decisions);
-        List<Plan> plans = answered(asked, Planning::all);
+        List<Plan> plans = ask(asked, Planning::all);
         return new TreeAnswers.Plans(
                 assessor.in(Reader.speech()).telling().plans(plans),
                 assessor.in(Reader.speech()).telling().inOneWinter(plans),
@@ -72,7 +72,7 @@ class PlanService {
     TreeAnswers.FirstPlan firstPlan(long treeId, Decisions decisions) {
         SurveyEntry survey = trees.survey(treeId);
         Asked asked = asked(survey, decisions);
-        Plan plan = answered(asked, Planning::recommended);
+        Plan plan = ask(asked, Planning::recommended);
         return new TreeAnswers.FirstPlan(
                 assessor.in(Reader.speech()).telling().plan(plan),
                 stops(survey.tree(), List.of(plan)),
@@ -98,13 +98,13 @@ class PlanService {
     /** Plans a survey as if nothing were decided on it. */
     Recommended recommended(SurveyEntry survey) {
         Asked asked = asked(survey, Decisions.none());
-        return recommended(asked, answered(asked, Planning::recommended));
+        return recommended(asked, ask(asked, Planning::recommended));
     }
 
     /** Plans a survey as if nothing were decided on it, and grows its tree on. */
     GrownOn grownOn(SurveyEntry survey) {
         Asked asked = asked(survey, Decisions.none());
-        Planning.Course course = answered(asked, Planning::course);
+        Planning.Course course = ask(asked, Planning::course);
         return new GrownOn(recommended(asked, asked.planning().recommended()), course);
     }
 
@@ -126,19 +126,19 @@ class PlanService {
                 Reader.speech().knowledge(theirs.planRequest().school().name()),
                 assessor.in(Reader.speech())
                         .telling()
-                        .plans(answered(mine, Planning::all))
+                        .plans(ask(mine, Planning::all))
                         .get(0),
                 assessor.in(Reader.speech())
                         .telling()
-                        .plans(answered(theirs, Planning::all))
+                        .plans(ask(theirs, Planning::all))
                         .get(0),
                 SchoolComparison.of(mine.read().tree(), mine.view(), theirs.view(), Reader.speech()),
                 mine.afterwards(),
                 theirs.afterwards());
     }
 
-    /** Asks a planning, and has it told how much it holds since. */
-    private <A> A answered(Asked asked, Function<Planning, A> question) {
+    /** Asks a planning, and has the room it takes then counted again. */
+    private <A> A ask(Asked asked, Function<Planning, A> question) {
         try {
             return question.apply(asked.planning());
         } finally {

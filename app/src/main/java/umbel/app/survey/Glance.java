@@ -34,6 +34,9 @@ public record Glance(
     /** Of a plant that nobody has looked at yet. */
     public static final Glance NONE = new Glance(0, 0, 0, 0, 0, "", null, 0, false);
 
+    /** Of a plant whose survey this version of the program cannot read; told where its first finding would be. */
+    static final Glance UNREADABLE = new Glance(0, 0, 0, 0, 1, "", Statement.of("glance.unreadable"), 0, false);
+
     static Glance of(Plant plant) {
         PlantFacts facts = plant.facts();
         List<PlantFinding> findings = plant.findings();

@@ -100,9 +100,10 @@ public class Glances {
     private void turn(List<Long> surveyIds) {
         List<Long> few = surveyIds.subList(0, Math.min(surveyIds.size(), FEW));
         try {
-            known.all(few, this::read).keySet().forEach(begun::remove);
+            known.all(few, this::read);
         } catch (RuntimeException e) {
             LOG.warn("Surveys {} could not be read; whoever asks next tries again.", few, e);
+        } finally {
             few.forEach(begun::remove);
         }
         try {
@@ -122,9 +123,8 @@ public class Glances {
             try {
                 glance = Glance.of(readings.plant(survey));
             } catch (RuntimeException e) {
-                // the list is there for all the others; this one is tried again after the next start
-                LOG.warn("Survey {} could not be read.", survey.id(), e);
-                begun.add(survey.id());
+                LOG.warn("Survey {} could not be read; it is tried again after the next start.", survey.id(), e);
+                glances.put(survey.id(), Glance.UNREADABLE);
                 continue;
             }
             glances.put(survey.id(), glance);
