@@ -44,7 +44,7 @@ final class DatabaseCheck {
     private static final Pattern QUOTED = Pattern.compile("\"(?:[^\"]|\"\")*\"|'(?:[^']|'')*'");
     private static final Pattern WORD = Pattern.compile("[A-Za-z_][A-Za-z0-9_$]*");
     private static final Pattern OWNER = Pattern.compile("CREATE USER IF NOT EXISTS \"UMBEL\" .*", Pattern.DOTALL);
-    private static final int NEWEST_SCHEMA = 22;
+    private static final int NEWEST_SCHEMA = 23;
 
     private DatabaseCheck() {}
 

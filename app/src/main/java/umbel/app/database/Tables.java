@@ -15,13 +15,14 @@ import java.util.TreeSet;
 /** The tables of a database and how they refer to one another. */
 public final class Tables {
 
-    /** What belongs to the database itself, or to the nodes that work on it: it moves nowhere. */
+    /** What belongs to the database itself or to the nodes that work on it, and what only spares work: it moves nowhere. */
     private static final Set<String> OWN = Set.of(
             "flyway_schema_history",
             "scheduled_tasks",
             "spring_session",
             "spring_session_attributes",
-            "sign_in_failure");
+            "sign_in_failure",
+            "kept_answer");
 
     private Tables() {}
 

@@ -55,6 +55,11 @@ public record Decisions(
         return new Decisions(others, refused, school, goals, hold, phase, winters, schoolLines);
     }
 
+    /** How the tree shall be read and planned, with nothing marked and nothing refused. */
+    Decisions wishes() {
+        return new Decisions(List.of(), List.of(), school, goals, hold, phase, winters, schoolLines);
+    }
+
     /** The same with nothing marked and another school, whose own lines hold. */
     Decisions underSchool(String other) {
         return new Decisions(List.of(), refused, other, goals, hold, phase, winters, null);

@@ -3,6 +3,8 @@ package umbel.app.plan;
 import java.util.HashSet;
 import java.util.List;
 import org.springframework.stereotype.Service;
+import umbel.app.answer.KeptAnswers;
+import umbel.app.answer.Written;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.reader.Reader;
 import umbel.app.survey.SurveyEntry;
@@ -21,22 +23,32 @@ class MarkService {
     private final Suggestions suggestions;
     private final Assessor assessor;
     private final TreeMarking marking;
+    private final KeptAnswers kept;
 
     MarkService(
             DecidedTrees trees,
             TreeDecisions decided,
             Suggestions suggestions,
             Assessor assessor,
-            TreeMarking marking) {
+            TreeMarking marking,
+            KeptAnswers kept) {
         this.trees = trees;
         this.decided = decided;
         this.suggestions = suggestions;
         this.assessor = assessor;
         this.marking = marking;
+        this.kept = kept;
     }
 
-    TreeAnswers.Marked marked(long treeId, Decisions decisions) {
+    /** What marks do to a tree. While nothing is marked, that is asked for with its page, and kept with it. */
+    Written<TreeAnswers.Marked> marked(long treeId, Decisions decisions) {
         SurveyEntry survey = trees.survey(treeId);
+        return decisions.marks().isEmpty()
+                ? kept.of(survey, "nothing-marked", decisions, () -> marked(survey, decisions))
+                : kept.written(marked(survey, decisions));
+    }
+
+    private TreeAnswers.Marked marked(SurveyEntry survey, Decisions decisions) {
         SurveyedTree read = trees.read(survey, decisions);
         return marking.marked(
                 read,

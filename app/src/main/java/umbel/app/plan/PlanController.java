@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import umbel.app.answer.Written;
 import umbel.app.computing.Computing;
 import umbel.app.computing.Computing.Lane;
 import umbel.app.survey.StandDrawing;
@@ -75,13 +76,13 @@ class PlanController {
 
     /** The plans for the tree, thought round what was taken and refused. */
     @PostMapping("/plans")
-    TreeAnswers.Plans plans(@PathVariable long id, @Valid @RequestBody Decisions decisions) {
+    Written<TreeAnswers.Plans> plans(@PathVariable long id, @Valid @RequestBody Decisions decisions) {
         return computing.answer(Lane.PLANS, () -> plans.plans(id, decisions));
     }
 
     /** The recommended plan first, for whoever waits; the others follow by {@code plans}. */
     @PostMapping("/plans/first")
-    TreeAnswers.FirstPlan firstPlan(@PathVariable long id, @Valid @RequestBody Decisions decisions) {
+    Written<TreeAnswers.FirstPlan> firstPlan(@PathVariable long id, @Valid @RequestBody Decisions decisions) {
         return computing.answer(Lane.PLANS, () -> plans.firstPlan(id, decisions));
     }
 
@@ -104,7 +105,7 @@ class PlanController {
 
     /** What the marks so far do: the gauges, what falls, what bends, what is still wrong. */
     @PostMapping("/marks")
-    TreeAnswers.Marked marks(@PathVariable long id, @Valid @RequestBody Decisions decisions) {
+    Written<TreeAnswers.Marked> marks(@PathVariable long id, @Valid @RequestBody Decisions decisions) {
         return computing.answer(Lane.QUICK, () -> marks.marked(id, decisions));
     }
 

@@ -4,6 +4,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.function.Function;
 import org.springframework.stereotype.Service;
+import umbel.app.answer.KeptAnswers;
+import umbel.app.answer.Written;
 import umbel.app.learning.LearningService;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.reader.Reader;
@@ -38,6 +40,7 @@ class PlanService {
     private final LearningService learning;
     private final Assessor assessor;
     private final PlanCache plans;
+    private final KeptAnswers kept;
     private final Knowledge knowledge;
 
     PlanService(
@@ -46,18 +49,24 @@ class PlanService {
             LearningService learning,
             Assessor assessor,
             PlanCache plans,
+            KeptAnswers kept,
             Knowledge knowledge) {
         this.trees = trees;
         this.readings = readings;
         this.learning = learning;
         this.assessor = assessor;
         this.plans = plans;
+        this.kept = kept;
         this.knowledge = knowledge;
     }
 
     /** The plans for a tree, each with the seasons after it. */
-    TreeAnswers.Plans plans(long treeId, Decisions decisions) {
+    Written<TreeAnswers.Plans> plans(long treeId, Decisions decisions) {
         SurveyEntry survey = trees.survey(treeId);
+        return kept.of(survey, "plans", decisions, () -> plans(survey, decisions));
+    }
+
+    private TreeAnswers.Plans plans(SurveyEntry survey, Decisions decisions) {
         Asked asked = asked(survey, decisions);
         List<Plan> plans = ask(asked, Planning::all);
         return new TreeAnswers.Plans(
@@ -69,8 +78,16 @@ class PlanService {
     }
 
     /** The recommended plan alone, without the seasons after it: there in half the time. */
-    TreeAnswers.FirstPlan firstPlan(long treeId, Decisions decisions) {
-        SurveyEntry survey = trees.survey(treeId);
+    Written<TreeAnswers.FirstPlan> firstPlan(long treeId, Decisions decisions) {
+        return firstPlan(trees.survey(treeId), decisions);
+    }
+
+    /** The same for a survey. */
+    Written<TreeAnswers.FirstPlan> firstPlan(SurveyEntry survey, Decisions decisions) {
+        return kept.of(survey, "first-plan", decisions, () -> planFirst(survey, decisions));
+    }
+
+    private TreeAnswers.FirstPlan planFirst(SurveyEntry survey, Decisions decisions) {
         Asked asked = asked(survey, decisions);
         Plan plan = ask(asked, Planning::recommended);
         return new TreeAnswers.FirstPlan(

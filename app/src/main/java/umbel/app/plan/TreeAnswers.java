@@ -1,8 +1,11 @@
 package umbel.app.plan;
 
+import io.swagger.v3.oas.annotations.media.ArraySchema;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import umbel.app.answer.Written;
 import umbel.app.survey.SeasonCounts;
 import umbel.app.survey.StandDrawing;
 import umbel.assess.Assessment;
@@ -54,11 +57,17 @@ public final class TreeAnswers {
      */
     public record TreePage(
             TreeName name,
-            StandDrawing drawing,
-            TargetShape target,
-            Assessment.ReadingAnswer reading,
-            LimitsInForce limits,
-            List<LimbLine> limbs,
+            @Schema(implementation = StandDrawing.class) Written<StandDrawing> drawing,
+            @Schema(implementation = TargetShape.class) Written<TargetShape> target,
+
+            @Schema(implementation = Assessment.ReadingAnswer.class)
+            Written<Assessment.ReadingAnswer> reading,
+
+            @Schema(implementation = LimitsInForce.class) Written<LimitsInForce> limits,
+
+            @ArraySchema(schema = @Schema(implementation = LimbLine.class))
+            Written<List<LimbLine>> limbs,
+
             Decisions decisions,
             long workVersion,
             boolean workOutdated,

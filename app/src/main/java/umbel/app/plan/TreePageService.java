@@ -2,6 +2,9 @@ package umbel.app.plan;
 
 import java.util.List;
 import org.springframework.stereotype.Service;
+import tools.jackson.databind.json.JsonMapper;
+import umbel.app.answer.KeptAnswers;
+import umbel.app.answer.Written;
 import umbel.app.log.RecordRepository;
 import umbel.app.orchard.OrchardTree;
 import umbel.app.reader.Reader;
@@ -10,11 +13,14 @@ import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyLine;
 import umbel.app.survey.SurveyRepository;
 import umbel.app.survey.TreeReadings;
+import umbel.assess.Assessment;
 import umbel.assess.Assessor;
+import umbel.assess.Mark;
 import umbel.assess.StepText;
 import umbel.cut.OperationKind;
 import umbel.plan.Limits;
 import umbel.plant.SurveyedTree;
+import umbel.wood.Setting;
 import umbel.wood.Units;
 
 /** The page of one tree: drawn and read, with what is decided on it and what is suggested. */
@@ -28,6 +34,8 @@ class TreePageService {
     private final RecordRepository records;
     private final Assessor assessor;
     private final TreeReadings readings;
+    private final KeptAnswers kept;
+    private final JsonMapper json;
 
     TreePageService(
             DecidedTrees trees,
@@ -36,7 +44,11 @@ class TreePageService {
             Suggestions suggestions,
             RecordRepository records,
             Assessor assessor,
-            TreeReadings readings) {
+            TreeReadings readings,
+            KeptAnswers kept,
+            JsonMapper json) {
+        this.kept = kept;
+        this.json = json;
         this.readings = readings;
         this.trees = trees;
         this.surveys = surveys;
@@ -52,31 +64,18 @@ class TreePageService {
         SurveyEntry survey = trees.survey(treeId);
         TreeDecisions.Current current =
                 viewer.adviser() ? suggestions.of(treeId, survey, viewer.name()) : decided.on(treeId, survey);
-        SurveyedTree read = trees.read(survey, current.decisions());
-        Limits limits = assessor.limits(trees.request(read, current.decisions()), read.tree());
+        Shown shown = shown(survey, current.decisions());
         return new TreeAnswers.TreePage(
-                name(tree, survey, read),
-                StandDrawing.of(read.tree(), read.reading().light()),
-                TargetShape.of(read.tree().setting()),
-                assessor.in(Reader.speech()).reading(read.tree(), trees.sure(survey, read), read.school()),
-                new TreeAnswers.LimitsInForce(
-                        limits.woodShare(),
-                        limits.bigCuts(),
-                        limits.reach(),
-                        Units.round(read.tree().setting().workableHeight(limits.reach()), 2),
-                        read.school()
-                                .thresholds()
-                                .shadedMost(
-                                        read.tree().setting().species(),
-                                        read.tree().setting().system()),
-                        read.school()
-                                .thresholds()
-                                .overCropMost(read.tree().setting().species())),
-                LimbTable.of(read),
+                name(tree, survey, shown.facts()),
+                shown.drawing(),
+                shown.target(),
+                shown.reading(),
+                shown.limits(),
+                shown.limbs(),
                 current.decisions(),
                 current.version(),
                 current.outdated(),
-                viewer.adviser() ? List.of() : suggestions(treeId, survey, read),
+                viewer.adviser() ? List.of() : suggestions(treeId, survey, current.decisions()),
                 records.findLastThatCounts(treeId, survey.id(), survey.surveyedOn())
                         .map(visit -> visit.doneOn().toString())
                         .orElse(""),
@@ -84,20 +83,102 @@ class TreePageService {
                 OperationKind.together());
     }
 
-    private List<TreeAnswers.SuggestionLine> suggestions(long treeId, SurveyEntry survey, SurveyedTree read) {
+    /** The tree drawn and read under what is decided on it: what takes long, and is kept. */
+    Shown shown(SurveyEntry survey, Decisions decisions) {
+        Decisions wished = decisions.wishes();
+        return Shown.of(
+                kept.parts(survey, "page", wished, () -> show(survey, wished), () -> {
+                    trees.sure(survey, trees.read(survey, wished));
+                }),
+                json);
+    }
+
+    /**
+     * The parts of a page that are kept.
+     *
+     * @param facts the tree's own
+     */
+    record Shown(
+            TreeFacts facts,
+            Written<StandDrawing> drawing,
+            Written<TargetShape> target,
+            Written<Assessment.ReadingAnswer> reading,
+            Written<TreeAnswers.LimitsInForce> limits,
+            Written<List<TreeAnswers.LimbLine>> limbs) {
+
+        /** From parts in the order of {@link TreePageService#show}. */
+        private static Shown of(List<String> parts, JsonMapper json) {
+            return new Shown(
+                    json.readValue(parts.get(0), TreeFacts.class),
+                    new Written<>(parts.get(1)),
+                    new Written<>(parts.get(2)),
+                    new Written<>(parts.get(3)),
+                    new Written<>(parts.get(4)),
+                    new Written<>(parts.get(5)));
+        }
+    }
+
+    /**
+     * What a survey tells of its tree, for its name.
+     *
+     * @param cultivar empty where the survey names none
+     */
+    record TreeFacts(
+            String species,
+            String speciesName,
+            String system,
+            String systemName,
+            String cultivar,
+            int leaf,
+            int limbs) {}
+
+    private List<?> show(SurveyEntry survey, Decisions wished) {
+        SurveyedTree read = trees.read(survey, wished);
+        Setting setting = read.tree().setting();
+        Limits limits = assessor.limits(trees.request(read, wished), read.tree());
+        return List.of(
+                facts(read),
+                StandDrawing.of(read.tree(), read.reading().light()),
+                TargetShape.of(setting),
+                assessor.in(Reader.speech()).reading(read.tree(), trees.sure(survey, read), read.school()),
+                new TreeAnswers.LimitsInForce(
+                        limits.woodShare(),
+                        limits.bigCuts(),
+                        limits.reach(),
+                        Units.round(setting.workableHeight(limits.reach()), 2),
+                        read.school().thresholds().shadedMost(setting.species(), setting.system()),
+                        read.school().thresholds().overCropMost(setting.species())),
+                LimbTable.of(read));
+    }
+
+    private static TreeFacts facts(SurveyedTree read) {
+        Setting setting = read.tree().setting();
+        var cultivar = read.request().survey().tree().cultivar();
+        return new TreeFacts(
+                setting.species().id(),
+                Reader.speech().knowledge(setting.species().names().one()),
+                setting.system().id(),
+                Reader.speech().knowledge(setting.system().name()),
+                cultivar == null || cultivar.name() == null ? "" : cultivar.name(),
+                setting.leaf(),
+                read.tree().limbs().size());
+    }
+
+    private List<TreeAnswers.SuggestionLine> suggestions(long treeId, SurveyEntry survey, Decisions decisions) {
         return suggestions.open(treeId, survey).stream()
                 .map(one -> new TreeAnswers.SuggestionLine(
-                        one.id(),
-                        one.by(),
-                        one.at(),
-                        one.marks(),
-                        one.marks().stream()
-                                .map(mark -> Reader.speech().say(StepText.titleOf(read.tree(), mark.toOperation())))
-                                .toList()))
+                        one.id(), one.by(), one.at(), one.marks(), titles(survey, decisions, one.marks())))
                 .toList();
     }
 
-    private TreeAnswers.TreeName name(OrchardTree tree, SurveyEntry survey, SurveyedTree read) {
+    private List<String> titles(SurveyEntry survey, Decisions decisions, List<Mark> marks) {
+        SurveyedTree read = trees.read(survey, decisions);
+        return marks.stream()
+                .map(mark -> Reader.speech().say(StepText.titleOf(read.tree(), mark.toOperation())))
+                .toList();
+    }
+
+    private TreeAnswers.TreeName name(OrchardTree tree, SurveyEntry survey, TreeFacts facts) {
         List<Long> surveyed =
                 surveys.tellNewest().stream().map(SurveyLine::treeId).sorted().toList();
         int at = surveyed.indexOf(tree.id());
@@ -106,24 +187,16 @@ class TreePageService {
                 tree.label(),
                 tree.block().id(),
                 tree.block().name(),
-                read.tree().setting().species().id(),
-                Reader.speech()
-                        .knowledge(read.tree().setting().species().names().one()),
-                read.tree().setting().system().id(),
-                Reader.speech().knowledge(read.tree().setting().system().name()),
-                cultivarOf(read, tree),
-                read.tree().setting().leaf(),
+                facts.species(),
+                facts.speciesName(),
+                facts.system(),
+                facts.systemName(),
+                facts.cultivar().isBlank() ? tree.block().cultivar() : facts.cultivar(),
+                facts.leaf(),
                 survey.surveyedOn().toString(),
                 survey.id(),
-                read.tree().limbs().size(),
+                facts.limbs(),
                 at > 0 ? surveyed.get(at - 1) : null,
                 at >= 0 && at + 1 < surveyed.size() ? surveyed.get(at + 1) : null);
-    }
-
-    private static String cultivarOf(SurveyedTree read, OrchardTree tree) {
-        var cultivar = read.request().survey().tree().cultivar();
-        boolean named =
-                cultivar != null && cultivar.name() != null && !cultivar.name().isBlank();
-        return named ? cultivar.name() : tree.block().cultivar();
     }
 }

@@ -17,14 +17,15 @@ import umbel.app.UmbelSettings;
 import umbel.app.computing.BackgroundThreads;
 import umbel.app.farm.FarmScope;
 import umbel.app.farm.Farms;
+import umbel.app.plan.AnswersAhead;
 import umbel.app.plan.PlanWorth;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyLine;
 import umbel.app.survey.SurveyRepository;
 
 /**
- * After a start, works out what somebody may soon ask for, where nobody waits for it: the plans of the first trees in the lists of the first
- * farm. With the demo, those of all its trees, and they are kept.
+ * After a start, works out what somebody may soon ask for, where nobody waits for it: the plans and pages of the first trees in the lists of the
+ * first farm. With the demo, those of all its trees, and they are kept.
  */
 @Component
 @Lazy(false)
@@ -37,6 +38,7 @@ class Preparation {
     private final Farms farms;
     private final ObjectProvider<TreePlanning> planning;
     private final ObjectProvider<PlanWorth> worths;
+    private final ObjectProvider<AnswersAhead> ahead;
     private final SurveyRepository surveys;
     private final BackgroundThreads threads = new BackgroundThreads("prepare", 1);
 
@@ -45,11 +47,13 @@ class Preparation {
             Farms farms,
             ObjectProvider<TreePlanning> planning,
             ObjectProvider<PlanWorth> worths,
+            ObjectProvider<AnswersAhead> ahead,
             SurveyRepository surveys) {
         this.settings = settings;
         this.farms = farms;
         this.planning = planning;
         this.worths = worths;
+        this.ahead = ahead;
         this.surveys = surveys;
     }
 
@@ -90,5 +94,6 @@ class Preparation {
 
     private void weigh(SurveyEntry survey) {
         worths.getObject().of(survey);
+        ahead.getObject().of(survey);
     }
 }

@@ -16,6 +16,7 @@ import umbel.app.job.JobWork;
 import umbel.app.job.NightWork;
 import umbel.app.orchard.Block;
 import umbel.app.orchard.BlockRepository;
+import umbel.app.plan.AnswersAhead;
 import umbel.app.plan.PlanWorth;
 import umbel.app.survey.BlockState;
 import umbel.app.survey.SurveyEntry;
@@ -36,6 +37,7 @@ class TreePlanning implements JobWork, NightWork {
     private final SurveyRepository surveys;
     private final TreePlanRepository plans;
     private final PlanWorth worths;
+    private final AnswersAhead ahead;
     private final BlockState states;
     private final JobService jobs;
     private final TransactionTemplate transactions;
@@ -46,6 +48,7 @@ class TreePlanning implements JobWork, NightWork {
             SurveyRepository surveys,
             TreePlanRepository plans,
             PlanWorth worths,
+            AnswersAhead ahead,
             BlockState states,
             JobService jobs,
             TransactionTemplate transactions,
@@ -54,6 +57,7 @@ class TreePlanning implements JobWork, NightWork {
         this.surveys = surveys;
         this.plans = plans;
         this.worths = worths;
+        this.ahead = ahead;
         this.states = states;
         this.jobs = jobs;
         this.transactions = transactions;
@@ -75,6 +79,9 @@ class TreePlanning implements JobWork, NightWork {
                 .filter(one -> one.restsOn(basis))
                 .isPresent();
         PlanWorth.Planned planned = holds ? null : worths.planned(survey);
+        if (planned != null) {
+            ahead.of(survey);
+        }
         return new Outcome(null, () -> {
             TreePlan plan = plans.findByTreeId(tree).orElseGet(() -> new TreePlan(tree));
             if (planned != null) {

@@ -22,7 +22,8 @@ public final class Reader {
         return () -> answering(now, work);
     }
 
-    static <T> T answering(Speech speech, Supplier<T> work) {
+    /** The work, answering a reader of this language and these units. */
+    public static <T> T answering(Speech speech, Supplier<T> work) {
         Speech before = NOW.get();
         NOW.set(speech);
         try {

@@ -8,6 +8,7 @@ import java.time.Duration;
 import java.util.Arrays;
 import java.util.HexFormat;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import umbel.app.cache.ComputedCache;
 import umbel.app.cache.ProgramDigest;
 
@@ -23,7 +24,8 @@ public class BlockState {
             select b.id, b.version as block_version, h.version as holding_version, trees.*, surveys.*, visits.*, pickings.*, crop_counts.*, measures.*
             from block b join holding h on h.id = b.holding_id,
               (select count(*) as trees, sum(t.id) as tree_numbers from tree t where t.block_id = :block and t.archived = false) trees,
-              (select count(*) as surveys, max(s.id) as last_survey, count(s.withdrawn_at) as withdrawn
+              (select count(*) as surveys, max(s.id) as last_survey,
+                sum(case when s.withdrawn_at is null then 0 else s.id end) as withdrawn_numbers
                 from survey s join tree t on t.id = s.tree_id where t.block_id = :block) surveys,
               (select count(*) as visits, max(r.id) as last_visit
                 from work_record r join tree t on t.id = r.tree_id where t.block_id = :block) visits,
@@ -54,12 +56,20 @@ public class BlockState {
         return digest(Arrays.toString(row));
     }
 
+    /** The same; whoever asks {@link #lately} afterwards is told this state or a newer one. To be asked outside of any transaction. */
+    public String now(long block) {
+        return seen.renew(block, before -> of(block));
+    }
+
     /**
      * The state of a block as it was at this moment or up to two seconds ago. What is worked out now and kept under an earlier state is
-     * taken for out of date once too often, and never once too seldom.
+     * taken for out of date once too often, and never once too seldom. What a transaction has changed and not yet committed is told only
+     * within it.
      */
     public String lately(long block) {
-        return seen.get(block, () -> of(block));
+        boolean changing = TransactionSynchronizationManager.isActualTransactionActive()
+                && !TransactionSynchronizationManager.isCurrentTransactionReadOnly();
+        return changing ? of(block) : seen.get(block, () -> of(block));
     }
 
     /** Looks again before the two seconds are over. */

@@ -1,6 +1,5 @@
 package umbel.app.survey;
 
-import java.time.Duration;
 import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
 import java.util.List;
@@ -40,6 +39,7 @@ public class TreeReadings {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int MOST = 300;
+    private static final int COMPANIES = 5_000;
     private static final double SHARE_OF_MEMORY = 1.0 / 8;
     private static final double DAYS_A_YEAR = 365.25;
 
@@ -53,12 +53,15 @@ public class TreeReadings {
     private final ComputedCache<Key, SurveyedTree> kept =
             ComputedCache.ofTrees(SHARE_OF_MEMORY, read -> read.tree().axes().size());
     private final ComputedCache<Key, FindingConfidence.Answer> sure = ComputedCache.atMost(MOST);
-    private final ComputedCache<Long, Neighbours> companies = ComputedCache.freshFor(Duration.ofMinutes(1));
+    private final ComputedCache<Around, Neighbours> companies = ComputedCache.atMost(COMPANIES);
     private final ComputedCache<Long, Set<String>> sick = ComputedCache.atMost(50_000);
     private final ComputedCache<String, Optional<Double>> medians = ComputedCache.atMost(MOST);
     private final ComputedCache<Long, Double> trunks = ComputedCache.atMost(20_000);
 
     private record Key(long surveyId, String school, Double reachM, Map<String, Object> lines, Neighbours neighbours) {}
+
+    /** A survey in a state of its block. */
+    private record Around(long surveyId, String state) {}
 
     private static Key key(
             SurveyEntry survey, String school, Map<String, Object> lines, Double reachM, Neighbours neighbours) {
@@ -154,14 +157,18 @@ public class TreeReadings {
                         request, assessor.limits(request, read.tree()).reach(), read.neighbours(), read.reading()));
     }
 
-    /** What the newest surveys of its block and its own earlier one tell of a tree; up to a minute old. */
+    /** What the newest surveys of its block and its own earlier one tell of a tree; up to two seconds old. */
     public Neighbours neighboursOf(SurveyEntry survey) {
-        return companies.get(survey.id(), () -> lookAround(survey));
+        return around(survey, states.lately(survey.tree().block().id()));
     }
 
     /** The same, looked for at this moment. */
     public Neighbours lookAroundNow(SurveyEntry survey) {
-        return companies.renew(survey.id(), before -> lookAround(survey));
+        return around(survey, states.now(survey.tree().block().id()));
+    }
+
+    private Neighbours around(SurveyEntry survey, String state) {
+        return companies.get(new Around(survey.id(), state), () -> lookAround(survey, state));
     }
 
     /** The median section of the trunks of a block, m²; none where fewer than three are known. */
@@ -178,9 +185,9 @@ public class TreeReadings {
         return sections.length < 3 ? Optional.empty() : Optional.of(sections[sections.length / 2]);
     }
 
-    private Neighbours lookAround(SurveyEntry survey) {
-        Block block = survey.tree().block();
-        Optional<Double> median = medians.get(states.of(block.id()), () -> medianSection(block));
+    private Neighbours lookAround(SurveyEntry survey, String state) {
+        Optional<Double> median =
+                medians.get(state, () -> medianSection(survey.tree().block()));
         List<SurveyEntry> own =
                 surveys.findByTreeIdOrderBySurveyedOnDescIdDesc(survey.tree().id());
         SurveyEntry earlier = own.stream()
@@ -211,9 +218,9 @@ public class TreeReadings {
         return counts.after(survey.tree().block().id(), survey.surveyedOn());
     }
 
-    /** Looks around again before the minute is over: something was counted or measured in a block. */
+    /** Looks around again before the two seconds are over: something was counted or measured in a block. */
     public void lookAroundAgain() {
-        companies.forget();
+        states.lookAgain();
     }
 
     private static double trunkSection(SurveyDocument survey) {

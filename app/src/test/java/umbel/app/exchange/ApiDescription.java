@@ -12,8 +12,10 @@ import java.util.Map;
 import java.util.Set;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.customizers.PropertyCustomizer;
+import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import umbel.app.answer.Written;
 
 /**
  * Describes the API as the running program answers it, for the description that ships and the types of the interface. In answers
@@ -111,6 +113,11 @@ class ApiDescription {
             Map.entry("CountedReading", Set.of("light", "canes", "nodes")),
             Map.entry("CountedStep", Set.of("skipped")),
             Map.entry("ValueAnswer", Set.of("unit", "limbs", "word", "statements")));
+
+    /** What is in JSON already is described as what it tells. */
+    static {
+        SpringDocUtils.getConfig().addResponseWrapperToIgnore(Written.class);
+    }
 
     @Bean
     OpenAPI umbelApi() {

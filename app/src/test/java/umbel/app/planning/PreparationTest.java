@@ -21,6 +21,7 @@ import org.springframework.beans.factory.ObjectProvider;
 import umbel.app.UmbelSettings;
 import umbel.app.farm.FarmScope;
 import umbel.app.farm.Farms;
+import umbel.app.plan.AnswersAhead;
 import umbel.app.plan.PlanWorth;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyLine;
@@ -36,6 +37,7 @@ class PreparationTest {
     private final Farms farms = mock(Farms.class);
     private final TreePlanning planning = mock(TreePlanning.class);
     private final PlanWorth worths = mock(PlanWorth.class);
+    private final AnswersAhead ahead = mock(AnswersAhead.class);
     private final SurveyRepository surveys = mock(SurveyRepository.class);
     private final SurveyEntry first = survey(31);
     private final SurveyEntry second = survey(12);
@@ -77,6 +79,7 @@ class PreparationTest {
                 farms,
                 provider(planning),
                 provider(worths),
+                provider(ahead),
                 surveys);
         preparation.begin();
     }
@@ -89,9 +92,10 @@ class PreparationTest {
             return null;
         });
         begin(false, Duration.ZERO);
-        verify(worths, timeout(WAIT_MS)).of(second);
-        InOrder order = inOrder(worths);
+        verify(ahead, timeout(WAIT_MS)).of(second);
+        InOrder order = inOrder(worths, ahead);
         order.verify(worths).of(first);
+        order.verify(ahead).of(first);
         order.verify(worths).of(second);
         verify(planning, after(100).never()).beginChanged();
         assertThat(farm[0]).isEqualTo(FARM);
