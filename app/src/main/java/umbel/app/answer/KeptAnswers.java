@@ -3,12 +3,15 @@ package umbel.app.answer;
 import jakarta.annotation.PreDestroy;
 import java.io.UncheckedIOException;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
 import org.slf4j.Logger;
@@ -19,6 +22,7 @@ import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 import umbel.app.cache.ProgramDigest;
 import umbel.app.computing.BackgroundThreads;
+import umbel.app.farm.FarmScope;
 import umbel.app.reader.Reader;
 import umbel.app.survey.BlockState;
 import umbel.app.survey.SurveyEntry;
@@ -43,6 +47,9 @@ public class KeptAnswers {
     private static final double SHARE_AHEAD = 0.75;
 
     private static final int MOST_BEHIND = 2;
+
+    /** Whoever goes on at once works it out anyway, and not twice. */
+    private static final Duration BEHIND = Duration.ofSeconds(1);
 
     private final KeptAnswerRepository kept;
     private final BlockState states;
@@ -179,13 +186,15 @@ public class KeptAnswers {
     private void behind(Runnable work) {
         if (behind.get() < MOST_BEHIND) {
             behind.incrementAndGet();
-            later(() -> {
+            Runnable carried = FarmScope.carried(() -> later(() -> {
                 try {
                     work.run();
                 } finally {
                     behind.decrementAndGet();
                 }
-            });
+            }));
+            CompletableFuture.delayedExecutor(BEHIND.toMillis(), TimeUnit.MILLISECONDS)
+                    .execute(carried);
         }
     }
 
@@ -199,7 +208,7 @@ public class KeptAnswers {
                 }
             });
         } catch (RejectedExecutionException e) {
-            LOG.debug("The program ends; an answer is not kept.", e);
+            LOG.debug("The program ends; nothing is kept or worked out any more.", e);
         }
     }
 }
