@@ -10,7 +10,7 @@ create table kept_answer (
   basis      varchar(64) not null,
   -- when somebody asked for it last
   asked_on   date not null,
-  -- letters of the document
+  -- characters of the document
   size       integer not null,
   -- JSON, one part of the answer a line; as gzip in base 64
   document   clob not null,

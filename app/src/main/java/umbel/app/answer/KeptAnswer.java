@@ -28,6 +28,7 @@ class KeptAnswer extends OfOneFarm {
 
     private long surveyId;
     private String kind;
+
     private String language;
     private String units;
 
@@ -36,7 +37,7 @@ class KeptAnswer extends OfOneFarm {
 
     private LocalDate askedOn;
 
-    /** Letters of the document. */
+    /** Characters of the document. */
     private int size;
 
     /** The JSON, packed. */
@@ -45,9 +46,9 @@ class KeptAnswer extends OfOneFarm {
 
     protected KeptAnswer() {}
 
-    KeptAnswer(long surveyId, String kind, Speech speech) {
+    KeptAnswer(long surveyId, AnswerKind kind, Speech speech) {
         this.surveyId = surveyId;
-        this.kind = kind;
+        this.kind = kind.name();
         this.language = speech.language();
         this.units = speech.units().name();
     }

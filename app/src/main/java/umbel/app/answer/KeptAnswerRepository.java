@@ -15,7 +15,7 @@ interface KeptAnswerRepository extends JpaRepository<KeptAnswer, Long> {
     @Query("select distinct new umbel.app.answer.SpeechUsed(a.language, a.units) from KeptAnswer a")
     List<SpeechUsed> tellSpeeches();
 
-    /** How much all of them take, letters. */
+    /** How much all of them take, characters. */
     @Query("select coalesce(sum(a.size), 0) from KeptAnswer a")
     long taken();
 

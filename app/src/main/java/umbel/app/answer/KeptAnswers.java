@@ -16,6 +16,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.SerializationFeature;
@@ -40,7 +41,7 @@ public class KeptAnswers {
 
     private static final Logger LOG = LoggerFactory.getLogger(KeptAnswers.class);
 
-    /** What the answers of a farm may take, letters: a tree's page takes some 120 000, all else about it a tenth of that. */
+    /** What the answers of a farm may take, characters: a tree's page takes some 120 000, all else about it a tenth of that. */
     static final long ROOM = 32_000_000;
 
     /** The share of the room that may be taken by answers nobody has asked for yet. */
@@ -60,6 +61,7 @@ public class KeptAnswers {
     private final Clock clock;
     private final BackgroundThreads threads = new BackgroundThreads("answer", 1);
     private final AtomicInteger behind = new AtomicInteger();
+    private volatile boolean ended;
 
     KeptAnswers(
             KeptAnswerRepository kept,
@@ -81,6 +83,7 @@ public class KeptAnswers {
 
     @PreDestroy
     void end() {
+        ended = true;
         threads.close();
     }
 
@@ -90,7 +93,7 @@ public class KeptAnswers {
      * @param kind of answer; one of each kind is kept for a survey, a language and a system of units
      * @param asked all else that the answer depends on, which can be written in JSON
      */
-    public <T> Written<T> of(SurveyEntry survey, String kind, Object asked, Supplier<T> work) {
+    public <T> Written<T> of(SurveyEntry survey, AnswerKind kind, Object asked, Supplier<T> work) {
         return new Written<>(
                 parts(survey, kind, asked, () -> List.of(work.get()), () -> {}).get(0));
     }
@@ -102,7 +105,7 @@ public class KeptAnswers {
      *     not at all where that is busy
      */
     public List<String> parts(
-            SurveyEntry survey, String kind, Object asked, Supplier<List<?>> work, Runnable afterwards) {
+            SurveyEntry survey, AnswerKind kind, Object asked, Supplier<List<?>> work, Runnable afterwards) {
         Speech speech = Reader.speech();
         String basis = basis(survey, kind, asked);
         Optional<List<String>> before = given(survey.id(), kind, speech, basis);
@@ -132,12 +135,12 @@ public class KeptAnswers {
         return kept.taken() < ROOM * SHARE_AHEAD;
     }
 
-    private String basis(SurveyEntry survey, String kind, Object asked) {
+    private String basis(SurveyEntry survey, AnswerKind kind, Object asked) {
         String state = states.now(survey.tree().block().id());
-        return states.digest(String.join("\n", program.whole(), state, kind, inOrder.writeValueAsString(asked)));
+        return states.digest(String.join("\n", program.whole(), state, kind.name(), inOrder.writeValueAsString(asked)));
     }
 
-    private Optional<List<String>> given(long survey, String kind, Speech speech, String basis) {
+    private Optional<List<String>> given(long survey, AnswerKind kind, Speech speech, String basis) {
         try {
             Optional<KeptAnswer> before = find(survey, kind, speech).filter(one -> one.restsOn(basis));
             LocalDate today = LocalDate.now(clock);
@@ -152,12 +155,12 @@ public class KeptAnswers {
         }
     }
 
-    private Optional<KeptAnswer> find(long survey, String kind, Speech speech) {
+    private Optional<KeptAnswer> find(long survey, AnswerKind kind, Speech speech) {
         return kept.findBySurveyIdAndKindAndLanguageAndUnits(
-                survey, kind, speech.language(), speech.units().name());
+                survey, kind.name(), speech.language(), speech.units().name());
     }
 
-    private void keep(long survey, String kind, Speech speech, String basis, String answer) {
+    private void keep(long survey, AnswerKind kind, Speech speech, String basis, String answer) {
         transactions.executeWithoutResult(status -> {
             KeptAnswer one = find(survey, kind, speech).orElseGet(() -> new KeptAnswer(survey, kind, speech));
             one.tell(answer, basis, LocalDate.now(clock));
@@ -203,8 +206,12 @@ public class KeptAnswers {
             threads.later(() -> {
                 try {
                     work.run();
+                } catch (DataIntegrityViolationException e) {
+                    LOG.debug("Another request or node keeps the same answer at this moment.", e);
                 } catch (RuntimeException e) {
-                    LOG.debug("What was to be kept or worked out behind an answer is left.", e);
+                    if (!ended) {
+                        LOG.warn("An answer could not be kept, or what follows it not be worked out.", e);
+                    }
                 }
             });
         } catch (RejectedExecutionException e) {

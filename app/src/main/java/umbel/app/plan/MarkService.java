@@ -3,6 +3,7 @@ package umbel.app.plan;
 import java.util.HashSet;
 import java.util.List;
 import org.springframework.stereotype.Service;
+import umbel.app.answer.AnswerKind;
 import umbel.app.answer.KeptAnswers;
 import umbel.app.answer.Written;
 import umbel.app.orchard.OrchardTree;
@@ -44,7 +45,7 @@ class MarkService {
     Written<TreeAnswers.Marked> marked(long treeId, Decisions decisions) {
         SurveyEntry survey = trees.survey(treeId);
         return decisions.marks().isEmpty()
-                ? kept.of(survey, "nothing-marked", decisions, () -> marked(survey, decisions))
+                ? kept.of(survey, AnswerKind.NOTHING_MARKED, decisions, () -> marked(survey, decisions))
                 : kept.written(marked(survey, decisions));
     }
 

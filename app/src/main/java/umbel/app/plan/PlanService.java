@@ -4,6 +4,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.function.Function;
 import org.springframework.stereotype.Service;
+import umbel.app.answer.AnswerKind;
 import umbel.app.answer.KeptAnswers;
 import umbel.app.answer.Written;
 import umbel.app.learning.LearningService;
@@ -63,7 +64,7 @@ class PlanService {
     /** The plans for a tree, each with the seasons after it. */
     Written<TreeAnswers.Plans> plans(long treeId, Decisions decisions) {
         SurveyEntry survey = trees.survey(treeId);
-        return kept.of(survey, "plans", decisions, () -> plans(survey, decisions));
+        return kept.of(survey, AnswerKind.PLANS, decisions, () -> plans(survey, decisions));
     }
 
     private TreeAnswers.Plans plans(SurveyEntry survey, Decisions decisions) {
@@ -84,7 +85,7 @@ class PlanService {
 
     /** The same for a survey. */
     Written<TreeAnswers.FirstPlan> firstPlan(SurveyEntry survey, Decisions decisions) {
-        return kept.of(survey, "first-plan", decisions, () -> planFirst(survey, decisions));
+        return kept.of(survey, AnswerKind.FIRST_PLAN, decisions, () -> planFirst(survey, decisions));
     }
 
     private TreeAnswers.FirstPlan planFirst(SurveyEntry survey, Decisions decisions) {

@@ -3,6 +3,7 @@ package umbel.app.plan;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.json.JsonMapper;
+import umbel.app.answer.AnswerKind;
 import umbel.app.answer.KeptAnswers;
 import umbel.app.answer.Written;
 import umbel.app.log.RecordRepository;
@@ -87,7 +88,7 @@ class TreePageService {
     Shown shown(SurveyEntry survey, Decisions decisions) {
         Decisions wished = decisions.wishes();
         return Shown.of(
-                kept.parts(survey, "page", wished, () -> show(survey, wished), () -> {
+                kept.parts(survey, AnswerKind.PAGE, wished, () -> show(survey, wished), () -> {
                     trees.sure(survey, trees.read(survey, wished));
                 }),
                 json);

@@ -15,7 +15,7 @@ import umbel.app.cache.ProgramDigest;
 /**
  * What is known in a block, as a digest: another one as soon as anything is added, corrected or taken away on which readings and plans
  * of its trees may rest. Nothing that is kept is ever written over but blocks and holdings, which count their versions; so numbers and
- * counts of rows tell all the rest.
+ * counts of rows tell all the rest, and when one was withdrawn last which surveys count.
  */
 @Component
 public class BlockState {
@@ -25,7 +25,7 @@ public class BlockState {
             from block b join holding h on h.id = b.holding_id,
               (select count(*) as trees, sum(t.id) as tree_numbers from tree t where t.block_id = :block and t.archived = false) trees,
               (select count(*) as surveys, max(s.id) as last_survey,
-                sum(case when s.withdrawn_at is null then 0 else s.id end) as withdrawn_numbers
+                count(s.withdrawn_at) as withdrawn, extract(epoch from max(s.withdrawn_at)) as last_withdrawn
                 from survey s join tree t on t.id = s.tree_id where t.block_id = :block) surveys,
               (select count(*) as visits, max(r.id) as last_visit
                 from work_record r join tree t on t.id = r.tree_id where t.block_id = :block) visits,

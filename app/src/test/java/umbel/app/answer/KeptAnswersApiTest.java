@@ -20,6 +20,7 @@ import umbel.app.RunningUmbel;
 import umbel.app.farm.FarmScope;
 import umbel.app.farm.Farms;
 import umbel.app.plan.AnswersAhead;
+import umbel.app.survey.BlockState;
 import umbel.app.survey.SurveyEntry;
 import umbel.app.survey.SurveyRepository;
 
@@ -28,6 +29,9 @@ import umbel.app.survey.SurveyRepository;
 class KeptAnswersApiTest {
 
     private static final long MOST_WAIT_S = 20;
+
+    /** One for readers of English and metric units, by survey and kind. */
+    private static final String ONE = "survey_id = ? and kind = ? and language = 'en' and units = 'METRIC'";
 
     private final RunningUmbel umbel;
     private final JdbcTemplate database;
@@ -43,7 +47,9 @@ class KeptAnswersApiTest {
 
     private List<String> kinds(long survey) {
         return database.queryForList(
-                "select kind from kept_answer where survey_id = ? order by kind", String.class, survey);
+                "select kind from kept_answer where survey_id = ? and language = 'en' and units = 'METRIC' order by kind",
+                String.class,
+                survey);
     }
 
     private void awaitKept(long survey, String... kinds) throws InterruptedException {
@@ -56,8 +62,8 @@ class KeptAnswersApiTest {
 
     /** Writes something else into an answer that is kept. */
     private void change(long survey, String kind, String pattern, String to) throws IOException {
-        String document = database.queryForObject(
-                "select document from kept_answer where survey_id = ? and kind = ?", String.class, survey, kind);
+        String document =
+                database.queryForObject("select document from kept_answer where " + ONE, String.class, survey, kind);
         String json = new String(
                 new GZIPInputStream(new ByteArrayInputStream(Base64.getDecoder().decode(document))).readAllBytes(),
                 StandardCharsets.UTF_8);
@@ -68,7 +74,7 @@ class KeptAnswersApiTest {
             out.write(changed.getBytes(StandardCharsets.UTF_8));
         }
         database.update(
-                "update kept_answer set document = ? where survey_id = ? and kind = ?",
+                "update kept_answer set document = ? where " + ONE,
                 Base64.getEncoder().encodeToString(packed.toByteArray()),
                 survey,
                 kind);
@@ -91,8 +97,8 @@ class KeptAnswersApiTest {
         long tree = NewBlock.surveyedSpindle(umbel, block, 1, LocalDate.now().minusDays(60));
         double top = top(tree);
         long survey = surveyOf(tree);
-        awaitKept(survey, "page");
-        change(survey, "page", "\"top\":[0-9.]+", "\"top\":77.5");
+        awaitKept(survey, "PAGE");
+        change(survey, "PAGE", "\"top\":[0-9.]+", "\"top\":77.5");
         assertThat(top(tree)).as("as it was kept").isEqualTo(77.5);
         assertThat(umbel.send("GET", "/api/trees/" + tree, "", "application/json", "es", "metric")
                         .json()
@@ -127,8 +133,8 @@ class KeptAnswersApiTest {
         String none = "{\"marks\":[]}";
         String name = firstPlan(tree, none);
         long survey = surveyOf(tree);
-        awaitKept(survey, "first-plan");
-        change(survey, "first-plan", "\"name\":\"[^\"]*\"", "\"name\":\"kept before\"");
+        awaitKept(survey, "FIRST_PLAN");
+        change(survey, "FIRST_PLAN", "\"name\":\"[^\"]*\"", "\"name\":\"kept before\"");
         assertThat(firstPlan(tree, none)).isEqualTo("kept before");
         assertThat(firstPlan(tree, "{\"goals\":{\"light\":2}}"))
                 .as("other wishes")
@@ -147,12 +153,46 @@ class KeptAnswersApiTest {
                     .get(0);
             umbel.part(AnswersAhead.class).of(entry);
         });
-        awaitKept(survey, "page", "first-plan");
-        change(survey, "page", "\"top\":[0-9.]+", "\"top\":77.5");
-        change(survey, "first-plan", "\"name\":\"[^\"]*\"", "\"name\":\"kept before\"");
+        awaitKept(survey, "PAGE", "FIRST_PLAN");
+        change(survey, "PAGE", "\"top\":[0-9.]+", "\"top\":77.5");
+        change(survey, "FIRST_PLAN", "\"name\":\"[^\"]*\"", "\"name\":\"kept before\"");
         // as the interface asks: with the decisions that came with the page
         var page = umbel.get("/api/trees/" + tree).json();
         assertThat(page.at("/drawing/top").asDouble()).isEqualTo(77.5);
         assertThat(firstPlan(tree, page.at("/decisions").toString())).isEqualTo("kept before");
+    }
+
+    /** As many are withdrawn as before, but another one. */
+    @Test
+    void whichSurveysCountIsAnotherStateOfTheirBlock() {
+        long block = NewBlock.add(umbel, "Withdrawn Row", "apple", "tall-spindle", 10);
+        NewBlock.surveyedSpindle(umbel, block, 5, LocalDate.now().minusDays(60));
+        long second = surveyOf(
+                NewBlock.surveyedSpindle(umbel, block, 6, LocalDate.now().minusDays(60)));
+        long third = surveyOf(
+                NewBlock.surveyedSpindle(umbel, block, 7, LocalDate.now().minusDays(60)));
+        String all = state(block);
+        withdraw(second, true);
+        String withoutSecond = state(block);
+        withdraw(second, false);
+        assertThat(state(block)).isEqualTo(all);
+        withdraw(third, true);
+        assertThat(state(block)).isNotEqualTo(all).isNotEqualTo(withoutSecond);
+    }
+
+    private void withdraw(long survey, boolean withdrawn) {
+        assertThat(umbel.send(
+                                "PUT",
+                                "/api/surveys/" + survey + "/withdrawal",
+                                "{\"withdrawn\":" + withdrawn + "}",
+                                "application/json")
+                        .status())
+                .isEqualTo(200);
+    }
+
+    private String state(long block) {
+        return FarmScope.in(
+                umbel.part(Farms.class).numberOfFirst(),
+                () -> umbel.part(BlockState.class).of(block));
     }
 }

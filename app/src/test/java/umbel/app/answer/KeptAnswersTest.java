@@ -80,7 +80,7 @@ class KeptAnswersTest {
         kept.end();
     }
 
-    private String ask(String kind, Map<String, Integer> wishes) {
+    private String ask(AnswerKind kind, Map<String, Integer> wishes) {
         return kept.of(
                         survey,
                         kind,
@@ -90,7 +90,7 @@ class KeptAnswersTest {
     }
 
     /** Asks in English, and waits until the answer is kept; no other is kept afterwards. */
-    private String askAndKeep(String kind) {
+    private String askAndKeep(AnswerKind kind) {
         String key = List.of(SURVEY, kind, "en", "METRIC").toString();
         when(repository.save(any())).thenAnswer(asked -> rows.putIfAbsent(key, asked.getArgument(0)));
         String answer = ask(kind, Map.of("height", 3, "light", 2));
@@ -100,39 +100,42 @@ class KeptAnswersTest {
 
     @Test
     void theSameQuestionIsAnsweredByWhatIsKept() {
-        String first = askAndKeep("plan");
+        String first = askAndKeep(AnswerKind.FIRST_PLAN);
         assertThat(first).isEqualTo("{\"what\":\"a \\\"pear\\\"\\nin two lines\",\"times\":1}");
-        assertThat(ask("plan", new HashMap<>(Map.of("light", 2, "height", 3)))).isEqualTo(first);
+        assertThat(ask(AnswerKind.FIRST_PLAN, new HashMap<>(Map.of("light", 2, "height", 3))))
+                .isEqualTo(first);
         assertThat(worked).hasValue(1);
     }
 
     @Test
     void anythingElseIsWorkedOut() {
-        askAndKeep("plan");
-        ask("plan", Map.of("height", 4, "light", 2));
+        askAndKeep(AnswerKind.FIRST_PLAN);
+        ask(AnswerKind.FIRST_PLAN, Map.of("height", 4, "light", 2));
         assertThat(worked).as("another question").hasValue(2);
-        ask("page", Map.of("height", 3, "light", 2));
+        ask(AnswerKind.PAGE, Map.of("height", 3, "light", 2));
         assertThat(worked).as("another kind").hasValue(3);
-        Reader.answering(Speech.of("es", UnitSystem.METRIC), () -> ask("plan", Map.of("height", 3, "light", 2)));
+        Reader.answering(
+                Speech.of("es", UnitSystem.METRIC), () -> ask(AnswerKind.FIRST_PLAN, Map.of("height", 3, "light", 2)));
         assertThat(worked).as("another language").hasValue(4);
-        Reader.answering(Speech.of("en", UnitSystem.US), () -> ask("plan", Map.of("height", 3, "light", 2)));
+        Reader.answering(
+                Speech.of("en", UnitSystem.US), () -> ask(AnswerKind.FIRST_PLAN, Map.of("height", 3, "light", 2)));
         assertThat(worked).as("other units").hasValue(5);
         when(states.now(BLOCK)).thenReturn("a later state");
-        ask("plan", Map.of("height", 3, "light", 2));
+        ask(AnswerKind.FIRST_PLAN, Map.of("height", 3, "light", 2));
         assertThat(worked).as("more known of the block").hasValue(6);
         when(states.now(BLOCK)).thenReturn("a state");
         when(program.whole()).thenReturn("the next version");
-        ask("plan", Map.of("height", 3, "light", 2));
+        ask(AnswerKind.FIRST_PLAN, Map.of("height", 3, "light", 2));
         assertThat(worked).as("another version").hasValue(7);
     }
 
     @Test
     void whatCannotBeReadIsWorkedOutAgain() throws ReflectiveOperationException {
-        askAndKeep("plan");
+        askAndKeep(AnswerKind.FIRST_PLAN);
         var document = KeptAnswer.class.getDeclaredField("document");
         document.setAccessible(true);
         document.set(rows.values().iterator().next(), "not packed at all");
-        assertThat(ask("plan", Map.of("height", 3, "light", 2))).contains("\"times\":2");
+        assertThat(ask(AnswerKind.FIRST_PLAN, Map.of("height", 3, "light", 2))).contains("\"times\":2");
     }
 
     @Test
@@ -140,7 +143,7 @@ class KeptAnswersTest {
         when(repository.taken()).thenReturn(KeptAnswers.ROOM + 1500);
         when(repository.tellSizes())
                 .thenReturn(List.of(new AnswerSize(5, 1000), new AnswerSize(9, 1000), new AnswerSize(2, 1000)));
-        askAndKeep("plan");
+        askAndKeep(AnswerKind.FIRST_PLAN);
         verify(repository, timeout(WAIT_MS)).deleteAllByIdInBatch(List.of(5L, 9L));
     }
 
@@ -163,20 +166,24 @@ class KeptAnswersTest {
     @Test
     void whatIsAskedForNextIsWorkedOutBehindAnAnswerThatWasKept() throws InterruptedException {
         CountDownLatch behind = new CountDownLatch(1);
-        askAndKeep("plan");
-        List<String> parts =
-                kept.parts(survey, "plan", new Question(Map.of("height", 3, "light", 2)), List::of, behind::countDown);
+        askAndKeep(AnswerKind.FIRST_PLAN);
+        List<String> parts = kept.parts(
+                survey,
+                AnswerKind.FIRST_PLAN,
+                new Question(Map.of("height", 3, "light", 2)),
+                List::of,
+                behind::countDown);
         assertThat(parts).hasSize(1);
         assertThat(behind.await(WAIT_MS, TimeUnit.MILLISECONDS)).isTrue();
     }
 
     @Test
     void thatItIsAskedForIsNotedOnceADay() {
-        askAndKeep("plan");
+        askAndKeep(AnswerKind.FIRST_PLAN);
         KeptAnswer row = rows.values().iterator().next();
         assertThat(row.askedOn()).isEqualTo(LocalDate.of(2027, 2, 3));
         row.askedAgain(LocalDate.of(2027, 2, 1));
-        ask("plan", Map.of("height", 3, "light", 2));
+        ask(AnswerKind.FIRST_PLAN, Map.of("height", 3, "light", 2));
         long end = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(WAIT_MS);
         while (!row.askedOn().equals(LocalDate.of(2027, 2, 3)) && System.nanoTime() < end) {
             Thread.onSpinWait();

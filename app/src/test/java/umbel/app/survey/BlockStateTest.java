@@ -9,6 +9,7 @@ import jakarta.persistence.EntityManager;
 import jakarta.persistence.Query;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import umbel.app.cache.ProgramDigest;
 
 class BlockStateTest {
@@ -58,5 +59,29 @@ class BlockStateTest {
         assertThat(states.lately(BLOCK)).isEqualTo(before);
         states.lookAgain();
         assertThat(states.lately(BLOCK)).isEqualTo(states.of(BLOCK)).isNotEqualTo(before);
+    }
+
+    @Test
+    void whoeverLooksNowIsNotToldAnEarlierStateAfterwards() {
+        isKnown(BLOCK, 3);
+        states.lately(BLOCK);
+        isKnown(BLOCK, 4);
+        String now = states.now(BLOCK);
+        assertThat(states.lately(BLOCK)).isEqualTo(now).isEqualTo(states.of(BLOCK));
+    }
+
+    /** Others would take it for what is known, and keep under it what they work out without it. */
+    @Test
+    void whatIsNotCommittedYetIsToldOnlyWithinItsTransaction() {
+        isKnown(BLOCK, 3);
+        String before = states.lately(BLOCK);
+        isKnown(BLOCK, 4);
+        TransactionSynchronizationManager.setActualTransactionActive(true);
+        try {
+            assertThat(states.lately(BLOCK)).isEqualTo(states.of(BLOCK)).isNotEqualTo(before);
+        } finally {
+            TransactionSynchronizationManager.setActualTransactionActive(false);
+        }
+        assertThat(states.lately(BLOCK)).isEqualTo(before);
     }
 }

@@ -113,7 +113,7 @@ class TreeReadingsTest {
                 one -> MeasuredFactors.NONE,
                 states);
 
-        when(states.of(BLOCK)).thenReturn("before");
+        when(states.now(BLOCK)).thenReturn("before");
         double trunk = SurveyReader.read(entries.get(0).document()).trunk().diameterMm();
         for (SurveyEntry one : entries) {
             assertThat(looking.lookAroundNow(one).rowMedianSection())
@@ -121,8 +121,8 @@ class TreeReadingsTest {
         }
         verify(surveys, times(1)).tellNewestOfBlock(BLOCK);
 
-        when(states.of(BLOCK)).thenReturn("after");
-        looking.lookAroundNow(entries.get(0));
+        when(states.lately(BLOCK)).thenReturn("after");
+        looking.neighboursOf(entries.get(0));
         verify(surveys, times(2)).tellNewestOfBlock(BLOCK);
     }
 
