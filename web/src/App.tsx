@@ -17,6 +17,8 @@ export function App() {
   const path = useLocation().pathname;
   const atTree = path.startsWith('/trees/');
   const atPlant = path.startsWith('/plants/');
+  // with the farm's name and what there is of the tree beside them, these do not fit into a laptop's width
+  const crowded = who.farms > 1 && (atTree || atPlant);
   const [keys, setKeys] = useState(false);
   const here = (to: string, words: string) => (
     <NavLink
@@ -80,11 +82,16 @@ export function App() {
           )}
           <span className="ml-auto flex gap-5 max-2xl:gap-3.5">
             {here('/practice', say('app.practice'))}
-            {!prunes && here('/plantings', say('app.planting'))}
-            {!prunes && here('/compare', say('app.side-by-side'))}
+            {!prunes && (
+              <span className={`flex gap-5 max-2xl:gap-3.5 ${crowded ? 'max-2xl:hidden' : ''}`}>
+                {here('/plantings', say('app.planting'))}
+                {here('/compare', say('app.side-by-side'))}
+              </span>
+            )}
             {here('/guide', say('app.guide'))}
             <LanguageChoice small />
             <MoreMenu
+              crowded={crowded && !prunes}
               showKeys={() => {
                 setKeys(true);
               }}

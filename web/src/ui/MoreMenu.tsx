@@ -8,8 +8,8 @@ import { UnitChoice } from '../text/UnitChoice';
 
 const ITEM = 'block w-full min-h-9 px-3 py-1.5 text-left hover:bg-sand';
 
-/** What is seldom needed: units, the list of keys, accounts, and the way out. */
-export function MoreMenu({ showKeys }: { showKeys: () => void }) {
+/** What is seldom needed: units, the list of keys, accounts, and the way out; where the bar is crowded, what has no room in it. */
+export function MoreMenu({ crowded, showKeys }: { crowded: boolean; showKeys: () => void }) {
   const say = useSay();
   const who = useWho();
   const [open, setOpen] = useState(false);
@@ -33,6 +33,16 @@ export function MoreMenu({ showKeys }: { showKeys: () => void }) {
           aria-label={say('app.more')}
           className="z-20 w-60 border border-ink bg-paper py-2 text-[15px]"
         >
+          {crowded && (
+            <div className="2xl:hidden">
+              <Link to="/plantings" className={ITEM} onClick={close}>
+                {say('app.planting')}
+              </Link>
+              <Link to="/compare" className={ITEM} onClick={close}>
+                {say('app.side-by-side')}
+              </Link>
+            </div>
+          )}
           <div className="flex items-center justify-between gap-3 px-3 py-1.5">
             {say('units.of-measure')}
             <UnitChoice small />

@@ -48,7 +48,9 @@ interface JobRepository extends JpaRepository<Job, Long> {
 
     /** Ends a job that is done in one piece; 0 where it was cancelled, or another node ended it meanwhile. */
     @Modifying
-    @Query("update Job j set j.state = :state, j.endedAt = :now where j.id = :id and j.state in ('running', 'ending')")
+    @Query(
+            "update Job j set j.state = :state, j.endedAt = :now, j.done = case when :state = 'done' then j.total else j.done end"
+                    + " where j.id = :id and j.state in ('running', 'ending')")
     int endWhole(long id, String state, Instant now);
 
     @Modifying

@@ -54,6 +54,9 @@ class FarmArchiveTest {
         RunningUmbel.Answer taken = takeIn(out);
         assertThat(taken.json().path("state").asString()).as(taken.text()).isEqualTo("done");
         assertThat(taken.json().at("/rows/tree").asInt()).isPositive();
+        assertThat(taken.json().path("done").asInt())
+                .isEqualTo(taken.json().path("total").asInt())
+                .isPositive();
         String code = taken.json().path("code").asString();
         assertThat(umbel.get("/farms/" + code + "/api/holding").json().path("trees"))
                 .hasSameSizeAs(umbel.get("/api/holding").json().path("trees"));

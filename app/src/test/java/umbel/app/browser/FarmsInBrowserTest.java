@@ -57,6 +57,7 @@ class FarmsInBrowserTest {
         BROWSER.sees("No holding yet");
         String second = BROWSER.driver().getCurrentUrl().replaceFirst("(/farms/[a-z0-9]+).*", "$1");
         assertThat(second).contains("/farms/");
+        theBarHasRoomAtATree(second);
         addHolding("Gill Foot Low");
         String other = invitation(second);
         BROWSER.button("Back up now").click();
@@ -92,6 +93,20 @@ class FarmsInBrowserTest {
     }
 
     /** Takes the farm that is shown out and in again as another, while the page tells how far it has come. */
+    /** With the farm's name in it, what is seldom needed at a tree stands under More. */
+    private static void theBarHasRoomAtATree(String farm) {
+        BROWSER.open(farm + "/trees/1");
+        BROWSER.find(By.linkText("Sheet"));
+        assertThat(BROWSER.script("const nav = document.querySelector('header nav');"
+                        + "return innerWidth < 1536 && nav.scrollWidth <= nav.clientWidth"))
+                .isEqualTo(true);
+        BROWSER.button("More").click();
+        assertThat(BROWSER.find(By.linkText("Side by side")).getDomAttribute("href"))
+                .endsWith("/compare");
+        BROWSER.open(farm);
+        BROWSER.sees("No holding yet");
+    }
+
     private static void takenOutAndIn() throws IOException {
         Object archive = BROWSER.driver()
                 .executeAsyncScript("const told = arguments[0]; fetch(location.pathname.replace('/accounts', '')"
