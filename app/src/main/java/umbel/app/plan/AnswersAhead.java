@@ -1,5 +1,7 @@
 package umbel.app.plan;
 
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import umbel.app.answer.KeptAnswers;
 import umbel.app.reader.Reader;
@@ -9,6 +11,8 @@ import umbel.text.Speech;
 /** Works out what a tree's page asks for first, before anybody opens it. */
 @Component
 public class AnswersAhead {
+
+    private static final Logger LOG = LoggerFactory.getLogger(AnswersAhead.class);
 
     private final KeptAnswers kept;
     private final TreeDecisions decided;
@@ -24,18 +28,23 @@ public class AnswersAhead {
 
     /**
      * Works out the page of a survey and its recommended plan, as its grower would be given them, in the languages and units people were
-     * answered in. Nothing of a counted plant, whose page takes no time, and nothing where no more is kept ahead.
+     * answered in. Nothing of a counted plant, whose page takes no time, and nothing where no more is kept ahead. What cannot be answered is
+     * left: whoever opens the tree is told why.
      */
     public void of(SurveyEntry survey) {
         if (survey.isCounted() || !kept.hasRoomAhead()) {
             return;
         }
-        Decisions decisions = decided.on(survey.tree().id(), survey).decisions();
-        for (Speech speech : kept.speeches()) {
-            Reader.answering(speech, () -> {
-                pages.shown(survey, decisions);
-                return plans.firstPlan(survey, decisions);
-            });
+        try {
+            Decisions decisions = decided.on(survey.tree().id(), survey).decisions();
+            for (Speech speech : kept.speeches()) {
+                Reader.answering(speech, () -> {
+                    pages.shown(survey, decisions);
+                    return plans.firstPlan(survey, decisions);
+                });
+            }
+        } catch (RuntimeException e) {
+            LOG.warn("Survey {} could not be answered ahead.", survey.id(), e);
         }
     }
 }
